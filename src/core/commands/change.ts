@@ -1,0 +1,103 @@
+/** The changes commands are composed of. Each keeps the rules; all work on a draft. */
+
+import { callLetters } from '@/core/keys/letters'
+import { freshHue, freshName } from '@/core/keys/names'
+import { newDesktop } from '@/core/model/initial'
+import { current, currentId, desktop, isVisible, stack, window } from '@/core/model/selectors'
+import type { Desktop, DesktopId, State, Window, WindowId } from '@/core/model/types'
+import { EVERY } from '@/core/model/types'
+import type { Env } from './command'
+
+/** Puts a window on top. */
+export function raise(draft: State, id: WindowId): void {
+  window(draft, id).z = ++draft.top
+}
+
+/** Gives a window the focus and puts it on top. It must be visible. */
+export function focusOn(draft: State, id: WindowId): void {
+  if (window(draft, id).z !== draft.top) raise(draft, id)
+  draft.focus = id
+  current(draft).focus = id
+}
+
+/** After windows moved: focus stays where it can be seen, or goes to the topmost window here. */
+export function settleFocus(draft: State): void {
+  const focused = draft.focus ? draft.windows[draft.focus] : undefined
+  if (focused && isVisible(draft, focused)) return
+  const here = currentId(draft)
+  const visible = stack(draft, here).filter((other) => isVisible(draft, other))
+  const next = visible.find((other) => other.desktop === here) ?? visible[0]
+  draft.focus = next?.id ?? null
+  desktop(draft, here).focus = draft.focus
+}
+
+/** Shows a desktop on the display that takes the keys; focus returns to where it was there. */
+export function goTo(draft: State, id: DesktopId): void {
+  const display = draft.displays[draft.display]
+  if (!display || display.shows === id) return
+  const other = Object.values(draft.displays).find(
+    ({ connected, shows }) => connected && shows === id,
+  )
+  if (other) draft.display = other.id
+  else display.shows = id
+  draft.visited = [id, ...draft.visited.filter((visited) => visited !== id)]
+  const remembered = desktop(draft, id).focus
+  const focused = remembered ? draft.windows[remembered] : undefined
+  draft.focus = focused && isVisible(draft, focused) ? focused.id : null
+  settleFocus(draft)
+}
+
+/** Takes a window off the lists of where it lives, so that it can be put elsewhere or closed. */
+export function takeOff(draft: State, id: WindowId): void {
+  const { desktop: lives } = window(draft, id)
+  if (lives === EVERY) draft.everywhere = draft.everywhere.filter((other) => other !== id)
+  else {
+    const from = desktop(draft, lives)
+    from.windows = from.windows.filter((other) => other !== id)
+  }
+}
+
+/** Moves a window to another desktop; frame and stacking stay. */
+export function moveTo(draft: State, id: WindowId, to: DesktopId | typeof EVERY): void {
+  const moved = window(draft, id)
+  if (moved.desktop === to) return
+  const from = moved.desktop
+  takeOff(draft, id)
+  moved.desktop = to
+  if (to === EVERY) draft.everywhere.push(id)
+  else desktop(draft, to).windows.push(id)
+  if (from !== EVERY) forget(desktop(draft, from), id)
+  else for (const other of Object.values(draft.desktops)) if (other.id !== to) forget(other, id)
+}
+
+/** The desktop no longer remembers this window as its focused one. */
+export function forget(draft: Desktop, id: WindowId): void {
+  if (draft.focus === id) draft.focus = null
+}
+
+/** Makes a desktop after the current one. Its name is new, its letter and hue are free ones. */
+export function makeDesktop(draft: State, env: Env, name?: string): Desktop {
+  const others = Object.values(draft.desktops)
+  const made = newDesktop({
+    id: env.id('desktop'),
+    name: name ?? freshName(others),
+    hue: freshHue(others),
+  })
+  draft.desktops[made.id] = made
+  draft.order.splice(draft.order.indexOf(currentId(draft)) + 1, 0, made.id)
+  nameLetters(draft)
+  return desktop(draft, made.id)
+}
+
+/** Assigns call letters anew after a desktop was made, renamed or folded. */
+export function nameLetters(draft: State): void {
+  const letters = callLetters(draft.order.map((id) => desktop(draft, id)))
+  for (const id of draft.order) {
+    const letter = letters[id] ?? null
+    if (desktop(draft, id).letter !== letter) desktop(draft, id).letter = letter
+  }
+}
+
+/** The window a command is about: the one named, or the focused one. */
+export const subject = (state: State, id: string | undefined): Window | undefined =>
+  state.windows[id ?? state.focus ?? '']

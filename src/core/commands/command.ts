@@ -1,0 +1,84 @@
+import type { ObjectSchema, ObjectShape, TypeFromShape } from 'yup'
+import { object } from 'yup'
+import type { By, JournalEvent } from '@/core/journal/events'
+import type { AppFacts, DesktopId, State, WindowId } from '@/core/model/types'
+
+/** What a command may use of the world; nothing else, so that it can be replayed. */
+export interface Env {
+  /** Milliseconds since 1970. */
+  now: number
+  id(kind: 'desktop' | 'window' | 'document'): string
+  app(id: string): AppFacts | undefined
+  apps(): AppFacts[]
+  by: By
+}
+
+/** Why a command cannot be done now, and what would work instead. */
+export interface Refusal {
+  reason: string
+  /** A question to put to the person; the answer runs the command again. */
+  ask?: View
+}
+
+/** Something the page is asked to show. Core says what, the page says how. */
+export type View =
+  | { view: 'rename'; desktop: DesktopId }
+  | { view: 'fold'; desktops: DesktopId[]; into: DesktopId | null }
+  | { view: 'unsaved'; window: WindowId }
+  | { view: 'letter'; desktop: DesktopId }
+  | { view: 'look'; desktop: DesktopId }
+  | { view: 'pad'; window: WindowId }
+  | { view: 'keys' }
+  | { view: 'open file' }
+  | { view: 'export shelf' }
+  | { view: 'import shelf' }
+  | { view: 'save document'; window: WindowId }
+  | { view: 'export document'; window: WindowId }
+
+export interface Result {
+  /** What happened, for the Line and for undo. Nothing when it speaks for itself. */
+  say?: string
+  /** For people who do not see the page. */
+  announce?: string
+  journal?: Omit<JournalEvent, 'at' | 'by'>[]
+  show?: View
+}
+
+export const GROUPS = ['Desktops', 'Switching', 'Windows', 'Apps', 'Shelf'] as const
+export type Group = (typeof GROUPS)[number]
+
+export interface Command<Args = Record<string, unknown>> {
+  id: string
+  title: string
+  group: Group
+  /** Checks the arguments and lists them. */
+  args: ObjectSchema<ObjectShape>
+  /** Whether undo takes it back. Going and focusing are not steps. */
+  step: boolean
+  can?(state: State, args: Args, env: Env): true | Refusal
+  /** Changes the draft of the state. */
+  run?(draft: State, args: Args, env: Env): Result | undefined
+  travel?: 'undo' | 'redo'
+}
+
+export const no = (reason: string, ask?: View): Refusal => ({ reason, ...(ask && { ask }) })
+
+type Optional<T> = { [K in keyof T as undefined extends T[K] ? K : never]?: T[K] } & {
+  [K in keyof T as undefined extends T[K] ? never : K]: T[K]
+}
+
+/** The arguments a shape of schemas describes. */
+type Given<Shape extends ObjectShape> = Optional<TypeFromShape<Shape, unknown>>
+
+/** A command with its arguments typed by their schema. */
+export function command<Shape extends ObjectShape = Record<never, never>>(
+  given: Omit<Command, 'args' | 'can' | 'run' | 'step'> & {
+    step?: boolean
+    args?: Shape
+    can?(state: State, args: Given<Shape>, env: Env): true | Refusal
+    run?(draft: State, args: Given<Shape>, env: Env): Result | undefined
+  },
+): Command {
+  const args = object((given.args ?? {}) as ObjectShape).noUnknown()
+  return { step: true, ...given, args } as Command
+}

@@ -1,0 +1,285 @@
+import { array, boolean, number, object, string } from 'yup'
+import { clamp } from '@/core/geometry/rect'
+import { CALL_LETTERS } from '@/core/keys/letters'
+import { current, currentId, desktop } from '@/core/model/selectors'
+import {
+  BACKDROPS,
+  DESKTOPS_MOST,
+  type Desktop,
+  type DesktopId,
+  EVERY,
+  HUES,
+  type State,
+} from '@/core/model/types'
+import { goTo, makeDesktop, moveTo, nameLetters, settleFocus } from './change'
+import { command, no, type Refusal } from './command'
+import { refused, resolvePlace } from './places'
+
+const group = 'Desktops' as const
+
+/** The desktop an argument names, or the current one. */
+function named(state: State, place: string | undefined): Desktop | Refusal {
+  const id = place === undefined ? currentId(state) : resolvePlace(state, place)
+  return refused(id) ? id : (state.desktops[id] ?? no('Say which desktop.'))
+}
+
+const exists = (state: State, place: string | undefined): true | Refusal => {
+  const found = named(state, place)
+  return refused(found) ? found : true
+}
+
+const nameProblem = (name: string): Refusal | null => {
+  if (!name.trim()) return no('A desktop needs a name: type at least one letter.')
+  return name.trim().length > 60 ? no('That name is too long: use at most 60 letters.') : null
+}
+
+export const create = command({
+  id: 'desktop.create',
+  title: 'New desktop',
+  group,
+  args: { name: string(), stay: boolean() },
+  can: (state, { name }) =>
+    (name !== undefined && nameProblem(name)) ||
+    state.order.length < DESKTOPS_MOST ||
+    no(`There are ${DESKTOPS_MOST} desktops, which is the most. Fold one first.`),
+  run: (draft, { name, stay }, env) => {
+    const from = currentId(draft)
+    const made = makeDesktop(draft, env, name?.trim())
+    if (!stay) goTo(draft, made.id)
+    return {
+      say: `Made ${made.name}`,
+      ...(!stay && { journal: [{ kind: 'switch', from, to: made.id }] }),
+      ...(name === undefined && { show: { view: 'rename', desktop: made.id } }),
+    }
+  },
+})
+
+export const rename = command({
+  id: 'desktop.rename',
+  title: 'Rename desktop',
+  group,
+  args: { desktop: string(), name: string().required() },
+  can: (state, args) => nameProblem(args.name) ?? exists(state, args.desktop),
+  run: (draft, args) => {
+    const found = named(draft, args.desktop)
+    if (refused(found)) return
+    const before = found.name
+    found.name = args.name.trim()
+    nameLetters(draft)
+    return { say: `Renamed ${before} to ${found.name}` }
+  },
+})
+
+export const letter = command({
+  id: 'desktop.letter',
+  title: 'Set call letter',
+  group,
+  args: { desktop: string(), letter: string().required() },
+  can: (state, args) => {
+    const wanted = args.letter.toUpperCase()
+    if (!CALL_LETTERS.includes(wanted))
+      return no(`${args.letter} cannot be a call letter: use A to Y except X.`)
+    const found = named(state, args.desktop)
+    if (refused(found)) return found
+    const other = Object.values(state.desktops).find(
+      (desktop) => desktop.letter === wanted && desktop.letterByHand && desktop.id !== found.id,
+    )
+    return other ? no(`${wanted} was given to ${other.name} by hand. Choose another.`) : true
+  },
+  run: (draft, args) => {
+    const found = named(draft, args.desktop)
+    if (refused(found)) return
+    found.letter = args.letter.toUpperCase()
+    found.letterByHand = true
+    nameLetters(draft)
+    return { say: `${found.name} answers to ${found.letter}` }
+  },
+})
+
+export const look = command({
+  id: 'desktop.look',
+  title: 'Change look',
+  group,
+  args: {
+    desktop: string(),
+    hue: string().oneOf([...HUES]),
+    backdrop: string().oneOf([...BACKDROPS]),
+    sign: boolean(),
+  },
+  can: (state, args) => exists(state, args.desktop),
+  run: (draft, { desktop: place, hue, backdrop, sign }) => {
+    const found = named(draft, place)
+    if (refused(found)) return
+    if (hue) found.hue = hue
+    if (backdrop) found.backdrop = backdrop
+    if (sign !== undefined) found.sign = sign
+    return { say: `Changed the look of ${found.name}` }
+  },
+})
+
+export const reorder = command({
+  id: 'desktop.reorder',
+  title: 'Move desktop in the order',
+  group,
+  args: { desktop: string(), by: number().integer(), to: number().integer() },
+  can: (state, args) => {
+    const found = named(state, args.desktop)
+    if (refused(found)) return found
+    const at = state.order.indexOf(found.id)
+    if (target(state, found.id, args) !== at) return true
+    return no(at === 0 ? `${found.name} stands first already.` : `${found.name} stays where it is.`)
+  },
+  run: (draft, args) => {
+    const found = named(draft, args.desktop)
+    if (refused(found)) return
+    const at = target(draft, found.id, args)
+    draft.order = draft.order.filter((id) => id !== found.id)
+    draft.order.splice(at, 0, found.id)
+    return { say: `Moved ${found.name} to place ${at + 1} of ${draft.order.length}` }
+  },
+})
+
+function target(state: State, id: DesktopId, { by, to }: { by?: number; to?: number }): number {
+  return clamp(to ?? state.order.indexOf(id) + (by ?? 0), 0, state.order.length - 1)
+}
+
+/** The desktop before the folded ones takes their windows; for the first, the one after. */
+export function foldTarget(state: State, folded: DesktopId[]): DesktopId | undefined {
+  const first = state.order.findIndex((id) => folded.includes(id))
+  const before = state.order.slice(0, first).findLast((id) => !folded.includes(id))
+  return before ?? state.order.slice(first).find((id) => !folded.includes(id))
+}
+
+const moves = array(object({ window: string().required(), to: string().required() }).noUnknown())
+
+export const fold = command({
+  id: 'desktop.fold',
+  title: 'Fold desktop',
+  group,
+  args: { desktop: string(), desktops: array(string().required()), into: string(), moves },
+  can: (state, args) => {
+    const folded = foldedIds(state, args)
+    if (refused(folded)) return folded
+    if (folded.length >= state.order.length)
+      return no('The only desktop left cannot be folded. Make another first.')
+    const into =
+      args.into === undefined ? foldTarget(state, folded) : resolvePlace(state, args.into)
+    if (refused(into)) return into
+    if (!into || !state.desktops[into] || folded.includes(into))
+      return no('Windows cannot go to a desktop that is being folded. Choose another.')
+    const wrong = args.moves?.find(({ to }) => !state.desktops[to] || folded.includes(to))
+    return wrong ? no('A window cannot go to a desktop that is being folded.') : true
+  },
+  run: (draft, args) => {
+    const folded = foldedIds(draft, args)
+    if (refused(folded)) return
+    const into =
+      args.into === undefined ? foldTarget(draft, folded) : resolvePlace(draft, args.into)
+    if (refused(into) || !into) return
+    const names = folded.map((id) => desktop(draft, id).name)
+    const windows = folded.flatMap((id) => [...desktop(draft, id).windows])
+    for (const id of windows)
+      moveTo(draft, id, args.moves?.find(({ window }) => window === id)?.to ?? into)
+    if (folded.includes(currentId(draft))) goTo(draft, into)
+    remove(draft, folded, into)
+    nameLetters(draft)
+    settleFocus(draft)
+    const count = windows.length === 1 ? '1 window' : `${windows.length} windows`
+    return { say: `Folded ${names.join(', ')}: ${count} to ${desktop(draft, into).name}` }
+  },
+})
+
+function foldedIds(
+  state: State,
+  args: { desktop?: string; desktops?: string[] },
+): DesktopId[] | Refusal {
+  const ids: DesktopId[] = []
+  for (const place of args.desktops ?? [args.desktop]) {
+    const found = named(state, place)
+    if (refused(found)) return found
+    if (!ids.includes(found.id)) ids.push(found.id)
+  }
+  return ids
+}
+
+/** Takes desktops away once empty; whatever pointed at them points at `into`. */
+function remove(draft: State, folded: DesktopId[], into: DesktopId): void {
+  const gone = new Set(folded)
+  for (const id of folded) delete draft.desktops[id]
+  draft.order = draft.order.filter((id) => !gone.has(id))
+  draft.visited = draft.visited.filter((id) => !gone.has(id))
+  for (const display of Object.values(draft.displays))
+    if (gone.has(display.shows)) display.shows = into
+  for (const home of draft.homes) if (gone.has(home.desktop)) home.desktop = into
+  for (const { window } of draft.closed)
+    if (window.desktop !== EVERY && gone.has(window.desktop)) window.desktop = into
+  for (const { args } of draft.bindings) if (args && gone.has(String(args.to))) args.to = into
+}
+
+export const previewFold = command({
+  id: 'desktop.previewFold',
+  title: 'Fold this desktop…',
+  group,
+  step: false,
+  args: { desktop: string(), into: string() },
+  can: (state, args) => {
+    const found = named(state, args.desktop)
+    if (refused(found)) return found
+    return (
+      state.order.length > 1 || no('The only desktop left cannot be folded. Make another first.')
+    )
+  },
+  run: (draft, args) => {
+    const found = named(draft, args.desktop)
+    if (refused(found)) return
+    return { show: { view: 'fold', desktops: [found.id], into: args.into ?? null } }
+  },
+})
+
+export const previewFoldOthers = command({
+  id: 'desktop.previewFoldOthers',
+  title: 'Fold all others into this one…',
+  group,
+  step: false,
+  args: { desktop: string() },
+  can: (state) => state.order.length > 1 || no('There are no other desktops to fold.'),
+  run: (draft, args) => {
+    const kept = named(draft, args.desktop)
+    if (refused(kept)) return
+    const desktops = draft.order.filter((id) => id !== kept.id)
+    return { show: { view: 'fold', desktops, into: kept.id } }
+  },
+})
+
+/** Commands that only open the place where something about a desktop is typed or chosen. */
+const asking = (
+  view: 'rename' | 'letter' | 'look',
+  id: string,
+  title: string,
+): ReturnType<typeof command> =>
+  command({
+    id,
+    title,
+    group,
+    step: false,
+    args: { desktop: string() },
+    can: (state, args) => exists(state, args.desktop),
+    run: (draft, args) => {
+      const found = named(draft, args.desktop)
+      return { show: { view, desktop: refused(found) ? current(draft).id : found.id } }
+    },
+  })
+
+export const desktopCommands = [
+  create,
+  asking('rename', 'desktop.askName', 'Rename this desktop…'),
+  rename,
+  asking('letter', 'desktop.askLetter', 'Set the call letter…'),
+  letter,
+  asking('look', 'desktop.askLook', 'Change the look…'),
+  look,
+  reorder,
+  previewFold,
+  previewFoldOthers,
+  fold,
+]

@@ -1,0 +1,78 @@
+import { produce } from 'immer'
+import { ValidationError } from 'yup'
+import * as timeline from '@/core/history/history'
+import type { JournalEvent } from '@/core/journal/events'
+import type { State } from '@/core/model/types'
+import type { Command, Env, Refusal, Result, View } from './command'
+import { registry } from './registry'
+
+export interface Session {
+  state: State
+  history: timeline.History
+}
+
+export type Outcome =
+  | {
+      ok: true
+      session: Session
+      say?: string
+      announce?: string
+      show?: View
+      journal: JournalEvent[]
+      /** Whether undo would take this back. */
+      step: boolean
+    }
+  | ({ ok: false } & Refusal)
+
+/**
+ * Runs a command on a session. Pure: the same session, command, arguments, times and ids give
+ * the same outcome. A refused command changes nothing and says why.
+ */
+export function execute(session: Session, id: string, args: object, env: Env): Outcome {
+  const command = registry.get(id)
+  if (!command) return { ok: false, reason: `There is no command “${id}”.` }
+  if (command.travel) return travel(session, command.travel)
+  const problem = argumentProblem(command, args)
+  if (problem) return { ok: false, reason: problem }
+  const given = args as Record<string, unknown>
+  const can = command.can?.(session.state, given, env) ?? true
+  if (can !== true) return { ok: false, ...can }
+  let result: Result = {}
+  const state = produce(session.state, (draft) => {
+    result = command.run?.(draft, given, env) ?? {}
+  })
+  // A command that only went somewhere says nothing and is no step.
+  const step = command.step && state !== session.state && result.say !== undefined
+  return {
+    ok: true,
+    session: {
+      state,
+      history: step
+        ? timeline.record(session.history, session.state, state, result.say ?? '')
+        : session.history,
+    },
+    say: result.say,
+    announce: result.announce,
+    show: result.show,
+    journal: (result.journal ?? []).map((event) => ({ ...event, at: env.now, by: env.by })),
+    step,
+  }
+}
+
+function argumentProblem(command: Command, args: object): string | null {
+  try {
+    command.args.validateSync(args, { strict: true })
+    return null
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error
+    return `${command.title}: ${error.errors.join(', ')}.`
+  }
+}
+
+function travel(session: Session, direction: 'undo' | 'redo'): Outcome {
+  const travelled = timeline[direction](session.history, session.state)
+  if (!travelled) return { ok: false, reason: `There is nothing to ${direction}.` }
+  const { state, history, step } = travelled
+  const say = `${direction === 'undo' ? 'Undone' : 'Redone'}: ${step.say}`
+  return { ok: true, session: { state, history }, say, journal: [], step: false }
+}

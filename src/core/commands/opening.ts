@@ -1,0 +1,49 @@
+import { placeNew } from '@/core/geometry/placing'
+import { limited, reachable } from '@/core/geometry/rect'
+import { currentId, desktop, isShown, shownFrame, stack, title } from '@/core/model/selectors'
+import {
+  type AppFacts,
+  type DesktopId,
+  EVERY,
+  type Rect,
+  type State,
+  type Window,
+} from '@/core/model/types'
+import { focusOn, goTo } from './change'
+import type { Result } from './command'
+
+/** Puts a window where it lives, on top. Its document must exist. */
+export function openWindow(draft: State, opened: Window): void {
+  draft.windows[opened.id] = { ...opened, z: ++draft.top }
+  if (opened.desktop === EVERY) draft.everywhere.push(opened.id)
+  else desktop(draft, opened.desktop).windows.push(opened.id)
+}
+
+/** The frame of a new window of an app on a desktop: the app's size, in the freest place. */
+export function newFrame(state: State, app: AppFacts, on: DesktopId): Rect {
+  const area = state.displays[state.display] ?? { width: app.width, height: app.height }
+  const most = { width: Math.min(app.width, area.width), height: Math.min(app.height, area.height) }
+  const size = limited(most, app.limits)
+  const frames = stack(state, on)
+    .filter(({ minimised }) => !minimised)
+    .map((other) => shownFrame(state, other))
+  return reachable({ ...placeNew(size, area, frames), ...size }, area)
+}
+
+/** Goes to a window wherever it is. Only restoring it from minimised is worth a step. */
+export function visit(draft: State, visited: Window): Result {
+  const from = currentId(draft)
+  const restored = visited.minimised
+  visited.minimised = false
+  if (!isShown(draft, visited) && visited.desktop !== EVERY) goTo(draft, visited.desktop)
+  focusOn(draft, visited.id)
+  const to = currentId(draft)
+  return {
+    ...(restored && { say: `Restored “${title(draft, visited)}”` }),
+    announce: title(draft, visited),
+    journal: [
+      ...(from === to ? [] : [{ kind: 'switch' as const, from, to }]),
+      { kind: 'focus', window: visited.id, app: visited.app, to },
+    ],
+  }
+}

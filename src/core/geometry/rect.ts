@@ -1,0 +1,53 @@
+import { HEM, type Limits, REACH, type Rect, type Size, type Span } from '@/core/model/types'
+
+export const clamp = (value: number, low: number, high: number): number =>
+  Math.max(low, Math.min(value, high))
+
+/** Area two rectangles share, in square CSS pixels. */
+export function overlap(a: Rect, b: Rect): number {
+  const width = Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x)
+  const height = Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y)
+  return width > 0 && height > 0 ? width * height : 0
+}
+
+/** The size brought within an app's limits, in whole pixels. The minimum wins over the maximum. */
+export function limited(size: Size, limits: Limits): Size {
+  const { minWidth, minHeight, maxWidth = Infinity, maxHeight = Infinity } = limits
+  return {
+    width: Math.max(minWidth, Math.min(Math.round(size.width), maxWidth)),
+    height: Math.max(minHeight, Math.min(Math.round(size.height), maxHeight)),
+  }
+}
+
+/** The frame moved as little as needed so that 48 px of its hem lie inside the area. */
+export function reachable(frame: Rect, area: Size): Rect {
+  return {
+    ...frame,
+    x: Math.round(
+      clamp(frame.x, REACH - frame.width, Math.max(area.width - REACH, REACH - frame.width)),
+    ),
+    y: Math.round(clamp(frame.y, 0, Math.max(0, area.height - HEM))),
+  }
+}
+
+/** Space between placed windows and around them. */
+export const GAP = 8
+
+/**
+ * The frame that fills a span of the 3×3 pad over an area, gaps taken off, within limits.
+ * A window whose limits keep it from filling the span stands at the span's top-left.
+ */
+export function spanFrame(span: Span, area: Size, limits: Limits): Rect {
+  const column = (area.width - GAP) / 3
+  const row = (area.height - GAP) / 3
+  const x = Math.round(GAP + span.left * column)
+  const y = Math.round(GAP + span.top * row)
+  const size = limited(
+    {
+      width: Math.round((span.right + 1) * column) - x,
+      height: Math.round((span.bottom + 1) * row) - y,
+    },
+    limits,
+  )
+  return reachable({ x, y, ...size }, area)
+}

@@ -1,0 +1,18 @@
+import type { DesktopId, WindowId } from '@/core/model/types'
+
+/** What a command was given by. */
+export type By = 'key' | 'pointer' | 'console' | 'app'
+
+export type EventKind = 'switch' | 'send' | 'carry' | 'focus' | 'open' | 'close'
+
+/** One line of the journal. */
+export interface JournalEvent {
+  /** Milliseconds since 1970. */
+  at: number
+  kind: EventKind
+  by: By
+  from?: DesktopId
+  to?: DesktopId
+  window?: WindowId
+  app?: string
+}

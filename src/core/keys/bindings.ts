@@ -1,0 +1,130 @@
+import type { Binding, State } from '@/core/model/types'
+
+/**
+ * The key language. A stroke is written as it is printed on the keys: `Alt+Shift+B`; a sequence
+ * is strokes with a space between: `Alt+, B`. After the first stroke of a sequence Alt may be
+ * held or not.
+ */
+export interface Bound {
+  keys: string
+  command: string
+  args?: Record<string, unknown>
+}
+
+interface Verb {
+  name: string
+  says: string
+  keys: string
+  command: string
+  /** What stands in for the verb where the place is a new desktop. */
+  makes?: string
+}
+
+export const VERBS: Verb[] = [
+  { name: 'go', says: 'go there', keys: 'Alt+', command: 'desktop.go', makes: 'desktop.create' },
+  { name: 'carry', says: 'take this window along', keys: 'Alt+Shift+', command: 'window.carry' },
+  { name: 'send', says: 'send this window, stay', keys: 'Alt+, ', command: 'window.send' },
+]
+
+export const PLACES = [
+  { key: ']', to: 'next', says: 'the next desktop' },
+  { key: '[', to: 'previous', says: 'the previous desktop' },
+  { key: '\\', to: 'last', says: 'the one before this' },
+  { key: '=', to: 'new', says: 'a new desktop' },
+]
+
+/** First strokes of sequences, with what the Line says while it waits for the rest. */
+export const PREFIXES: Record<string, string> = {
+  'Alt+,': 'Send to',
+  'Alt+Shift+;': 'This desktop',
+}
+
+const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9]
+
+const FIXED: Bound[] = [
+  { keys: 'Alt+-', command: 'window.minimise' },
+  { keys: 'Alt+Shift+-', command: 'window.maximise' },
+  { keys: 'Alt+X', command: 'window.pad' },
+  { keys: 'Alt+Backspace', command: 'window.close' },
+  { keys: 'Alt+Shift+Backspace', command: 'window.reopen' },
+  { keys: 'Alt+Z', command: 'history.undo' },
+  { keys: 'Alt+Shift+Z', command: 'history.redo' },
+  { keys: 'Alt+Shift+/', command: 'shelf.keys' },
+  { keys: 'Alt+Shift+; R', command: 'desktop.askName' },
+  { keys: 'Alt+Shift+; L', command: 'desktop.askLetter' },
+  { keys: 'Alt+Shift+; V', command: 'desktop.askLook' },
+  { keys: 'Alt+Shift+; F', command: 'desktop.previewFold' },
+  { keys: 'Alt+Shift+; A', command: 'desktop.previewFoldOthers' },
+  { keys: 'Alt+Shift+; [', command: 'desktop.reorder', args: { by: -1 } },
+  { keys: 'Alt+Shift+; ]', command: 'desktop.reorder', args: { by: 1 } },
+  { keys: 'Alt+Shift+; O', command: 'shelf.openFile' },
+  ...digits.flatMap((slot) => [
+    { keys: `Alt+${slot}`, command: 'app.launch', args: { slot } },
+    { keys: `Alt+Shift+${slot}`, command: 'app.launch', args: { slot, another: true } },
+  ]),
+]
+
+/** The bindings of every verb to one place. */
+function spoken(key: string, to: string): Bound[] {
+  return VERBS.map(({ keys, command, makes }) =>
+    to === 'new' && makes
+      ? { keys: keys + key, command: makes }
+      : { keys: keys + key, command, args: { to } },
+  )
+}
+
+const PLACED: Bound[] = PLACES.flatMap(({ key, to }) => spoken(key, to))
+
+type Bindable = Pick<State, 'order' | 'desktops' | 'bindings'>
+
+let memo: { letters: string; own: Binding[]; bound: Map<string, Bound> } | null = null
+
+/** Every binding as it is now, by its keys: built in, by call letter, then the person's own. */
+export function bindings(state: Bindable): ReadonlyMap<string, Bound> {
+  const letters = state.order.map((id) => state.desktops[id]?.letter ?? '-').join('')
+  if (memo && memo.letters === letters && memo.own === state.bindings) return memo.bound
+  const called = [...letters].filter((letter) => letter !== '-')
+  const all = [...FIXED, ...PLACED, ...called.flatMap((letter) => spoken(letter, letter))]
+  const bound = new Map(all.map((binding) => [binding.keys, binding]))
+  for (const { keys, command, args } of state.bindings)
+    if (command) bound.set(keys, { keys, command, args })
+    else bound.delete(keys)
+  memo = { letters, own: state.bindings, bound }
+  return bound
+}
+
+export type Heard =
+  | { kind: 'command'; bound: Bound }
+  /** The start of a sequence; the rest is awaited. */
+  | { kind: 'prefix'; keys: string }
+  /** After a prefix: a stroke that means nothing there. */
+  | { kind: 'unknown'; keys: string }
+  /** Not ours: the stroke goes where it would have gone. */
+  | { kind: 'nothing' }
+
+/** What a stroke means after what was heard before it (`''` at the start). */
+export function hear(state: Bindable, before: string, stroke: string): Heard {
+  const keys = before ? `${before} ${stroke.replace('Alt+', '')}` : stroke
+  const bound = bindings(state).get(keys)
+  if (bound) return { kind: 'command', bound }
+  if (PREFIXES[keys]) return { kind: 'prefix', keys }
+  return before ? { kind: 'unknown', keys } : { kind: 'nothing' }
+}
+
+/** The keys of a command with these arguments; those bound by the person come first. */
+export function keysFor(state: State, command: string, args: object = {}): string | undefined {
+  const wanted = JSON.stringify(named(state, args))
+  let found: string | undefined
+  for (const bound of bindings(state).values())
+    if (bound.command === command && JSON.stringify(bound.args ?? {}) === wanted) found = bound.keys
+  return found
+}
+
+/** Desktops go by their call letter in bindings; a window that has the focus need not be named. */
+function named(state: State, args: object): object {
+  const { to, window, desktop: _desktop, at: _at, ...rest } = args as Record<string, unknown>
+  if (window !== undefined && window !== state.focus && window !== null)
+    return { ...rest, to, window }
+  const letter = typeof to === 'string' ? state.desktops[to]?.letter : undefined
+  return to === undefined ? rest : { ...rest, to: letter ?? to }
+}

@@ -1,0 +1,54 @@
+import { GROUPS } from '@/core/commands/command'
+import { registry } from '@/core/commands/registry'
+import { desktop } from '@/core/model/selectors'
+import type { State } from '@/core/model/types'
+import { bindings, PLACES, VERBS } from './bindings'
+
+export interface CardRow {
+  keys: string
+  does: string
+}
+
+export interface Card {
+  verbs: CardRow[]
+  places: CardRow[]
+  groups: { name: string; rows: CardRow[] }[]
+}
+
+const spoken = new Set(VERBS.flatMap(({ command, makes }) => [command, makes]))
+
+/** The key card: what can be said with keys, made from the bindings as they are now. */
+export function keyCard(state: State, appName: (id: string) => string): Card {
+  const groups = GROUPS.map((name) => ({ name, rows: [] as CardRow[] }))
+  for (const { keys, command, args } of bindings(state).values()) {
+    const does = spoken.has(command) ? null : inWords(state, command, args, appName)
+    const group = groups.find(({ name }) => name === registry.get(command)?.group)
+    if (does && group) group.rows.push({ keys, does })
+  }
+  const called = state.order.map((id) => desktop(state, id)).filter(({ letter }) => letter)
+  return {
+    verbs: VERBS.map(({ name, says, keys }) => ({ keys: `${keys}…`, does: `${name}: ${says}` })),
+    places: [
+      ...called.map(({ letter, name }) => ({ keys: letter ?? '', does: name })),
+      ...PLACES.map(({ key, says }) => ({ keys: key, does: says })),
+    ],
+    groups: groups.filter(({ rows }) => rows.length > 0),
+  }
+}
+
+/** A command with its arguments in words; null where the binding does nothing at present. */
+function inWords(
+  state: State,
+  command: string,
+  args: Record<string, unknown> = {},
+  appName: (id: string) => string,
+): string | null {
+  if (command === 'desktop.reorder')
+    return `Move desktop ${Number(args.by) < 0 ? 'earlier' : 'later'} in the order`
+  if (command !== 'app.launch') return registry.get(command)?.title ?? command
+  const app = state.slots[Number(args.slot) - 1]
+  if (!app) return null
+  return args.another
+    ? `Another ${appName(app)} window`
+    : `${appName(app)}: latest window, again: next`
+}

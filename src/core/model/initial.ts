@@ -1,0 +1,53 @@
+import type { Desktop, DesktopId, Display, State } from './types'
+
+export function newDesktop(
+  given: Pick<Desktop, 'id' | 'name' | 'hue'> & Partial<Desktop>,
+): Desktop {
+  return {
+    letter: null,
+    letterByHand: false,
+    backdrop: 'ripstop',
+    sign: true,
+    windows: [],
+    focus: null,
+    ...given,
+  }
+}
+
+/** The browser window as the first display; its size is set as soon as the stage is measured. */
+export function nearDisplay(shows: DesktopId): Display {
+  return {
+    id: 'near',
+    name: 'Near',
+    width: 1072,
+    height: 764,
+    scale: 1,
+    x: 0,
+    y: 0,
+    connected: true,
+    shows,
+  }
+}
+
+/** A shelf with one empty desktop, for somebody who has just arrived. */
+export function initialState(): State {
+  const first = newDesktop({ id: 'first', name: 'Delta', hue: 'teal', letter: 'D' })
+  return {
+    desktops: { first },
+    order: ['first'],
+    windows: {},
+    everywhere: [],
+    displays: { near: nearDisplay('first') },
+    displayOrder: ['near'],
+    display: 'near',
+    focus: null,
+    visited: ['first'],
+    closed: [],
+    homes: [],
+    slots: ['document', 'table', 'reader', 'countdown', null, null, null, null, null],
+    bindings: [],
+    top: 0,
+    documents: {},
+    settings: { wrap: true, keys: 'alt', cloth: 'system' },
+  }
+}

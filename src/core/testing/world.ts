@@ -1,0 +1,86 @@
+import type { Env } from '@/core/commands/command'
+import { execute, type Outcome, type Session } from '@/core/commands/execute'
+import { emptyHistory } from '@/core/history/history'
+import { initialState } from '@/core/model/initial'
+import type { AppFacts, State } from '@/core/model/types'
+
+/** Made-up apps for tests: one plain, one of fixed size. */
+export const APPS: AppFacts[] = [
+  {
+    id: 'notes',
+    name: 'Notes',
+    untitled: 'Note',
+    width: 400,
+    height: 300,
+    limits: { minWidth: 160, minHeight: 120 },
+  },
+  {
+    id: 'dial',
+    name: 'Dial',
+    untitled: 'Dial',
+    width: 200,
+    height: 160,
+    limits: { minWidth: 180, minHeight: 140, maxWidth: 320, maxHeight: 240 },
+  },
+]
+
+/** The same times and ids every time, so that a run can be replayed. */
+export function testEnv(): Env {
+  let count = 0
+  return {
+    get now() {
+      return 1_000 + count
+    },
+    id: (kind) => `${kind}-${++count}`,
+    app: (id) => APPS.find((app) => app.id === id),
+    apps: () => APPS,
+    by: 'key',
+  }
+}
+
+/** A session that is driven step by step; a refusal throws unless it is expected. */
+export class World {
+  session: Session
+  env = testEnv()
+
+  constructor(state: State = initialState()) {
+    this.session = { state, history: emptyHistory }
+  }
+
+  get state(): State {
+    return this.session.state
+  }
+
+  try(id: string, args: object = {}): Outcome {
+    const outcome = execute(this.session, id, args, this.env)
+    if (outcome.ok) this.session = outcome.session
+    return outcome
+  }
+
+  run(id: string, args: object = {}): Extract<Outcome, { ok: true }> {
+    const outcome = this.try(id, args)
+    if (!outcome.ok) throw new Error(`${id}: ${outcome.reason}`)
+    return outcome
+  }
+
+  refusal(id: string, args: object = {}): string {
+    const outcome = this.try(id, args)
+    if (outcome.ok) throw new Error(`${id} was not refused`)
+    return outcome.reason
+  }
+
+  /** Opens a window and returns its id. */
+  open(app = 'notes', title?: string): string {
+    this.run('window.open', { app, ...(title && { title }) })
+    return this.state.focus ?? ''
+  }
+
+  /** Makes desktops with these names and returns their ids; stays where it is. */
+  desktops(...names: string[]): string[] {
+    return names.map((name) => {
+      this.run('desktop.create', { name, stay: true })
+      const made = Object.values(this.state.desktops).find((desktop) => desktop.name === name)
+      return made?.id ?? ''
+    })
+  }
+}
