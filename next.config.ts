@@ -1,9 +1,18 @@
 import type { NextConfig } from 'next'
 
+const headers = [
+  { key: 'x-content-type-options', value: 'nosniff' },
+  { key: 'referrer-policy', value: 'no-referrer' },
+  { key: 'x-frame-options', value: 'SAMEORIGIN' },
+  { key: 'cross-origin-opener-policy', value: 'same-origin' },
+  { key: 'permissions-policy', value: 'camera=(), microphone=(), geolocation=(), payment=()' },
+]
+
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
+  headers: async () => [{ source: '/:path*', headers }],
 }
 
 export default config

@@ -28,6 +28,7 @@ export type View =
   | { view: 'letter'; desktop: DesktopId }
   | { view: 'look'; desktop: DesktopId }
   | { view: 'pad'; window: WindowId }
+  | { view: 'title'; window: WindowId }
   | { view: 'keys' }
   | { view: 'open file' }
   | { view: 'export shelf' }

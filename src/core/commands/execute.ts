@@ -1,6 +1,6 @@
 import { produce } from 'immer'
 import { ValidationError } from 'yup'
-import * as timeline from '@/core/history/history'
+import { type History, record, redo, undo } from '@/core/history/history'
 import type { JournalEvent } from '@/core/journal/events'
 import type { State } from '@/core/model/types'
 import type { Command, Env, Refusal, Result, View } from './command'
@@ -8,7 +8,7 @@ import { registry } from './registry'
 
 export interface Session {
   state: State
-  history: timeline.History
+  history: History
 }
 
 export type Outcome =
@@ -48,7 +48,7 @@ export function execute(session: Session, id: string, args: object, env: Env): O
     session: {
       state,
       history: step
-        ? timeline.record(session.history, session.state, state, result.say ?? '')
+        ? record(session.history, session.state, state, result.say ?? '')
         : session.history,
     },
     say: result.say,
@@ -70,7 +70,8 @@ function argumentProblem(command: Command, args: object): string | null {
 }
 
 function travel(session: Session, direction: 'undo' | 'redo'): Outcome {
-  const travelled = timeline[direction](session.history, session.state)
+  const { history: before, state: now } = session
+  const travelled = direction === 'undo' ? undo(before, now) : redo(before, now)
   if (!travelled) return { ok: false, reason: `There is nothing to ${direction}.` }
   const { state, history, step } = travelled
   const say = `${direction === 'undo' ? 'Undone' : 'Redone'}: ${step.say}`

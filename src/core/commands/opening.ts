@@ -1,9 +1,10 @@
 import { placeNew } from '@/core/geometry/placing'
-import { limited, reachable } from '@/core/geometry/rect'
+import { limited, reachable, spanFrame } from '@/core/geometry/rect'
 import { currentId, desktop, isShown, shownFrame, stack, title } from '@/core/model/selectors'
 import {
   type AppFacts,
   type DesktopId,
+  type Display,
   EVERY,
   type Rect,
   type State,
@@ -45,5 +46,15 @@ export function visit(draft: State, visited: Window): Result {
       ...(from === to ? [] : [{ kind: 'switch' as const, from, to }]),
       { kind: 'focus', window: visited.id, app: visited.app, to },
     ],
+  }
+}
+
+/** After a display changed size: placed windows are placed anew, the others kept within reach. */
+export function fitWindows(draft: State, display: Display): void {
+  for (const window of Object.values(draft.windows)) {
+    if (window.display !== display.id) continue
+    const { frame, placed, limits } = window
+    const next = placed ? spanFrame(placed, display, limits) : reachable(frame, display)
+    if (placed || next.x !== frame.x || next.y !== frame.y) window.frame = next
   }
 }

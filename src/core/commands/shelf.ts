@@ -1,6 +1,10 @@
-import { boolean, number, string } from 'yup'
-import { reachable, spanFrame } from '@/core/geometry/rect'
+import { original } from 'immer'
+import { boolean, mixed, number, string } from 'yup'
+import { merge } from '@/core/formats/shelfFile'
+import type { State } from '@/core/model/types'
+import { nameLetters, settleFocus } from './change'
 import { command, no } from './command'
+import { fitWindows } from './opening'
 
 const group = 'Shelf' as const
 
@@ -37,12 +41,7 @@ export const resizeDisplay = command({
     if (!display || (display.width === width && display.height === height)) return
     display.width = width
     display.height = height
-    for (const window of Object.values(draft.windows)) {
-      if (window.display !== id) continue
-      const { frame, placed, limits } = window
-      const next = placed ? spanFrame(placed, display, limits) : reachable(frame, display)
-      if (next.x !== frame.x || next.y !== frame.y || placed) window.frame = next
-    }
+    fitWindows(draft, display)
     return undefined
   },
 })
@@ -84,6 +83,21 @@ export const document = command({
   },
 })
 
+/** Brings the state of a shelf file in. The file was checked when it was read. */
+export const mergeFile = command({
+  id: 'shelf.merge',
+  title: 'Bring a shelf file in',
+  group,
+  args: { state: mixed<State>().required() },
+  run: (draft, { state: theirs }) => {
+    Object.assign(draft, merge(original(draft) ?? draft, theirs))
+    nameLetters(draft)
+    for (const display of Object.values(draft.displays)) fitWindows(draft, display)
+    settleFocus(draft)
+    return { say: 'Imported the shelf file' }
+  },
+})
+
 const opens = (
   view: 'keys' | 'open file' | 'export shelf' | 'import shelf',
   id: string,
@@ -97,6 +111,7 @@ export const shelfCommands = [
   opens('open file', 'shelf.openFile', 'Open a file from this computer…'),
   opens('export shelf', 'shelf.export', 'Export the shelf file'),
   opens('import shelf', 'shelf.import', 'Import a shelf file…'),
+  mergeFile,
   setting,
   resizeDisplay,
   document,

@@ -299,21 +299,27 @@ export const reopen = command({
   },
 })
 
-export const pad = command({
-  id: 'window.pad',
-  title: 'Place window on the pad',
-  group,
-  step: false,
-  args: which,
-  can: there,
-  run: on((_draft, found) => ({ show: { view: 'pad', window: found.id } })),
-})
+/** Commands that open the place where something about a window is typed or chosen. */
+const asking = (
+  view: 'pad' | 'title' | 'save document' | 'export document',
+  id: string,
+  commandTitle: string,
+) =>
+  command({
+    id,
+    title: commandTitle,
+    group,
+    step: false,
+    args: which,
+    can: there,
+    run: on((_draft, found) => ({ show: { view, window: found.id } })),
+  })
 
 export const windowCommands = [
   focus,
   send,
   carry,
-  pad,
+  asking('pad', 'window.pad', 'Place window on the pad'),
   place,
   move,
   resize,
@@ -321,4 +327,7 @@ export const windowCommands = [
   maximise,
   close,
   reopen,
+  asking('save document', 'window.save', 'Save document'),
+  asking('title', 'window.askTitle', 'Rename document…'),
+  asking('export document', 'window.export', 'Export document to a file'),
 ]

@@ -1,3 +1,4 @@
+import { currentId } from '@/core/model/selectors'
 import type { Binding, State } from '@/core/model/types'
 
 /**
@@ -36,7 +37,7 @@ export const PLACES = [
 /** First strokes of sequences, with what the Line says while it waits for the rest. */
 export const PREFIXES: Record<string, string> = {
   'Alt+,': 'Send to',
-  'Alt+Shift+;': 'This desktop',
+  'Alt+Shift+;': 'This desktop or window',
 }
 
 const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9]
@@ -47,6 +48,9 @@ const FIXED: Bound[] = [
   { keys: 'Alt+X', command: 'window.pad' },
   { keys: 'Alt+Backspace', command: 'window.close' },
   { keys: 'Alt+Shift+Backspace', command: 'window.reopen' },
+  { keys: 'Ctrl+S', command: 'window.save' },
+  { keys: 'Alt+Shift+; T', command: 'window.askTitle' },
+  { keys: 'Alt+Shift+; E', command: 'window.export' },
   { keys: 'Alt+Z', command: 'history.undo' },
   { keys: 'Alt+Shift+Z', command: 'history.redo' },
   { keys: 'Alt+Shift+/', command: 'shelf.keys' },
@@ -120,11 +124,11 @@ export function keysFor(state: State, command: string, args: object = {}): strin
   return found
 }
 
-/** Desktops go by their call letter in bindings; a window that has the focus need not be named. */
+/** Desktops go by their call letter in bindings; the window or desktop one is on goes unnamed. */
 function named(state: State, args: object): object {
-  const { to, window, desktop: _desktop, at: _at, ...rest } = args as Record<string, unknown>
-  if (window !== undefined && window !== state.focus && window !== null)
-    return { ...rest, to, window }
+  const { to, window, desktop, at: _at, ...rest } = args as Record<string, unknown>
+  if (window !== undefined && window !== state.focus) return { ...rest, to, window }
+  if (desktop !== undefined && desktop !== currentId(state)) return { ...rest, to, desktop }
   const letter = typeof to === 'string' ? state.desktops[to]?.letter : undefined
   return to === undefined ? rest : { ...rest, to: letter ?? to }
 }

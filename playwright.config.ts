@@ -1,0 +1,36 @@
+import { defineConfig } from '@playwright/test'
+
+const port = 4199
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results/e2e',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 30_000,
+  expect: { timeout: 7_000 },
+  reporter: [['line'], ['json']],
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    colorScheme: 'light',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start --port ${port}`,
+    port,
+    env: { KITE_SHELF_START: 'demo', NEXT_TELEMETRY_DISABLED: '1' },
+    stdout: 'ignore',
+  },
+})

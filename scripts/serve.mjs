@@ -1,0 +1,31 @@
+import { spawn } from 'node:child_process'
+import { answers, build, freePort, installPackages, next, root } from './ready.mjs'
+
+/**
+ * Installs, builds and starts the application, and resolves with its address when it answers.
+ * `demo` makes the front page the demo instead of the person's own shelf.
+ */
+export async function serve({
+  demo = false,
+  from = Number(process.env.PORT) || 4180,
+  quiet = false,
+} = {}) {
+  installPackages()
+  build()
+  const port = await freePort(from)
+  const server = spawn(process.execPath, [next, 'start', '--port', String(port)], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
+    env: {
+      ...process.env,
+      ...(demo && { KITE_SHELF_START: 'demo' }),
+      NEXT_TELEMETRY_DISABLED: '1',
+    },
+  })
+  const stop = () => server.kill()
+  process.once('exit', stop)
+  for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => process.exit(0))
+  const address = `http://localhost:${port}`
+  await answers(address)
+  return { address, stop }
+}

@@ -1,0 +1,7 @@
+import { headers } from 'next/headers'
+import { Workspace } from '@/ui/Workspace'
+
+export default async function Page() {
+  const nonce = (await headers()).get('x-nonce') ?? ''
+  return <Workspace name="own" nonce={nonce} />
+}

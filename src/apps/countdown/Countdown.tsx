@@ -1,0 +1,113 @@
+'use client'
+import { Pause, Play, RotateCcw } from 'lucide-react'
+import { type FormEvent, useEffect, useState } from 'react'
+import { changeContent, shownContent, useContent } from '@/store/documents'
+import { Tool } from '@/ui/parts/Tool'
+import type { AppProps } from '../contract'
+import { type CountdownContent, IDLE, inWords, left, parse } from './time'
+
+/** Counts down to a time of day or for a duration. */
+export default function Countdown({ document: id }: AppProps) {
+  const kept = useContent(id)
+  const content = kept ? ((shownContent(kept) as CountdownContent | null) ?? IDLE) : null
+  const now = useNow(content?.kind === 'running')
+  const [typed, setTyped] = useState('')
+  const [problem, setProblem] = useState('')
+  if (!content) return null
+  const change = (next: CountdownContent) => changeContent(id, next, 'saved')
+  const remaining = left(content, now)
+  const done = content.kind === 'running' && remaining === 0
+  const begin = (event: FormEvent) => {
+    event.preventDefault()
+    const next = parse(typed, Date.now())
+    setProblem(next ? '' : 'Type a time like 16:00 or a duration like 25 min.')
+    if (!next) return
+    setTyped('')
+    change(next)
+  }
+  const share = content.kind === 'idle' ? 0 : 1 - remaining / content.of
+  return (
+    <div className="flex flex-1 flex-col items-center justify-center gap-2 p-3">
+      <div
+        role="timer"
+        aria-label="Time left"
+        className="font-display font-extrabold text-[34px] tabular-nums leading-none"
+      >
+        {content.kind === 'idle' ? '–' : done ? 'Done' : inWords(remaining)}
+      </div>
+      <div className="h-2 w-full border border-edge bg-ground" aria-hidden>
+        <div className="h-full bg-ink" style={{ width: `${share * 100}%` }} />
+      </div>
+      <p className="text-soft" role="status">
+        {status(content, done)}
+      </p>
+      <form className="flex items-center gap-1.5" onSubmit={begin}>
+        <input
+          data-autofocus=""
+          className="field w-28"
+          aria-label="Time or duration"
+          aria-invalid={problem !== ''}
+          placeholder="16:00 or 25 min"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        <button type="submit" className="btn min-h-7 px-2">
+          Start
+        </button>
+        {content.kind === 'running' && !done ? (
+          <Tool
+            label="Pause"
+            onClick={() =>
+              change({ kind: 'paused', left: left(content, Date.now()), of: content.of })
+            }
+          >
+            <Pause size={15} />
+          </Tool>
+        ) : null}
+        {content.kind === 'paused' ? (
+          <Tool
+            label="Go on"
+            onClick={() =>
+              change({ kind: 'running', until: Date.now() + content.left, of: content.of })
+            }
+          >
+            <Play size={15} />
+          </Tool>
+        ) : null}
+        {content.kind !== 'idle' ? (
+          <Tool label="Clear" onClick={() => change(IDLE)}>
+            <RotateCcw size={14} />
+          </Tool>
+        ) : null}
+      </form>
+      {problem ? (
+        <p role="alert" className="text-alarm">
+          {problem}
+        </p>
+      ) : null}
+    </div>
+  )
+}
+
+function status(content: CountdownContent, done: boolean): string {
+  if (content.kind === 'idle') return 'Not set'
+  if (content.kind === 'paused') return 'Paused'
+  const at = new Date(content.until).toLocaleTimeString([], {
+    hour: '2-digit',
+    minute: '2-digit',
+    hour12: false,
+  })
+  return done ? `It was ${at}` : `until ${at}`
+}
+
+/** The time, once a second while it is wanted. */
+function useNow(running: boolean): number {
+  const [now, setNow] = useState(() => Date.now())
+  useEffect(() => {
+    if (!running) return
+    setNow(Date.now())
+    const timer = setInterval(() => setNow(Date.now()), 1000)
+    return () => clearInterval(timer)
+  }, [running])
+  return now
+}

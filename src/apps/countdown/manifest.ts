@@ -1,0 +1,15 @@
+import { Timer } from 'lucide-react'
+import type { AppManifest } from '../contract'
+
+export const countdown: AppManifest = {
+  id: 'countdown',
+  name: 'Countdown',
+  untitled: 'Countdown',
+  glyph: Timer,
+  width: 280,
+  height: 180,
+  limits: { minWidth: 240, minHeight: 170, maxWidth: 420, maxHeight: 280 },
+  opens: [],
+  drafts: false,
+  load: () => import('./Countdown'),
+}

@@ -1,0 +1,90 @@
+import { useGesture } from '@use-gesture/react'
+import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react'
+import { type KeyboardEvent, useRef, useState } from 'react'
+import { Tool } from '@/ui/parts/Tool'
+
+const STEP = 1.25
+const clampZoom = (zoom: number) => Math.max(1, Math.min(zoom, 12))
+
+interface View {
+  /** 1 fits the picture into the window. */
+  zoom: number
+  x: number
+  y: number
+}
+
+const FIT: View = { zoom: 1, x: 0, y: 0 }
+
+/** A picture that fits its window, with zoom by wheel, pinch and keys, and moved by dragging. */
+export function Picture({ source }: { source: string }) {
+  const [view, setView] = useState(FIT)
+  const area = useRef<HTMLDivElement>(null)
+  const zoomBy = (factor: number) =>
+    setView(({ zoom, x, y }) => {
+      const next = clampZoom(zoom * factor)
+      return next === 1 ? FIT : { zoom: next, x: (x * next) / zoom, y: (y * next) / zoom }
+    })
+  const moveBy = (dx: number, dy: number) =>
+    setView((now) => (now.zoom === 1 ? now : { ...now, x: now.x + dx, y: now.y + dy }))
+  useGesture(
+    {
+      onDrag: ({ delta: [x, y] }) => moveBy(x, y),
+      onWheel: ({ event, delta: [, y] }) => {
+        event.preventDefault()
+        zoomBy(y < 0 ? STEP : 1 / STEP)
+      },
+    },
+    { target: area, eventOptions: { passive: false } },
+  )
+  const keys = (event: KeyboardEvent) => {
+    if (event.altKey || event.ctrlKey || event.metaKey) return
+    const does: Record<string, () => void> = {
+      '+': () => zoomBy(STEP),
+      '=': () => zoomBy(STEP),
+      '-': () => zoomBy(1 / STEP),
+      '0': () => setView(FIT),
+      ArrowLeft: () => moveBy(40, 0),
+      ArrowRight: () => moveBy(-40, 0),
+      ArrowUp: () => moveBy(0, 40),
+      ArrowDown: () => moveBy(0, -40),
+    }
+    const action = does[event.key]
+    if (!action) return
+    event.preventDefault()
+    action()
+  }
+  return (
+    <>
+      <div className="bar" role="toolbar" aria-label="Picture">
+        <Tool label="Zoom in, +" onClick={() => zoomBy(STEP)}>
+          <ZoomIn size={15} />
+        </Tool>
+        <Tool label="Zoom out, -" disabled={view.zoom === 1} onClick={() => zoomBy(1 / STEP)}>
+          <ZoomOut size={15} />
+        </Tool>
+        <Tool label="Fit, 0" disabled={view.zoom === 1} onClick={() => setView(FIT)}>
+          <Maximize2 size={14} />
+        </Tool>
+        <span className="ml-auto font-mono text-[11px] text-soft">
+          {view.zoom === 1 ? 'fit' : `${Math.round(view.zoom * 100)} %`}
+        </span>
+      </div>
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: the picture is moved and zoomed */}
+      <div
+        ref={area}
+        tabIndex={0}
+        data-autofocus=""
+        onKeyDown={keys}
+        className="relative min-h-0 flex-1 touch-none overflow-hidden outline-none"
+      >
+        <img
+          src={source}
+          alt=""
+          draggable={false}
+          className="absolute inset-0 size-full object-contain"
+          style={{ transform: `translate(${view.x}px, ${view.y}px) scale(${view.zoom})` }}
+        />
+      </div>
+    </>
+  )
+}

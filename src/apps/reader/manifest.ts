@@ -1,0 +1,81 @@
+import { BookOpen } from 'lucide-react'
+import { type AppManifest, FileProblem } from '../contract'
+
+/** Content of a reader: text, or a picture or PDF as a data address. */
+export type ReaderContent =
+  | { kind: 'markdown' | 'text'; text: string }
+  | { kind: 'picture' | 'pdf'; data: string }
+
+const PICTURES: Record<string, string> = {
+  '.png': 'image/png',
+  '.jpg': 'image/jpeg',
+  '.jpeg': 'image/jpeg',
+  '.svg': 'image/svg+xml',
+}
+
+export const reader: AppManifest = {
+  id: 'reader',
+  name: 'Reader',
+  untitled: 'Nothing to read yet',
+  glyph: BookOpen,
+  width: 440,
+  height: 480,
+  limits: { minWidth: 220, minHeight: 160 },
+  opens: ['.txt', ...Object.keys(PICTURES), '.pdf'],
+  drafts: false,
+  load: () => import('./Reader'),
+  read: async (file) => {
+    const extension = /\.\w+$/.exec(file.name.toLowerCase())?.[0] ?? ''
+    if (extension === '.txt') return readText(file)
+    if (extension === '.pdf') return readPdf(file)
+    return readPicture(file, PICTURES[extension] ?? '')
+  },
+}
+
+async function readText(file: File): Promise<ReaderContent> {
+  const text = await file.text()
+  if (text.includes('\0')) throw new FileProblem('it is not text')
+  return { kind: 'text', text }
+}
+
+async function readPdf(file: File): Promise<ReaderContent> {
+  const { pageCount } = await import('./pdf')
+  const data = await dataAddress(file, 'application/pdf')
+  await pageCount(data).catch(() => {
+    throw new FileProblem('it is not a PDF, or it is damaged')
+  })
+  return { kind: 'pdf', data }
+}
+
+async function readPicture(file: File, type: string): Promise<ReaderContent> {
+  const data =
+    type === PICTURES['.svg']
+      ? await dataAddress(new Blob([await cleanSvg(file)]), type)
+      : await dataAddress(file, type)
+  const image = new Image()
+  image.src = data
+  await image.decode().catch(() => {
+    throw new FileProblem('it is not a picture, or it is damaged')
+  })
+  return { kind: 'picture', data }
+}
+
+/** An SVG without scripts, handlers or anything fetched from elsewhere. */
+async function cleanSvg(file: File): Promise<string> {
+  const { default: purify } = await import('dompurify')
+  const text = await file.text()
+  const clean = purify.sanitize(text, { USE_PROFILES: { svg: true, svgFilters: true } })
+  if (!clean.includes('<svg')) throw new FileProblem('it is not a picture, or it is damaged')
+  return clean.includes('xmlns=')
+    ? clean
+    : clean.replace('<svg', '<svg xmlns="http://www.w3.org/2000/svg"')
+}
+
+function dataAddress(blob: Blob, type: string): Promise<string> {
+  return new Promise((resolve, reject) => {
+    const reader = new FileReader()
+    reader.onload = () => resolve(String(reader.result))
+    reader.onerror = () => reject(new FileProblem('it cannot be read'))
+    reader.readAsDataURL(new Blob([blob], { type }))
+  })
+}

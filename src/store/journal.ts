@@ -1,0 +1,47 @@
+import type { JournalEvent } from '@/core/journal/events'
+
+interface DayStore {
+  getItem(key: string): Promise<unknown>
+  setItem(key: string, value: unknown): Promise<unknown>
+}
+
+const dayOf = (at: number): string => {
+  const date = new Date(at)
+  const two = (value: number) => String(value).padStart(2, '0')
+  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
+}
+
+/** What happened when, one record a day, local time. */
+export class Journal {
+  private days = new Map<string, JournalEvent[]>()
+  private changed = new Set<string>()
+
+  constructor(private store: DayStore) {}
+
+  /** The days to come are read on their first event; what is there is kept. */
+  async open(now: number): Promise<void> {
+    const day = dayOf(now)
+    this.days.set(day, ((await this.store.getItem(day)) as JournalEvent[] | null) ?? [])
+  }
+
+  add(events: JournalEvent[]): void {
+    for (const event of events) {
+      const day = dayOf(event.at)
+      const list = this.days.get(day) ?? []
+      list.push(event)
+      this.days.set(day, list)
+      this.changed.add(day)
+    }
+  }
+
+  async write(): Promise<void> {
+    const days = [...this.changed]
+    this.changed.clear()
+    try {
+      await Promise.all(days.map((day) => this.store.setItem(day, this.days.get(day))))
+    } catch (error) {
+      for (const day of days) this.changed.add(day)
+      throw error
+    }
+  }
+}

@@ -1,0 +1,56 @@
+/** At most this long after a change it is being written, in milliseconds. */
+export const SAVE_WITHIN = 250
+
+interface Work {
+  write(): Promise<void>
+  saving(): void
+  saved(): void
+  failed(error: unknown): void
+}
+
+/**
+ * Calls `write` soon after a change, never twice at once, and again when something changed
+ * meanwhile. A failed write is tried again with the next change and every five seconds.
+ */
+export class Keeper {
+  private timer: ReturnType<typeof setTimeout> | null = null
+  private writing = false
+  private again = false
+  private stopped = false
+
+  constructor(private work: Work) {}
+
+  soon(within = SAVE_WITHIN): void {
+    if (this.stopped || this.timer !== null) return
+    if (within === SAVE_WITHIN) this.work.saving()
+    this.timer = setTimeout(() => void this.flush(), within)
+  }
+
+  async flush(): Promise<void> {
+    if (this.timer !== null) clearTimeout(this.timer)
+    this.timer = null
+    if (this.stopped) return
+    if (this.writing) {
+      this.again = true
+      return
+    }
+    this.writing = true
+    try {
+      do {
+        this.again = false
+        await this.work.write()
+      } while (this.again)
+      if (this.timer === null) this.work.saved()
+    } catch (error) {
+      this.work.failed(error)
+      this.soon(5000)
+    } finally {
+      this.writing = false
+    }
+  }
+
+  stop(): void {
+    this.stopped = true
+    if (this.timer !== null) clearTimeout(this.timer)
+  }
+}

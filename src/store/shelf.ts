@@ -1,0 +1,110 @@
+import { createStore, useStore } from 'zustand'
+import type { Env, Refusal, View } from '@/core/commands/command'
+import { execute, type Outcome, type Session } from '@/core/commands/execute'
+import { emptyHistory } from '@/core/history/history'
+import type { By, JournalEvent } from '@/core/journal/events'
+import { keysFor } from '@/core/keys/bindings'
+import { initialState } from '@/core/model/initial'
+import type { AppFacts, State } from '@/core/model/types'
+
+/** What the Line says of the last thing that happened. */
+export interface Said {
+  text: string
+  /** Whether “undo” stands beside it. */
+  step: boolean
+  /** The keys for what was just done by pointer. */
+  nextTime?: string
+  refused?: boolean
+  /** Counts up, so that the same words twice are two messages. */
+  count: number
+}
+
+export type Saving = { state: 'saved' | 'saving' } | { state: 'failed'; why: string }
+
+interface Shelf {
+  session: Session
+  said: Said | null
+  /** For people who do not see the page. */
+  announced: string
+  view: View | null
+  saving: Saving
+  /** The strokes of a sequence heard so far. */
+  pending: string
+  /** Whether the shelf is loaded and the page may be drawn. */
+  ready: boolean
+}
+
+export const shelf = createStore<Shelf>(() => ({
+  session: { state: initialState(), history: emptyHistory },
+  said: null,
+  announced: '',
+  view: null,
+  saving: { state: 'saved' },
+  pending: '',
+  ready: false,
+}))
+
+/** Re-renders only when what the selector picks changes. */
+export const useShelf = <T>(select: (shelf: Shelf) => T): T => useStore(shelf, select)
+export const useArrangement = <T>(select: (state: State) => T): T =>
+  useStore(shelf, ({ session }) => select(session.state))
+
+export const getState = (): State => shelf.getState().session.state
+
+let apps = new Map<string, AppFacts>()
+const listeners = new Set<(events: JournalEvent[]) => void>()
+
+/** The apps commands can open; told once at the start. */
+export function provideApps(facts: AppFacts[]): void {
+  apps = new Map(facts.map((app) => [app.id, app]))
+}
+
+export const onJournal = (listener: (events: JournalEvent[]) => void): (() => void) => {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
+}
+
+const env = (by: By): Env => ({
+  now: Date.now(),
+  id: (kind) => `${kind}-${crypto.getRandomValues(new Uint32Array(2)).join('')}`,
+  app: (id) => apps.get(id),
+  apps: () => [...apps.values()],
+  by,
+})
+
+let count = 0
+
+/** Says something in the Line. */
+export function say(text: string, more: Partial<Said> = {}): void {
+  shelf.setState({ said: { text, step: false, count: ++count, ...more }, announced: text })
+}
+
+/** Runs a command; what it says, shows and writes to the journal goes where it belongs. */
+export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Outcome {
+  const before = shelf.getState()
+  const outcome = execute(before.session, id, args, env(by))
+  if (!outcome.ok) {
+    refuse(outcome)
+    return outcome
+  }
+  const { session, step, announce, show, journal } = outcome
+  // A view that asked for something is answered; one that shows things stays.
+  const patch: Partial<Shelf> = { session, ...(show && { view: show }) }
+  const keys = by === 'pointer' ? keysFor(before.session.state, id, args) : undefined
+  const text = outcome.say ?? (keys ? announce : undefined)
+  if (text !== undefined)
+    patch.said = { text, step, count: ++count, ...(keys && { nextTime: keys }) }
+  else if (announce) patch.said = null
+  const aloud = [outcome.say, announce].filter(Boolean).join('. ')
+  if (aloud) patch.announced = aloud
+  shelf.setState(patch)
+  if (journal.length) for (const listener of listeners) listener(journal)
+  return outcome
+}
+
+function refuse({ reason, ask }: Refusal): void {
+  if (ask) shelf.setState({ view: ask })
+  else say(reason, { refused: true })
+}
+
+export const closeView = (): void => shelf.setState({ view: null })

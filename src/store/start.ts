@@ -1,0 +1,139 @@
+import { emptyHistory } from '@/core/history/history'
+import { initialState } from '@/core/model/initial'
+import type { AppFacts, State } from '@/core/model/types'
+import { provideContents, putContent, writeContents } from './documents'
+import { Journal } from './journal'
+import { Keeper } from './keeper'
+import { getState, onJournal, provideApps, say, shelf } from './shelf'
+import { loadSlots, saveSlot } from './slots'
+import { openStores, type Stores } from './storage'
+
+/** What a shelf starts with when nothing is kept yet. */
+export interface Seed {
+  state: State
+  contents: Record<string, unknown>
+}
+
+let stores: Stores | null = null
+let keeper: Keeper | null = null
+
+/** Resolves when this page may write the shelf; rejects `lost` when another page takes it over. */
+function claim(name: string, steal: boolean): { held: Promise<boolean>; lost: Promise<void> } {
+  let lose = () => {}
+  const lost = new Promise<void>((resolve) => {
+    lose = resolve
+  })
+  const held = new Promise<boolean>((resolve) => {
+    const options = steal ? { steal } : { ifAvailable: true }
+    navigator.locks
+      .request(`kite-shelf-${name}`, options, (lock) => {
+        resolve(lock !== null)
+        return lock ? new Promise(() => {}) : undefined
+      })
+      .catch(lose)
+  })
+  return { held, lost }
+}
+
+/**
+ * Loads a shelf and keeps it from then on.
+ * @returns `elsewhere` when another page has this shelf open and `steal` is not given
+ */
+export async function start(
+  name: string,
+  apps: AppFacts[],
+  seed: () => Promise<Seed>,
+  steal = false,
+): Promise<'ready' | 'elsewhere'> {
+  const { held, lost } = claim(name, steal)
+  if (!(await held)) return 'elsewhere'
+  provideApps(apps)
+  stores = openStores(name)
+  const { slots, documents } = stores
+  const journal = new Journal(stores.journal)
+  let revision = 0
+  let written: State | null = null
+  keeper = new Keeper({
+    write: async () => {
+      await Promise.all([writeContents(), journal.write()])
+      const state = getState()
+      if (state === written) return
+      await saveSlot(slots, state, ++revision)
+      written = state
+    },
+    saving: () => shelf.setState({ saving: { state: 'saving' } }),
+    saved: () => shelf.setState({ saving: { state: 'saved' } }),
+    failed: (error) => shelf.setState({ saving: { state: 'failed', why: whyNot(error) } }),
+  })
+  const kept = keeper
+  provideContents(documents, () => kept.soon())
+  await load(name, seed, (found) => {
+    revision = found.revision
+    written = found.fresh ? null : found.state
+  })
+  await journal.open(Date.now()).catch(() => {})
+  onJournal((events) => journal.add(events))
+  shelf.subscribe((now, before) => {
+    if (now.session.state !== before.session.state) kept.soon()
+  })
+  const flush = () => void kept.flush()
+  addEventListener('pagehide', flush)
+  document.addEventListener('visibilitychange', flush)
+  if (written === null) kept.soon()
+  void lost.then(() => {
+    kept.stop()
+    shelf.setState({ ready: false })
+    dispatchEvent(new Event('shelf-taken-over'))
+  })
+  shelf.setState({ ready: true })
+  return 'ready'
+}
+
+interface Found {
+  state: State
+  revision: number
+  fresh: boolean
+}
+
+async function load(
+  name: string,
+  seed: () => Promise<Seed>,
+  found: (found: Found) => void,
+): Promise<void> {
+  if (!stores) return
+  try {
+    const { state, revision, damaged } = await loadSlots(stores.slots)
+    for (const { slot, record } of damaged) await stores.slots.setItem(`damaged-${slot}`, record)
+    if (state) {
+      use(state)
+      found({ state, revision, fresh: false })
+      if (damaged.length)
+        say(
+          'A saved copy was damaged. The other, a moment older, was loaded; nothing else is lost.',
+        )
+      return
+    }
+    const fresh = await seed()
+    for (const [id, content] of Object.entries(fresh.contents))
+      putContent(id, { saved: content, draft: null })
+    use(fresh.state)
+    found({ state: fresh.state, revision, fresh: true })
+    if (damaged.length)
+      say(`The saved shelf “${name}” was damaged and could not be read. It is kept for export.`, {
+        refused: true,
+      })
+  } catch (error) {
+    use(initialState())
+    shelf.setState({ saving: { state: 'failed', why: whyNot(error) } })
+  }
+}
+
+const use = (state: State): void => shelf.setState({ session: { state, history: emptyHistory } })
+
+const whyNot = (error: unknown): string =>
+  error instanceof DOMException && error.name === 'QuotaExceededError'
+    ? 'The browser’s storage is full. Export the shelf, then free some space.'
+    : 'The browser does not let this page store anything. Export the shelf to keep it.'
+
+/** Writes now what is not written yet. */
+export const flush = async (): Promise<void> => keeper?.flush()

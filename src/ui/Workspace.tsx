@@ -1,0 +1,103 @@
+'use client'
+import { setNonce } from 'get-nonce'
+import { useEffect, useState } from 'react'
+import { APPS } from '@/apps/list'
+import { initialState } from '@/core/model/initial'
+import { currentId, desktop } from '@/core/model/selectors'
+import { provideConsole } from '@/store/console'
+import { useArrangement, useShelf } from '@/store/shelf'
+import { type Seed, start } from '@/store/start'
+import { Dialogs } from './dialogs/Dialogs'
+import { useKeys } from './keys/useKeys'
+import { Line } from './line/Line'
+import { Rack } from './rack/Rack'
+import { Shut } from './Shut'
+import { Stage } from './stage/Stage'
+
+const seed = async (name: string): Promise<Seed> => {
+  if (name !== 'demo') return { state: initialState(), contents: {} }
+  const { demo } = await import('@/demo/demo')
+  return demo(Date.now())
+}
+
+let started: Promise<'ready' | 'elsewhere'> | null = null
+
+const begin = (name: string, steal: boolean) => {
+  const facts = APPS.map(({ id, name: title, untitled, width, height, limits }) => ({
+    id,
+    name: title,
+    untitled,
+    width,
+    height,
+    limits,
+  }))
+  started = start(name, facts, () => seed(name), steal)
+  return started
+}
+
+/** The whole of one shelf: `demo`, or the person's `own`. */
+export function Workspace({ name, nonce }: { name: string; nonce: string }) {
+  const [elsewhere, setElsewhere] = useState(false)
+  const ready = useShelf((shelf) => shelf.ready)
+  useEffect(() => {
+    // Style sheets made at run time carry the page's nonce.
+    setNonce(nonce)
+    void (started ?? begin(name, false)).then((result) => setElsewhere(result === 'elsewhere'))
+    const taken = () => setElsewhere(true)
+    addEventListener('shelf-taken-over', taken)
+    return () => removeEventListener('shelf-taken-over', taken)
+  }, [name, nonce])
+  if (elsewhere)
+    return (
+      <Shut
+        onUse={() => {
+          setElsewhere(false)
+          void begin(name, true)
+        }}
+      />
+    )
+  return ready ? (
+    <Open name={name} />
+  ) : (
+    <main className="h-full" aria-busy="true" aria-label="Loading" />
+  )
+}
+
+function Open({ name }: { name: string }) {
+  useKeys()
+  usePageMarks()
+  useEffect(provideConsole, [])
+  return (
+    <div className="grid h-full grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_36px] [--rack:208px] max-[1000px]:[--rack:60px]">
+      <Rack shelf={name} />
+      <Stage />
+      <Line />
+      <Dialogs />
+      <Announcer />
+    </div>
+  )
+}
+
+/** What stands on the page itself: the tab's title, the current desktop, the cloth. */
+function usePageMarks(): void {
+  const id = useArrangement(currentId)
+  const name = useArrangement((state) => desktop(state, id).name)
+  const cloth = useArrangement((state) => state.settings.cloth)
+  useEffect(() => {
+    document.documentElement.dataset.desktop = id
+    document.title = `${name} · Kite Shelf`
+  }, [id, name])
+  useEffect(() => {
+    if (cloth === 'system') delete document.documentElement.dataset.cloth
+    else document.documentElement.dataset.cloth = cloth
+  }, [cloth])
+}
+
+function Announcer() {
+  const announced = useShelf((shelf) => shelf.announced)
+  return (
+    <div aria-live="polite" className="sr-only">
+      {announced}
+    </div>
+  )
+}

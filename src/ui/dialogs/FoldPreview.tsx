@@ -1,0 +1,127 @@
+import { type FormEvent, useState } from 'react'
+import { foldTarget } from '@/core/commands/desktops'
+import { desktop, title, window as windowOf } from '@/core/model/selectors'
+import type { DesktopId, State } from '@/core/model/types'
+import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { Dialog } from '@/ui/parts/Dialog'
+import { Kite } from '@/ui/parts/Kite'
+
+/** Which windows go where, before desktops are folded. Every window can be sent elsewhere. */
+export function FoldPreview({ desktops, into }: { desktops: DesktopId[]; into: DesktopId | null }) {
+  const state = useArrangement((now) => now)
+  const left = state.order.filter((id) => !desktops.includes(id))
+  const [target, setTarget] = useState(into ?? foldTarget(state, desktops) ?? '')
+  const [moves, setMoves] = useState<Record<string, DesktopId>>({})
+  const windows = desktops.flatMap((id) => state.desktops[id]?.windows ?? [])
+  const names = desktops.map((id) => state.desktops[id]?.name).join(', ')
+  const fold = (event: FormEvent) => {
+    event.preventDefault()
+    closeView()
+    const chosen = Object.entries(moves).map(([window, to]) => ({ window, to }))
+    dispatch('desktop.fold', { desktops, into: target, moves: chosen }, 'key')
+  }
+  return (
+    <Dialog
+      title={`Fold ${names}`}
+      intro={
+        windows.length
+          ? 'No window is closed. They go to another desktop; undo brings everything back.'
+          : 'There are no windows on it. Undo brings it back.'
+      }
+      width={520}
+    >
+      <form onSubmit={fold}>
+        <div className="mt-4 flex items-center gap-2">
+          <span className="w-24 font-semibold">All go to</span>
+          <DesktopSelect
+            state={state}
+            ids={left}
+            label="All go to"
+            value={target}
+            onChange={setTarget}
+            autoFocus
+          />
+        </div>
+        {windows.length ? (
+          <ul
+            aria-label="Windows and where they go"
+            className="mt-3 max-h-72 overflow-auto border-seam border-t border-dashed"
+          >
+            {windows.map((id) => {
+              const window = windowOf(state, id)
+              const from = state.desktops[window.desktop]
+              return (
+                <li
+                  key={id}
+                  className="flex items-center gap-2.5 border-seam border-b border-dashed py-1.5"
+                >
+                  {from ? <Kite hue={from.hue} letter={from.letter} width={17} /> : null}
+                  <span className="min-w-0 flex-1 truncate">{title(state, window)}</span>
+                  <span aria-hidden className="text-soft">
+                    →
+                  </span>
+                  <DesktopSelect
+                    state={state}
+                    ids={left}
+                    label={`Where “${title(state, window)}” goes`}
+                    value={moves[id] ?? target}
+                    onChange={(to) => setMoves({ ...moves, [id]: to })}
+                  />
+                </li>
+              )
+            })}
+          </ul>
+        ) : null}
+        <div className="mt-4 flex justify-end gap-2">
+          <button type="button" className="btn" onClick={closeView}>
+            Cancel
+          </button>
+          <button type="submit" className="btn btn-main">
+            Fold <span className="key">Enter</span>
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  )
+}
+
+function DesktopSelect({
+  state,
+  ids,
+  value,
+  onChange,
+  label,
+  autoFocus,
+}: {
+  state: State
+  ids: DesktopId[]
+  value: DesktopId
+  onChange(id: DesktopId): void
+  label?: string
+  autoFocus?: boolean
+}) {
+  return (
+    <select
+      className="field w-40"
+      aria-label={label}
+      value={value}
+      // biome-ignore lint/a11y/noAutofocus: the first thing to decide in a dialog
+      autoFocus={autoFocus}
+      onChange={(event) => onChange(event.target.value)}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter') return
+        event.preventDefault()
+        event.currentTarget.form?.requestSubmit()
+      }}
+    >
+      {ids.map((id) => {
+        const { name, letter } = desktop(state, id)
+        return (
+          <option key={id} value={id}>
+            {letter ? `${letter}  ${name}` : name}
+          </option>
+        )
+      })}
+    </select>
+  )
+}

@@ -1,0 +1,45 @@
+import { type FormEvent, useRef, useState } from 'react'
+import { title, window as windowOf } from '@/core/model/selectors'
+import type { WindowId } from '@/core/model/types'
+import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { Dialog } from '@/ui/parts/Dialog'
+
+/** Another title for the document a window shows. */
+export function TitleDialog({ id }: { id: WindowId }) {
+  const document = useArrangement((state) => windowOf(state, id).document)
+  const name = useArrangement((state) => title(state, windowOf(state, id)))
+  const [problem, setProblem] = useState('')
+  const field = useRef<HTMLInputElement>(null)
+  const set = (event: FormEvent) => {
+    event.preventDefault()
+    const outcome = dispatch('document.set', { document, title: field.current?.value ?? '' }, 'key')
+    if (outcome.ok) closeView()
+    else setProblem(outcome.reason)
+  }
+  return (
+    <Dialog title="Rename document">
+      <form className="mt-4 flex items-center gap-2" onSubmit={set}>
+        <input
+          ref={field}
+          aria-label="Title"
+          aria-invalid={problem !== ''}
+          maxLength={120}
+          defaultValue={name}
+          className="field min-w-0 flex-1"
+          onFocus={(event) => event.target.select()}
+        />
+        <button type="button" className="btn" onClick={closeView}>
+          Cancel
+        </button>
+        <button type="submit" className="btn btn-main">
+          Rename <span className="key">Enter</span>
+        </button>
+      </form>
+      {problem ? (
+        <p role="alert" className="mt-3 text-alarm">
+          {problem}
+        </p>
+      ) : null}
+    </Dialog>
+  )
+}

@@ -1,0 +1,127 @@
+import { useEffect, useState } from 'react'
+import { keysFor } from '@/core/keys/bindings'
+import { currentId, desktop } from '@/core/model/selectors'
+import { dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { Keys } from '@/ui/parts/Keys'
+import { Kite } from '@/ui/parts/Kite'
+import { Pending } from './Pending'
+
+/** The strip at the bottom: where you are, what just happened, whether it is kept, the time. */
+export function Line() {
+  const { name, hue, letter } = useArrangement((state) => desktop(state, currentId(state)))
+  const pending = useShelf((shelf) => shelf.pending)
+  return (
+    <section
+      aria-label="Line"
+      className="col-span-2 flex min-w-0 items-center gap-3 border-seam border-t bg-panel px-3"
+    >
+      <span className="flex min-w-0 max-w-64 shrink-0 items-center gap-2">
+        <Kite hue={hue} letter={letter} filled width={19} />
+        <b className="truncate font-bold font-display text-[14px]">{name}</b>
+      </span>
+      {pending ? <Pending keys={pending} /> : <Happened />}
+      <span className="flex-1" />
+      <SaveState />
+      <Parted>
+        <button
+          type="button"
+          className="flex items-center gap-1.5 text-soft hover:text-ink"
+          onClick={() => dispatch('shelf.keys')}
+        >
+          keys <ShowKeys command="shelf.keys" />
+        </button>
+      </Parted>
+      <Parted>
+        <Clock />
+      </Parted>
+    </section>
+  )
+}
+
+function Parted({ children }: { children: React.ReactNode }) {
+  return (
+    <span className="flex h-[22px] shrink-0 items-center border-seam border-l-[1.5px] border-dashed pl-3">
+      {children}
+    </span>
+  )
+}
+
+function ShowKeys({ command }: { command: string }) {
+  const keys = useArrangement((state) => keysFor(state, command))
+  return keys ? <Keys keys={keys} /> : null
+}
+
+/** What happened last, in words, with undo, and the key for it when it was done by pointer. */
+function Happened() {
+  const said = useShelf((shelf) => shelf.said)
+  const undo = useArrangement((state) => keysFor(state, 'history.undo'))
+  if (!said) return null
+  return (
+    <span
+      className="flex min-w-0 items-center gap-2 text-soft"
+      data-said={said.refused ? 'refused' : 'done'}
+    >
+      {said.refused ? <b className="shrink-0 font-mono text-alarm">!</b> : null}
+      <span className={`truncate ${said.refused ? 'text-ink' : ''}`} title={said.text}>
+        {said.text}
+      </span>
+      {said.step ? (
+        <button
+          type="button"
+          title={undo}
+          className="shrink-0 text-ink underline decoration-dashed underline-offset-[3px]"
+          onClick={() => dispatch('history.undo')}
+        >
+          undo
+        </button>
+      ) : null}
+      {said.nextTime ? (
+        <span className="flex shrink-0 items-center gap-1.5 max-[1100px]:hidden">
+          next time <Keys keys={said.nextTime} />
+        </span>
+      ) : null}
+    </span>
+  )
+}
+
+function SaveState() {
+  const saving = useShelf((shelf) => shelf.saving)
+  if (saving.state === 'failed')
+    return (
+      <span role="alert" className="flex min-w-0 items-center gap-2 text-alarm">
+        <span className="truncate" title={saving.why}>
+          Cannot save. {saving.why}
+        </span>
+        <button
+          type="button"
+          className="underline decoration-dashed"
+          onClick={() => dispatch('shelf.export')}
+        >
+          export
+        </button>
+      </span>
+    )
+  return (
+    <span className="shrink-0 text-soft" data-saving={saving.state}>
+      {saving.state}
+    </span>
+  )
+}
+
+const clock = () =>
+  new Date().toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })
+
+/** The time, woken once a minute. */
+function Clock() {
+  const [shown, setShown] = useState(clock)
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout>
+    const tick = () => {
+      setShown(clock())
+      timer = setTimeout(tick, 60_000 - (Date.now() % 60_000) + 20)
+    }
+    tick()
+    return () => clearTimeout(timer)
+  }, [])
+  return <time className="font-mono text-[12px] tabular-nums">{shown}</time>
+}

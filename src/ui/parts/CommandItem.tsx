@@ -1,0 +1,28 @@
+import { DropdownMenu } from 'radix-ui'
+import { registry } from '@/core/commands/registry'
+import { keysFor } from '@/core/keys/bindings'
+import { dispatch, useArrangement } from '@/store/shelf'
+import { Keys } from './Keys'
+
+/** A menu item that runs a command, with its title and its keys as they are now. */
+export function CommandItem({
+  command,
+  args = {},
+  label,
+}: {
+  command: string
+  args?: object
+  label?: string
+}) {
+  const keys = useArrangement((state) => keysFor(state, command, args))
+  return (
+    <DropdownMenu.Item className="menu-item" onSelect={() => dispatch(command, args)}>
+      {label ?? registry.get(command)?.title}
+      {keys ? (
+        <span className="ml-auto pl-6">
+          <Keys keys={keys} />
+        </span>
+      ) : null}
+    </DropdownMenu.Item>
+  )
+}

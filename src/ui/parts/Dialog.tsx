@@ -1,0 +1,40 @@
+import { Dialog as Radix } from 'radix-ui'
+import type { ReactNode } from 'react'
+import { closeView } from '@/store/shelf'
+import { focusContent } from '@/ui/window/focus'
+
+/** A sheet over the stage that asks or shows something; Escape leaves it. */
+export function Dialog({
+  title,
+  intro,
+  width = 460,
+  children,
+}: {
+  title: string
+  intro?: ReactNode
+  width?: number
+  children: ReactNode
+}) {
+  return (
+    <Radix.Root open onOpenChange={(open) => open || closeView()}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-ground/55" />
+        <Radix.Content
+          className="sheet-dialog rise top-9 left-1/2 p-5"
+          style={{ width, marginLeft: -width / 2, maxWidth: 'calc(100vw - 48px)' }}
+          {...(!intro && { 'aria-describedby': undefined })}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault()
+            focusContent()
+          }}
+        >
+          <Radix.Title className="font-bold font-display text-[19px] leading-tight">
+            {title}
+          </Radix.Title>
+          {intro ? <Radix.Description className="mt-1 text-soft">{intro}</Radix.Description> : null}
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  )
+}

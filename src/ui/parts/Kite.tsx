@@ -1,0 +1,53 @@
+import type { Hue } from '@/core/model/types'
+
+/** The mark of a desktop: a kite in its hue with its call letter. Filled where one is. */
+export function Kite({
+  hue,
+  letter,
+  filled,
+  width = 28,
+}: {
+  hue: Hue
+  letter?: string | null
+  filled?: boolean
+  width?: number
+}) {
+  return (
+    <svg
+      aria-hidden
+      className={`hue-${hue} shrink-0`}
+      width={width}
+      height={Math.round(width * 1.27)}
+      viewBox="0 0 30 38"
+    >
+      <path
+        d="M15 1.5 L28.5 14.5 L15 36.5 L1.5 14.5 Z"
+        fill={filled ? 'var(--h)' : 'var(--panel)'}
+        stroke="var(--h)"
+        strokeWidth={2.4}
+        strokeLinejoin="round"
+      />
+      <path
+        d="M15 2 V36 M3 14.5 H27"
+        stroke={filled ? 'var(--hi)' : 'var(--h)'}
+        strokeOpacity={0.22}
+      />
+      {letter ? (
+        <text
+          x="15"
+          y="20.4"
+          textAnchor="middle"
+          fontFamily="var(--font-mono)"
+          fontWeight={800}
+          fontSize={17}
+          fill={filled ? 'var(--hi)' : 'var(--ink)'}
+          stroke={filled ? 'var(--h)' : 'var(--panel)'}
+          strokeWidth={3}
+          paintOrder="stroke"
+        >
+          {letter}
+        </text>
+      ) : null}
+    </svg>
+  )
+}

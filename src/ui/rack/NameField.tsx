@@ -1,0 +1,44 @@
+import { useEffect, useRef } from 'react'
+import type { DesktopId } from '@/core/model/types'
+import { closeView, dispatch } from '@/store/shelf'
+
+/** The name of a desktop, ready to be typed over. Enter or leaving keeps it, Escape does not. */
+export function NameField({ id, name }: { id: DesktopId; name: string }) {
+  const field = useRef<HTMLInputElement>(null)
+  const left = useRef(false)
+  useEffect(() => {
+    field.current?.focus()
+    field.current?.select()
+  }, [])
+  const keep = (leaving: boolean) => {
+    if (left.current) return
+    const typed = field.current?.value ?? ''
+    const unchanged = typed.trim() === name
+    if (
+      !unchanged &&
+      !dispatch('desktop.rename', { desktop: id, name: typed }, 'key').ok &&
+      !leaving
+    )
+      return
+    left.current = true
+    closeView()
+  }
+  return (
+    <input
+      ref={field}
+      aria-label="Name of the desktop"
+      defaultValue={name}
+      maxLength={60}
+      className="min-w-0 flex-1 border-ink border-b-2 border-dashed bg-transparent font-display font-semibold text-[14.5px] outline-none"
+      onKeyDown={(event) => {
+        event.stopPropagation()
+        if (event.key === 'Enter') keep(false)
+        if (event.key !== 'Escape') return
+        left.current = true
+        closeView()
+      }}
+      onPointerDown={(event) => event.stopPropagation()}
+      onBlur={() => keep(true)}
+    />
+  )
+}

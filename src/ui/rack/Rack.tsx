@@ -1,0 +1,62 @@
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import type { KeyboardEvent } from 'react'
+import { dispatch, useArrangement } from '@/store/shelf'
+import { Apps } from './Apps'
+import { Bow } from './Bow'
+import { Row } from './Row'
+import { ShelfMenu } from './ShelfMenu'
+
+/** The list of desktops at the left: where everything is, without opening anything. */
+export function Rack({ shelf }: { shelf: string }) {
+  const order = useArrangement((state) => state.order)
+  const everywhere = useArrangement((state) => state.everywhere)
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
+  return (
+    <div className="row-span-1 flex min-h-0 flex-col overflow-y-auto overflow-x-hidden border-seam border-r bg-panel py-2">
+      <ShelfMenu shelf={shelf} />
+      {everywhere.length > 0 ? (
+        <section
+          aria-label="On every desktop"
+          className="flex items-center gap-2 px-3.5 pb-1.5 text-[12px] text-soft max-[1000px]:flex-col max-[1000px]:px-1"
+        >
+          <span className="max-[1000px]:sr-only">every desktop</span>
+          {everywhere.map((id) => (
+            <Bow key={id} id={id} />
+          ))}
+        </section>
+      ) : null}
+      <nav aria-label="Desktops">
+        <DndContext
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={({ active, over }) => {
+            const to = over ? order.indexOf(String(over.id)) : -1
+            if (over && over.id !== active.id)
+              dispatch('desktop.reorder', { desktop: String(active.id), to })
+          }}
+        >
+          <SortableContext items={order} strategy={verticalListSortingStrategy}>
+            <ol onKeyDown={walk}>
+              {order.map((id) => (
+                <Row key={id} id={id} />
+              ))}
+            </ol>
+          </SortableContext>
+        </DndContext>
+      </nav>
+      <div className="mx-3.5 my-2 border-seam border-t-[1.5px] border-dashed" />
+      <Apps />
+    </div>
+  )
+}
+
+/** Arrows walk from row to row. */
+function walk(event: KeyboardEvent): void {
+  if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
+  const rows = [...document.querySelectorAll<HTMLElement>('[data-row-name]')]
+  const at = rows.indexOf(document.activeElement as HTMLElement)
+  if (at < 0) return
+  rows[(at + (event.key === 'ArrowDown' ? 1 : -1) + rows.length) % rows.length]?.focus()
+  event.preventDefault()
+}

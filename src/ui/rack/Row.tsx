@@ -1,0 +1,145 @@
+import { useSortable } from '@dnd-kit/sortable'
+import { CSS } from '@dnd-kit/utilities'
+import { Ellipsis } from 'lucide-react'
+import { DropdownMenu } from 'radix-ui'
+import { type KeyboardEvent, memo, useState } from 'react'
+import { currentId, desktop, lastId, summary } from '@/core/model/selectors'
+import type { DesktopId } from '@/core/model/types'
+import { dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { CommandItem } from '@/ui/parts/CommandItem'
+import { Kite } from '@/ui/parts/Kite'
+import { Bow } from './Bow'
+import { NameField } from './NameField'
+
+/** A desktop in the rack: its mark, its name, and a tail with a bow for each window. */
+export const Row = memo(function Row({ id }: { id: DesktopId }) {
+  const { name, letter, hue, windows } = useArrangement((state) => desktop(state, id))
+  const here = useArrangement((state) => currentId(state) === id)
+  const last = useArrangement((state) => lastId(state) === id)
+  const spoken = useArrangement((state) => summary(state, id))
+  const naming = useShelf(({ view }) => view?.view === 'rename' && view.desktop === id)
+  const [menu, setMenu] = useState(false)
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id })
+  const keys = (event: KeyboardEvent) => {
+    if (event.altKey || event.ctrlKey || event.metaKey) return
+    const does: Record<string, [string, object]> = {
+      r: ['desktop.askName', { desktop: id }],
+      f: ['desktop.previewFold', { desktop: id }],
+      l: ['desktop.askLetter', { desktop: id }],
+      v: ['desktop.askLook', { desktop: id }],
+      '[': ['desktop.reorder', { desktop: id, by: -1 }],
+      ']': ['desktop.reorder', { desktop: id, by: 1 }],
+    }
+    const found = does[event.key.toLowerCase()]
+    if (!found) return
+    event.preventDefault()
+    dispatch(...found, 'key')
+  }
+  return (
+    <li
+      ref={setNodeRef}
+      data-desktop-row={id}
+      className={`row hue-${hue} ${here ? 'row-current' : ''} ${isDragging ? 'z-10 opacity-90' : ''} group`}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      {...listeners}
+      onContextMenu={(event) => {
+        event.preventDefault()
+        setMenu(true)
+      }}
+    >
+      <button
+        type="button"
+        tabIndex={-1}
+        aria-hidden
+        className="shrink-0"
+        onClick={() => go(id, here)}
+      >
+        <Kite hue={hue} letter={letter} filled={here} width={29} />
+      </button>
+      <div className="min-w-0 flex-1 max-[1000px]:hidden">
+        <div className="flex h-[21px] items-center gap-1.5">
+          {naming ? (
+            <NameField id={id} name={name} />
+          ) : (
+            <button
+              type="button"
+              data-row-name=""
+              aria-current={here ? 'true' : undefined}
+              aria-label={last ? `${spoken}, the one before this` : spoken}
+              className={`min-w-0 flex-1 truncate text-left font-display font-semibold text-[14.5px] outline-none focus-visible:underline focus-visible:decoration-2 focus-visible:underline-offset-4 ${here ? '' : 'opacity-85'}`}
+              onClick={() => go(id, here)}
+              onDoubleClick={() => dispatch('desktop.askName', { desktop: id })}
+              onKeyDown={keys}
+            >
+              {name}
+            </button>
+          )}
+          {last ? (
+            <span
+              aria-hidden
+              className="font-mono font-semibold text-[11px] text-soft"
+              title="Back goes here"
+            >
+              ◂\
+            </span>
+          ) : null}
+          <RowMenu id={id} name={name} open={menu} onOpen={setMenu} />
+        </div>
+        <div className="tail">
+          {windows.map((window) => (
+            <Bow key={window} id={window} />
+          ))}
+        </div>
+      </div>
+    </li>
+  )
+})
+
+function go(id: DesktopId, here: boolean): void {
+  if (!here) dispatch('desktop.go', { to: id })
+}
+
+const ITEMS = ['desktop.askName', 'desktop.askLook', 'desktop.askLetter']
+const FOLDING = ['desktop.previewFold', 'desktop.previewFoldOthers']
+
+function RowMenu({
+  id,
+  name,
+  open,
+  onOpen,
+}: {
+  id: DesktopId
+  name: string
+  open: boolean
+  onOpen(open: boolean): void
+}) {
+  return (
+    <DropdownMenu.Root open={open} onOpenChange={onOpen} modal={false}>
+      <DropdownMenu.Trigger asChild>
+        <button
+          type="button"
+          tabIndex={-1}
+          aria-label={`Menu of ${name}`}
+          className="absolute top-[7px] right-2 grid size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-focus-within:opacity-100 group-hover:opacity-100 max-[1000px]:hidden"
+          onPointerDown={(event) => event.stopPropagation()}
+        >
+          <Ellipsis size={15} />
+        </button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content className="menu rise" align="start" side="right" collisionPadding={8}>
+          {ITEMS.map((command) => (
+            <CommandItem key={command} command={command} args={{ desktop: id }} />
+          ))}
+          <DropdownMenu.Separator className="my-1 border-seam border-t" />
+          <CommandItem command="desktop.reorder" args={{ desktop: id, by: -1 }} label="Move up" />
+          <CommandItem command="desktop.reorder" args={{ desktop: id, by: 1 }} label="Move down" />
+          <DropdownMenu.Separator className="my-1 border-seam border-t" />
+          {FOLDING.map((command) => (
+            <CommandItem key={command} command={command} args={{ desktop: id }} />
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}

@@ -1,0 +1,36 @@
+/** What is dragged over the rack finds its row here; rows are marked without a render. */
+
+let marked: HTMLElement | null = null
+
+export function rowAt(x: number, y: number): HTMLElement | null {
+  for (const element of document.elementsFromPoint(x, y)) {
+    const row = element.closest<HTMLElement>('[data-desktop-row]')
+    if (row) return row
+  }
+  return null
+}
+
+export function markRow(row: HTMLElement | null): void {
+  if (marked === row) return
+  if (marked) delete marked.dataset.drop
+  marked = row
+  if (row) row.dataset.drop = 'true'
+}
+
+/** How long something is held over a row before its desktop opens, in milliseconds. */
+const HOLD = 500
+
+/** Calls back when the same desktop's row was held over for long enough. */
+export class Hold {
+  private desktop: string | undefined
+  private timer: ReturnType<typeof setTimeout> | undefined
+
+  constructor(private open: (desktop: string) => void) {}
+
+  over(desktop: string | undefined): void {
+    if (desktop === this.desktop) return
+    clearTimeout(this.timer)
+    this.desktop = desktop
+    if (desktop) this.timer = setTimeout(() => this.open(desktop), HOLD)
+  }
+}

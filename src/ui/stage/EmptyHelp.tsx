@@ -1,0 +1,50 @@
+import { appOf } from '@/apps/list'
+import { keysFor } from '@/core/keys/bindings'
+import { dispatch, useArrangement } from '@/store/shelf'
+import { Keys } from '@/ui/parts/Keys'
+
+const OFFERS: { command: string; args?: object; says: string }[] = [
+  { command: 'shelf.openFile', says: 'Open a file from this computer, or drop it here' },
+  { command: 'desktop.askName', says: 'Name this desktop' },
+  { command: 'desktop.create', says: 'Make another desktop' },
+  { command: 'desktop.previewFold', says: 'Fold this desktop' },
+  { command: 'shelf.keys', says: 'See all keys' },
+]
+
+/** What can be done on a desktop without windows. */
+export function EmptyHelp() {
+  const state = useArrangement((now) => now)
+  const apps = state.slots.flatMap((app, at) => {
+    const manifest = app ? appOf(app) : undefined
+    return manifest
+      ? [
+          {
+            command: 'app.launch',
+            args: { slot: at + 1 },
+            says: `Open a ${manifest.name.toLowerCase()}`,
+          },
+        ]
+      : []
+  })
+  return (
+    <section aria-label="What you can do here" className="absolute top-10 left-10 max-w-sm">
+      <h2 className="mb-3 font-bold font-display text-lg">Nothing here yet</h2>
+      <ul className="flex flex-col gap-1.5">
+        {[...apps, ...OFFERS].map(({ command, args, says }) => (
+          <li key={says}>
+            <button
+              type="button"
+              className="flex items-center gap-2.5 px-1 py-0.5 hover:underline hover:decoration-dashed hover:underline-offset-4"
+              onClick={() => dispatch(command, args)}
+            >
+              <span className="flex w-44 justify-end">
+                <Keys keys={keysFor(state, command, args) ?? ''} />
+              </span>
+              {says}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,99 @@
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import { window as windowOf } from '@/core/model/selectors'
+import type { Span, WindowId } from '@/core/model/types'
+import { closeView, dispatch, getState, useShelf } from '@/store/shelf'
+
+const LETTERS = 'QWEASDZXC'
+const STEP = 24
+
+const spanOf = (a: number, b: number): Span => ({
+  top: Math.min(Math.floor(a / 3), Math.floor(b / 3)),
+  left: Math.min(a % 3, b % 3),
+  bottom: Math.max(Math.floor(a / 3), Math.floor(b / 3)),
+  right: Math.max(a % 3, b % 3),
+})
+
+/** The stage ruled 3×3: one letter places the window into that ninth, a second spans to there. */
+export function Pad() {
+  const id = useShelf(({ view }) => (view?.view === 'pad' ? view.window : null))
+  return id ? <Ruled id={id} /> : null
+}
+
+function Ruled({ id }: { id: WindowId }) {
+  const [first, setFirst] = useState<number | null>(null)
+  const pad = useRef<HTMLDivElement>(null)
+  useEffect(() => pad.current?.focus(), [])
+  const choose = (cell: number) => {
+    if (first === null) {
+      dispatch('window.place', { window: id, ...spanOf(cell, cell) }, 'key')
+      setFirst(cell)
+      return
+    }
+    // The span replaces the ninth it grew from: one step, not two.
+    dispatch('history.undo', {}, 'key')
+    dispatch('window.place', { window: id, ...spanOf(first, cell) }, 'key')
+    closeView()
+  }
+  const step = (dx: number, dy: number, grow: boolean) => {
+    const { x, y, width, height } = windowOf(getState(), id).frame
+    if (grow)
+      dispatch(
+        'window.resize',
+        { window: id, width: Math.max(1, width + dx), height: Math.max(1, height + dy) },
+        'key',
+      )
+    else dispatch('window.move', { window: id, x: x + dx, y: y + dy }, 'key')
+  }
+  const keys = (event: KeyboardEvent) => {
+    const { key, shiftKey } = event
+    const cell = LETTERS.indexOf(key.toUpperCase())
+    const steps: Record<string, [number, number]> = {
+      ArrowLeft: [-STEP, 0],
+      ArrowRight: [STEP, 0],
+      ArrowUp: [0, -STEP],
+      ArrowDown: [0, STEP],
+    }
+    const by = steps[key]
+    if (by) step(...by, shiftKey)
+    else if (cell >= 0 && key.length === 1) choose(cell)
+    else if (key.toUpperCase() === 'F') {
+      dispatch('window.maximise', { window: id }, 'key')
+      closeView()
+    } else if (key === 'Escape' || key === 'Enter') closeView()
+    else return
+    event.preventDefault()
+  }
+  return (
+    <div
+      ref={pad}
+      role="dialog"
+      aria-label="Pad"
+      tabIndex={-1}
+      className="absolute inset-0 z-[2147483002] grid grid-cols-3 grid-rows-3 gap-2 p-2 outline-none"
+      onKeyDown={keys}
+      onBlur={(event) => event.currentTarget.contains(event.relatedTarget) || closeView()}
+    >
+      {[...LETTERS].map((letter, cell) => (
+        <button
+          key={letter}
+          type="button"
+          tabIndex={-1}
+          aria-label={`Place at ${letter}`}
+          className={`border-2 border-dashed p-2 text-left hover:bg-ink/10 ${
+            first === cell ? 'border-ink bg-ink/15' : 'border-ink/60'
+          }`}
+          onPointerDown={(event) => event.preventDefault()}
+          onClick={() => choose(cell)}
+        >
+          <span className="inline-grid size-9 place-items-center border border-ink bg-panel font-bold font-mono text-lg">
+            {letter}
+          </span>
+        </button>
+      ))}
+      <p className="-translate-x-1/2 absolute bottom-5 left-1/2 border border-edge bg-panel px-3 py-1">
+        {first === null ? 'A letter places' : 'Another letter spans to there, Enter keeps'} · arrows
+        step · Shift and arrows grow · <b>F</b> fills · Escape leaves
+      </p>
+    </div>
+  )
+}

@@ -1,0 +1,119 @@
+import { type DragEvent, useEffect, useMemo, useRef, useState } from 'react'
+import { currentId, desktop } from '@/core/model/selectors'
+import { dispatch, getState, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { focusContent } from '@/ui/window/focus'
+import { WindowSlot } from '@/ui/window/WindowSlot'
+import { EmptyHelp } from './EmptyHelp'
+import { openFiles } from './openFiles'
+import { Pad } from './Pad'
+
+/** The focused display: the windows of the current desktop over its backdrop and sign. */
+export function Stage() {
+  const stage = useRef<HTMLElement>(null)
+  const here = useArrangement(currentId)
+  const { name, hue, backdrop, sign } = useArrangement((state) => desktop(state, here))
+  const empty = useArrangement((state) => desktop(state, here).windows.length === 0)
+  const display = useArrangement((state) => state.display)
+  const [dropping, setDropping] = useState(false)
+  useStageSize(stage, display)
+  useFocusFollows()
+  const takesFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files')
+  return (
+    <main
+      id="stage"
+      ref={stage}
+      tabIndex={-1}
+      aria-label={`Stage, ${name}`}
+      className={`hue-${hue} backdrop backdrop-${backdrop} relative isolate overflow-clip outline-none`}
+      onDragOver={(event) => {
+        if (!takesFiles(event)) return
+        event.preventDefault()
+        setDropping(true)
+      }}
+      onDragLeave={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget as Node | null)) setDropping(false)
+      }}
+      onDrop={(event) => {
+        if (!takesFiles(event)) return
+        event.preventDefault()
+        setDropping(false)
+        void openFiles([...event.dataTransfer.files])
+      }}
+    >
+      {sign ? <div className="sign">{name}</div> : null}
+      {sign ? <Arrival key={here} name={name} /> : null}
+      {empty ? <EmptyHelp /> : null}
+      <Windows />
+      <Pad />
+      {dropping ? (
+        <div className="pointer-events-none absolute inset-2 z-[2147483001] grid place-items-center border-2 border-ink border-dashed">
+          <p className="bg-panel px-4 py-2 font-semibold">Drop to open on {name}</p>
+        </div>
+      ) : null}
+    </main>
+  )
+}
+
+/** Every window, in the order they were opened, so that none is ever moved in the page. */
+function Windows() {
+  const windows = useArrangement((state) => state.windows)
+  const ids = useStable(useMemo(() => Object.keys(windows), [windows]))
+  return ids.map((id) => <WindowSlot key={id} id={id} />)
+}
+
+/** The same array as long as it lists the same. */
+function useStable(list: string[]): string[] {
+  const [kept, keep] = useState(list)
+  const same = kept.length === list.length && kept.every((item, at) => item === list[at])
+  if (!same) keep(list)
+  return same ? kept : list
+}
+
+/** The name of the desktop one has come to, for a moment above its windows. */
+function Arrival({ name }: { name: string }) {
+  const [over, setOver] = useState(false)
+  if (over) return null
+  return (
+    <div aria-hidden className="sign sign-arriving" onAnimationEnd={() => setOver(true)}>
+      {name}
+    </div>
+  )
+}
+
+function useStageSize(stage: React.RefObject<HTMLElement | null>, display: string): void {
+  useEffect(() => {
+    const element = stage.current
+    if (!element) return
+    const measure = () => {
+      const width = Math.max(320, Math.round(element.clientWidth))
+      const height = Math.max(200, Math.round(element.clientHeight))
+      const known = getState().displays[display]
+      if (known?.width !== width || known.height !== height)
+        dispatch('display.resize', { display, width, height }, 'app')
+    }
+    measure()
+    const observer = new ResizeObserver(measure)
+    observer.observe(element)
+    return () => observer.disconnect()
+  }, [stage, display])
+}
+
+/** The browser's focus goes where the focused window is, unless something is being asked. */
+function useFocusFollows(): void {
+  const focus = useArrangement((state) => state.focus)
+  const here = useArrangement(currentId)
+  const idle = useShelf(({ view }) => view === null)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop or window is the reason to run
+  useEffect(() => {
+    if (idle) focusContent()
+  }, [focus, here, idle])
+  useEffect(() => {
+    // A window's content may load after it got the focus.
+    const loaded = new MutationObserver(() => {
+      if (document.activeElement === document.body && shelf.getState().view === null) focusContent()
+    })
+    const stage = document.getElementById('stage')
+    if (stage) loaded.observe(stage, { childList: true, subtree: true })
+    return () => loaded.disconnect()
+  }, [])
+}

@@ -1,0 +1,247 @@
+import { Grid3x3, Maximize, Minimize, Minus, X } from 'lucide-react'
+import { DropdownMenu } from 'radix-ui'
+import { type MouseEvent, memo, type ReactNode, useState } from 'react'
+import { appOf } from '@/apps/list'
+import { currentId, desktop, isVisible } from '@/core/model/selectors'
+import type { WindowId } from '@/core/model/types'
+import { dispatch, getState, useArrangement } from '@/store/shelf'
+import { CommandItem } from '@/ui/parts/CommandItem'
+import { Content } from './Content'
+import { rememberElement } from './focus'
+import { useMoving } from './useMoving'
+import { GRIPS, useResizing } from './useResizing'
+
+/**
+ * A window's place on the stage. It is drawn when its desktop is first shown; after that it
+ * stays mounted, and the browser skips it while it is hidden.
+ */
+export const WindowSlot = memo(function WindowSlot({ id }: { id: WindowId }) {
+  const visible = useArrangement((state) => {
+    const window = state.windows[id]
+    return !!window && isVisible(state, window)
+  })
+  const [woken, setWoken] = useState(visible)
+  if (visible && !woken) setWoken(true)
+  if (!woken) return null
+  return (
+    <div className={visible ? 'slot' : 'slot slot-hidden'}>
+      <WindowFrame id={id} />
+    </div>
+  )
+})
+
+const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
+  const window = useArrangement((state) => state.windows[id])
+  const name = useArrangement(
+    ({ windows, documents }) => documents[windows[id]?.document ?? '']?.title,
+  )
+  const unsaved = useArrangement(
+    ({ windows, documents }) => documents[windows[id]?.document ?? '']?.unsaved,
+  )
+  const focused = useArrangement((state) => state.focus === id)
+  const hue = useArrangement((state) => (focused ? desktop(state, currentId(state)).hue : null))
+  const area = useArrangement(({ displays, windows }) =>
+    windows[id]?.maximised ? displays[windows[id].display] : undefined,
+  )
+  const resizing = useResizing(id)
+  if (!window) return null
+  const { x, y, width, height } = area ? { ...area, x: 0, y: 0 } : window.frame
+  return (
+    <section
+      data-window={id}
+      data-app={window.app}
+      data-desktop={window.desktop}
+      data-display={window.display}
+      aria-label={name}
+      className={`win ${focused ? `win-focused hue-${hue}` : ''}`}
+      style={{ left: x, top: y, width, height, zIndex: window.z }}
+      onPointerDownCapture={() => focus(id)}
+      onFocusCapture={(event) => {
+        rememberElement(id, event.target)
+        focus(id)
+      }}
+    >
+      <div className="win-edge">
+        <div className="win-sheet">
+          <Hem id={id} app={window.app} name={name ?? ''} unsaved={!!unsaved} maximised={!!area} />
+          <div className="win-body" tabIndex={-1}>
+            <Content app={window.app} window={id} document={window.document} />
+          </div>
+        </div>
+      </div>
+      {GRIPS.map((grip) => (
+        <div key={grip} className={`grip grip-${grip}`} data-grip={grip} {...resizing(grip)} />
+      ))}
+    </section>
+  )
+})
+
+/** Focus follows the pointer's push and the browser's focus; nothing happens when it is there. */
+function focus(id: WindowId): void {
+  const { focus: focused, top, windows } = getState()
+  if (focused !== id || windows[id]?.z !== top) dispatch('window.focus', { window: id }, 'app')
+}
+
+function Hem({
+  id,
+  app,
+  name,
+  unsaved,
+  maximised,
+}: {
+  id: WindowId
+  app: string
+  name: string
+  unsaved: boolean
+  maximised: boolean
+}) {
+  const moving = useMoving(id)
+  const Glyph = appOf(app)?.glyph
+  const [menu, setMenu] = useState(false)
+  const openMenu = (event: MouseEvent) => {
+    event.preventDefault()
+    setMenu(true)
+  }
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: every action is on a key and in the menu
+    <header
+      className="hem"
+      {...moving()}
+      onDoubleClick={() => dispatch('window.maximise', { window: id })}
+      onContextMenu={openMenu}
+    >
+      <WindowMenu id={id} open={menu} onOpen={setMenu} label={name}>
+        {Glyph ? <Glyph size={15} aria-hidden /> : null}
+      </WindowMenu>
+      <b className="min-w-0 truncate font-semibold">{name}</b>
+      {unsaved ? (
+        <span className="shrink-0 border border-current border-dashed px-1 text-[11px] leading-4">
+          not saved
+        </span>
+      ) : null}
+      <span className="ml-auto flex shrink-0">
+        <HemIcon id={id} command="window.pad" label="Place">
+          <Grid3x3 size={14} />
+        </HemIcon>
+        <HemIcon id={id} command="window.maximise" label={maximised ? 'Restore' : 'Maximise'}>
+          {maximised ? <Minimize size={14} /> : <Maximize size={14} />}
+        </HemIcon>
+        <HemIcon id={id} command="window.minimise" label="Minimise">
+          <Minus size={14} />
+        </HemIcon>
+        <HemIcon id={id} command="window.close" label="Close">
+          <X size={14} />
+        </HemIcon>
+      </span>
+    </header>
+  )
+}
+
+function HemIcon({
+  id,
+  command,
+  label,
+  children,
+}: {
+  id: WindowId
+  command: string
+  label: string
+  children: ReactNode
+}) {
+  return (
+    <button
+      type="button"
+      className="hem-icon"
+      aria-label={label}
+      title={label}
+      onPointerDown={(event) => event.stopPropagation()}
+      onDoubleClick={(event) => event.stopPropagation()}
+      onClick={() => dispatch(command, { window: id })}
+    >
+      {children}
+    </button>
+  )
+}
+
+/** The menu of a window, on its glyph and on a right click in the hem. */
+function WindowMenu({
+  id,
+  open,
+  onOpen,
+  label,
+  children,
+}: {
+  id: WindowId
+  open: boolean
+  onOpen(open: boolean): void
+  label: string
+  children: ReactNode
+}) {
+  return (
+    <DropdownMenu.Root open={open} onOpenChange={onOpen} modal={false}>
+      <DropdownMenu.Trigger asChild>
+        <button
+          type="button"
+          className="hem-icon -ml-1"
+          aria-label={`Menu of ${label}`}
+          onPointerDown={(event) => event.button === 0 && event.stopPropagation()}
+          onDoubleClick={(event) => event.stopPropagation()}
+        >
+          {children}
+        </button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          className="menu rise"
+          align="start"
+          sideOffset={4}
+          collisionPadding={8}
+        >
+          <SendItems id={id} />
+          <DropdownMenu.Separator className="my-1 border-seam border-t" />
+          {['window.pad', 'window.maximise', 'window.minimise'].map((command) => (
+            <CommandItem key={command} command={command} args={{ window: id }} />
+          ))}
+          <DropdownMenu.Separator className="my-1 border-seam border-t" />
+          {['window.save', 'window.askTitle', 'window.export', 'window.close'].map((command) => (
+            <CommandItem key={command} command={command} args={{ window: id }} />
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}
+
+function SendItems({ id }: { id: WindowId }) {
+  const order = useArrangement((state) => state.order)
+  const state = getState()
+  const lives = state.windows[id]?.desktop
+  const others = order.filter((desktopId) => desktopId !== lives)
+  return ['send', 'carry'].map((verb) => (
+    <DropdownMenu.Sub key={verb}>
+      <DropdownMenu.SubTrigger className="menu-item">
+        {verb === 'send' ? 'Send to' : 'Carry to'}
+        <span className="ml-auto pl-6" aria-hidden>
+          ›
+        </span>
+      </DropdownMenu.SubTrigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.SubContent className="menu" sideOffset={2} collisionPadding={8}>
+          {others.map((to) => (
+            <CommandItem
+              key={to}
+              command={`window.${verb}`}
+              args={{ window: id, to }}
+              label={desktop(state, to).name}
+            />
+          ))}
+          <CommandItem
+            command={`window.${verb}`}
+            args={{ window: id, to: 'new' }}
+            label="A new desktop"
+          />
+        </DropdownMenu.SubContent>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Sub>
+  ))
+}

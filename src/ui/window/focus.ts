@@ -1,0 +1,29 @@
+import type { WindowId } from '@/core/model/types'
+import { getState } from '@/store/shelf'
+
+/** The element that had the browser's focus in each window, to return to. */
+const remembered = new Map<WindowId, WeakRef<HTMLElement>>()
+
+export function rememberElement(id: WindowId, element: EventTarget): void {
+  if (element instanceof HTMLElement) remembered.set(id, new WeakRef(element))
+}
+
+export const windowElement = (id: WindowId): HTMLElement | null =>
+  document.querySelector<HTMLElement>(`[data-window="${CSS.escape(id)}"]`)
+
+/** Puts the browser's focus where the focused window had it, or on the first thing to type in. */
+export function focusContent(): void {
+  const id = getState().focus
+  const element = id ? windowElement(id) : null
+  if (!id || !element) {
+    document.getElementById('stage')?.focus({ preventScroll: true })
+    return
+  }
+  if (element.contains(document.activeElement)) return
+  const before = remembered.get(id)?.deref()
+  const target =
+    (before && element.contains(before) ? before : null) ??
+    element.querySelector<HTMLElement>('[data-autofocus]') ??
+    element.querySelector<HTMLElement>('.win-body')
+  target?.focus({ preventScroll: true })
+}

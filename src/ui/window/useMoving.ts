@@ -1,0 +1,85 @@
+import { useDrag } from '@use-gesture/react'
+import { currentId, shownFrame, window as windowOf } from '@/core/model/selectors'
+import type { WindowId } from '@/core/model/types'
+import { dispatch, getState } from '@/store/shelf'
+import { Hold, markRow, rowAt } from '@/ui/rack/dropping'
+import { windowElement } from './focus'
+import { onEscape, showInHand } from './inHand'
+
+/**
+ * Dragging a window by its hem. The drag moves the element itself and runs one command when it
+ * ends: a move on the stage, a send on a row of the rack. Held over a row, that desktop opens
+ * with the window in hand. Escape puts it back.
+ */
+export function useMoving(id: WindowId) {
+  return useDrag(
+    ({ first, last, movement: [mx, my], xy: [x, y], canceled, cancel, memo }) => {
+      const element = windowElement(id)
+      if (!element) return
+      if (first) return grasp(element, cancel)
+      const grip = memo as Grip | undefined
+      if (!grip) return
+      const row = rowAt(x, y)
+      if (!last) {
+        element.style.translate = `${mx}px ${my}px`
+        markRow(row)
+        grip.hold.over(row?.dataset.desktopRow)
+        showInHand(row ? grip.title : null, x, y)
+        return grip
+      }
+      grip.release()
+      element.style.translate = ''
+      if (!canceled) drop(id, row?.dataset.desktopRow, mx, my, x)
+      else if (currentId(getState()) !== grip.from) dispatch('desktop.go', { to: grip.from })
+    },
+    { filterTaps: true, pointer: { keys: false }, eventOptions: { passive: false } },
+  )
+}
+
+interface Grip {
+  title: string
+  from: string
+  hold: Hold
+  release(): void
+}
+
+function grasp(element: HTMLElement, cancel: () => void): Grip {
+  const state = getState()
+  const hold = new Hold((desktop) => dispatch('desktop.go', { to: desktop }))
+  const slot = element.parentElement
+  // In hand it stays visible, whatever desktop opens meanwhile.
+  slot?.setAttribute('data-held', '')
+  const stop = onEscape(cancel)
+  return {
+    title: element.getAttribute('aria-label') ?? '',
+    from: currentId(state),
+    hold,
+    release: () => {
+      stop()
+      hold.over(undefined)
+      markRow(null)
+      showInHand(null, 0, 0)
+      slot?.removeAttribute('data-held')
+    },
+  }
+}
+
+function drop(id: WindowId, row: string | undefined, mx: number, my: number, x: number): void {
+  const state = getState()
+  const window = windowOf(state, id)
+  const here = currentId(state)
+  if (row) {
+    if (row === window.desktop) return
+    dispatch(row === here ? 'window.carry' : 'window.send', { window: id, to: row })
+    return
+  }
+  if (mx === 0 && my === 0) return
+  const shown = shownFrame(state, window)
+  const stage = document.getElementById('stage')?.getBoundingClientRect()
+  // A maximised window comes off the edge at its own size, under the pointer.
+  const left = window.maximised ? x - (stage?.left ?? 0) - window.frame.width / 2 : shown.x + mx
+  const at = { x: Math.round(left), y: Math.round(shown.y + my) }
+  if (window.desktop === here || window.desktop === 'every')
+    dispatch('window.move', { window: id, ...at })
+  else dispatch('window.carry', { window: id, to: here, at })
+}

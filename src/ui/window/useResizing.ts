@@ -1,0 +1,61 @@
+import { useDrag } from '@use-gesture/react'
+import { limited } from '@/core/geometry/rect'
+import { shownFrame, window as windowOf } from '@/core/model/selectors'
+import { HEM, type Rect, type WindowId } from '@/core/model/types'
+import { dispatch, getState } from '@/store/shelf'
+import { windowElement } from './focus'
+import { onEscape } from './inHand'
+
+export const GRIPS = ['n', 'e', 's', 'w', 'nw', 'ne', 'sw', 'se'] as const
+export type Grip = (typeof GRIPS)[number]
+
+/** Resizing a window by one of its eight grips; one command when it ends. */
+export function useResizing(id: WindowId) {
+  return useDrag(
+    ({ args: [grip], first, last, movement: [mx, my], canceled, cancel, memo }) => {
+      const element = windowElement(id)
+      if (!element) return
+      const stop = first ? onEscape(cancel) : (memo as (() => void) | undefined)
+      const frame = resized(id, grip as Grip, mx, my)
+      const { style } = element
+      if (last) {
+        stop?.()
+        const before = shownFrame(getState(), windowOf(getState(), id))
+        set(style, before)
+        if (!canceled && (mx !== 0 || my !== 0)) dispatch('window.resize', { window: id, ...frame })
+      } else set(style, frame)
+      return stop
+    },
+    { pointer: { keys: false }, eventOptions: { passive: false } },
+  )
+}
+
+function set(style: CSSStyleDeclaration, { x, y, width, height }: Rect): void {
+  style.left = `${x}px`
+  style.top = `${y}px`
+  style.width = `${width}px`
+  style.height = `${height}px`
+}
+
+/** The frame with the edges of a grip moved; the opposite edges stay where they are. */
+function resized(id: WindowId, grip: Grip, mx: number, my: number): Rect {
+  const state = getState()
+  const window = windowOf(state, id)
+  const from = shownFrame(state, window)
+  const west = grip.includes('w')
+  const north = grip.includes('n')
+  // The hem does not leave the stage at the top.
+  const dy = north ? Math.max(my, -from.y) : my
+  const size = limited(
+    {
+      width: from.width + (grip.includes('e') ? mx : west ? -mx : 0),
+      height: Math.max(HEM, from.height + (grip.includes('s') ? dy : north ? -dy : 0)),
+    },
+    window.limits,
+  )
+  return {
+    x: west ? from.x + from.width - size.width : from.x,
+    y: north ? from.y + from.height - size.height : from.y,
+    ...size,
+  }
+}
