@@ -9,7 +9,7 @@ export default defineConfig({
   workers: 2,
   timeout: 30_000,
   expect: { timeout: 7_000 },
-  reporter: [['line'], ['json']],
+  reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['line'], ['json']] : 'line',
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },

@@ -1,5 +1,5 @@
 /** At most this long after a change it is being written, in milliseconds. */
-export const SAVE_WITHIN = 250
+export const SAVE_WITHIN = 100
 
 interface Work {
   write(): Promise<void>

@@ -94,7 +94,7 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   const text = outcome.say ?? (keys ? announce : undefined)
   if (text !== undefined)
     patch.said = { text, step, count: ++count, ...(keys && { nextTime: keys }) }
-  else if (announce) patch.said = null
+  else if (before.said?.refused) patch.said = null
   const aloud = [outcome.say, announce].filter(Boolean).join('. ')
   if (aloud) patch.announced = aloud
   shelf.setState(patch)

@@ -38,7 +38,7 @@ export function parse(text: string, now: number): CountdownContent | null {
     if (until.getTime() <= now) until.setDate(until.getDate() + 1)
     return { kind: 'running', until: until.getTime(), of: until.getTime() - now }
   }
-  const parts = /^\s*(?:(\d+)\s*h)?\s*(?:(\d+)\s*(?:m|min)?)?\s*(?:(\d+)\s*s)?\s*$/i.exec(text)
+  const parts = /^\s*(?:(\d+)\s*h)?\s*(?:(\d+)\s*(?:min|m)?\b)?\s*(?:(\d+)\s*s)?\s*$/i.exec(text)
   if (!parts) return null
   const [hours, minutes, seconds] = [1, 2, 3].map((at) => Number(parts[at] ?? 0))
   const of = (hours ?? 0) * HOUR + (minutes ?? 0) * MINUTE + (seconds ?? 0) * 1000

@@ -31,10 +31,11 @@ export function Picture({ source }: { source: string }) {
       onDrag: ({ delta: [x, y] }) => moveBy(x, y),
       onWheel: ({ event, delta: [, y] }) => {
         event.preventDefault()
-        zoomBy(y < 0 ? STEP : 1 / STEP)
+        // The end of a turn is told as a turn by nothing.
+        if (y !== 0) zoomBy(y < 0 ? STEP : 1 / STEP)
       },
     },
-    { target: area, eventOptions: { passive: false } },
+    { target: area, eventOptions: { passive: false }, drag: { pointer: { keys: false } } },
   )
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.ctrlKey || event.metaKey) return

@@ -27,8 +27,9 @@ export function settleFocus(draft: State): void {
   const here = currentId(draft)
   const visible = stack(draft, here).filter((other) => isVisible(draft, other))
   const next = visible.find((other) => other.desktop === here) ?? visible[0]
-  draft.focus = next?.id ?? null
-  desktop(draft, here).focus = draft.focus
+  draft.focus = null
+  desktop(draft, here).focus = null
+  if (next) focusOn(draft, next.id)
 }
 
 /** Shows a desktop on the display that takes the keys; focus returns to where it was there. */
@@ -43,8 +44,9 @@ export function goTo(draft: State, id: DesktopId): void {
   draft.visited = [id, ...draft.visited.filter((visited) => visited !== id)]
   const remembered = desktop(draft, id).focus
   const focused = remembered ? draft.windows[remembered] : undefined
-  draft.focus = focused && isVisible(draft, focused) ? focused.id : null
-  settleFocus(draft)
+  draft.focus = null
+  if (focused && isVisible(draft, focused)) focusOn(draft, focused.id)
+  else settleFocus(draft)
 }
 
 /** Takes a window off the lists of where it lives, so that it can be put elsewhere or closed. */

@@ -58,7 +58,7 @@ export const rename = command({
   id: 'desktop.rename',
   title: 'Rename desktop',
   group,
-  args: { desktop: string(), name: string().required() },
+  args: { desktop: string(), name: string().defined() },
   can: (state, args) => nameProblem(args.name) ?? exists(state, args.desktop),
   run: (draft, args) => {
     const found = named(draft, args.desktop)
@@ -74,11 +74,11 @@ export const letter = command({
   id: 'desktop.letter',
   title: 'Set call letter',
   group,
-  args: { desktop: string(), letter: string().required() },
+  args: { desktop: string(), letter: string().defined() },
   can: (state, args) => {
     const wanted = args.letter.toUpperCase()
     if (!CALL_LETTERS.includes(wanted))
-      return no(`${args.letter} cannot be a call letter: use A to Y except X.`)
+      return no(`“${args.letter}” cannot be a call letter: use A to Y except X.`)
     const found = named(state, args.desktop)
     if (refused(found)) return found
     const other = Object.values(state.desktops).find(

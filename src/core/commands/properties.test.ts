@@ -25,6 +25,12 @@ const coordinate = fc.integer({ min: -3000, max: 5000 })
 const length = fc.integer({ min: 1, max: 4000 })
 const cell = fc.nat(2)
 
+/** Another shelf to bring in, with a desktop and a window of its own. */
+const other = new World()
+other.env.id = (kind) => `other-${kind}`
+other.desktops('Brought')
+other.open('dial')
+
 const said: fc.Arbitrary<Said> = fc.oneof(
   fc.record({ id: fc.constant('desktop.create'), args: fc.constant(() => ({})) }),
   fc.boolean().map((stay) => ({ id: 'desktop.create', args: () => ({ name: 'Named', stay }) })),
@@ -106,6 +112,7 @@ const said: fc.Arbitrary<Said> = fc.oneof(
       id: 'display.resize',
       args: () => ({ display: 'near', width, height }),
     })),
+  fc.record({ id: fc.constant('shelf.merge'), args: fc.constant(() => ({ state: other.state })) }),
   fc.boolean().map((wrap) => ({ id: 'settings.set', args: () => ({ wrap }) })),
   fc.constantFrom('history.undo', 'history.redo').map((id) => ({ id, args: () => ({}) })),
 )

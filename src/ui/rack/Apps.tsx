@@ -4,6 +4,7 @@ import type { AppManifest } from '@/apps/contract'
 import { APPS } from '@/apps/list'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
+import { MenuSheet, SubMenu } from '@/ui/parts/Menu'
 
 /** The apps, those on number keys first: how many windows each has, and a click to go there. */
 export function Apps() {
@@ -62,35 +63,23 @@ function AppRow({ app, slot }: { app: AppManifest; slot: number }) {
           </button>
         </DropdownMenu.Trigger>
       </div>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content className="menu rise" align="start" collisionPadding={8}>
-          <CommandItem
-            command="app.launch"
-            args={slot ? { slot, another: true } : { app: id, another: true }}
-            label={`Another ${name.toLowerCase()} window`}
-          />
-          <DropdownMenu.Sub>
-            <DropdownMenu.SubTrigger className="menu-item">
-              Number key
-              <span className="ml-auto pl-6" aria-hidden>
-                ›
-              </span>
-            </DropdownMenu.SubTrigger>
-            <DropdownMenu.Portal>
-              <DropdownMenu.SubContent className="menu" sideOffset={2}>
-                {Array.from({ length: 9 }, (_, at) => at + 1).map((key) => (
-                  <CommandItem
-                    key={key}
-                    command="app.slot"
-                    args={{ app: id, slot: key }}
-                    label={String(key)}
-                  />
-                ))}
-              </DropdownMenu.SubContent>
-            </DropdownMenu.Portal>
-          </DropdownMenu.Sub>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+      <MenuSheet>
+        <CommandItem
+          command="app.launch"
+          args={slot ? { slot, another: true } : { app: id, another: true }}
+          label={`Another ${name.toLowerCase()} window`}
+        />
+        <SubMenu label="Number key">
+          {Array.from({ length: 9 }, (_, at) => at + 1).map((key) => (
+            <CommandItem
+              key={key}
+              command="app.slot"
+              args={{ app: id, slot: key }}
+              label={String(key)}
+            />
+          ))}
+        </SubMenu>
+      </MenuSheet>
     </DropdownMenu.Root>
   )
 }

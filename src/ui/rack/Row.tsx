@@ -8,6 +8,7 @@ import type { DesktopId } from '@/core/model/types'
 import { dispatch, useArrangement, useShelf } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { Kite } from '@/ui/parts/Kite'
+import { MenuSeam, MenuSheet } from '@/ui/parts/Menu'
 import { Bow } from './Bow'
 import { NameField } from './NameField'
 
@@ -126,20 +127,18 @@ function RowMenu({
           <Ellipsis size={15} />
         </button>
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content className="menu rise" align="start" side="right" collisionPadding={8}>
-          {ITEMS.map((command) => (
-            <CommandItem key={command} command={command} args={{ desktop: id }} />
-          ))}
-          <DropdownMenu.Separator className="my-1 border-seam border-t" />
-          <CommandItem command="desktop.reorder" args={{ desktop: id, by: -1 }} label="Move up" />
-          <CommandItem command="desktop.reorder" args={{ desktop: id, by: 1 }} label="Move down" />
-          <DropdownMenu.Separator className="my-1 border-seam border-t" />
-          {FOLDING.map((command) => (
-            <CommandItem key={command} command={command} args={{ desktop: id }} />
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+      <MenuSheet side="right">
+        {ITEMS.map((command) => (
+          <CommandItem key={command} command={command} args={{ desktop: id }} />
+        ))}
+        <MenuSeam />
+        <CommandItem command="desktop.reorder" args={{ desktop: id, by: -1 }} label="Move up" />
+        <CommandItem command="desktop.reorder" args={{ desktop: id, by: 1 }} label="Move down" />
+        <MenuSeam />
+        {FOLDING.map((command) => (
+          <CommandItem key={command} command={command} args={{ desktop: id }} />
+        ))}
+      </MenuSheet>
     </DropdownMenu.Root>
   )
 }

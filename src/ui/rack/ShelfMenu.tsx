@@ -3,6 +3,7 @@ import { DropdownMenu } from 'radix-ui'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { Kite } from '@/ui/parts/Kite'
+import { MenuSeam, MenuSheet } from '@/ui/parts/Menu'
 
 const CLOTHS = { system: 'Cloth as the system', day: 'Day cloth', night: 'Night cloth' } as const
 
@@ -24,42 +25,38 @@ export function ShelfMenu({ shelf }: { shelf: string }) {
           ) : null}
         </button>
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content className="menu rise" align="start" collisionPadding={8}>
-          <CommandItem command="shelf.openFile" />
-          <CommandItem command="shelf.export" />
-          <CommandItem command="shelf.import" />
-          <DropdownMenu.Separator className="my-1 border-seam border-t" />
+      <MenuSheet>
+        <CommandItem command="shelf.openFile" />
+        <CommandItem command="shelf.export" />
+        <CommandItem command="shelf.import" />
+        <MenuSeam />
+        <Choice
+          label="Next and previous go round at the ends"
+          on={settings.wrap}
+          set={() => dispatch('settings.set', { wrap: !settings.wrap })}
+        />
+        <Choice
+          label="Keys after Ctrl+. instead of with Alt"
+          on={settings.keys === 'leader'}
+          set={() => dispatch('settings.set', { keys: settings.keys === 'alt' ? 'leader' : 'alt' })}
+        />
+        <MenuSeam />
+        {(['system', 'day', 'night'] as const).map((cloth) => (
           <Choice
-            label="Next and previous go round at the ends"
-            on={settings.wrap}
-            set={() => dispatch('settings.set', { wrap: !settings.wrap })}
+            key={cloth}
+            label={CLOTHS[cloth]}
+            on={settings.cloth === cloth}
+            set={() => dispatch('settings.set', { cloth })}
           />
-          <Choice
-            label="Keys after Ctrl+. instead of with Alt"
-            on={settings.keys === 'leader'}
-            set={() =>
-              dispatch('settings.set', { keys: settings.keys === 'alt' ? 'leader' : 'alt' })
-            }
-          />
-          <DropdownMenu.Separator className="my-1 border-seam border-t" />
-          {(['system', 'day', 'night'] as const).map((cloth) => (
-            <Choice
-              key={cloth}
-              label={CLOTHS[cloth]}
-              on={settings.cloth === cloth}
-              set={() => dispatch('settings.set', { cloth })}
-            />
-          ))}
-          <DropdownMenu.Separator className="my-1 border-seam border-t" />
-          <CommandItem command="shelf.keys" />
-          <DropdownMenu.Item className="menu-item" asChild>
-            <a href={shelf === 'demo' ? '/shelf' : '/demo'}>
-              {shelf === 'demo' ? 'Go to your own shelf' : 'Look at the demo'}
-            </a>
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+        ))}
+        <MenuSeam />
+        <CommandItem command="shelf.keys" />
+        <DropdownMenu.Item className="menu-item" asChild>
+          <a href={shelf === 'demo' ? '/shelf' : '/demo'}>
+            {shelf === 'demo' ? 'Go to your own shelf' : 'Look at the demo'}
+          </a>
+        </DropdownMenu.Item>
+      </MenuSheet>
     </DropdownMenu.Root>
   )
 }

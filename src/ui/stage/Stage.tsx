@@ -40,7 +40,7 @@ export function Stage() {
         void openFiles([...event.dataTransfer.files])
       }}
     >
-      {sign ? <div className="sign">{name}</div> : null}
+      <h1 className={sign ? 'sign' : 'sr-only'}>{name}</h1>
       {sign ? <Arrival key={here} name={name} /> : null}
       {empty ? <EmptyHelp /> : null}
       <Windows />
@@ -110,7 +110,9 @@ function useFocusFollows(): void {
   useEffect(() => {
     // A window's content may load after it got the focus.
     const loaded = new MutationObserver(() => {
-      if (document.activeElement === document.body && shelf.getState().view === null) focusContent()
+      const active = document.activeElement
+      const waiting = active === document.body || active?.classList.contains('win-body')
+      if (waiting && shelf.getState().view === null) focusContent()
     })
     const stage = document.getElementById('stage')
     if (stage) loaded.observe(stage, { childList: true, subtree: true })

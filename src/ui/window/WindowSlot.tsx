@@ -6,6 +6,7 @@ import { currentId, desktop, isVisible } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { dispatch, getState, useArrangement } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
+import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
 import { Content } from './Content'
 import { rememberElement } from './focus'
 import { useMoving } from './useMoving'
@@ -55,10 +56,10 @@ const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
       aria-label={name}
       className={`win ${focused ? `win-focused hue-${hue}` : ''}`}
       style={{ left: x, top: y, width, height, zIndex: window.z }}
-      onPointerDownCapture={() => focus(id)}
+      onPointerDownCapture={() => raise(id)}
       onFocusCapture={(event) => {
         rememberElement(id, event.target)
-        focus(id)
+        if (getState().focus !== id) dispatch('window.focus', { window: id }, 'app')
       }}
     >
       <div className="win-edge">
@@ -76,8 +77,8 @@ const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
   )
 })
 
-/** Focus follows the pointer's push and the browser's focus; nothing happens when it is there. */
-function focus(id: WindowId): void {
+/** A push anywhere in a window puts it on top with the focus; nothing happens when it is there. */
+function raise(id: WindowId): void {
   const { focus: focused, top, windows } = getState()
   if (focused !== id || windows[id]?.z !== top) dispatch('window.focus', { window: id }, 'app')
 }
@@ -190,24 +191,17 @@ function WindowMenu({
           {children}
         </button>
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          className="menu rise"
-          align="start"
-          sideOffset={4}
-          collisionPadding={8}
-        >
-          <SendItems id={id} />
-          <DropdownMenu.Separator className="my-1 border-seam border-t" />
-          {['window.pad', 'window.maximise', 'window.minimise'].map((command) => (
-            <CommandItem key={command} command={command} args={{ window: id }} />
-          ))}
-          <DropdownMenu.Separator className="my-1 border-seam border-t" />
-          {['window.save', 'window.askTitle', 'window.export', 'window.close'].map((command) => (
-            <CommandItem key={command} command={command} args={{ window: id }} />
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+      <MenuSheet>
+        <SendItems id={id} />
+        <MenuSeam />
+        {['window.pad', 'window.maximise', 'window.minimise'].map((command) => (
+          <CommandItem key={command} command={command} args={{ window: id }} />
+        ))}
+        <MenuSeam />
+        {['window.save', 'window.askTitle', 'window.export', 'window.close'].map((command) => (
+          <CommandItem key={command} command={command} args={{ window: id }} />
+        ))}
+      </MenuSheet>
     </DropdownMenu.Root>
   )
 }
@@ -218,30 +212,20 @@ function SendItems({ id }: { id: WindowId }) {
   const lives = state.windows[id]?.desktop
   const others = order.filter((desktopId) => desktopId !== lives)
   return ['send', 'carry'].map((verb) => (
-    <DropdownMenu.Sub key={verb}>
-      <DropdownMenu.SubTrigger className="menu-item">
-        {verb === 'send' ? 'Send to' : 'Carry to'}
-        <span className="ml-auto pl-6" aria-hidden>
-          ›
-        </span>
-      </DropdownMenu.SubTrigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.SubContent className="menu" sideOffset={2} collisionPadding={8}>
-          {others.map((to) => (
-            <CommandItem
-              key={to}
-              command={`window.${verb}`}
-              args={{ window: id, to }}
-              label={desktop(state, to).name}
-            />
-          ))}
-          <CommandItem
-            command={`window.${verb}`}
-            args={{ window: id, to: 'new' }}
-            label="A new desktop"
-          />
-        </DropdownMenu.SubContent>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Sub>
+    <SubMenu key={verb} label={verb === 'send' ? 'Send to' : 'Carry to'}>
+      {others.map((to) => (
+        <CommandItem
+          key={to}
+          command={`window.${verb}`}
+          args={{ window: id, to }}
+          label={desktop(state, to).name}
+        />
+      ))}
+      <CommandItem
+        command={`window.${verb}`}
+        args={{ window: id, to: 'new' }}
+        label="A new desktop"
+      />
+    </SubMenu>
   ))
 }

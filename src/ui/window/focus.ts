@@ -5,7 +5,8 @@ import { getState } from '@/store/shelf'
 const remembered = new Map<WindowId, WeakRef<HTMLElement>>()
 
 export function rememberElement(id: WindowId, element: EventTarget): void {
-  if (element instanceof HTMLElement) remembered.set(id, new WeakRef(element))
+  if (element instanceof HTMLElement && !element.classList.contains('win-body'))
+    remembered.set(id, new WeakRef(element))
 }
 
 export const windowElement = (id: WindowId): HTMLElement | null =>
@@ -19,11 +20,13 @@ export function focusContent(): void {
     document.getElementById('stage')?.focus({ preventScroll: true })
     return
   }
-  if (element.contains(document.activeElement)) return
+  const body = element.querySelector<HTMLElement>('.win-body')
+  const active = document.activeElement
+  if (active !== body && element.contains(active)) return
   const before = remembered.get(id)?.deref()
   const target =
     (before && element.contains(before) ? before : null) ??
     element.querySelector<HTMLElement>('[data-autofocus]') ??
-    element.querySelector<HTMLElement>('.win-body')
+    body
   target?.focus({ preventScroll: true })
 }

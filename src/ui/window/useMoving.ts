@@ -13,9 +13,11 @@ import { onEscape, showInHand } from './inHand'
  */
 export function useMoving(id: WindowId) {
   return useDrag(
-    ({ first, last, movement: [mx, my], xy: [x, y], canceled, cancel, memo }) => {
+    ({ first, last, initial, xy: [x, y], canceled, cancel, memo }) => {
       const element = windowElement(id)
       if (!element) return
+      // Not the gesture's own movement, which leaves out the pixels before it was sure of a drag.
+      const [mx, my] = [x - initial[0], y - initial[1]]
       if (first) return grasp(element, cancel)
       const grip = memo as Grip | undefined
       if (!grip) return
@@ -32,7 +34,7 @@ export function useMoving(id: WindowId) {
       if (!canceled) drop(id, row?.dataset.desktopRow, mx, my, x)
       else if (currentId(getState()) !== grip.from) dispatch('desktop.go', { to: grip.from })
     },
-    { filterTaps: true, pointer: { keys: false }, eventOptions: { passive: false } },
+    { threshold: 3, pointer: { keys: false }, eventOptions: { passive: false } },
   )
 }
 
@@ -73,7 +75,6 @@ function drop(id: WindowId, row: string | undefined, mx: number, my: number, x: 
     dispatch(row === here ? 'window.carry' : 'window.send', { window: id, to: row })
     return
   }
-  if (mx === 0 && my === 0) return
   const shown = shownFrame(state, window)
   const stage = document.getElementById('stage')?.getBoundingClientRect()
   // A maximised window comes off the edge at its own size, under the pointer.

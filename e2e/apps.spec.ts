@@ -1,0 +1,221 @@
+import { expect, test } from './shelf'
+
+const PNG = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAFElEQVR4nGP8z8Dwn4GBgYGJAQoAHxcCAk+Uzr4AAAAASUVORK5CYII=',
+  'base64',
+)
+
+/** A one-page PDF that says a word. */
+function pdf(word: string): string {
+  const stream = `BT /F1 24 Tf 40 100 Td (${word}) Tj ET`
+  const objects = [
+    '<< /Type /Catalog /Pages 2 0 R >>',
+    '<< /Type /Pages /Kids [3 0 R] /Count 1 >>',
+    '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 300 200] /Contents 4 0 R /Resources << /Font << /F1 5 0 R >> >> >>',
+    `<< /Length ${stream.length} >>\nstream\n${stream}\nendstream`,
+    '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>',
+  ]
+  let text = '%PDF-1.4\n'
+  const offsets = objects.map((object, at) => {
+    const offset = text.length
+    text += `${at + 1} 0 obj\n${object}\nendobj\n`
+    return offset
+  })
+  const start = text.length
+  const table = offsets.map((offset) => `${String(offset).padStart(10, '0')} 00000 n \n`).join('')
+  return `${text}xref\n0 6\n0000000000 65535 f \n${table}trailer\n<< /Size 6 /Root 1 0 R >>\nstartxref\n${start}\n%%EOF`
+}
+
+test('files dropped on the stage open in the right app and survive a reload', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.drop(
+    {
+      name: 'Depths.csv',
+      type: 'text/csv',
+      content: 'place,cm\nAlder Flats,14\n"Low Saddle, top",9\n',
+    },
+    { name: 'Plan.md', type: 'text/markdown', content: '# Plan\n\nDig at **Tarn Ridge**.' },
+    { name: 'Slope.png', type: 'image/png', content: PNG },
+  )
+  const look = async () => {
+    const window = (name: string) => page.getByRole('region', { name, exact: true })
+    await expect(window('Depths').getByRole('gridcell', { name: 'Low Saddle, top' })).toBeVisible()
+    await expect(window('Plan').getByRole('heading', { name: 'Plan' })).toBeVisible()
+    await expect(window('Slope').locator('img')).toBeVisible()
+  }
+  await look()
+  await shelf.reload()
+  await look()
+})
+
+test('a file of this computer opens by key; a PDF shows its page', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  const chooser = page.waitForEvent('filechooser')
+  await shelf.press('Alt+Shift+;', 'O')
+  await (await chooser).setFiles([
+    { name: 'Route.pdf', mimeType: 'application/pdf', buffer: Buffer.from(pdf('Couloir')) },
+    { name: 'Words.txt', mimeType: 'text/plain', buffer: Buffer.from('plain words') },
+  ])
+  await expect(page.getByRole('img', { name: 'Couloir' })).toBeVisible()
+  await expect(page.getByText('page 1 of 1')).toBeVisible()
+  await expect(page.getByText('plain words')).toBeVisible()
+})
+
+test('unknown and broken files are named, and nothing changes', async ({ shelf }) => {
+  await shelf.open('shelf')
+  const before = await shelf.state()
+  for (const [name, content, why] of [
+    ['Song.xyz', 'la', 'no app opens such files'],
+    ['Broken.png', 'not a picture', 'not a picture'],
+    ['Broken.pdf', 'not a page', 'not a PDF'],
+    ['Broken.csv', 'a,b\n"1,2', 'line 2'],
+    ['Broken.md', 'a\0b', 'not text'],
+  ] as const) {
+    await shelf.drop({ name, type: '', content })
+    await expect(shelf.said()).toContainText(name)
+    await expect(shelf.said()).toContainText(why)
+    await expect(shelf.said()).toContainText('Nothing was changed')
+  }
+  expect(await shelf.state()).toEqual(before)
+})
+
+test('SVG and Markdown cannot bring scripts along', async ({ shelf, page }) => {
+  // The policy says of each handler that it is not run, even where text is only parsed.
+  shelf.expected = /^Executing inline event handler violates/
+  await shelf.open('shelf')
+  await shelf.drop(
+    {
+      name: 'Sly.svg',
+      type: 'image/svg+xml',
+      content:
+        '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9" onload="window.caught=1"><script>window.caught=1</script><rect width="9" height="9"/></svg>',
+    },
+    {
+      name: 'Sly.md',
+      type: '',
+      content: 'Hello <img src=x onerror="window.caught=1"> [go](javascript:window.caught=1)',
+    },
+  )
+  const picture = page.locator('img[src^="data:image/svg"]')
+  await expect(picture).toBeVisible()
+  const source = Buffer.from(
+    (await picture.getAttribute('src'))?.split(',')[1] ?? '',
+    'base64',
+  ).toString()
+  expect(source).toContain('<rect')
+  expect(source).not.toMatch(/script|onload/)
+  await expect(page.getByText('Hello')).toBeVisible()
+  await expect(page.locator('[href^="javascript"]')).toHaveCount(0)
+  expect(await page.evaluate(() => 'caught' in window)).toBe(false)
+})
+
+test('a document is typed, saved, and asks before its changes are lost', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const bulletin = shelf.window('bulletin')
+  await shelf.press('Alt+B')
+  await expect(bulletin.getByRole('textbox', { name: 'Text' })).toBeFocused()
+  await shelf.press('Control+End')
+  await page.keyboard.type(' One.')
+  await expect(bulletin.getByText('not saved')).toBeVisible()
+  await shelf.press('Control+S')
+  await expect(bulletin.getByText('not saved')).toBeHidden()
+  await page.keyboard.type(' Two.')
+  await shelf.press('Alt+Backspace')
+  const question = page.getByRole('dialog', { name: 'Close “Bulletin for tomorrow”?' })
+  await shelf.press('Escape')
+  await expect(question).toBeHidden()
+  await expect(bulletin).toBeVisible()
+  await shelf.press('Alt+Backspace', 'd')
+  await expect(bulletin).toHaveCount(0)
+  await shelf.press('Alt+Shift+Backspace')
+  await expect(bulletin).toContainText('One.')
+  await expect(bulletin).not.toContainText('Two.')
+})
+
+test('a document is styled and exported as Markdown', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  await shelf.press('Alt+1')
+  const editor = page.getByRole('textbox', { name: 'Text' })
+  await expect(editor).toBeFocused()
+  await page.getByRole('button', { name: 'Bold' }).click()
+  await page.keyboard.type('Mind')
+  await page.getByRole('button', { name: 'Bold' }).click()
+  await page.keyboard.type(' the step')
+  const download = page.waitForEvent('download')
+  await shelf.press('Alt+Shift+;', 'E')
+  const file = await download
+  expect(file.suggestedFilename()).toBe('New document.md')
+  const stream = await file.createReadStream()
+  let text = ''
+  for await (const chunk of stream) text += chunk
+  expect(text.trim()).toBe('**Mind** the step')
+})
+
+test('a table is edited, sorted, filtered and grown by keyboard and pointer', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const table = shelf.window('stations')
+  await table.getByRole('gridcell', { name: '18', exact: true }).click()
+  await page.keyboard.type('19')
+  await shelf.press('Enter')
+  await expect(table.getByRole('gridcell', { name: '19', exact: true })).toBeVisible()
+  await expect(table.getByRole('gridcell', { name: '22', exact: true })).toBeFocused()
+  await shelf.press('Control+z')
+  await expect(table.getByRole('gridcell', { name: '18', exact: true })).toBeVisible()
+  await table.getByRole('button', { name: 'Sort by new cm' }).click()
+  await expect(table.getByRole('row').nth(1)).toContainText('HR-08')
+  await table.getByRole('textbox', { name: 'Filter rows' }).fill('kestrel')
+  await expect(table.getByRole('row')).toHaveCount(3)
+  await table.getByRole('textbox', { name: 'Filter rows' }).fill('')
+  await table.getByRole('button', { name: 'Add a row below' }).click()
+  await expect(table.getByRole('row')).toHaveCount(10)
+  await table.getByRole('button', { name: 'Add a column' }).click()
+  await expect(table.getByRole('columnheader')).toHaveCount(7)
+  await shelf.reload()
+  await expect(table.getByRole('columnheader')).toHaveCount(7)
+  await expect(table.getByRole('row')).toHaveCount(10)
+})
+
+test('a countdown runs, pauses over a reload, and is done', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  await shelf.press('Alt+4')
+  await expect(page.getByRole('textbox', { name: 'Time or duration' })).toBeFocused()
+  await page.keyboard.type('tomorrow')
+  await shelf.press('Enter')
+  await expect(page.getByText('Type a time like 16:00')).toBeVisible()
+  await page.getByRole('textbox', { name: 'Time or duration' }).fill('10 min')
+  await shelf.press('Enter')
+  await expect(page.getByRole('timer')).toHaveText(/9:5\d|10:00/)
+  await page.getByRole('button', { name: 'Pause' }).click()
+  await shelf.reload()
+  await expect(page.getByText('Paused')).toBeVisible()
+  await expect(page.getByRole('timer')).toHaveText(/9:\d\d|10:00/)
+  await page.getByRole('textbox', { name: 'Time or duration' }).fill('1 s')
+  await shelf.press('Enter')
+  await expect(page.getByRole('timer')).toHaveText('Done')
+})
+
+test('a picture zooms by key and wheel, and is moved by dragging', async ({ shelf, page }) => {
+  await shelf.open()
+  const pit = shelf.window('pit')
+  await pit.locator('img').click()
+  await shelf.press('+', '+')
+  await expect(pit.getByText('156 %')).toBeVisible()
+  await pit.locator('img').hover()
+  await page.mouse.wheel(0, -100)
+  await expect(pit.getByText('195 %')).toBeVisible()
+  const before = await pit.locator('img').boundingBox()
+  await shelf.press('ArrowLeft')
+  const after = await pit.locator('img').boundingBox()
+  expect((after?.x ?? 0) - (before?.x ?? 0)).toBeCloseTo(40)
+  await shelf.press('0')
+  await expect(pit.getByText('fit', { exact: true })).toBeVisible()
+})

@@ -1,0 +1,240 @@
+import { expect, test } from './shelf'
+
+test('the demo starts on Field, with real windows in it', async ({ shelf, page }) => {
+  await page.goto('/')
+  await expect(page).toHaveURL(/\/demo$/)
+  await expect(page).toHaveTitle('Field · Kite Shelf')
+  expect(await shelf.here()).toBe('field')
+  expect(await shelf.rowNames()).toEqual([
+    'Field',
+    'Model',
+    'Bulletin',
+    'Public line',
+    'Rota',
+    'Breather',
+  ])
+  const stations = shelf.window('stations')
+  await expect(stations).toHaveAttribute('aria-label', 'Station readings 06:00')
+  await expect(stations).toHaveAttribute('data-app', 'table')
+  await expect(stations).toHaveAttribute('data-desktop', 'field')
+  await expect(stations.getByRole('gridcell', { name: 'HR-04' })).toBeVisible()
+  await expect(page.locator('[data-window="rota"]:visible')).toHaveCount(0)
+})
+
+test('a morning by keyboard, kept over a reload', async ({ shelf, page }) => {
+  await shelf.open()
+  // A desktop, its name typed over the default one.
+  await shelf.press('Alt+=')
+  await page.keyboard.type('Kestrel')
+  await shelf.press('Enter')
+  expect((await shelf.rowNames())[1]).toBe('Kestrel')
+  const made = await shelf.here()
+  await expect(page).toHaveTitle('Kestrel · Kite Shelf')
+  // Back, and a window along with one chord.
+  await shelf.press('Alt+\\')
+  expect(await shelf.here()).toBe('field')
+  await shelf.press('Alt+Shift+K')
+  expect(await shelf.here()).toBe(made)
+  await expect(shelf.window('stations')).toBeVisible()
+  // Back, and another sent while staying.
+  await shelf.press('Alt+\\', 'Alt+,', 'K')
+  expect(await shelf.here()).toBe('field')
+  await expect(shelf.said()).toContainText('Sent')
+  // Reorder, fold with its preview, undo.
+  await shelf.press('Alt+K', 'Alt+Shift+;', ']')
+  expect((await shelf.rowNames())[2]).toBe('Kestrel')
+  const before = await shelf.state()
+  await shelf.press('Alt+Shift+;', 'F')
+  const preview = page.getByRole('dialog', { name: 'Fold Kestrel' })
+  await expect(preview.getByRole('listitem')).toHaveCount(2)
+  await page.keyboard.press('Enter')
+  await expect(preview).toBeHidden()
+  expect(await shelf.rowNames()).not.toContain('Kestrel')
+  expect(Object.keys((await shelf.state()).windows)).toHaveLength(
+    Object.keys(before.windows).length,
+  )
+  await shelf.press('Alt+Z')
+  expect((await shelf.state()).desktops).toEqual(before.desktops)
+  // Everything as it was after a reload.
+  const kept = await shelf.state()
+  await shelf.reload()
+  expect(await shelf.state()).toEqual(kept)
+  await expect(shelf.window('stations')).toBeVisible()
+  expect(await shelf.here()).toBe(made)
+})
+
+test('next, previous and their end without wrapping', async ({ shelf }) => {
+  await shelf.open()
+  await shelf.press('Alt+[')
+  expect(await shelf.here()).toBe('breather')
+  await shelf.press('Alt+]')
+  expect(await shelf.here()).toBe('field')
+  await shelf.run('settings.set', { wrap: false })
+  await shelf.press('Alt+[')
+  expect(await shelf.here()).toBe('field')
+  await expect(shelf.said()).toHaveText(/This is the first desktop/)
+})
+
+test('typing goes to the window that had the focus, and comes back to it', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+B')
+  await expect(shelf.window('bulletin').getByRole('textbox', { name: 'Text' })).toBeFocused()
+  await shelf.press('Control+End')
+  await page.keyboard.type(' snow to the lee.')
+  await shelf.press('Alt+P')
+  await expect(shelf.window('calls').getByRole('textbox', { name: 'Text' })).toBeFocused()
+  await shelf.press('Alt+\\')
+  await expect(shelf.window('bulletin').getByRole('textbox', { name: 'Text' })).toBeFocused()
+  await page.keyboard.type(' Twice.')
+  await expect(shelf.window('bulletin')).toContainText('carried snow to the lee. Twice.')
+  await shelf.reload()
+  await expect(shelf.window('bulletin')).toContainText('carried snow to the lee. Twice.')
+})
+
+test('letters and punctuation of other layouts: AltGr and plain typing never command', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+B')
+  await expect(shelf.window('bulletin').getByRole('textbox', { name: 'Text' })).toBeFocused()
+  await shelf.press('Control+End')
+  await page.keyboard.type(' =[]\\ b,;')
+  expect(await shelf.here()).toBe('bulletin')
+  await expect(shelf.window('bulletin')).toContainText('=[]\\ b,;')
+})
+
+test('the start of a sequence shows what may follow; a wrong key says so; Escape leaves', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+,')
+  await expect(page.getByText('Send to', { exact: true })).toBeVisible()
+  await shelf.press('Escape')
+  await expect(page.getByText('Send to', { exact: true })).toBeHidden()
+  await shelf.press('Alt+,', 'K')
+  await expect(shelf.said()).toContainText('means nothing')
+  expect((await shelf.state()).windows.stations?.desktop).toBe('field')
+})
+
+test('apps by number: latest window, again the next, Shift another', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+4')
+  expect((await shelf.state()).focus).toBe('due')
+  await shelf.press('Alt+Shift+1')
+  await expect(
+    page.locator('[data-app="document"]:visible').filter({ has: page.getByText('New document') }),
+  ).toBeVisible()
+  await shelf.press('Alt+3')
+  const first = (await shelf.state()).focus
+  await shelf.press('Alt+3')
+  expect((await shelf.state()).focus).not.toBe(first)
+})
+
+test('the pad places with one letter, spans with two, steps and grows with arrows', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+X')
+  await expect(page.getByRole('dialog', { name: 'Pad' })).toBeVisible()
+  await shelf.press('Q')
+  const ninth = (await shelf.state()).windows.stations?.frame
+  expect(ninth?.x).toBe(8)
+  await shelf.press('C')
+  await expect(page.getByRole('dialog', { name: 'Pad' })).toBeHidden()
+  const whole = (await shelf.state()).windows.stations?.frame
+  expect(whole?.width).toBeGreaterThan(2.9 * (ninth?.width ?? 0))
+  // One step: undo goes back to before the pad.
+  await shelf.press('Alt+Z')
+  expect((await shelf.state()).windows.stations?.frame).toEqual({
+    x: 24,
+    y: 24,
+    width: 640,
+    height: 350,
+  })
+  await shelf.press('Alt+X', 'ArrowRight', 'Shift+ArrowDown', 'Escape')
+  expect((await shelf.state()).windows.stations?.frame).toEqual({
+    x: 48,
+    y: 24,
+    width: 640,
+    height: 374,
+  })
+})
+
+test('keys after a leader, for people whose Alt is taken', async ({ shelf }) => {
+  await shelf.open()
+  await shelf.run('settings.set', { keys: 'leader' })
+  await shelf.press('Alt+B')
+  expect(await shelf.here()).toBe('field')
+  await shelf.press('Control+.', 'B')
+  expect(await shelf.here()).toBe('bulletin')
+  await shelf.press('Control+.', ',', 'P')
+  expect((await shelf.state()).windows.bulletin?.desktop).toBe('public')
+})
+
+test('the key card is made from the bindings as they are', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+Shift+/')
+  const card = page.getByRole('dialog', { name: 'Keys' })
+  await expect(card.getByText('Public line')).toBeVisible()
+  await expect(card.getByText('Minimise window')).toBeVisible()
+  await shelf.press('Escape')
+  await expect(card).toBeHidden()
+  await expect(shelf.window('stations').locator(':focus')).toHaveCount(1)
+})
+
+test('the rack by keyboard: walk, go, rename, reorder', async ({ shelf, page }) => {
+  await shelf.open()
+  await page.getByRole('button', { name: /^Field,/ }).focus()
+  await shelf.press('ArrowDown', 'Enter')
+  expect(await shelf.here()).toBe('model')
+  await page.getByRole('button', { name: /^Model,/ }).focus()
+  await shelf.press('[')
+  expect((await shelf.rowNames())[0]).toBe('Model')
+  await page.getByRole('button', { name: /^Model,/ }).focus()
+  await shelf.press('r')
+  const name = page.getByRole('textbox', { name: 'Name of the desktop' })
+  await name.fill('')
+  await shelf.press('Enter')
+  await expect(shelf.said()).toContainText('needs a name')
+  await name.fill('Runs')
+  await shelf.press('Enter')
+  expect((await shelf.rowNames())[0]).toBe('Runs')
+  expect((await shelf.state()).desktops.model?.letter).not.toBeNull()
+})
+
+test('letter and look of a desktop by keyboard', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+Shift+;', 'L')
+  await page.keyboard.type('x')
+  await shelf.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot be a call letter' })).toBeVisible()
+  await page.getByRole('textbox', { name: 'Call letter' }).fill('k')
+  await shelf.press('Enter')
+  expect((await shelf.state()).desktops.field).toMatchObject({ letter: 'K', letterByHand: true })
+  await shelf.press('Alt+Shift+;', 'V')
+  await page.getByRole('radio', { name: 'rust' }).check({ force: true })
+  await page.getByRole('radio', { name: 'dots' }).check({ force: true })
+  await page.getByRole('checkbox').uncheck()
+  await shelf.press('Escape')
+  expect((await shelf.state()).desktops.field).toMatchObject({
+    hue: 'rust',
+    backdrop: 'dots',
+    sign: false,
+  })
+})
+
+test('the console: the same commands, with reasons', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.run('window.send', { window: 'stations', to: 'Rota' })
+  expect((await shelf.state()).windows.stations?.desktop).toBe('rota')
+  const refusal = await page.evaluate(() => window.kiteShelf?.run('window.send', { to: 'Nowhere' }))
+  expect(refusal).toMatchObject({ ok: false, reason: expect.stringContaining('Nowhere') })
+  const commands = await page.evaluate(() => window.kiteShelf?.commands())
+  expect(commands).toContainEqual({ id: 'desktop.go', title: 'Go to desktop', args: ['to'] })
+})

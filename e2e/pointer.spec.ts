@@ -1,0 +1,180 @@
+import { expect, test } from './shelf'
+
+test('a window is dragged by its hem, in one step, and Escape puts it back', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const hem = shelf.window('observers').locator('.hem')
+  await shelf.drag(hem, { x: 700, y: 300 }, { x: 200, y: 15 })
+  const { frame } = (await shelf.state()).windows.observers ?? {}
+  expect(frame).toEqual({ x: 700 - 208 - 201, y: 300 - 16, width: 600, height: 290 })
+  await expect(shelf.window('observers')).toHaveCSS('left', `${frame?.x}px`)
+  expect((await shelf.state()).focus).toBe('observers')
+  await page.getByRole('button', { name: 'undo', exact: true }).click()
+  expect((await shelf.state()).windows.observers?.frame).toMatchObject({ x: 24, y: 396 })
+  await shelf.grasp(hem, { x: 900, y: 200 }, { x: 200, y: 15 })
+  await page.keyboard.press('Escape')
+  await page.mouse.up()
+  expect((await shelf.state()).windows.observers?.frame).toMatchObject({ x: 24, y: 396 })
+  await expect(shelf.window('observers')).toHaveCSS('translate', 'none')
+})
+
+for (const [grip, dx, dy, expected] of [
+  ['se', 30, 20, { x: 24, y: 24, width: 670, height: 370 }],
+  ['nw', 20, 16, { x: 44, y: 40, width: 620, height: 334 }],
+  ['n', 9, -10, { x: 24, y: 14, width: 640, height: 360 }],
+  ['s', 9, 12, { x: 24, y: 24, width: 640, height: 362 }],
+  ['e', -40, 5, { x: 24, y: 24, width: 600, height: 350 }],
+  ['w', 900, 5, { x: 404, y: 24, width: 260, height: 350 }],
+  ['ne', 10, -10, { x: 24, y: 14, width: 650, height: 360 }],
+  ['sw', -10, 10, { x: 14, y: 24, width: 650, height: 360 }],
+] as const)
+  test(`grip ${grip} moves its edges and no others, down to the smallest size`, async ({
+    shelf,
+  }) => {
+    await shelf.open()
+    const handle = shelf.window('stations').locator(`[data-grip="${grip}"]`)
+    const box = await handle.boundingBox()
+    if (!box) throw new Error('no grip')
+    const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+    await shelf.drag(handle, { x: middle.x + dx, y: middle.y + dy })
+    expect((await shelf.state()).windows.stations?.frame).toEqual(expected)
+  })
+
+test('dropping a window on a row sends it and names the key for next time', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const rota = await shelf.row('Rota').boundingBox()
+  const to = { x: (rota?.x ?? 0) + 60, y: (rota?.y ?? 0) + 20 }
+  await shelf.grasp(shelf.window('stations').locator('.hem'), to, { x: 300, y: 15 })
+  await expect(shelf.row('Rota')).toHaveAttribute('data-drop', 'true')
+  await page.mouse.up()
+  await expect(shelf.said()).toContainText('Sent “Station readings 06:00” to Rota')
+  await expect(shelf.said()).toContainText('next time')
+  await expect(shelf.said().locator('kbd')).toHaveText('Alt,R')
+  expect(await shelf.here()).toBe('field')
+  await expect(shelf.row('Rota')).not.toHaveAttribute('data-drop', 'true')
+})
+
+test('held over a row its desktop opens, with the window in hand', async ({ shelf, page }) => {
+  await shelf.open()
+  const rota = await shelf.row('Rota').boundingBox()
+  await shelf.grasp(
+    shelf.window('stations').locator('.hem'),
+    { x: (rota?.x ?? 0) + 60, y: (rota?.y ?? 0) + 20 },
+    { x: 300, y: 15 },
+  )
+  await expect.poll(() => shelf.here()).toBe('rota')
+  await page.mouse.move(800, 400, { steps: 5 })
+  await expect(shelf.window('stations')).toBeVisible()
+  await page.mouse.up()
+  const { windows, focus } = await shelf.state()
+  expect(windows.stations).toMatchObject({ desktop: 'rota', frame: { x: 800 - 208 - 302, y: 383 } })
+  expect(focus).toBe('stations')
+})
+
+test('double-click on the hem maximises and back; the icons act on their own window', async ({
+  shelf,
+}) => {
+  await shelf.open()
+  const pit = shelf.window('pit')
+  await pit.locator('.hem b').dblclick()
+  await expect(pit).toHaveCSS('width', '1072px')
+  await pit.locator('.hem b').dblclick()
+  await expect(pit).toHaveCSS('width', '356px')
+  await pit.getByRole('button', { name: 'Minimise' }).click()
+  await expect(pit).toBeHidden()
+  const bow = shelf.row('Field').getByRole('button', { name: 'Snow pit, Tarn Ridge, minimised' })
+  await bow.click()
+  await expect(pit).toBeVisible()
+  await pit.getByRole('button', { name: 'Close' }).click()
+  await expect(pit).toHaveCount(0)
+  await shelf.press('Alt+Shift+Backspace')
+  await expect(pit).toBeVisible()
+})
+
+test('rows are dragged into another order', async ({ shelf }) => {
+  await shelf.open()
+  const target = await shelf.row('Field').boundingBox()
+  await shelf.drag(
+    shelf.row('Rota').locator('[data-row-name]'),
+    { x: 100, y: (target?.y ?? 0) + 8 },
+    { x: 20, y: 8 },
+  )
+  await expect
+    .poll(() => shelf.rowNames())
+    .toEqual(['Rota', 'Field', 'Model', 'Bulletin', 'Public line', 'Breather'])
+  await expect(shelf.said()).toContainText('Moved Rota to place 1 of 6')
+})
+
+test('the menu of a row renames and folds, each window where one wants it', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.row('Rota').click({ button: 'right' })
+  await page.getByRole('menuitem', { name: 'Rename this desktop' }).click()
+  await page.keyboard.type('Shifts')
+  await page.keyboard.press('Enter')
+  await shelf.row('Shifts').hover()
+  await shelf.row('Shifts').getByRole('button', { name: 'Menu of Shifts' }).click()
+  await page.getByRole('menuitem', { name: /^Fold this desktop/ }).click()
+  const dialog = page.getByRole('dialog', { name: 'Fold Shifts' })
+  await dialog.getByLabel('Where “Station readings, Sunday” goes').selectOption('field')
+  await dialog.getByRole('button', { name: /^Fold/ }).click()
+  const { windows, order } = await shelf.state()
+  expect(order).not.toContain('rota')
+  expect([windows.sunday?.desktop, windows.handover?.desktop]).toEqual(['field', 'public'])
+})
+
+test('all others fold into this one, and one undo brings them back', async ({ shelf, page }) => {
+  await shelf.open()
+  const before = await shelf.state()
+  await shelf.row('Field').click({ button: 'right' })
+  await page.getByRole('menuitem', { name: 'Fold all others into this one' }).click()
+  await page.getByRole('button', { name: /^Fold/ }).click()
+  expect(await shelf.rowNames()).toEqual(['Field'])
+  await page.getByRole('button', { name: 'undo', exact: true }).click()
+  const after = await shelf.state()
+  expect(after.desktops).toEqual(before.desktops)
+  expect(after.windows).toEqual(before.windows)
+})
+
+test('the menu of a window sends it, also to a new desktop', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.window('pit').getByRole('button', { name: 'Menu of Snow pit' }).click()
+  await page.getByRole('menuitem', { name: 'Send to' }).hover()
+  await shelf.slideTo(page.getByRole('menuitem', { name: 'Breather' }))
+  expect((await shelf.state()).windows.pit?.desktop).toBe('breather')
+  await shelf.window('stations').locator('.hem b').click({ button: 'right' })
+  await page.getByRole('menuitem', { name: 'Carry to' }).hover()
+  await shelf.slideTo(page.getByRole('menuitem', { name: 'A new desktop' }))
+  await page.keyboard.type('Tarn')
+  await page.keyboard.press('Enter')
+  expect(await shelf.rowNames()).toContain('Tarn')
+  expect((await shelf.state()).windows.stations?.desktop).toBe(await shelf.here())
+})
+
+test('an app is launched by a click and put on another number key', async ({ shelf, page }) => {
+  await shelf.open()
+  await page.getByRole('button', { name: /^Countdown,/ }).click()
+  expect((await shelf.state()).focus).toBe('due')
+  await page.getByRole('button', { name: /^Countdown,/ }).click({ button: 'right' })
+  await page.getByRole('menuitem', { name: 'Number key' }).hover()
+  await page.getByRole('menuitem', { name: '9' }).click()
+  expect((await shelf.state()).slots[8]).toBe('countdown')
+})
+
+test('the stage keeps its windows within reach when it changes size', async ({ shelf, page }) => {
+  await shelf.open()
+  await page.setViewportSize({ width: 1024, height: 640 })
+  await expect.poll(async () => (await shelf.state()).displays.near?.width).toBe(816)
+  const { windows, displays } = await shelf.state()
+  for (const { frame } of Object.values(windows)) {
+    expect(frame.x + 48).toBeLessThanOrEqual(displays.near?.width ?? 0)
+    expect(frame.y + 30).toBeLessThanOrEqual(displays.near?.height ?? 0)
+  }
+})

@@ -1,0 +1,138 @@
+import { AxeBuilder } from '@axe-core/playwright'
+import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import type { State } from '../src/core/model/types'
+
+/** The page as a person drives it, with what tests want to know of it. */
+export class ShelfPage {
+  /** Errors a test provokes on purpose. */
+  expected: RegExp | null = null
+
+  constructor(readonly page: Page) {}
+
+  async open(shelf: 'demo' | 'shelf' = 'demo'): Promise<void> {
+    await this.page.goto(`/${shelf}`)
+    await expect(this.page.locator('#stage')).toBeVisible()
+  }
+
+  state(): Promise<State> {
+    return this.page.evaluate(() => {
+      if (!window.kiteShelf) throw new Error('The console is not there yet')
+      return window.kiteShelf.state()
+    })
+  }
+
+  async run(command: string, args: object = {}): Promise<void> {
+    const outcome = await this.page.evaluate(([id, given]) => window.kiteShelf?.run(id, given), [
+      command,
+      args,
+    ] as const)
+    expect(outcome).toEqual({ ok: true })
+  }
+
+  /** Presses keys one after the other. */
+  async press(...keys: string[]): Promise<void> {
+    for (const key of keys) await this.page.keyboard.press(key)
+  }
+
+  window(id: string): Locator {
+    return this.page.locator(`[data-window="${id}"]`)
+  }
+
+  row(name: string): Locator {
+    return this.page
+      .getByRole('navigation', { name: 'Desktops' })
+      .getByRole('listitem')
+      .filter({ has: this.page.getByRole('button', { name: new RegExp(`^${name},`) }) })
+  }
+
+  async rowNames(): Promise<(string | null)[]> {
+    return this.page.locator('[data-row-name]').allTextContents()
+  }
+
+  said(): Locator {
+    return this.page.locator('[data-said]')
+  }
+
+  async here(): Promise<string | undefined> {
+    return this.page.evaluate(() => document.documentElement.dataset.desktop)
+  }
+
+  /** Waits until everything is written. */
+  async kept(): Promise<void> {
+    await expect(this.page.locator('[data-saving="saved"]')).toBeVisible()
+  }
+
+  async reload(): Promise<void> {
+    await this.kept()
+    await this.page.reload()
+    await expect(this.page.locator('#stage')).toBeVisible()
+  }
+
+  /** Drops files on the stage as the browser would. */
+  async drop(...files: { name: string; type: string; content: string | Buffer }[]): Promise<void> {
+    const given = files.map(({ name, type, content }) => ({
+      name,
+      type,
+      base64: Buffer.from(content).toString('base64'),
+    }))
+    const transfer = await this.page.evaluateHandle((list) => {
+      const data = new DataTransfer()
+      for (const { name, type, base64 } of list) {
+        const bytes = Uint8Array.from(atob(base64), (character) => character.charCodeAt(0))
+        data.items.add(new File([bytes], name, { type }))
+      }
+      return data
+    }, given)
+    await this.page.dispatchEvent('#stage', 'drop', { dataTransfer: transfer })
+  }
+
+  /** Drags from the middle of one place to a point, in steps. */
+  async drag(
+    from: Locator,
+    to: { x: number; y: number },
+    at?: { x: number; y: number },
+  ): Promise<void> {
+    await this.grasp(from, to, at)
+    await this.page.mouse.up()
+  }
+
+  async grasp(
+    from: Locator,
+    to: { x: number; y: number },
+    at?: { x: number; y: number },
+  ): Promise<void> {
+    const box = await from.boundingBox()
+    if (!box) throw new Error('Nothing to drag')
+    await this.page.mouse.move(box.x + (at?.x ?? box.width / 2), box.y + (at?.y ?? box.height / 2))
+    await this.page.mouse.down()
+    await this.page.mouse.move(to.x, to.y, { steps: 8 })
+  }
+
+  /** Goes into a menu within a menu as a hand does: not by a jump. */
+  async slideTo(item: Locator): Promise<void> {
+    const box = await item.boundingBox()
+    if (!box) throw new Error('Nothing to go to')
+    await this.page.mouse.move(box.x + 30, box.y + box.height / 2, { steps: 40 })
+    await item.click()
+  }
+
+  async violations(): Promise<string[]> {
+    const { violations } = await new AxeBuilder({ page: this.page }).analyze()
+    return violations.flatMap(({ id, nodes }) =>
+      nodes.map(({ html }) => `${id}: ${html.slice(0, 160)}`),
+    )
+  }
+}
+
+export const test = base.extend<{ shelf: ShelfPage }>({
+  shelf: async ({ page }, use) => {
+    const problems: string[] = []
+    page.on('pageerror', (error) => problems.push(error.message))
+    page.on('console', (message) => message.type() === 'error' && problems.push(message.text()))
+    const shelf = new ShelfPage(page)
+    await use(shelf)
+    expect(problems.filter((problem) => !shelf.expected?.test(problem))).toEqual([])
+  },
+})
+
+export { expect }

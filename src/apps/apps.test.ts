@@ -1,0 +1,82 @@
+import fc from 'fast-check'
+import { inWords, left, parse } from './countdown/time'
+import { readCsv } from './table/csv'
+import { addColumn, addRow, removeColumn, setCell, shownRows, sortBy } from './table/edits'
+import { csvOf, type TableContent } from './table/manifest'
+
+const table: TableContent = {
+  columns: ['station', 'new'],
+  rows: [
+    ['HR-02', '9'],
+    ['HR-10', ''],
+    ['HR-01', '22'],
+  ],
+}
+
+test('a table is the same after CSV and back, whatever is in its cells', () => {
+  const cell = fc.string({
+    unit: fc.constantFrom('a', ',', '"', '\n', ' ', 'é', ';'),
+    maxLength: 6,
+  })
+  const rows = fc.array(fc.tuple(cell, cell, fc.constant('end')), { minLength: 1, maxLength: 8 })
+  fc.assert(
+    fc.property(rows, (list) => {
+      const content = { columns: ['one', 'two', 'three'], rows: list.map((row) => [...row]) }
+      expect(readCsv(csvOf(content))).toEqual(content)
+    }),
+  )
+})
+
+test('short rows are filled and long ones get columns; a broken quote and an empty file are told', () => {
+  expect(readCsv('a,b\n1\n1,2,3')).toEqual({
+    columns: ['a', 'b', 'Column 3'],
+    rows: [
+      ['1', '', ''],
+      ['1', '2', '3'],
+    ],
+  })
+  expect(() => readCsv('a,b\n"1,2')).toThrow('line 2')
+  expect(() => readCsv('')).toThrow('nothing in it')
+})
+
+test('sorting compares numbers as numbers, empty cells stand last either way', () => {
+  const up = sortBy(table, 1)
+  expect(shownRows(up)).toEqual([0, 2, 1])
+  const down = sortBy(up, 1)
+  expect(shownRows(down)).toEqual([2, 0, 1])
+  expect(sortBy(down, 1).sort).toBeNull()
+  expect(shownRows(sortBy(table, 0))).toEqual([2, 0, 1])
+  expect(shownRows({ ...table, filter: 'hr-0' })).toEqual([0, 2])
+})
+
+test('rows and columns are added and removed without touching the old content', () => {
+  const before = structuredClone(table)
+  expect(addRow(table, 0).rows[1]).toEqual(['', ''])
+  expect(addColumn(table, 0).columns).toEqual(['station', 'A', 'new'])
+  expect(removeColumn(table, 0).columns).toEqual(['new'])
+  expect(setCell(table, 1, 1, '4').rows[1]).toEqual(['HR-10', '4'])
+  expect(setCell(table, 0, 0, 'HR-02')).toBe(table)
+  expect(table).toEqual(before)
+})
+
+test('a countdown is set to a time of day or for a duration', () => {
+  const noon = new Date(2026, 0, 5, 12, 0).getTime()
+  const minutes = (text: string) => {
+    const set = parse(text, noon)
+    return set ? left(set, noon) / 60_000 : null
+  }
+  expect(minutes('16:00')).toBe(240)
+  expect(minutes('11.30')).toBe(23.5 * 60)
+  expect(minutes('25')).toBe(25)
+  expect(minutes('1 h 30')).toBe(90)
+  expect(minutes('90 s')).toBe(1.5)
+  for (const wrong of ['', '0', '25:00', 'soon', '1000 h']) expect(minutes(wrong)).toBeNull()
+})
+
+test('the time left is said in words and ends at nothing', () => {
+  expect(inWords(2 * 3_600_000 + 14 * 60_000)).toBe('2 h 14 min')
+  expect(inWords(61_001)).toBe('1:02')
+  expect(inWords(0)).toBe('0:00')
+  expect(left({ kind: 'running', until: 5, of: 10 }, 9)).toBe(0)
+  expect(left({ kind: 'paused', left: 7, of: 10 }, 9)).toBe(7)
+})

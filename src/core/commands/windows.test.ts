@@ -1,0 +1,139 @@
+import { currentId, shownFrame } from '@/core/model/selectors'
+import { World } from '@/core/testing/world'
+
+test('without a focused window a command says so', () => {
+  expect(new World().refusal('window.minimise')).toContain('No window has the focus')
+  expect(new World().refusal('window.close', { window: 'gone' })).toContain('not open any more')
+})
+
+test('a window is moved within reach and resized within its limits', () => {
+  const world = new World()
+  const id = world.open('dial')
+  world.run('window.move', { x: -9000, y: -50 })
+  expect(world.state.windows[id]?.frame).toMatchObject({ x: 48 - 200, y: 0 })
+  world.run('window.resize', { width: 5000, height: 10 })
+  expect(world.state.windows[id]?.frame).toMatchObject({ width: 320, height: 140 })
+})
+
+test('maximise fills the display and back; moving a maximised window frees it', () => {
+  const world = new World()
+  const id = world.open()
+  const frame = world.state.windows[id]?.frame
+  world.run('window.maximise')
+  const window = world.state.windows[id]
+  expect(window && shownFrame(world.state, window)).toEqual({
+    x: 0,
+    y: 0,
+    width: 1072,
+    height: 764,
+  })
+  world.run('window.maximise')
+  expect(world.state.windows[id]?.frame).toEqual(frame)
+  world.open('dial')
+  expect(world.refusal('window.maximise')).toContain('largest size')
+})
+
+test('closing asks when there are unsaved changes, and never when told to discard them', () => {
+  const world = new World()
+  const id = world.open()
+  const document = world.state.windows[id]?.document
+  world.run('document.set', { document, unsaved: true })
+  const outcome = world.try('window.close')
+  expect(outcome).toMatchObject({ ok: false, ask: { view: 'unsaved', window: id } })
+  world.run('window.close', { discard: true })
+  expect(world.state.windows[id]).toBeUndefined()
+  expect(world.state.documents[document ?? '']?.unsaved).toBe(false)
+})
+
+test('closed windows come back where they were, the last 25, latest first', () => {
+  const world = new World()
+  const [other] = world.desktops('Other')
+  const first = world.open()
+  const before = world.state.windows[first]
+  world.run('window.close')
+  for (let n = 0; n < 25; n++) {
+    world.open()
+    world.run('window.close')
+  }
+  expect(world.refusal('window.reopen', { window: first })).toContain('25')
+  const id = world.open()
+  const frame = world.state.windows[id]?.frame
+  world.run('window.close')
+  world.run('desktop.go', { to: other })
+  world.run('window.reopen')
+  expect(currentId(world.state)).toBe('first')
+  expect(world.state.focus).toBe(id)
+  expect(world.state.windows[id]?.frame).toEqual(frame)
+  expect(before?.desktop).toBe('first')
+})
+
+test('picking a window elsewhere goes there; restoring it from minimised is a step', () => {
+  const world = new World()
+  const [other] = world.desktops('Other')
+  const id = world.open()
+  world.run('window.minimise')
+  world.run('desktop.go', { to: other })
+  const outcome = world.run('window.focus', { window: id })
+  expect(currentId(world.state)).toBe('first')
+  expect(outcome.step).toBe(true)
+  expect(world.run('window.focus', { window: id }).step).toBe(false)
+})
+
+test('a placed window stays placed when its display changes size, any other stays within reach', () => {
+  const world = new World()
+  const placed = world.open()
+  world.run('window.place', { top: 0, left: 2, bottom: 2, right: 2 })
+  const free = world.open()
+  world.run('window.move', { x: 1000, y: 700 })
+  world.run('display.resize', { display: 'near', width: 600, height: 400 })
+  const right = world.state.windows[placed]?.frame
+  expect((right?.x ?? 0) + (right?.width ?? 0)).toBeLessThanOrEqual(600)
+  expect(right?.x).toBeGreaterThan(380)
+  expect(world.state.windows[free]?.frame).toMatchObject({ x: 552, y: 370 })
+})
+
+test('undo after the display changed size keeps the size it has and the windows within reach', () => {
+  const world = new World()
+  const id = world.open()
+  world.run('window.move', { x: 900, y: 600 })
+  world.run('window.move', { x: 0, y: 0 })
+  world.run('display.resize', { display: 'near', width: 500, height: 300 })
+  world.run('history.undo')
+  expect(world.state.displays.near?.width).toBe(500)
+  expect(world.state.windows[id]?.frame).toMatchObject({ x: 452, y: 270 })
+})
+
+test('an app on a number key: opens, then goes to its latest window, again cycles, Shift opens another', () => {
+  const world = new World()
+  world.run('app.slot', { app: 'notes', slot: 7 })
+  world.run('app.launch', { slot: 7 })
+  const one = world.state.focus
+  world.run('app.launch', { slot: 7, another: true })
+  const two = world.state.focus
+  expect(two).not.toBe(one)
+  world.run('app.launch', { slot: 7 })
+  expect(world.state.focus).toBe(one)
+  world.run('app.launch', { slot: 7 })
+  expect(world.state.focus).toBe(two)
+  expect(world.refusal('app.launch', { slot: 9 })).toContain('No app is on key 9')
+  expect(world.refusal('app.launch', { app: 'chess' })).toContain('There are: notes, dial')
+})
+
+test('putting an app on a taken key swaps the two', () => {
+  const world = new World()
+  world.run('app.slot', { app: 'notes', slot: 1 })
+  world.run('app.slot', { app: 'dial', slot: 2 })
+  world.run('app.slot', { app: 'notes', slot: 2 })
+  expect(world.state.slots.slice(0, 2)).toEqual(['dial', 'notes'])
+})
+
+test('wrong arguments are refused in words, unknown commands too', () => {
+  const world = new World()
+  expect(world.refusal('window.send', {})).toContain('to is a required field')
+  expect(world.refusal('window.send', { to: 'next', speed: 3 })).toContain('speed')
+  expect(world.refusal('window.fly')).toContain('window.fly')
+  expect(world.refusal('window.place', { top: 2, left: 0, bottom: 1, right: 0 })).toContain(
+    'turned',
+  )
+  expect(world.refusal('history.undo')).toBe('There is nothing to undo.')
+})

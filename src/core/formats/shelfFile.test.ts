@@ -1,0 +1,101 @@
+import fc from 'fast-check'
+import { check } from '@/core/model/check'
+import { World } from '@/core/testing/world'
+import { BadShelfFile, difference, merge, readShelfFile, shelfFile } from './shelfFile'
+
+/** A shelf with some desktops and windows, differing by a seed. */
+function shelf(seed: number) {
+  const world = new World()
+  world.env.id = (kind) => `${kind}-${seed}-${++count}`
+  let count = 0
+  world.desktops(...['Aero', 'Box', 'Cody'].slice(0, 1 + (seed % 3)))
+  for (let n = 0; n < seed % 5; n++) {
+    world.open(n % 2 ? 'dial' : 'notes')
+    world.run('window.send', {
+      to: world.state.order[n % world.state.order.length] === 'first' ? 'next' : 'next',
+    })
+  }
+  if (seed % 2) world.try('window.close')
+  return world
+}
+
+const text = (world: World) => JSON.stringify(shelfFile(world.state, {}, 0))
+const problem = (content: string): string => {
+  try {
+    readShelfFile(content)
+  } catch (error) {
+    if (error instanceof BadShelfFile) return error.message
+  }
+  throw new Error('was read')
+}
+
+test('importing its own export changes nothing', () => {
+  fc.assert(
+    fc.property(fc.nat(200), (seed) => {
+      const world = shelf(seed)
+      const { state } = readShelfFile(text(world))
+      expect(merge(world.state, state)).toEqual(world.state)
+      const change = difference(world.state, state)
+      expect([...change.desktopsAdded, ...change.desktopsChanged]).toEqual([])
+      expect(change.windowsAdded + change.windowsMoved + change.documentsAdded).toBe(0)
+    }),
+  )
+})
+
+test('importing loses no window, keeps every rule, and undo takes it back', () => {
+  fc.assert(
+    fc.property(fc.nat(200), fc.nat(200), (a, b) => {
+      const [here, there] = [shelf(a), shelf(b)]
+      const before = here.state
+      const { state } = readShelfFile(text(there))
+      here.run('shelf.merge', { state })
+      const ids = Object.keys(here.state.windows)
+      expect(ids).toEqual(expect.arrayContaining(Object.keys(before.windows)))
+      expect(ids).toEqual(expect.arrayContaining(Object.keys(state.windows)))
+      expect(check(here.state)).toEqual([])
+      here.run('history.undo')
+      expect({ ...here.state, settings: before.settings, documents: before.documents }).toEqual(
+        before,
+      )
+    }),
+  )
+})
+
+test('a bad file is refused with what is wrong and where', () => {
+  const good = JSON.parse(text(shelf(7)))
+  const without = (change: (file: typeof good) => void) => {
+    const file = structuredClone(good)
+    change(file)
+    return JSON.stringify(file)
+  }
+  expect(problem('nonsense')).toMatch(/not JSON.*line 1/)
+  expect(problem('{"a": 1}')).toContain('does not say')
+  expect(
+    problem(
+      without((file) => {
+        file.version = 99
+      }),
+    ),
+  ).toContain('version 99')
+  expect(
+    problem(
+      without((file) => {
+        file.state.order = []
+      }),
+    ),
+  ).toContain('state.order')
+  expect(
+    problem(
+      without((file) => {
+        file.state.desktops.first.hue = 'mauve'
+      }),
+    ),
+  ).toContain('hue')
+  expect(
+    problem(
+      without((file) => {
+        file.state.visited = ['nowhere']
+      }),
+    ),
+  ).toContain('contradict')
+})

@@ -1,0 +1,49 @@
+import { Keeper } from './keeper'
+
+jest.useFakeTimers()
+
+function keeper(write: () => Promise<void>) {
+  const log: string[] = []
+  const work = new Keeper({
+    write: async () => {
+      log.push('write')
+      await write()
+    },
+    saving: () => log.push('saving'),
+    saved: () => log.push('saved'),
+    failed: () => log.push('failed'),
+  })
+  return { work, log }
+}
+
+test('many changes are one write, within 300 ms of the first', async () => {
+  const { work, log } = keeper(async () => {})
+  work.soon()
+  await jest.advanceTimersByTimeAsync(200)
+  work.soon()
+  await jest.advanceTimersByTimeAsync(100)
+  expect(log).toEqual(['saving', 'write', 'saved'])
+})
+
+test('a change while writing is written after it', async () => {
+  let done = () => {}
+  const { work, log } = keeper(() => new Promise((resolve) => (done = resolve)))
+  const first = work.flush()
+  void work.flush()
+  done()
+  await jest.advanceTimersByTimeAsync(0)
+  done()
+  await first
+  expect(log).toEqual(['write', 'write', 'saved'])
+})
+
+test('a failure is told and tried again', async () => {
+  let full = true
+  const { work, log } = keeper(async () => {
+    if (full) throw new Error('full')
+  })
+  await work.flush()
+  full = false
+  await jest.advanceTimersByTimeAsync(5000)
+  expect(log).toEqual(['write', 'failed', 'write', 'saved'])
+})

@@ -1,0 +1,51 @@
+import { DropdownMenu } from 'radix-ui'
+import type { ComponentProps, ReactNode, SyntheticEvent } from 'react'
+
+/** Events in a menu stay in it: what it hangs from is dragged and pushed on its own. */
+const contained = {
+  onPointerDown: (event: SyntheticEvent) => event.stopPropagation(),
+  onDoubleClick: (event: SyntheticEvent) => event.stopPropagation(),
+  onContextMenu: (event: SyntheticEvent) => event.stopPropagation(),
+}
+
+/** The sheet of a menu. */
+export function MenuSheet(props: ComponentProps<typeof DropdownMenu.Content>) {
+  return (
+    <DropdownMenu.Portal>
+      <DropdownMenu.Content
+        className="menu rise"
+        align="start"
+        sideOffset={4}
+        collisionPadding={8}
+        {...contained}
+        {...props}
+      />
+    </DropdownMenu.Portal>
+  )
+}
+
+/** A menu within a menu. */
+export function SubMenu({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <DropdownMenu.Sub>
+      <DropdownMenu.SubTrigger className="menu-item">
+        {label}
+        <span className="ml-auto pl-6" aria-hidden>
+          ›
+        </span>
+      </DropdownMenu.SubTrigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.SubContent
+          className="menu"
+          sideOffset={2}
+          collisionPadding={8}
+          {...contained}
+        >
+          {children}
+        </DropdownMenu.SubContent>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Sub>
+  )
+}
+
+export const MenuSeam = () => <DropdownMenu.Separator className="my-1 border-seam border-t" />
