@@ -154,6 +154,7 @@ test('killed at any moment, at most the last 300 ms are lost and never the shelf
       await killed
     }
   } finally {
-    rmSync(folder, { recursive: true, force: true, maxRetries: 9 })
+    // The killed browser may still be writing its caches.
+    rmSync(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 })
   }
 })

@@ -108,12 +108,14 @@ export class ShelfPage {
     await this.page.mouse.move(to.x, to.y, { steps: 8 })
   }
 
-  /** Goes into a menu within a menu as a hand does: not by a jump. */
-  async slideTo(item: Locator): Promise<void> {
-    const box = await item.boundingBox()
-    if (!box) throw new Error('Nothing to go to')
-    await this.page.mouse.move(box.x + 30, box.y + box.height / 2, { steps: 40 })
-    await item.click()
+  /** Chooses from a menu within the open menu, by keys. */
+  async chooseWithin(menu: string, item: string): Promise<void> {
+    await this.page.getByRole('menuitem', { name: menu }).focus()
+    await this.press('ArrowRight')
+    const inner = this.page.getByRole('menu').nth(1)
+    await expect(inner.locator(':focus')).toHaveCount(1)
+    await inner.getByRole('menuitem', { name: item }).focus()
+    await this.press('Enter')
   }
 
   async violations(): Promise<string[]> {
