@@ -10,11 +10,18 @@ const { address, stop } = await serve({ demo: true, from: 4280, quiet: true })
 const folder = join(root, 'docs/screenshots')
 mkdirSync(folder, { recursive: true })
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
 
 /** A fresh demo at two in the afternoon, driven by keys, and a picture of what it shows. */
 async function shot(name, keys, { cloth = 'light', prepare } = {}) {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme: cloth, reducedMotion: 'reduce' })
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    colorScheme: cloth,
+    reducedMotion: 'reduce',
+  })
   const page = await context.newPage()
   await page.clock.setSystemTime(new Date(2026, 2, 4, 13, 46))
   await page.goto(`${address}/demo`)
@@ -46,7 +53,8 @@ const shots = {
   reader: [['Alt+E', 'Alt+Shift+-']],
   countdown: [['Alt+E', 'Alt+4']],
 }
-for (const [name, [keys, options]] of Object.entries(shots)) if (!only || only === name) await shot(name, keys, options)
+for (const [name, [keys, options]] of Object.entries(shots))
+  if (!only || only === name) await shot(name, keys, options)
 await browser.close()
 stop()
 process.exit(0)

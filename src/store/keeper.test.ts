@@ -19,9 +19,9 @@ function keeper(write: () => Promise<void>) {
 test('many changes are one write, within 300 ms of the first', async () => {
   const { work, log } = keeper(async () => {})
   work.soon()
-  await jest.advanceTimersByTimeAsync(200)
+  await jest.advanceTimersByTimeAsync(60)
   work.soon()
-  await jest.advanceTimersByTimeAsync(100)
+  await jest.advanceTimersByTimeAsync(240)
   expect(log).toEqual(['saving', 'write', 'saved'])
 })
 

@@ -1,3 +1,4 @@
+import { useSyncExternalStore } from 'react'
 import { createStore, useStore } from 'zustand'
 import type { Env, Refusal, View } from '@/core/commands/command'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
@@ -48,6 +49,14 @@ export const shelf = createStore<Shelf>(() => ({
 export const useShelf = <T>(select: (shelf: Shelf) => T): T => useStore(shelf, select)
 export const useArrangement = <T>(select: (state: State) => T): T =>
   useStore(shelf, ({ session }) => select(session.state))
+
+const never = () => () => {}
+
+/** As `useArrangement`, but does not look at changes while it is not live. */
+export function useWhileLive<T>(live: boolean, select: (state: State) => T): T {
+  const pick = () => select(shelf.getState().session.state)
+  return useSyncExternalStore(live ? shelf.subscribe : never, pick, pick)
+}
 
 export const getState = (): State => shelf.getState().session.state
 

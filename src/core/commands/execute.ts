@@ -1,4 +1,4 @@
-import { produce } from 'immer'
+import { create } from 'mutative'
 import { ValidationError } from 'yup'
 import { type History, record, redo, undo } from '@/core/history/history'
 import type { JournalEvent } from '@/core/journal/events'
@@ -38,7 +38,7 @@ export function execute(session: Session, id: string, args: object, env: Env): O
   const can = command.can?.(session.state, given, env) ?? true
   if (can !== true) return { ok: false, ...can }
   let result: Result = {}
-  const state = produce(session.state, (draft) => {
+  const state = create(session.state, (draft) => {
     result = command.run?.(draft, given, env) ?? {}
   })
   // A command that only went somewhere says nothing and is no step.

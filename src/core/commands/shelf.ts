@@ -1,4 +1,4 @@
-import { original } from 'immer'
+import { original } from 'mutative'
 import { boolean, mixed, number, string } from 'yup'
 import { merge } from '@/core/formats/shelfFile'
 import type { State } from '@/core/model/types'

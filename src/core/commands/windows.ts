@@ -228,6 +228,7 @@ export const maximise = command({
   run: on((draft, found) => {
     found.maximised = !found.maximised
     found.minimised = false
+    raise(draft, found.id)
     return { say: `${found.maximised ? 'Maximised' : 'Restored'} ${quoted(draft, found)}` }
   }),
 })

@@ -1,7 +1,9 @@
 import { DropdownMenu } from 'radix-ui'
 import { useState } from 'react'
+import { useShallow } from 'zustand/react/shallow'
 import type { AppManifest } from '@/apps/contract'
 import { APPS } from '@/apps/list'
+import type { State } from '@/core/model/types'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSheet, SubMenu } from '@/ui/parts/Menu'
@@ -9,22 +11,35 @@ import { MenuSheet, SubMenu } from '@/ui/parts/Menu'
 /** The apps, those on number keys first: how many windows each has, and a click to go there. */
 export function Apps() {
   const slots = useArrangement((state) => state.slots)
+  const counts = useArrangement(useShallow(countWindows))
   const place = ({ id }: AppManifest) => (slots.indexOf(id) + 10) % 10
   const listed = APPS.toSorted((a, b) => place(a) - place(b))
   return (
     <section aria-label="Apps" className="pb-2">
       {listed.map((app) => (
-        <AppRow key={app.id} app={app} slot={slots.indexOf(app.id) + 1} />
+        <AppRow
+          key={app.id}
+          app={app}
+          slot={slots.indexOf(app.id) + 1}
+          count={counts[app.id] ?? 0}
+        />
       ))}
     </section>
   )
 }
 
-function AppRow({ app, slot }: { app: AppManifest; slot: number }) {
+/** How many windows each app has. */
+function countWindows({ windows }: State): Record<string, number> {
+  const counts: Record<string, number> = {}
+  for (const id in windows) {
+    const app = windows[id]?.app ?? ''
+    counts[app] = (counts[app] ?? 0) + 1
+  }
+  return counts
+}
+
+function AppRow({ app, slot, count }: { app: AppManifest; slot: number; count: number }) {
   const { id, name, glyph: Glyph } = app
-  const count = useArrangement(
-    (state) => Object.values(state.windows).filter((window) => window.app === id).length,
-  )
   const [menu, setMenu] = useState(false)
   return (
     <DropdownMenu.Root open={menu} onOpenChange={setMenu} modal={false}>

@@ -3,7 +3,7 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import type { KeyboardEvent } from 'react'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { Apps } from './Apps'
-import { Bow } from './Bow'
+import { Bows } from './Bow'
 import { Row } from './Row'
 import { ShelfMenu } from './ShelfMenu'
 
@@ -21,9 +21,7 @@ export function Rack({ shelf }: { shelf: string }) {
           className="flex items-center gap-2 px-3.5 pb-1.5 text-[12px] text-soft max-[1000px]:flex-col max-[1000px]:px-1"
         >
           <span className="max-[1000px]:sr-only">every desktop</span>
-          {everywhere.map((id) => (
-            <Bow key={id} id={id} />
-          ))}
+          <Bows ids={everywhere} />
         </section>
       ) : null}
       <nav aria-label="Desktops">

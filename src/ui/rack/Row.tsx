@@ -9,7 +9,7 @@ import { dispatch, useArrangement, useShelf } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { Kite } from '@/ui/parts/Kite'
 import { MenuSeam, MenuSheet } from '@/ui/parts/Menu'
-import { Bow } from './Bow'
+import { Bows } from './Bow'
 import { NameField } from './NameField'
 
 /** A desktop in the rack: its mark, its name, and a tail with a bow for each window. */
@@ -87,9 +87,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
           <RowMenu id={id} name={name} open={menu} onOpen={setMenu} />
         </div>
         <div className="tail">
-          {windows.map((window) => (
-            <Bow key={window} id={window} />
-          ))}
+          <Bows ids={windows} />
         </div>
       </div>
     </li>

@@ -1,4 +1,4 @@
-import { Component, type ComponentType, lazy, type ReactNode, Suspense } from 'react'
+import { Component, type ComponentType, lazy, memo, type ReactNode, Suspense } from 'react'
 import type { AppProps } from '@/apps/contract'
 import { appOf } from '@/apps/list'
 
@@ -14,7 +14,7 @@ function componentOf(app: string): ComponentType<AppProps> | null {
 }
 
 /** What a window shows. An app that fails takes only its own window with it. */
-export function Content({ app, ...props }: AppProps & { app: string }) {
+export const Content = memo(function Content({ app, ...props }: AppProps & { app: string }) {
   const App = componentOf(app)
   if (!App) return <p className="m-auto p-4 text-soft">There is no app called “{app}” here.</p>
   return (
@@ -24,7 +24,7 @@ export function Content({ app, ...props }: AppProps & { app: string }) {
       </Suspense>
     </Guard>
   )
-}
+})
 
 class Guard extends Component<{ children: ReactNode }, { failed: boolean }> {
   override state = { failed: false }

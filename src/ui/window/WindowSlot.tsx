@@ -4,7 +4,7 @@ import { type MouseEvent, memo, type ReactNode, useState } from 'react'
 import { appOf } from '@/apps/list'
 import { currentId, desktop, isVisible } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { dispatch, getState, useArrangement } from '@/store/shelf'
+import { dispatch, getState, useArrangement, useWhileLive } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
 import { Content } from './Content'
@@ -26,22 +26,25 @@ export const WindowSlot = memo(function WindowSlot({ id }: { id: WindowId }) {
   if (!woken) return null
   return (
     <div className={visible ? 'slot' : 'slot slot-hidden'}>
-      <WindowFrame id={id} />
+      <WindowFrame id={id} live={visible} />
     </div>
   )
 })
 
-const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
-  const window = useArrangement((state) => state.windows[id])
-  const name = useArrangement(
+/** A hidden window takes no updates: it looks at the state again when it is shown. */
+const WindowFrame = memo(function WindowFrame({ id, live }: { id: WindowId; live: boolean }) {
+  const window = useWhileLive(live, (state) => state.windows[id])
+  const name = useWhileLive(
+    live,
     ({ windows, documents }) => documents[windows[id]?.document ?? '']?.title,
   )
-  const unsaved = useArrangement(
+  const unsaved = useWhileLive(
+    live,
     ({ windows, documents }) => documents[windows[id]?.document ?? '']?.unsaved,
   )
-  const focused = useArrangement((state) => state.focus === id)
-  const hue = useArrangement((state) => (focused ? desktop(state, currentId(state)).hue : null))
-  const area = useArrangement(({ displays, windows }) =>
+  const focused = useWhileLive(live, (state) => state.focus === id)
+  const hue = useWhileLive(live, (state) => (focused ? desktop(state, currentId(state)).hue : null))
+  const area = useWhileLive(live, ({ displays, windows }) =>
     windows[id]?.maximised ? displays[windows[id].display] : undefined,
   )
   const resizing = useResizing(id)
@@ -49,6 +52,7 @@ const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
   const { x, y, width, height } = area ? { ...area, x: 0, y: 0 } : window.frame
   return (
     <section
+      id={`window-${id}`}
       data-window={id}
       data-app={window.app}
       data-desktop={window.desktop}
@@ -83,7 +87,7 @@ function raise(id: WindowId): void {
   if (focused !== id || windows[id]?.z !== top) dispatch('window.focus', { window: id }, 'app')
 }
 
-function Hem({
+const Hem = memo(function Hem({
   id,
   app,
   name,
@@ -136,7 +140,7 @@ function Hem({
       </span>
     </header>
   )
-}
+})
 
 function HemIcon({
   id,

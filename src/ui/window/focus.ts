@@ -10,7 +10,7 @@ export function rememberElement(id: WindowId, element: EventTarget): void {
 }
 
 export const windowElement = (id: WindowId): HTMLElement | null =>
-  document.querySelector<HTMLElement>(`[data-window="${CSS.escape(id)}"]`)
+  document.getElementById(`window-${id}`)
 
 /** Puts the browser's focus where the focused window had it, or on the first thing to type in. */
 export function focusContent(): void {

@@ -21,7 +21,7 @@ export function useMoving(id: WindowId) {
       if (first) return grasp(element, cancel)
       const grip = memo as Grip | undefined
       if (!grip) return
-      const row = rowAt(x, y)
+      const row = x < grip.stageLeft ? rowAt(x, y) : null
       if (!last) {
         element.style.translate = `${mx}px ${my}px`
         markRow(row)
@@ -42,6 +42,8 @@ interface Grip {
   title: string
   from: string
   hold: Hold
+  /** Where the stage begins: only left of it can there be rows. */
+  stageLeft: number
   release(): void
 }
 
@@ -56,6 +58,7 @@ function grasp(element: HTMLElement, cancel: () => void): Grip {
     title: element.getAttribute('aria-label') ?? '',
     from: currentId(state),
     hold,
+    stageLeft: document.getElementById('stage')?.getBoundingClientRect().left ?? 0,
     release: () => {
       stop()
       hold.over(undefined)

@@ -1,0 +1,70 @@
+/** A large shelf as a shelf file: desktops with windows that show twelve lines of text. */
+export function largeShelf(desktops, each, state) {
+  const documents = {}
+  const next = structuredClone(state)
+  Object.assign(next, {
+    desktops: {},
+    order: [],
+    windows: {},
+    everywhere: [],
+    documents: {},
+    closed: [],
+    top: 0,
+  })
+  for (let d = 0; d < desktops; d++) {
+    const id = `bench-${d}`
+    const windows = []
+    for (let w = 0; w < each; w++) {
+      const window = `${id}-${w}`
+      windows.push(window)
+      next.documents[window] = {
+        id: window,
+        app: 'reader',
+        title: `Window ${w + 1}`,
+        unsaved: false,
+        openedAt: 0,
+      }
+      const lines = Array.from(
+        { length: 12 },
+        (_, n) => `Line ${n + 1} of window ${w + 1} on desktop ${d + 1}.`,
+      )
+      documents[window] = { saved: { kind: 'markdown', text: lines.join('\n\n') }, draft: null }
+      next.windows[window] = {
+        id: window,
+        app: 'reader',
+        document: window,
+        desktop: id,
+        display: 'near',
+        frame: { x: 30 + (w % 5) * 150, y: 20 + Math.floor(w / 5) * 120, width: 400, height: 300 },
+        minimised: false,
+        maximised: false,
+        placed: null,
+        limits: { minWidth: 220, minHeight: 160 },
+        z: ++next.top,
+        openedAt: 0,
+      }
+    }
+    next.desktops[id] = {
+      id,
+      name: `Desktop ${d + 1}`,
+      letter: null,
+      letterByHand: false,
+      hue: 'teal',
+      backdrop: 'plain',
+      sign: true,
+      windows,
+      focus: windows.at(-1),
+    }
+    next.order.push(id)
+  }
+  next.visited = ['bench-0']
+  next.focus = next.desktops['bench-0'].focus
+  next.displays.near.shows = 'bench-0'
+  return {
+    format: 'kite-shelf',
+    version: 1,
+    exportedAt: new Date(0).toISOString(),
+    state: next,
+    documents,
+  }
+}

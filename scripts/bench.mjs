@@ -1,0 +1,162 @@
+// npm run bench: what switching, dragging and commands cost, beside a hand-written page in the same run.
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { largeShelf } from '../bench/shelf.mjs'
+import { installChromium, root } from './ready.mjs'
+import { serve } from './serve.mjs'
+
+installChromium()
+const { chromium } = await import('@playwright/test')
+const { address, stop } = await serve({ from: 4280, quiet: true })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
+
+const sorted = (values) => values.toSorted((a, b) => a - b)
+const median = (values) => sorted(values)[Math.floor(values.length / 2)]
+const p95 = (values) => sorted(values)[Math.floor(values.length * 0.95)]
+
+/** Milliseconds from a key to the finished layout, for a number of switches. */
+const switches = (page, key, times) =>
+  page.evaluate(
+    async ([press, count]) => {
+      const taken = []
+      for (let n = 0; n < count; n++) {
+        await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)))
+        const start = performance.now()
+        document.body.dispatchEvent(
+          new KeyboardEvent('keydown', { ...press, bubbles: true, cancelable: true }),
+        )
+        // Reading a size forces style and layout to be finished.
+        document.body.getBoundingClientRect()
+        for (const window of document.querySelectorAll('section'))
+          if (window.checkVisibility()) window.offsetHeight
+        taken.push(performance.now() - start)
+      }
+      return taken
+    },
+    [key, times],
+  )
+
+/** Script and layout per frame while a window is dragged, in milliseconds, from the browser's own counters. */
+async function drag(page, x, y) {
+  const client = await page.context().newCDPSession(page)
+  await client.send('Performance.enable')
+  const counters = async () => {
+    const { metrics } = await client.send('Performance.getMetrics')
+    const of = (name) => metrics.find((metric) => metric.name === name).value
+    return (of('ScriptDuration') + of('LayoutDuration') + of('RecalcStyleDuration')) * 1000
+  }
+  const frames = 80
+  const runs = []
+  for (let run = 0; run < 3; run++) {
+    await page.mouse.move(x, y)
+    await page.mouse.down()
+    await page.mouse.move(x + 20, y + 10)
+    const before = await counters()
+    for (let n = 0; n < frames; n++) {
+      await page.mouse.move(x + 20 + (n % 40) * 4, y + 10 + (n % 30) * 3)
+      await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)))
+    }
+    runs.push(((await counters()) - before) / frames)
+    await page.mouse.move(x, y)
+    await page.mouse.up()
+  }
+  return median(runs)
+}
+
+/** Microseconds of commands that touch one window, run through the console. */
+const commands = (page) =>
+  page.evaluate(() => {
+    const taken = []
+    const ids = Object.keys(window.kiteShelf.state().windows).slice(0, 8)
+    for (let n = 0; n < 200; n++) {
+      const id = ids[n % ids.length]
+      const start = performance.now()
+      window.kiteShelf.run('window.move', { window: id, x: 10 + (n % 50), y: 20 })
+      taken.push(performance.now() - start)
+    }
+    return taken
+  })
+
+const rows = []
+for (const [desktops, each] of [
+  [24, 10],
+  [40, 25],
+]) {
+  const name = `${desktops} × ${each}`
+  const bare = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await bare.goto(`${pathToFileURL(join(root, 'bench/page.html'))}#${desktops}x${each}`)
+  await switches(bare, { key: 'a' }, desktops * 2)
+
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${address}/shelf`)
+  await page.locator('#stage').waitFor()
+  const file = largeShelf(desktops, each, await page.evaluate(() => window.kiteShelf.state()))
+  const chooser = page.waitForEvent('filechooser')
+  await page.evaluate(() => window.kiteShelf.run('shelf.import'))
+  await (await chooser).setFiles({
+    name: 'large.kite.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(file)),
+  })
+  await page.getByRole('button', { name: 'Import', exact: true }).click()
+  // Every desktop is seen once, so that all windows are mounted, as on the bare page.
+  for (let d = 0; d <= desktops; d++) {
+    await page.evaluate(() => window.kiteShelf.run('desktop.go', { to: 'next' }))
+    await page.waitForTimeout(120)
+  }
+  await page.waitForTimeout(500)
+
+  const next = { code: 'BracketRight', key: ']', altKey: true }
+  const [ours, theirs] = [[], []]
+  for (let round = 0; round < 4; round++) {
+    theirs.push(...(await switches(bare, { key: 'a' }, 40)))
+    ours.push(...(await switches(page, next, 40)))
+  }
+  const row = (what, a, b, most) =>
+    rows.push([`${what}, ${name}`, a.toFixed(2), b.toFixed(2), (a / b).toFixed(2), most])
+  row('switch, median ms', median(ours), median(theirs), '1.5')
+  row('switch, p95 ms', p95(ours), p95(theirs), '1.5')
+  await page.evaluate(() => window.kiteShelf.run('desktop.go', { to: 'bench-0' }))
+  await page.evaluate(() => window.kiteShelf.run('window.focus', { window: 'bench-0-0' }))
+  await page.waitForTimeout(900)
+  row(
+    'drag, script and layout ms a frame',
+    await drag(page, 208 + 30 + 200, 35),
+    await drag(bare, 30 + 200, 35),
+    '2',
+  )
+  const taken = await commands(page)
+  rows.push([
+    `command and what it renders, median ms, ${name}`,
+    median(taken).toFixed(2),
+    '',
+    '',
+    '',
+  ])
+  await page.close()
+  await bare.close()
+}
+await browser.close()
+stop()
+
+// Core alone, without a page.
+const { coreCosts } = await import('../bench/core.mjs')
+for (const [what, milliseconds] of await coreCosts())
+  rows.push([what, milliseconds.toFixed(3), '', '', '0.2 ms'])
+
+const table = [
+  ['what', 'Kite Shelf', 'bare page', 'ratio', 'at most'],
+  ['---', '---', '---', '---', '---'],
+  ...rows,
+]
+const text = table.map((cells) => `| ${cells.join(' | ')} |`).join('\n')
+console.log(text)
+writeFileSync(
+  join(root, 'docs/bench.md'),
+  `# What it costs\n\nWritten by \`npm run bench\`. Ratios compare with \`bench/page.html\`, a hand-written page with the same number of windows, measured in the same run.\n\n${text}\n`,
+)
+process.exit(0)
