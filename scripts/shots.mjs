@@ -51,6 +51,8 @@ const shots = {
   document: [['Alt+B', 'Alt+Shift+-']],
   table: [['Alt+Shift+-']],
   reader: [['Alt+E', 'Alt+Shift+-']],
+  line: [['Alt+B', 'Alt+;', 'type stat']],
+  trail: [['Alt+R', 'Alt+P', 'Alt+F', 'hold Alt', 'Backquote']],
   countdown: [['Alt+E', 'Alt+4']],
 }
 for (const [name, [keys, options]] of Object.entries(shots))

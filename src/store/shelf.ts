@@ -6,7 +6,7 @@ import { emptyHistory } from '@/core/history/history'
 import type { By, JournalEvent } from '@/core/journal/events'
 import { keysFor } from '@/core/keys/bindings'
 import { initialState } from '@/core/model/initial'
-import type { AppFacts, State } from '@/core/model/types'
+import type { AppFacts, State, WindowId } from '@/core/model/types'
 
 /** What the Line says of the last thing that happened. */
 export interface Said {
@@ -29,6 +29,8 @@ interface Shelf {
   announced: string
   view: View | null
   saving: Saving
+  /** The window that verbs are about while a list is open; else the focused one is. */
+  chosen: WindowId | null
   /** The strokes of a sequence heard so far. */
   pending: string
   /** Whether the shelf is loaded and the page may be drawn. */
@@ -40,6 +42,7 @@ export const shelf = createStore<Shelf>(() => ({
   said: null,
   announced: '',
   view: null,
+  chosen: null,
   saving: { state: 'saved' },
   pending: '',
   ready: false,

@@ -9,10 +9,12 @@ import { useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, start } from '@/store/start'
 import { Dialogs } from './dialogs/Dialogs'
 import { useKeys } from './keys/useKeys'
+import { Finder } from './line/Finder'
 import { Line } from './line/Line'
 import { Rack } from './rack/Rack'
 import { Shut } from './Shut'
 import { Stage } from './stage/Stage'
+import { Trail } from './trail/Trail'
 
 const seed = async (name: string): Promise<Seed> => {
   if (name !== 'demo') return { state: initialState(), contents: {} }
@@ -73,6 +75,8 @@ function Open({ name }: { name: string }) {
       <Stage />
       <Line />
       <Dialogs />
+      <Finder />
+      <Trail />
       <Announcer />
     </div>
   )

@@ -30,6 +30,8 @@ export type View =
   | { view: 'pad'; window: WindowId }
   | { view: 'title'; window: WindowId }
   | { view: 'keys' }
+  | { view: 'line' }
+  | { view: 'trail'; back: boolean }
   | { view: 'open file' }
   | { view: 'export shelf' }
   | { view: 'import shelf' }

@@ -84,7 +84,7 @@ test('what pointed at a folded desktop follows: homes, keys, closed windows', ()
   world.run('desktop.go', { to: gone })
   world.open()
   world.run('window.close')
-  const state = structuredClone(world.state)
+  const state = JSON.parse(JSON.stringify(world.state))
   state.homes = [{ id: 'h', app: 'notes', desktop: gone ?? '', follow: true, on: true }]
   state.bindings = [{ keys: 'Alt+K', command: 'desktop.go', args: { to: gone } }]
   const after = new World(state)

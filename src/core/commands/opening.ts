@@ -36,7 +36,11 @@ export function visit(draft: State, visited: Window): Result {
   const from = currentId(draft)
   const restored = visited.minimised
   visited.minimised = false
-  if (!isShown(draft, visited) && visited.desktop !== EVERY) goTo(draft, visited.desktop)
+  if (!isShown(draft, visited) && visited.desktop !== EVERY) {
+    // So that going there does not count as using the window that had the focus there.
+    desktop(draft, visited.desktop).focus = visited.id
+    goTo(draft, visited.desktop)
+  }
   focusOn(draft, visited.id)
   const to = currentId(draft)
   return {

@@ -99,7 +99,7 @@ export const mergeFile = command({
 })
 
 const opens = (
-  view: 'keys' | 'open file' | 'export shelf' | 'import shelf',
+  view: 'keys' | 'line' | 'open file' | 'export shelf' | 'import shelf',
   id: string,
   title: string,
 ) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
@@ -108,6 +108,16 @@ export const shelfCommands = [
   undo,
   redo,
   opens('keys', 'shelf.keys', 'Key card'),
+  opens('line', 'line.open', 'Find anything'),
+  command({
+    id: 'trail.open',
+    title: 'Recent windows',
+    group: 'Switching',
+    step: false,
+    args: { back: boolean() },
+    can: (state) => Object.keys(state.windows).length > 0 || no('There are no windows yet.'),
+    run: (_draft, { back }) => ({ show: { view: 'trail', back: back ?? false } }),
+  }),
   opens('open file', 'shelf.openFile', 'Open a file from this computer…'),
   opens('export shelf', 'shelf.export', 'Export the shelf file'),
   opens('import shelf', 'shelf.import', 'Import a shelf file…'),

@@ -1,6 +1,16 @@
 import { boolean, number, object, string } from 'yup'
+import { DIRECTIONS, type Direction, nearest } from '@/core/geometry/direction'
 import { limited, reachable, spanFrame } from '@/core/geometry/rect'
-import { currentId, desktop, isShown, title, window } from '@/core/model/selectors'
+import {
+  currentId,
+  desktop,
+  isShown,
+  isVisible,
+  shownFrame,
+  stack,
+  title,
+  window,
+} from '@/core/model/selectors'
 import { CLOSED_KEPT, EVERY, type State, type Window } from '@/core/model/types'
 import {
   focusOn,
@@ -110,8 +120,9 @@ export const carry = command({
     const from = found.desktop
     moveTo(draft, found.id, to)
     if (args.at) moveFrame(draft, found, args.at)
-    goTo(draft, to)
     found.minimised = false
+    desktop(draft, to).focus = found.id
+    goTo(draft, to)
     focusOn(draft, found.id)
     return {
       say: `Carried ${quoted(draft, found)} to ${desktop(draft, to).name}`,
@@ -300,6 +311,35 @@ export const reopen = command({
   },
 })
 
+export const focusToward = command({
+  id: 'window.focusToward',
+  title: 'Focus the nearest window',
+  group,
+  step: false,
+  args: { to: string().oneOf(DIRECTIONS).required() },
+  can: (state, { to }) => !!toward(state, to) || no(`There is no window ${WHERE[to]}.`),
+  run: (draft, { to }) => {
+    const next = toward(draft, to)
+    return next ? visit(draft, window(draft, next)) : undefined
+  },
+})
+
+const WHERE = { left: 'to the left', right: 'to the right', up: 'above', down: 'below' }
+
+/** The nearest window seen in a direction from the focused one; the topmost when none has focus. */
+function toward(state: State, direction: Direction): string | undefined {
+  const seen = stack(state, currentId(state)).filter((other) => isVisible(state, other))
+  const from = state.windows[state.focus ?? '']
+  if (!from) return seen[0]?.id
+  const others = seen.filter(({ id }) => id !== from.id)
+  const at = nearest(
+    shownFrame(state, from),
+    others.map((other) => shownFrame(state, other)),
+    direction,
+  )
+  return at === null ? undefined : others[at]?.id
+}
+
 /** Commands that open the place where something about a window is typed or chosen. */
 const asking = (
   view: 'pad' | 'title' | 'save document' | 'export document',
@@ -318,6 +358,7 @@ const asking = (
 
 export const windowCommands = [
   focus,
+  focusToward,
   send,
   carry,
   asking('pad', 'window.pad', 'Place window on the pad'),

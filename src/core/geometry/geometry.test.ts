@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import type { Rect } from '@/core/model/types'
+import { nearest } from './direction'
 import { placeNew } from './placing'
 import { limited, overlap, reachable, spanFrame } from './rect'
 
@@ -78,4 +79,15 @@ test('ties go to the top-left, and a covered area is cascaded over', () => {
   expect(placeNew({ width: 300, height: 200 }, AREA, [first, whole])).not.toEqual({ x: 0, y: 0 })
   const covered = [{ x: 40, y: 60, ...AREA }, whole]
   expect(placeNew({ width: 300, height: 200 }, AREA, covered)).toEqual({ x: 68, y: 88 })
+})
+
+test('the nearest in a direction: distance along and twice the offset across, within 60°', () => {
+  const at = (x: number, y: number): Rect => ({ x: x - 50, y: y - 50, width: 100, height: 100 })
+  const from = at(0, 0)
+  expect(nearest(from, [at(400, 0), at(200, 150), at(-100, 0)], 'right')).toBe(0)
+  expect(nearest(from, [at(400, 0), at(200, 90)], 'right')).toBe(1)
+  expect(nearest(from, [at(100, 180)], 'right')).toBeNull()
+  expect(nearest(from, [at(100, 180)], 'down')).toBe(0)
+  expect(nearest(from, [at(0, -10), at(0, 10)], 'up')).toBe(0)
+  expect(nearest(from, [at(0, 0)], 'left')).toBeNull()
 })

@@ -1,3 +1,4 @@
+import { DIRECTIONS } from '@/core/geometry/direction'
 import { currentId } from '@/core/model/selectors'
 import type { Binding, State } from '@/core/model/types'
 
@@ -54,6 +55,14 @@ const FIXED: Bound[] = [
   { keys: 'Alt+Z', command: 'history.undo' },
   { keys: 'Alt+Shift+Z', command: 'history.redo' },
   { keys: 'Alt+Shift+/', command: 'shelf.keys' },
+  { keys: 'Alt+;', command: 'line.open' },
+  { keys: 'Alt+`', command: 'trail.open' },
+  { keys: 'Alt+Shift+`', command: 'trail.open', args: { back: true } },
+  ...DIRECTIONS.map((to) => ({
+    keys: `Alt+${to[0]?.toUpperCase()}${to.slice(1)}`,
+    command: 'window.focusToward',
+    args: { to },
+  })),
   { keys: 'Alt+Shift+; R', command: 'desktop.askName' },
   { keys: 'Alt+Shift+; L', command: 'desktop.askLetter' },
   { keys: 'Alt+Shift+; V', command: 'desktop.askLook' },

@@ -45,6 +45,8 @@ function inWords(
 ): string | null {
   if (command === 'desktop.reorder')
     return `Move desktop ${Number(args.by) < 0 ? 'earlier' : 'later'} in the order`
+  if (command === 'window.focusToward') return `Focus the window ${args.to}`
+  if (command === 'trail.open' && args.back) return 'Recent windows, backwards'
   if (command !== 'app.launch') return registry.get(command)?.title ?? command
   const app = state.slots[Number(args.slot) - 1]
   if (!app) return null

@@ -1,5 +1,6 @@
 import { useEffect } from 'react'
-import { hear } from '@/core/keys/bindings'
+import { registry } from '@/core/commands/registry'
+import { type Bound, hear } from '@/core/keys/bindings'
 import { dispatch, getState, say, shelf } from '@/store/shelf'
 import { type Layout, strokeOf } from './stroke'
 
@@ -57,10 +58,17 @@ function listen(stroke: string): boolean {
     return false
   }
   shelf.setState({ pending: heard.kind === 'prefix' ? heard.keys : '' })
-  if (heard.kind === 'command') dispatch(heard.bound.command, heard.bound.args, 'key')
+  if (heard.kind === 'command') run(heard.bound)
   if (heard.kind === 'unknown')
     say(`${heard.keys} means nothing. Alt+Shift+/ shows the keys.`, { refused: true })
   return true
+}
+
+/** Runs what was said, about the window chosen in an open list or about the focused one. */
+function run({ command, args = {} }: Bound): void {
+  const { chosen } = shelf.getState()
+  const about = chosen && registry.get(command)?.args.fields.window ? { window: chosen } : {}
+  dispatch(command, { ...args, ...about }, 'key')
 }
 
 /** The layout of this keyboard, in browsers that tell. */

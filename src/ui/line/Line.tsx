@@ -26,6 +26,15 @@ export function Line() {
         <button
           type="button"
           className="flex items-center gap-1.5 text-soft hover:text-ink"
+          onClick={() => dispatch('line.open')}
+        >
+          find <ShowKeys command="line.open" />
+        </button>
+      </Parted>
+      <Parted>
+        <button
+          type="button"
+          className="flex items-center gap-1.5 text-soft hover:text-ink"
           onClick={() => dispatch('shelf.keys')}
         >
           keys <ShowKeys command="shelf.keys" />

@@ -1,0 +1,105 @@
+import { expect, test } from './shelf'
+
+test('the misplaced table is found and sent home through the line in at most 8 strokes', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+B')
+  const strokes = ['Alt+;', 's', 'u', 'n', 'Alt+,', 'F']
+  expect(strokes.length).toBeLessThanOrEqual(8)
+  await shelf.press(...strokes)
+  expect((await shelf.state()).windows.sunday?.desktop).toBe('field')
+  await expect(shelf.said()).toContainText('Sent “Station readings, Sunday” to Field')
+  expect(await shelf.here()).toBe('bulletin')
+  await shelf.press('Escape')
+  await expect(page.getByRole('dialog', { name: 'Line' })).toBeHidden()
+})
+
+test('the line goes to windows by their text, to desktops, and runs commands that ask where to', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+;')
+  const line = page.getByRole('dialog', { name: 'Line' })
+  await page.keyboard.type('mast was moved')
+  await expect(line.getByRole('option')).toContainText(['Run notes'])
+  await shelf.press('Enter')
+  await expect(line).toBeHidden()
+  expect((await shelf.state()).focus).toBe('notes')
+  expect(await shelf.here()).toBe('model')
+  await page.getByRole('button', { name: 'find' }).click()
+  await page.keyboard.type('breath')
+  await line.getByRole('option', { name: 'Breather' }).first().click()
+  expect(await shelf.here()).toBe('breather')
+  await shelf.press('Alt+;')
+  await page.keyboard.type('carry win')
+  await shelf.press('Enter')
+  await expect(line.getByText('Carry window to…')).toBeVisible()
+  await page.keyboard.type('rot')
+  await shelf.press('Enter')
+  expect((await shelf.state()).windows.atlas?.desktop).toBe('rota')
+  expect(await shelf.here()).toBe('rota')
+  await shelf.press('Alt+;')
+  await page.keyboard.type('qqqq')
+  await expect(line.getByText('Nothing is called that')).toBeVisible()
+})
+
+test('a closed document is reopened from the line', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.run('window.close', { window: 'handover' })
+  await shelf.press('Alt+;')
+  await page.keyboard.type('handover')
+  await shelf.press('Enter')
+  await expect(page.getByRole('region', { name: 'Handover' })).toContainText('evening forecaster')
+})
+
+test('the trail picks the window used before, steps on, and keeps to this desktop on Tab', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.run('window.focus', { window: 'rota' })
+  await shelf.run('window.focus', { window: 'pit' })
+  const trail = page.getByRole('dialog', { name: 'Trail' })
+  await page.keyboard.down('Alt')
+  await page.keyboard.press('Backquote')
+  await expect(trail.getByRole('option', { selected: true })).toContainText('Duty rota')
+  await page.keyboard.up('Alt')
+  await expect(trail).toBeHidden()
+  expect(await shelf.here()).toBe('rota')
+  await page.keyboard.down('Alt')
+  await page.keyboard.press('Backquote')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Tab')
+  await expect(trail.getByRole('option')).toHaveCount(3)
+  await page.keyboard.press('Escape')
+  await page.keyboard.up('Alt')
+  expect((await shelf.state()).focus).toBe('rota')
+  await page.keyboard.press('Alt+Shift+Backquote')
+  await expect(trail).toBeHidden()
+})
+
+test('focus goes to the nearest window in a direction', async ({ shelf }) => {
+  await shelf.open()
+  await shelf.press('Alt+ArrowDown')
+  expect((await shelf.state()).focus).toBe('observers')
+  await shelf.press('Alt+ArrowUp', 'Alt+ArrowRight')
+  expect((await shelf.state()).focus).toBe('pit')
+  await shelf.press('Alt+ArrowRight')
+  await expect(shelf.said()).toContainText('no window to the right')
+})
+
+test('axe finds nothing on line and trail', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+;')
+  await page.keyboard.type('st')
+  await page.waitForTimeout(800)
+  expect(await shelf.violations()).toEqual([])
+  await shelf.press('Escape')
+  await page.keyboard.down('Alt')
+  await page.keyboard.press('Backquote')
+  await page.waitForTimeout(300)
+  expect(await shelf.violations()).toEqual([])
+})

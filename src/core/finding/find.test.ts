@@ -1,0 +1,52 @@
+import { APPS, World } from '@/core/testing/world'
+import { desktopsFor, everything, rank } from './find'
+
+function office() {
+  const world = new World()
+  const [rota] = world.desktops('Rota', 'Field').slice(0, 1)
+  const titles = ['Station readings', 'Run notes', 'Notes on stations', 'Closures']
+  const ids = titles.map((title) => world.open('notes', title))
+  world.run('window.send', { window: ids[0], to: rota })
+  const document = world.state.windows[ids[3] ?? '']?.document ?? ''
+  const texts = new Map([[document, 'wet snow from the gullies']])
+  const find = (typed: string) => rank(everything(world.state, { apps: APPS, texts }), typed)
+  return { world, ids, find }
+}
+
+const titles = (found: { kind: string; title: string }[], kind: string) =>
+  found.filter((one) => one.kind === kind).map(({ title }) => title)
+
+test('the start of a title comes before a later word, and that before scattered letters', () => {
+  const { find } = office()
+  expect(titles(find('station'), 'windows')).toEqual(['Station readings', 'Notes on stations'])
+  expect(titles(find('rnts'), 'windows')[0]).toBe('Run notes')
+})
+
+test('among equals the more recently used window is first', () => {
+  const { world, ids, find } = office()
+  world.run('window.focus', { window: ids[1] })
+  expect(titles(find('notes'), 'windows')[0]).toBe('Notes on stations')
+  expect(titles(find(''), 'windows')[0]).toBe('Run notes')
+})
+
+test('a window is found by its document, its app and its desktop', () => {
+  const { find } = office()
+  expect(titles(find('gullies'), 'windows')).toEqual(['Closures'])
+  expect(titles(find('rota'), 'windows')).toEqual(['Station readings'])
+  expect(titles(find('rota'), 'desktops')).toEqual(['Rota'])
+})
+
+test('closed documents, apps and commands are found; what asks where to lists desktops and a new one', () => {
+  const { world, ids, find } = office()
+  world.run('window.close', { window: ids[3] })
+  expect(titles(find('closures'), 'windows')).toEqual([])
+  expect(titles(find('closures'), 'documents')).toEqual(['Closures'])
+  expect(titles(find('dial'), 'apps')).toEqual(['Dial'])
+  expect(find('send').find(({ kind }) => kind === 'commands')).toMatchObject({
+    title: 'Send window to…',
+    asks: 'to',
+  })
+  const answers = desktopsFor(world.state, 'window.send', { window: ids[1] })
+  expect(answers.at(-1)).toMatchObject({ args: { window: ids[1], to: 'new' } })
+  expect(answers).toHaveLength(4)
+})

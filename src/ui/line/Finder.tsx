@@ -1,0 +1,153 @@
+import { Command } from 'cmdk'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { APPS, appOf } from '@/apps/list'
+import { desktopsFor, everything, type Found, KINDS, rank } from '@/core/finding/find'
+import { keysFor } from '@/core/keys/bindings'
+import type { DocumentId } from '@/core/model/types'
+import { closeView, dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { textsOf } from '@/store/texts'
+import { Keys } from '@/ui/parts/Keys'
+import { Kite } from '@/ui/parts/Kite'
+import { focusContent } from '@/ui/window/focus'
+
+const NAMES = {
+  windows: 'Windows',
+  desktops: 'Desktops',
+  apps: 'Apps',
+  documents: 'Recent documents',
+  commands: 'Commands',
+}
+
+/** The line opened upward: find anything, run any command. */
+export function Finder() {
+  const open = useShelf(({ view }) => view?.view === 'line')
+  return open ? <Field /> : null
+}
+
+const keyOf = (found: Found) => `${found.kind}:${found.id}`
+
+function Field() {
+  const state = useArrangement((now) => now)
+  const [typed, setTyped] = useState('')
+  const [asking, setAsking] = useState<Found | null>(null)
+  const [chosen, setChosen] = useState('')
+  const [texts, setTexts] = useState<ReadonlyMap<DocumentId, string>>(new Map())
+  const box = useRef<HTMLDivElement>(null)
+  const documents = state.documents
+  useEffect(() => {
+    void textsOf(Object.keys(documents)).then(setTexts)
+  }, [documents])
+  const all = useMemo(
+    () =>
+      asking
+        ? desktopsFor(state, asking.command, asking.args)
+        : everything(state, { apps: APPS, texts }),
+    [state, texts, asking],
+  )
+  const results = useMemo(() => (asking && !typed ? all : rank(all, typed)), [all, typed, asking])
+  const first = results[0]
+  useEffect(() => setChosen(first ? keyOf(first) : ''), [first])
+  // Verbs said while the line is open are about the chosen window.
+  useEffect(() => {
+    const found = results.find((result) => keyOf(result) === chosen)
+    shelf.setState({ chosen: found?.window ?? null })
+    return () => shelf.setState({ chosen: null })
+  }, [chosen, results])
+  useEffect(() => () => focusContent(), [])
+  const pick = (found: Found) => {
+    if (found.asks) {
+      setAsking(found)
+      setTyped('')
+      return
+    }
+    closeView()
+    dispatch(found.command, found.args, 'key')
+  }
+  return (
+    <Command
+      ref={box}
+      role="dialog"
+      label="Line"
+      aria-label="Line"
+      shouldFilter={false}
+      loop
+      value={chosen}
+      onValueChange={setChosen}
+      className="rise fixed bottom-[42px] left-1/2 z-40 flex max-h-[70vh] w-[640px] max-w-[calc(100vw-32px)] -translate-x-1/2 flex-col border-2 border-ink bg-panel outline-none"
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return
+        event.preventDefault()
+        if (asking) setAsking(null)
+        else closeView()
+      }}
+      onBlur={(event) => {
+        if (event.relatedTarget && !box.current?.contains(event.relatedTarget)) closeView()
+      }}
+    >
+      <Command.List className="min-h-0 flex-1 overflow-auto p-2" label="Results">
+        {results.length === 0 ? (
+          <p className="px-2 py-3 text-soft">Nothing is called that. Try fewer letters.</p>
+        ) : null}
+        {KINDS.map((kind) => {
+          const some = results.filter((found) => found.kind === kind)
+          return some.length ? (
+            <Command.Group
+              key={kind}
+              heading={asking ? 'Where to' : NAMES[kind]}
+              className="mb-1 [&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-soft"
+            >
+              {some.map((found) => (
+                <Result key={keyOf(found)} found={found} onPick={() => pick(found)} />
+              ))}
+            </Command.Group>
+          ) : null
+        })}
+      </Command.List>
+      <div className="flex items-center gap-3 border-seam border-t-[1.5px] border-dashed px-3 py-2">
+        {asking ? <b className="shrink-0">{asking.title}</b> : null}
+        <Command.Input
+          autoFocus
+          value={typed}
+          onValueChange={setTyped}
+          placeholder={asking ? 'a desktop' : 'a window, desktop, app, document or command'}
+          className="min-w-0 flex-1 bg-transparent text-[15px] outline-none"
+        />
+        <span className="flex shrink-0 items-center gap-1.5 text-soft">
+          <Keys keys="Enter" /> {asking ? 'there' : 'go or run'} <Keys keys="Alt+, …" /> send
+        </span>
+      </div>
+    </Command>
+  )
+}
+
+function Result({ found, onPick }: { found: Found; onPick(): void }) {
+  const lives = useArrangement(({ desktops }) => desktops[found.desktop ?? ''])
+  const keys = useArrangement((state) => keysFor(state, found.command, found.args))
+  const Glyph = found.app ? appOf(found.app)?.glyph : undefined
+  return (
+    <Command.Item
+      value={keyOf(found)}
+      onSelect={onPick}
+      className="flex min-h-8 items-center gap-2.5 px-2 aria-selected:bg-ink/10 aria-selected:shadow-[inset_2px_0_0_var(--ink)]"
+    >
+      {Glyph ? <Glyph size={16} aria-hidden className="shrink-0" /> : null}
+      {found.kind === 'desktops' && lives ? (
+        <Kite hue={lives.hue} letter={lives.letter} width={18} />
+      ) : null}
+      <span className="min-w-0 truncate">{found.title}</span>
+      <span className="ml-auto flex shrink-0 items-center gap-2 text-soft">
+        {found.kind === 'windows' ? (
+          lives ? (
+            <>
+              <Kite hue={lives.hue} letter={lives.letter} width={16} />
+              {lives.name}
+            </>
+          ) : (
+            'every desktop'
+          )
+        ) : null}
+        {keys ? <Keys keys={keys} /> : null}
+      </span>
+    </Command.Item>
+  )
+}

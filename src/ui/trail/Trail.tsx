@@ -1,0 +1,115 @@
+import { useEffect, useRef, useState } from 'react'
+import { appOf } from '@/apps/list'
+import { byUse, currentId, title } from '@/core/model/selectors'
+import { closeView, dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { Keys } from '@/ui/parts/Keys'
+import { Kite } from '@/ui/parts/Kite'
+import { focusContent } from '@/ui/window/focus'
+
+/** Recent windows in order of use, while Alt is held; letting go picks. */
+export function Trail() {
+  const view = useShelf((shelf) => (shelf.view?.view === 'trail' ? shelf.view : null))
+  return view ? <List back={view.back} /> : null
+}
+
+function List({ back }: { back: boolean }) {
+  const state = useArrangement((now) => now)
+  const [here, setHere] = useState(false)
+  const windows = byUse(state).filter((window) => !here || window.desktop === currentId(state))
+  const [at, setAt] = useState(back ? windows.length - 1 : Math.min(1, windows.length - 1))
+  const list = useRef<HTMLDivElement>(null)
+  const index = Math.max(0, Math.min(at, windows.length - 1))
+  const chosen = windows[index]
+  useEffect(() => {
+    list.current?.focus()
+    return () => focusContent()
+  }, [])
+  useEffect(() => {
+    list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' })
+  })
+  useEffect(() => {
+    const pick = (id: string | undefined) => {
+      closeView()
+      if (id) dispatch('window.focus', { window: id }, 'key')
+    }
+    const step = (by: number) => setAt((index + by + windows.length) % Math.max(1, windows.length))
+    const down = (event: KeyboardEvent) => {
+      const { code, shiftKey } = event
+      if (code === 'Backquote') step(shiftKey ? -1 : 1)
+      else if (code === 'ArrowDown') step(1)
+      else if (code === 'ArrowUp') step(-1)
+      else if (code === 'Tab') {
+        setHere(!here)
+        setAt(0)
+      } else if (code === 'Enter') pick(chosen?.id)
+      else if (code === 'Escape') closeView()
+      else return
+      event.preventDefault()
+      event.stopPropagation()
+    }
+    const up = (event: KeyboardEvent) => {
+      if (event.key === 'Alt') pick(chosen?.id)
+    }
+    addEventListener('keydown', down, { capture: true })
+    addEventListener('keyup', up)
+    return () => {
+      removeEventListener('keydown', down, { capture: true })
+      removeEventListener('keyup', up)
+    }
+  })
+  return (
+    <div
+      role="dialog"
+      aria-label="Trail"
+      className="rise fixed top-[12%] left-1/2 z-40 flex max-h-[70vh] w-[480px] -translate-x-1/2 flex-col border-2 border-ink bg-panel"
+    >
+      <div
+        ref={list}
+        role="listbox"
+        aria-label="Recent windows"
+        aria-activedescendant={chosen ? `trail-${chosen.id}` : undefined}
+        tabIndex={0}
+        className="min-h-0 flex-1 overflow-auto p-2 outline-none"
+      >
+        {windows.length === 0 ? <p className="p-2 text-soft">No windows on this desktop.</p> : null}
+        {windows.map((window) => {
+          const Glyph = appOf(window.app)?.glyph
+          const lives = state.desktops[window.desktop]
+          return (
+            <div
+              key={window.id}
+              id={`trail-${window.id}`}
+              role="option"
+              aria-selected={window === chosen}
+              tabIndex={-1}
+              className="flex min-h-9 items-center gap-2.5 px-2 aria-selected:bg-ink/10 aria-selected:shadow-[inset_2px_0_0_var(--ink)]"
+              onClick={() => {
+                closeView()
+                dispatch('window.focus', { window: window.id })
+              }}
+              onKeyDown={() => {}}
+            >
+              {Glyph ? <Glyph size={16} aria-hidden className="shrink-0" /> : null}
+              <span className="min-w-0 truncate">{title(state, window)}</span>
+              {window.minimised ? <span className="text-soft">minimised</span> : null}
+              <span className="ml-auto flex shrink-0 items-center gap-2 text-soft">
+                {lives ? (
+                  <>
+                    <Kite hue={lives.hue} letter={lives.letter} width={17} />
+                    {lives.name}
+                  </>
+                ) : (
+                  'every desktop'
+                )}
+              </span>
+            </div>
+          )
+        })}
+      </div>
+      <p className="flex items-center gap-2 border-seam border-t-[1.5px] border-dashed px-3 py-1.5 text-soft">
+        <Keys keys="`" /> next <Keys keys="Tab" /> {here ? 'all desktops' : 'this desktop only'}
+        <span className="ml-auto">let Alt go to pick</span>
+      </p>
+    </div>
+  )
+}
