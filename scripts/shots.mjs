@@ -53,6 +53,7 @@ const shots = {
   reader: [['Alt+E', 'Alt+Shift+-']],
   line: [['Alt+B', 'Alt+;', 'type stat']],
   trail: [['Alt+R', 'Alt+P', 'Alt+F', 'hold Alt', 'Backquote']],
+  loft: [['Alt+P', 'Alt+R', 'Alt+/', 'Space', 'Shift+F', 'Space', 'Shift+R']],
   countdown: [['Alt+E', 'Alt+4']],
 }
 for (const [name, [keys, options]] of Object.entries(shots))

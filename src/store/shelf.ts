@@ -2,11 +2,12 @@ import { useSyncExternalStore } from 'react'
 import { createStore, useStore } from 'zustand'
 import type { Env, Refusal, View } from '@/core/commands/command'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
+import type { Place } from '@/core/geometry/shelves'
 import { emptyHistory } from '@/core/history/history'
 import type { By, JournalEvent } from '@/core/journal/events'
 import { keysFor } from '@/core/keys/bindings'
 import { initialState } from '@/core/model/initial'
-import type { AppFacts, State, WindowId } from '@/core/model/types'
+import type { AppFacts, DesktopId, State, WindowId } from '@/core/model/types'
 
 /** What the Line says of the last thing that happened. */
 export interface Said {
@@ -29,6 +30,12 @@ interface Shelf {
   announced: string
   view: View | null
   saving: Saving
+  /** Whether the loft is open. It stays while something is asked above it. */
+  loft: boolean
+  /** Where windows are drawn instead of their frames, while they are laid out to be seen. */
+  places: Record<WindowId, Place> | null
+  /** The desktop that is chosen in the loft. */
+  chosenDesktop: DesktopId | null
   /** The window that verbs are about while a list is open; else the focused one is. */
   chosen: WindowId | null
   /** The strokes of a sequence heard so far. */
@@ -42,6 +49,9 @@ export const shelf = createStore<Shelf>(() => ({
   said: null,
   announced: '',
   view: null,
+  loft: false,
+  places: null,
+  chosenDesktop: null,
   chosen: null,
   saving: { state: 'saved' },
   pending: '',
@@ -101,7 +111,7 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   }
   const { session, step, announce, show, journal } = outcome
   // A view that asked for something is answered; one that shows things stays.
-  const patch: Partial<Shelf> = { session, ...(show && { view: show }) }
+  const patch: Partial<Shelf> = { session, ...(show && shown(show, before)) }
   const keys = by === 'pointer' ? keysFor(before.session.state, id, args) : undefined
   const text = outcome.say ?? (keys ? announce : undefined)
   if (text !== undefined)
@@ -113,6 +123,12 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   if (journal.length) for (const listener of listeners) listener(journal)
   return outcome
 }
+
+/** The loft is a place of its own; everything else that is asked for is a view. */
+const shown = (show: View, { loft }: Shelf): Partial<Shelf> =>
+  show.view === 'loft' ? { loft: !loft, view: null } : { view: show }
+
+export const closeLoft = (): void => shelf.setState({ loft: false })
 
 function refuse({ reason, ask }: Refusal): void {
   if (ask) shelf.setState({ view: ask })

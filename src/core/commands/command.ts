@@ -31,6 +31,7 @@ export type View =
   | { view: 'title'; window: WindowId }
   | { view: 'keys' }
   | { view: 'line' }
+  | { view: 'loft' }
   | { view: 'trail'; back: boolean }
   | { view: 'open file' }
   | { view: 'export shelf' }

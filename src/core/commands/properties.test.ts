@@ -77,6 +77,13 @@ const said: fc.Arbitrary<Said> = fc.oneof(
       id,
       args: (state: State) => ({ ...windowAt(state, window), to: placeAt(state, at) }),
     })),
+  fc.tuple(maybe, maybe, fc.nat(60)).map(([one, two, at]) => ({
+    id: 'window.sendAll',
+    args: (state: State) => ({
+      windows: [windowAt(state, one).window, windowAt(state, two).window].filter(Boolean),
+      to: placeAt(state, at),
+    }),
+  })),
   fc.constantFrom('notes', 'dial').map((app) => ({ id: 'window.open', args: () => ({ app }) })),
   fc.constantFrom('notes', 'dial').map((app) => ({ id: 'app.launch', args: () => ({ app }) })),
   fc

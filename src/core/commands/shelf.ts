@@ -99,7 +99,7 @@ export const mergeFile = command({
 })
 
 const opens = (
-  view: 'keys' | 'line' | 'open file' | 'export shelf' | 'import shelf',
+  view: 'keys' | 'line' | 'loft' | 'open file' | 'export shelf' | 'import shelf',
   id: string,
   title: string,
 ) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
@@ -108,6 +108,7 @@ export const shelfCommands = [
   undo,
   redo,
   opens('keys', 'shelf.keys', 'Key card'),
+  opens('loft', 'loft.open', 'Loft: see everything, and back'),
   opens('line', 'line.open', 'Find anything'),
   command({
     id: 'trail.open',

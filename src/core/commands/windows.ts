@@ -1,4 +1,4 @@
-import { boolean, number, object, string } from 'yup'
+import { array, boolean, number, object, string } from 'yup'
 import { DIRECTIONS, type Direction, nearest } from '@/core/geometry/direction'
 import { limited, reachable, spanFrame } from '@/core/geometry/rect'
 import {
@@ -97,6 +97,44 @@ export const send = command({
       say: `Sent ${quoted(draft, found)} to ${desktop(draft, to).name}`,
       journal: [{ kind: 'send', window: found.id, app: found.app, from, to }],
       ...(place === 'new' && { show: { view: 'rename', desktop: to } }),
+    }
+  },
+})
+
+export const sendAll = command({
+  id: 'window.sendAll',
+  title: 'Send several windows',
+  group,
+  args: { windows: array(string().required()).required().min(1), to: string().required() },
+  can: (state, { windows, to }) => {
+    const refusals = windows.map((id) => canMove(state, { window: id, to }))
+    return refusals.includes(true) || (refusals[0] ?? true)
+  },
+  run: (draft, { windows, to }, env) => {
+    const place = resolvePlace(draft, to)
+    if (refused(place)) return
+    const target = place === 'new' ? makeDesktop(draft, env).id : place
+    const moved = windows
+      .map((id) => window(draft, id))
+      .filter((found) => found.desktop !== target)
+      .map(({ id, app, desktop: from }) => ({
+        kind: 'send' as const,
+        window: id,
+        app,
+        from,
+        to: target,
+      }))
+    const [first] = moved
+    for (const { window: id } of moved) moveTo(draft, id, target)
+    settleFocus(draft)
+    const what =
+      moved.length === 1 && first
+        ? quoted(draft, window(draft, first.window))
+        : `${moved.length} windows`
+    return {
+      say: `Sent ${what} to ${desktop(draft, target).name}`,
+      journal: moved,
+      ...(place === 'new' && { show: { view: 'rename', desktop: target } }),
     }
   },
 })
@@ -360,6 +398,7 @@ export const windowCommands = [
   focus,
   focusToward,
   send,
+  sendAll,
   carry,
   asking('pad', 'window.pad', 'Place window on the pad'),
   place,

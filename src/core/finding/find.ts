@@ -48,6 +48,7 @@ const SILENT = new Set([
   'desktop.fold',
   'window.focus',
   'window.focusToward',
+  'window.sendAll',
   'window.place',
   'window.move',
   'window.resize',

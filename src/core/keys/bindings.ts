@@ -55,6 +55,7 @@ const FIXED: Bound[] = [
   { keys: 'Alt+Z', command: 'history.undo' },
   { keys: 'Alt+Shift+Z', command: 'history.redo' },
   { keys: 'Alt+Shift+/', command: 'shelf.keys' },
+  { keys: 'Alt+/', command: 'loft.open' },
   { keys: 'Alt+;', command: 'line.open' },
   { keys: 'Alt+`', command: 'trail.open' },
   { keys: 'Alt+Shift+`', command: 'trail.open', args: { back: true } },

@@ -6,8 +6,8 @@ import { type Layout, strokeOf } from './stroke'
 
 const LEADER = 'Ctrl+.'
 
-/** Views in which a chord would act behind the person's back. */
-const MODAL = new Set(['fold', 'unsaved', 'letter', 'look', 'title', 'import shelf'])
+/** Views that take the keys themselves, or in which a chord would act behind the person's back. */
+const MODAL = new Set(['trail', 'fold', 'unsaved', 'letter', 'look', 'title', 'import shelf'])
 
 /** Turns key strokes anywhere on the page into commands. */
 export function useKeys(): void {
@@ -64,10 +64,14 @@ function listen(stroke: string): boolean {
   return true
 }
 
-/** Runs what was said, about the window chosen in an open list or about the focused one. */
+/** Runs what was said, about what is chosen in an open list or about what has the focus. */
 function run({ command, args = {} }: Bound): void {
-  const { chosen } = shelf.getState()
-  const about = chosen && registry.get(command)?.args.fields.window ? { window: chosen } : {}
+  const { chosen, chosenDesktop } = shelf.getState()
+  const takes = (name: string) => name in (registry.get(command)?.args.fields ?? {})
+  const about = {
+    ...(chosen && takes('window') && { window: chosen }),
+    ...(chosenDesktop && takes('desktop') && { desktop: chosenDesktop }),
+  }
   dispatch(command, { ...args, ...about }, 'key')
 }
 

@@ -1,6 +1,6 @@
 import { Dialog as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'
-import { closeView } from '@/store/shelf'
+import { closeView, shelf } from '@/store/shelf'
 import { focusContent } from '@/ui/window/focus'
 
 /** A sheet over the stage that asks or shows something; Escape leaves it. */
@@ -25,7 +25,8 @@ export function Dialog({
           {...(!intro && { 'aria-describedby': undefined })}
           onCloseAutoFocus={(event) => {
             event.preventDefault()
-            focusContent()
+            if (!shelf.getState().loft) focusContent()
+            else document.getElementById('loft')?.focus()
           }}
         >
           <Radix.Title className="font-bold font-display text-[19px] leading-tight">

@@ -18,7 +18,9 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
   const here = useArrangement((state) => currentId(state) === id)
   const last = useArrangement((state) => lastId(state) === id)
   const spoken = useArrangement((state) => summary(state, id))
-  const naming = useShelf(({ view }) => view?.view === 'rename' && view.desktop === id)
+  const naming = useShelf(
+    ({ view, loft }) => !loft && view?.view === 'rename' && view.desktop === id,
+  )
   const [menu, setMenu] = useState(false)
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id })
   const keys = (event: KeyboardEvent) => {

@@ -1,6 +1,7 @@
 import { type DragEvent, useEffect, useMemo, useRef, useState } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
 import { dispatch, getState, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { Loft } from '@/ui/loft/Loft'
 import { focusContent } from '@/ui/window/focus'
 import { WindowSlot } from '@/ui/window/WindowSlot'
 import { EmptyHelp } from './EmptyHelp'
@@ -14,6 +15,7 @@ export function Stage() {
   const { name, hue, backdrop, sign } = useArrangement((state) => desktop(state, here))
   const empty = useArrangement((state) => desktop(state, here).windows.length === 0)
   const display = useArrangement((state) => state.display)
+  const loft = useShelf((now) => now.loft)
   const [dropping, setDropping] = useState(false)
   useStageSize(stage, display)
   useFocusFollows()
@@ -42,8 +44,18 @@ export function Stage() {
     >
       <h1 className={sign ? 'sign' : 'sr-only'}>{name}</h1>
       {sign ? <Arrival key={here} name={name} /> : null}
-      {empty ? <EmptyHelp /> : null}
-      <Windows />
+      {empty && !loft ? <EmptyHelp /> : null}
+      <div
+        id="windows"
+        className={
+          loft
+            ? 'fixed top-0 right-[320px] bottom-9 left-0 z-30 isolate overflow-auto bg-ground max-[1000px]:right-0'
+            : 'contents'
+        }
+      >
+        {loft ? <Loft /> : null}
+        <Windows />
+      </div>
       <Pad />
       {dropping ? (
         <div className="pointer-events-none absolute inset-2 z-[2147483001] grid place-items-center border-2 border-ink border-dashed">
@@ -58,8 +70,23 @@ export function Stage() {
 function Windows() {
   const windows = useArrangement((state) => state.windows)
   const ids = useStable(useMemo(() => Object.keys(windows), [windows]))
-  return ids.map((id) => <WindowSlot key={id} id={id} />)
+  const warm = useWarming(ids.length)
+  return ids.map((id, at) => <WindowSlot key={id} id={id} warm={at < warm} />)
 }
+
+/** How many windows are drawn ahead of being shown: one more whenever the page has nothing to do. */
+function useWarming(count: number): number {
+  const [warm, setWarm] = useState(0)
+  const most = Math.min(count, WARM_MOST)
+  useEffect(() => {
+    if (warm >= most) return
+    const handle = requestIdleCallback(() => setWarm(warm + 1), { timeout: 2000 })
+    return () => cancelIdleCallback(handle)
+  }, [warm, most])
+  return warm
+}
+
+const WARM_MOST = 300
 
 /** The same array as long as it lists the same. */
 function useStable(list: string[]): string[] {
@@ -102,7 +129,7 @@ function useStageSize(stage: React.RefObject<HTMLElement | null>, display: strin
 function useFocusFollows(): void {
   const focus = useArrangement((state) => state.focus)
   const here = useArrangement(currentId)
-  const idle = useShelf(({ view }) => view === null)
+  const idle = useShelf(({ view, loft }) => view === null && !loft)
   // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop or window is the reason to run
   useEffect(() => {
     if (idle) focusContent()
@@ -112,7 +139,8 @@ function useFocusFollows(): void {
     const loaded = new MutationObserver(() => {
       const active = document.activeElement
       const waiting = active === document.body || active?.classList.contains('win-body')
-      if (waiting && shelf.getState().view === null) focusContent()
+      const { view, loft } = shelf.getState()
+      if (waiting && view === null && !loft) focusContent()
     })
     const stage = document.getElementById('stage')
     if (stage) loaded.observe(stage, { childList: true, subtree: true })

@@ -1,10 +1,11 @@
 import { Grid3x3, Maximize, Minimize, Minus, X } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import { type MouseEvent, memo, type ReactNode, useState } from 'react'
+import { type CSSProperties, type MouseEvent, memo, type ReactNode, useState } from 'react'
 import { appOf } from '@/apps/list'
+import type { Place } from '@/core/geometry/shelves'
 import { currentId, desktop, isVisible } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { dispatch, getState, useArrangement, useWhileLive } from '@/store/shelf'
+import { dispatch, getState, useArrangement, useShelf, useWhileLive } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
 import { Content } from './Content'
@@ -16,13 +17,13 @@ import { GRIPS, useResizing } from './useResizing'
  * A window's place on the stage. It is drawn when its desktop is first shown; after that it
  * stays mounted, and the browser skips it while it is hidden.
  */
-export const WindowSlot = memo(function WindowSlot({ id }: { id: WindowId }) {
-  const visible = useArrangement((state) => {
+export const WindowSlot = memo(function WindowSlot({ id, warm }: { id: WindowId; warm: boolean }) {
+  const visible = useShelf(({ session: { state }, places }) => {
     const window = state.windows[id]
-    return !!window && isVisible(state, window)
+    return !!window && (places ? id in places : isVisible(state, window))
   })
   const [woken, setWoken] = useState(visible)
-  if (visible && !woken) setWoken(true)
+  if ((visible || warm) && !woken) setWoken(true)
   if (!woken) return null
   return (
     <div className={visible ? 'slot' : 'slot slot-hidden'}>
@@ -47,6 +48,7 @@ const WindowFrame = memo(function WindowFrame({ id, live }: { id: WindowId; live
   const area = useWhileLive(live, ({ displays, windows }) =>
     windows[id]?.maximised ? displays[windows[id].display] : undefined,
   )
+  const place = useShelf(({ places }) => places?.[id])
   const resizing = useResizing(id)
   if (!window) return null
   const { x, y, width, height } = area ? { ...area, x: 0, y: 0 } : window.frame
@@ -59,7 +61,8 @@ const WindowFrame = memo(function WindowFrame({ id, live }: { id: WindowId; live
       data-display={window.display}
       aria-label={name}
       className={`win ${focused ? `win-focused hue-${hue}` : ''}`}
-      style={{ left: x, top: y, width, height, zIndex: window.z }}
+      inert={!!place}
+      style={place ? standing(place) : { left: x, top: y, width, height, zIndex: window.z }}
       onPointerDownCapture={() => raise(id)}
       onFocusCapture={(event) => {
         rememberElement(id, event.target)
@@ -79,6 +82,19 @@ const WindowFrame = memo(function WindowFrame({ id, live }: { id: WindowId; live
       ))}
     </section>
   )
+})
+
+/** A window as a miniature; what is scrolled out of sight costs nothing. */
+const standing = ({ x, y, width, height, scale }: Place): CSSProperties => ({
+  left: x,
+  top: y,
+  width,
+  height,
+  transform: `scale(${scale})`,
+  transformOrigin: '0 0',
+  contentVisibility: 'auto',
+  containIntrinsicSize: `${width}px ${height}px`,
+  zIndex: 1,
 })
 
 /** A push anywhere in a window puts it on top with the focus; nothing happens when it is there. */

@@ -1,0 +1,62 @@
+import type { Size } from '@/core/model/types'
+
+/** Where a window's miniature stands: its corner, and the scale of the whole window. */
+export interface Place extends Size {
+  x: number
+  y: number
+  scale: number
+}
+
+export interface Shelf {
+  id: string
+  top: number
+  height: number
+}
+
+export interface Shelves {
+  rows: Shelf[]
+  places: Record<string, Place>
+  height: number
+}
+
+/** Left of the windows stands the name of the row. */
+export const LABEL = 196
+export const CAPTION = 22
+const MOST: Size = { width: 128, height: 84 }
+const GAP = 18
+const ABOVE = 10
+const LEAST_WIDTH = 84
+
+/**
+ * Stands windows on shelves, a row each, at true proportions and none larger than 128×84 CSS
+ * pixels. They stand on the shelf's line with a caption above; a row that is full goes on below.
+ *
+ * @param width of the area; at least one window stands on every line whatever it is
+ */
+export function standOnShelves(
+  rows: { id: string; windows: ({ id: string } & Size)[] }[],
+  width: number,
+): Shelves {
+  const line = ABOVE + CAPTION + MOST.height
+  const places: Record<string, Place> = {}
+  let top = 0
+  const shelves = rows.map(({ id, windows }) => {
+    let x = LABEL
+    let lines = 1
+    for (const window of windows) {
+      const scale = Math.min(1, MOST.width / window.width, MOST.height / window.height)
+      const wide = Math.max(LEAST_WIDTH, window.width * scale)
+      if (x > LABEL && x + wide > width - GAP) {
+        x = LABEL
+        lines++
+      }
+      const y = top + lines * line - window.height * scale
+      places[window.id] = { x, y, scale, width: window.width, height: window.height }
+      x += wide + GAP
+    }
+    const shelf = { id, top, height: lines * line + 4 }
+    top += shelf.height
+    return shelf
+  })
+  return { rows: shelves, places, height: top }
+}
