@@ -9,8 +9,8 @@ import { useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, start } from '@/store/start'
 import { Dialogs } from './dialogs/Dialogs'
 import { useKeys } from './keys/useKeys'
-import { Finder } from './line/Finder'
 import { Line } from './line/Line'
+import { OpenLine } from './line/OpenLine'
 import { Rack } from './rack/Rack'
 import { Shut } from './Shut'
 import { Stage } from './stage/Stage'
@@ -75,7 +75,7 @@ function Open({ name }: { name: string }) {
       <Stage />
       <Line />
       <Dialogs />
-      <Finder />
+      <OpenLine />
       <Trail />
       <Announcer />
     </div>

@@ -35,6 +35,8 @@ function Editor({ id, markdown }: { id: string; markdown: string }) {
         'data-autofocus': '',
       },
     },
+    // The caret is where it was before the first key comes, not a moment later.
+    onFocus: ({ editor: { view } }) => view.focus(),
     onUpdate: ({ editor: { getMarkdown } }) => {
       agreed.current = getMarkdown()
       changeContent(id, { markdown: agreed.current } satisfies DocumentContent, 'draft')

@@ -19,7 +19,7 @@ const NAMES = {
 }
 
 /** The line opened upward: find anything, run any command. */
-export function Finder() {
+export function OpenLine() {
   const open = useShelf(({ view }) => view?.view === 'line')
   return open ? <Field /> : null
 }
