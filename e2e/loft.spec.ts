@@ -44,7 +44,7 @@ test('every window is drawn at its true proportions; walking and Enter go to one
 }) => {
   await shelf.open()
   await shelf.press('Alt+R')
-  await expect(shelf.window('rota')).toBeVisible()
+  await expect(shelf.window('rota').getByRole('grid')).toBeVisible()
   await shelf.press('Alt+F')
   await page.evaluate(() => {
     const cell = document.querySelector('[data-window="rota"] [role="grid"]')

@@ -54,6 +54,7 @@ const shots = {
   line: [['Alt+B', 'Alt+;', 'type stat']],
   trail: [['Alt+R', 'Alt+P', 'Alt+F', 'hold Alt', 'Backquote']],
   loft: [['Alt+P', 'Alt+R', 'Alt+/', 'Space', 'Shift+F', 'Space', 'Shift+R']],
+  unstack: [['Alt+.']],
   countdown: [['Alt+E', 'Alt+4']],
 }
 for (const [name, [keys, options]] of Object.entries(shots))

@@ -22,7 +22,7 @@ export class Keeper {
 
   soon(within = SAVE_WITHIN): void {
     if (this.stopped || this.timer !== null) return
-    if (within === SAVE_WITHIN) this.work.saving()
+    if (within === SAVE_WITHIN && !this.writing) this.work.saving()
     this.timer = setTimeout(() => void this.flush(), within)
   }
 

@@ -61,7 +61,10 @@ export async function start(
       await saveSlot(slots, state, ++revision)
       written = state
     },
-    saving: () => shelf.setState({ saving: { state: 'saving' } }),
+    saving: () => {
+      if (shelf.getState().saving.state !== 'saving')
+        shelf.setState({ saving: { state: 'saving' } })
+    },
     saved: () => shelf.setState({ saving: { state: 'saved' } }),
     failed: (error) => shelf.setState({ saving: { state: 'failed', why: whyNot(error) } }),
   })

@@ -32,6 +32,7 @@ export type View =
   | { view: 'keys' }
   | { view: 'line' }
   | { view: 'loft' }
+  | { view: 'unstack'; app: boolean }
   | { view: 'trail'; back: boolean }
   | { view: 'open file' }
   | { view: 'export shelf' }

@@ -111,6 +111,15 @@ export const shelfCommands = [
   opens('loft', 'loft.open', 'Loft: see everything, and back'),
   opens('line', 'line.open', 'Find anything'),
   command({
+    id: 'unstack.open',
+    title: 'Unstack: windows side by side',
+    group: 'Switching',
+    step: false,
+    args: { app: boolean() },
+    can: (state) => Object.keys(state.windows).length > 0 || no('There are no windows yet.'),
+    run: (_draft, { app }) => ({ show: { view: 'unstack', app: app ?? false } }),
+  }),
+  command({
     id: 'trail.open',
     title: 'Recent windows',
     group: 'Switching',

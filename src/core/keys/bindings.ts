@@ -56,6 +56,8 @@ const FIXED: Bound[] = [
   { keys: 'Alt+Shift+Z', command: 'history.redo' },
   { keys: 'Alt+Shift+/', command: 'shelf.keys' },
   { keys: 'Alt+/', command: 'loft.open' },
+  { keys: 'Alt+.', command: 'unstack.open' },
+  { keys: 'Alt+Shift+.', command: 'unstack.open', args: { app: true } },
   { keys: 'Alt+;', command: 'line.open' },
   { keys: 'Alt+`', command: 'trail.open' },
   { keys: 'Alt+Shift+`', command: 'trail.open', args: { back: true } },

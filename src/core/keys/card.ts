@@ -46,6 +46,7 @@ function inWords(
   if (command === 'desktop.reorder')
     return `Move desktop ${Number(args.by) < 0 ? 'earlier' : 'later'} in the order`
   if (command === 'window.focusToward') return `Focus the window ${args.to}`
+  if (command === 'unstack.open' && args.app) return 'Unstack the windows of this app'
   if (command === 'trail.open' && args.back) return 'Recent windows, backwards'
   if (command !== 'app.launch') return registry.get(command)?.title ?? command
   const app = state.slots[Number(args.slot) - 1]

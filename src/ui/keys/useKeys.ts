@@ -7,7 +7,16 @@ import { type Layout, strokeOf } from './stroke'
 const LEADER = 'Ctrl+.'
 
 /** Views that take the keys themselves, or in which a chord would act behind the person's back. */
-const MODAL = new Set(['trail', 'fold', 'unsaved', 'letter', 'look', 'title', 'import shelf'])
+const MODAL = new Set([
+  'trail',
+  'unstack',
+  'fold',
+  'unsaved',
+  'letter',
+  'look',
+  'title',
+  'import shelf',
+])
 
 /** Turns key strokes anywhere on the page into commands. */
 export function useKeys(): void {
@@ -57,7 +66,8 @@ function listen(stroke: string): boolean {
     if (pending) shelf.setState({ pending: '' })
     return false
   }
-  shelf.setState({ pending: heard.kind === 'prefix' ? heard.keys : '' })
+  const next = heard.kind === 'prefix' ? heard.keys : ''
+  if (next !== pending) shelf.setState({ pending: next })
   if (heard.kind === 'command') run(heard.bound)
   if (heard.kind === 'unknown')
     say(`${heard.keys} means nothing. Alt+Shift+/ shows the keys.`, { refused: true })

@@ -1,7 +1,9 @@
 import { type DragEvent, useEffect, useMemo, useRef, useState } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
+import type { Hue } from '@/core/model/types'
 import { dispatch, getState, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { Loft } from '@/ui/loft/Loft'
+import { Unstack } from '@/ui/unstack/Unstack'
 import { focusContent } from '@/ui/window/focus'
 import { WindowSlot } from '@/ui/window/WindowSlot'
 import { EmptyHelp } from './EmptyHelp'
@@ -26,7 +28,7 @@ export function Stage() {
       ref={stage}
       tabIndex={-1}
       aria-label={`Stage, ${name}`}
-      className={`hue-${hue} backdrop backdrop-${backdrop} relative isolate overflow-clip outline-none`}
+      className="relative isolate overflow-clip outline-none"
       onDragOver={(event) => {
         if (!takesFiles(event)) return
         event.preventDefault()
@@ -42,8 +44,11 @@ export function Stage() {
         void openFiles([...event.dataTransfer.files])
       }}
     >
-      <h1 className={sign ? 'sign' : 'sr-only'}>{name}</h1>
-      {sign ? <Arrival key={here} name={name} /> : null}
+      {/* Beside the windows, not around them: a new hue is none of their business. */}
+      <div className={`hue-${hue} backdrop backdrop-${backdrop} absolute inset-0`}>
+        <h1 className={sign ? 'sign' : 'sr-only'}>{name}</h1>
+      </div>
+      {sign ? <Arrival key={here} name={name} hue={hue} /> : null}
       {empty && !loft ? <EmptyHelp /> : null}
       <div
         id="windows"
@@ -57,6 +62,7 @@ export function Stage() {
         <Windows />
       </div>
       <Pad />
+      <Unstack />
       {dropping ? (
         <div className="pointer-events-none absolute inset-2 z-[2147483001] grid place-items-center border-2 border-ink border-dashed">
           <p className="bg-panel px-4 py-2 font-semibold">Drop to open on {name}</p>
@@ -97,11 +103,15 @@ function useStable(list: string[]): string[] {
 }
 
 /** The name of the desktop one has come to, for a moment above its windows. */
-function Arrival({ name }: { name: string }) {
+function Arrival({ name, hue }: { name: string; hue: Hue }) {
   const [over, setOver] = useState(false)
   if (over) return null
   return (
-    <div aria-hidden className="sign sign-arriving" onAnimationEnd={() => setOver(true)}>
+    <div
+      aria-hidden
+      className={`hue-${hue} sign sign-arriving`}
+      onAnimationEnd={() => setOver(true)}
+    >
       {name}
     </div>
   )

@@ -18,22 +18,32 @@ import { GRIPS, useResizing } from './useResizing'
  * stays mounted, and the browser skips it while it is hidden.
  */
 export const WindowSlot = memo(function WindowSlot({ id, warm }: { id: WindowId; warm: boolean }) {
-  const visible = useShelf(({ session: { state }, places }) => {
+  // Where it stands while windows are laid out to be seen, else whether it is on screen.
+  const drawn = useShelf(({ session: { state }, places }) => {
     const window = state.windows[id]
-    return !!window && (places ? id in places : isVisible(state, window))
+    return !!window && (places ? (places[id] ?? false) : isVisible(state, window))
   })
+  const visible = drawn !== false
   const [woken, setWoken] = useState(visible)
   if ((visible || warm) && !woken) setWoken(true)
   if (!woken) return null
   return (
     <div className={visible ? 'slot' : 'slot slot-hidden'}>
-      <WindowFrame id={id} live={visible} />
+      <WindowFrame id={id} live={visible} place={typeof drawn === 'object' ? drawn : undefined} />
     </div>
   )
 })
 
 /** A hidden window takes no updates: it looks at the state again when it is shown. */
-const WindowFrame = memo(function WindowFrame({ id, live }: { id: WindowId; live: boolean }) {
+const WindowFrame = memo(function WindowFrame({
+  id,
+  live,
+  place,
+}: {
+  id: WindowId
+  live: boolean
+  place: Place | undefined
+}) {
   const window = useWhileLive(live, (state) => state.windows[id])
   const name = useWhileLive(
     live,
@@ -48,7 +58,6 @@ const WindowFrame = memo(function WindowFrame({ id, live }: { id: WindowId; live
   const area = useWhileLive(live, ({ displays, windows }) =>
     windows[id]?.maximised ? displays[windows[id].display] : undefined,
   )
-  const place = useShelf(({ places }) => places?.[id])
   const resizing = useResizing(id)
   if (!window) return null
   const { x, y, width, height } = area ? { ...area, x: 0, y: 0 } : window.frame
@@ -62,7 +71,7 @@ const WindowFrame = memo(function WindowFrame({ id, live }: { id: WindowId; live
       aria-label={name}
       className={`win ${focused ? `win-focused hue-${hue}` : ''}`}
       inert={!!place}
-      style={place ? standing(place) : { left: x, top: y, width, height, zIndex: window.z }}
+      style={place ? standing(place, x, y) : { left: x, top: y, width, height, zIndex: window.z }}
       onPointerDownCapture={() => raise(id)}
       onFocusCapture={(event) => {
         rememberElement(id, event.target)
@@ -85,12 +94,16 @@ const WindowFrame = memo(function WindowFrame({ id, live }: { id: WindowId; live
 })
 
 /** A window as a miniature; what is scrolled out of sight costs nothing. */
-const standing = ({ x, y, width, height, scale }: Place): CSSProperties => ({
-  left: x,
-  top: y,
+const standing = (
+  { x, y, width, height, scale }: Place,
+  left: number,
+  top: number,
+): CSSProperties => ({
+  left,
+  top,
   width,
   height,
-  transform: `scale(${scale})`,
+  transform: `translate(${x - left}px, ${y - top}px) scale(${scale})`,
   transformOrigin: '0 0',
   contentVisibility: 'auto',
   containIntrinsicSize: `${width}px ${height}px`,

@@ -1,0 +1,208 @@
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { appOf } from '@/apps/list'
+import { type Direction, nearest } from '@/core/geometry/direction'
+import type { Place } from '@/core/geometry/shelves'
+import { hints, readingOrder, UNSTACK_GAP, unstack } from '@/core/geometry/unstack'
+import { currentId, isShown, shownFrame, stack, title } from '@/core/model/selectors'
+import type { State, Window } from '@/core/model/types'
+import { closeView, dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { Kite } from '@/ui/parts/Kite'
+
+/** Windows side by side, none covering another, each with a letter to pick it by. */
+export function Unstack() {
+  const view = useShelf((now) => (now.view?.view === 'unstack' ? now.view : null))
+  return view ? <Laid ofApp={view.app} /> : null
+}
+
+/** Height of the row the minimised windows stand in. */
+const LOW = 128
+
+const ARROWS: Record<string, Direction> = {
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+}
+
+function Laid({ ofApp }: { ofApp: boolean }) {
+  const state = useArrangement((now) => now)
+  const apps = useMemo(
+    () => [...new Set(Object.values(state.windows).map(({ app }) => app))].sort(),
+    [state.windows],
+  )
+  const [app, setApp] = useState(() =>
+    ofApp ? (state.windows[state.focus ?? '']?.app ?? apps[0]) : undefined,
+  )
+  const [chosen, setChosen] = useState(state.focus)
+  const [typed, setTyped] = useState('')
+  const place = useRef<HTMLDivElement>(null)
+  const windows = useMemo(() => inOrder(state, app), [state, app])
+  const places = useMemo(() => layOut(state, windows), [state, windows])
+  const letters = hints(windows.length)
+  const current = windows.find(({ id }) => id === chosen) ?? windows[0]
+  useLayoutEffect(() => shelf.setState({ places }), [places])
+  useEffect(() => {
+    const stage = document.getElementById('stage')
+    if (stage) stage.dataset.gliding = ''
+    place.current?.focus()
+    return () => {
+      shelf.setState({ places: null })
+      setTimeout(() => delete stage?.dataset.gliding, 200)
+    }
+  }, [])
+  const pick = (window: Window | undefined) => {
+    closeView()
+    if (window) dispatch('window.focus', { window: window.id }, 'key')
+  }
+  const step = (direction: Direction) => {
+    const rects = windows.map(({ id }) => rectOf(places[id]))
+    const from = rectOf(places[current?.id ?? ''])
+    const at = nearest(from, rects, direction)
+    if (at !== null) setChosen(windows[at]?.id ?? null)
+  }
+  const hear = (letter: string) => {
+    const so = typed + letter
+    const at = letters.indexOf(so)
+    if (at >= 0) pick(windows[at])
+    else setTyped(letters.some((hint) => hint.startsWith(so)) ? so : '')
+  }
+  const keys = (event: React.KeyboardEvent) => {
+    const { key, code, shiftKey } = event
+    const direction = ARROWS[key]
+    if (direction) step(direction)
+    else if (key === 'Enter') pick(current)
+    else if (key === 'Escape' || code === 'Period') closeView()
+    else if (key === 'Delete') current && dispatch('window.close', { window: current.id }, 'key')
+    else if (key === 'Tab') {
+      const at = apps.indexOf(app ?? '') + (shiftKey ? -1 : 1)
+      setApp(apps[(at + apps.length) % apps.length])
+      setTyped('')
+    } else if (/^[a-z]$/i.test(key)) hear(key.toUpperCase())
+    else return
+    event.preventDefault()
+    event.stopPropagation()
+  }
+  return (
+    <div
+      ref={place}
+      role="dialog"
+      aria-label="Unstack"
+      tabIndex={-1}
+      className="absolute inset-0 z-[2147483001] outline-none"
+      onKeyDown={keys}
+    >
+      {windows.length === 0 ? (
+        <p className="m-10 text-soft">No windows to lay out. Escape returns.</p>
+      ) : null}
+      {windows.map((window, at) => {
+        const { x, y, width, height, scale } = places[window.id] ?? NOWHERE
+        return (
+          <Picked
+            key={window.id}
+            window={window}
+            name={title(state, window)}
+            state={state}
+            hint={letters[at] ?? ''}
+            chosen={window === current}
+            marked={app !== undefined}
+            rect={{ x, y, width: width * scale, height: height * scale }}
+            onPick={() => pick(window)}
+          />
+        )
+      })}
+    </div>
+  )
+}
+
+const NOWHERE: Place = { x: 0, y: 0, width: 0, height: 0, scale: 1 }
+
+const rectOf = ({ x, y, width, height, scale }: Place = NOWHERE) => ({
+  x,
+  y,
+  width: width * scale,
+  height: height * scale,
+})
+
+/** The windows that are laid out: of this desktop or of an app, in reading order, minimised last. */
+function inOrder(state: State, app: string | undefined): Window[] {
+  const here = stack(state, currentId(state)).filter((window) => isShown(state, window))
+  const meant = app ? Object.values(state.windows).filter((window) => window.app === app) : here
+  const order = readingOrder(meant.map((window) => shownFrame(state, window)))
+  const read = order.flatMap((at) => meant[at] ?? [])
+  return [
+    ...read.filter(({ minimised }) => !minimised),
+    ...read.filter(({ minimised }) => minimised),
+  ]
+}
+
+/** Minimised windows stand in a row of their own, below. */
+function layOut(state: State, windows: Window[]): Record<string, Place> {
+  const display = state.displays[state.display] ?? { width: 800, height: 600 }
+  const upper = windows.filter(({ minimised }) => !minimised)
+  const lower = windows.filter(({ minimised }) => minimised)
+  const low = lower.length ? LOW : 0
+  const areas: [Window[], { width: number; height: number }, number][] = [
+    [upper, { width: display.width, height: display.height - low }, 0],
+    [lower, { width: display.width, height: LOW }, display.height - LOW],
+  ]
+  const places: Record<string, Place> = {}
+  for (const [some, area, top] of areas) {
+    const sizes = some.map((window) => shownFrame(state, window))
+    const laid = unstack(sizes, area)
+    some.forEach(({ id }, at) => {
+      const { width, height } = sizes[at] ?? NOWHERE
+      const { x, y } = laid.places[at] ?? NOWHERE
+      places[id] = { x, y: y + top, width, height, scale: laid.scale }
+    })
+  }
+  return places
+}
+
+function Picked({
+  window,
+  name,
+  state,
+  hint,
+  chosen,
+  marked,
+  rect: { x, y, width, height },
+  onPick,
+}: {
+  window: Window
+  name: string
+  state: State
+  hint: string
+  chosen: boolean
+  marked: boolean
+  rect: { x: number; y: number; width: number; height: number }
+  onPick(): void
+}) {
+  const lives = state.desktops[window.desktop]
+  const Glyph = appOf(window.app)?.glyph
+  return (
+    <button
+      type="button"
+      tabIndex={-1}
+      data-hint={hint}
+      aria-current={chosen ? 'true' : undefined}
+      aria-label={`${name}, ${hint}${lives ? `, on ${lives.name}` : ''}${window.minimised ? ', minimised' : ''}`}
+      className={`absolute flex flex-col items-stretch justify-end text-left ${
+        chosen ? 'outline-2 outline-ink outline-dashed outline-offset-4' : ''
+      }`}
+      style={{ left: x, top: y, width, height: height + UNSTACK_GAP }}
+      onClick={onPick}
+    >
+      <span className="flex h-6 min-w-0 items-center gap-2">
+        <span className="grid h-5 min-w-5 shrink-0 place-items-center border border-ink bg-panel px-1 font-bold font-mono text-[13px]">
+          {hint}
+        </span>
+        {marked && lives ? (
+          <Kite hue={lives.hue} letter={lives.letter} width={16} />
+        ) : Glyph ? (
+          <Glyph size={14} aria-hidden className="shrink-0" />
+        ) : null}
+        <span className="truncate bg-ground/80 px-1">{name}</span>
+      </span>
+    </button>
+  )
+}
