@@ -1,0 +1,42 @@
+import type { JournalEvent } from '@/core/journal/events'
+import { Journal } from './journal'
+
+const at = (day: number, hour: number): number => new Date(2026, 2, day, hour).getTime()
+const event = (moment: number): JournalEvent => ({
+  at: moment,
+  kind: 'switch',
+  by: 'key',
+  from: 'a',
+  to: 'b',
+})
+
+test('events go to the record of their day, after those already there', async () => {
+  const records = new Map<string, unknown>([['2026-03-04', [event(at(4, 7))]]])
+  const store = {
+    getItem: async (key: string) => records.get(key) ?? null,
+    setItem: async (key: string, value: unknown) => void records.set(key, value),
+  }
+  const journal = new Journal(store)
+  await journal.open(at(4, 8))
+  journal.add([event(at(4, 9)), event(at(5, 0))])
+  await journal.write()
+  expect(records.get('2026-03-04')).toEqual([event(at(4, 7)), event(at(4, 9))])
+  expect(records.get('2026-03-05')).toEqual([event(at(5, 0))])
+})
+
+test('what could not be written is written the next time', async () => {
+  let full = true
+  const written: string[] = []
+  const journal = new Journal({
+    getItem: async () => null,
+    setItem: async (key) => {
+      if (full) throw new Error('full')
+      written.push(key)
+    },
+  })
+  journal.add([event(at(4, 9))])
+  await expect(journal.write()).rejects.toThrow('full')
+  full = false
+  await journal.write()
+  expect(written).toEqual(['2026-03-04'])
+})
