@@ -1,0 +1,42 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { HUES } from '@/core/model/types'
+
+const css = readFileSync(join(__dirname, 'globals.css'), 'utf8')
+
+/** A token's day and night colours, as the style sheet has them. */
+function token(name: string, from = css): [day: string, night: string] {
+  const found = new RegExp(`${name}:\\s*light-dark\\((#\\w{6}),\\s*(#\\w{6})\\)`).exec(from)
+  if (!found?.[1] || !found[2]) throw new Error(`${name} is not in the style sheet`)
+  return [found[1], found[2]]
+}
+
+const hue = (name: string) => token('--h', css.slice(css.indexOf(`.hue-${name} {`)))
+
+function luminance(hex: string): number {
+  const [r, g, b] = [1, 3, 5].map((at) => {
+    const value = Number.parseInt(hex.slice(at, at + 2), 16) / 255
+    return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4
+  })
+  return 0.2126 * (r ?? 0) + 0.7152 * (g ?? 0) + 0.0722 * (b ?? 0)
+}
+
+/** Contrast ratio of two colours (WCAG 2.2). */
+function contrast(a: string, b: string): number {
+  const [low, high] = [luminance(a), luminance(b)].sort((x, y) => x - y)
+  return ((high ?? 0) + 0.05) / ((low ?? 0) + 0.05)
+}
+
+test.each([...HUES])('the letter on a kite of %s is legible on day and night cloth', (name) => {
+  const letter = token('--hi')
+  hue(name).forEach((fill, cloth) => {
+    expect(contrast(fill, letter[cloth] ?? '')).toBeGreaterThanOrEqual(4.5)
+  })
+})
+
+test.each(['--ink', '--soft', '--alarm'])('%s is legible on every cloth', (name) => {
+  for (const ground of ['--ground', '--panel', '--sheet'])
+    token(name).forEach((text, cloth) => {
+      expect(contrast(text, token(ground)[cloth] ?? '')).toBeGreaterThanOrEqual(4.5)
+    })
+})

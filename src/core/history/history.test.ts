@@ -1,0 +1,46 @@
+import { currentId } from '@/core/model/selectors'
+import { World } from '@/core/testing/world'
+
+test('going after an undo does not keep the step from being redone exactly', () => {
+  const world = new World()
+  const [other] = world.desktops('Other')
+  const id = world.open()
+  world.run('window.move', { x: 300, y: 200 })
+  const after = world.state
+  world.run('history.undo')
+  world.run('desktop.go', { to: other })
+  world.run('history.redo')
+  expect(world.state).toEqual(after)
+  expect(world.state.windows[id]?.frame).toMatchObject({ x: 300, y: 200 })
+})
+
+test('a new step after an undo ends what could be redone', () => {
+  const world = new World()
+  world.open()
+  world.run('window.move', { x: 300, y: 200 })
+  world.run('history.undo')
+  world.run('window.move', { x: 10, y: 10 })
+  expect(world.refusal('history.redo')).toBe('There is nothing to redo.')
+})
+
+test('titles, unsaved marks and settings are not taken back with the arrangement', () => {
+  const world = new World()
+  const id = world.open()
+  const document = world.state.windows[id]?.document ?? ''
+  world.run('desktop.create', { name: 'Made' })
+  world.run('document.set', { document, title: 'Typed since', unsaved: true })
+  world.run('settings.set', { wrap: false })
+  expect(world.run('history.undo').say).toBe('Undone: Made Made')
+  expect(currentId(world.state)).toBe('first')
+  expect(world.state.documents[document]).toMatchObject({ title: 'Typed since', unsaved: true })
+  expect(world.state.settings.wrap).toBe(false)
+})
+
+test('the last 200 steps can be undone', () => {
+  const world = new World()
+  world.open()
+  for (let n = 0; n < 205; n++) world.run('window.move', { x: n, y: n })
+  let undone = 0
+  while (world.try('history.undo').ok) undone++
+  expect(undone).toBe(200)
+})
