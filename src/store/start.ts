@@ -15,7 +15,6 @@ export interface Seed {
 }
 
 let stores: Stores | null = null
-let keeper: Keeper | null = null
 
 /** Resolves when this page may write the shelf; rejects `lost` when another page takes it over. */
 function claim(name: string, steal: boolean): { held: Promise<boolean>; lost: Promise<void> } {
@@ -53,7 +52,7 @@ export async function start(
   const journal = new Journal(stores.journal)
   let revision = 0
   let written: State | null = null
-  keeper = new Keeper({
+  const keeper = new Keeper({
     write: async () => {
       await Promise.all([writeContents(), journal.write()])
       const state = getState()
@@ -68,8 +67,7 @@ export async function start(
     saved: () => shelf.setState({ saving: { state: 'saved' } }),
     failed: (error) => shelf.setState({ saving: { state: 'failed', why: whyNot(error) } }),
   })
-  const kept = keeper
-  provideContents(documents, () => kept.soon())
+  provideContents(documents, () => keeper.soon())
   await load(name, seed, (found) => {
     revision = found.revision
     written = found.fresh ? null : found.state
@@ -77,14 +75,14 @@ export async function start(
   await journal.open(Date.now()).catch(() => {})
   onJournal((events) => journal.add(events))
   shelf.subscribe((now, before) => {
-    if (now.session.state !== before.session.state) kept.soon()
+    if (now.session.state !== before.session.state) keeper.soon()
   })
-  const flush = () => void kept.flush()
+  const flush = () => void keeper.flush()
   addEventListener('pagehide', flush)
   document.addEventListener('visibilitychange', flush)
-  if (written === null) kept.soon()
+  if (written === null) keeper.soon()
   void lost.then(() => {
-    kept.stop()
+    keeper.stop()
     shelf.setState({ ready: false })
     dispatchEvent(new Event('shelf-taken-over'))
   })
@@ -137,6 +135,3 @@ const whyNot = (error: unknown): string =>
   error instanceof DOMException && error.name === 'QuotaExceededError'
     ? 'The browser’s storage is full. Export the shelf, then free some space.'
     : 'The browser does not let this page store anything. Export the shelf to keep it.'
-
-/** Writes now what is not written yet. */
-export const flush = async (): Promise<void> => keeper?.flush()

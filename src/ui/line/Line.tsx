@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId, desktop } from '@/core/model/selectors'
 import { dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { CommandButton } from '@/ui/parts/CommandButton'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 import { Pending } from './Pending'
@@ -23,22 +24,10 @@ export function Line() {
       <span className="flex-1" />
       <SaveState />
       <Parted>
-        <button
-          type="button"
-          className="flex items-center gap-1.5 text-soft hover:text-ink"
-          onClick={() => dispatch('line.open')}
-        >
-          find <ShowKeys command="line.open" />
-        </button>
+        <CommandButton command="line.open" label="find" />
       </Parted>
       <Parted>
-        <button
-          type="button"
-          className="flex items-center gap-1.5 text-soft hover:text-ink"
-          onClick={() => dispatch('shelf.keys')}
-        >
-          keys <ShowKeys command="shelf.keys" />
-        </button>
+        <CommandButton command="shelf.keys" label="keys" />
       </Parted>
       <Parted>
         <Clock />
@@ -53,11 +42,6 @@ function Parted({ children }: { children: React.ReactNode }) {
       {children}
     </span>
   )
-}
-
-function ShowKeys({ command }: { command: string }) {
-  const keys = useArrangement((state) => keysFor(state, command))
-  return keys ? <Keys keys={keys} /> : null
 }
 
 /** What happened last, in words, with undo, and the key for it when it was done by pointer. */

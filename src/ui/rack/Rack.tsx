@@ -2,7 +2,7 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from 
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import type { KeyboardEvent } from 'react'
 import { dispatch, useArrangement } from '@/store/shelf'
-import { Keys } from '@/ui/parts/Keys'
+import { CommandButton } from '@/ui/parts/CommandButton'
 import { Apps } from './Apps'
 import { Bows } from './Bow'
 import { Row } from './Row'
@@ -25,13 +25,11 @@ export function Rack({ shelf }: { shelf: string }) {
           <Bows ids={everywhere} />
         </section>
       ) : null}
-      <button
-        type="button"
-        className="mx-3.5 mb-1 flex items-center gap-2 px-0 text-[12px] text-soft hover:text-ink max-[1000px]:hidden"
-        onClick={() => dispatch('loft.open')}
-      >
-        loft <Keys keys="Alt+/" />
-      </button>
+      <CommandButton
+        command="loft.open"
+        label="loft"
+        className="mx-3.5 mb-1 text-[12px] max-[1000px]:hidden"
+      />
       <nav aria-label="Desktops">
         <DndContext
           sensors={sensors}
