@@ -1,9 +1,13 @@
 import { boolean, number, object, string } from 'yup'
+import { addressOf } from '@/core/formats/address'
 import { limited, reachable } from '@/core/geometry/rect'
-import { byUse, currentId, title } from '@/core/model/selectors'
-import type { State, Window } from '@/core/model/types'
-import { focusOn } from './change'
+import { homeFor, momentOf } from '@/core/homes/matching'
+import { where } from '@/core/homes/words'
+import { byUse, currentId, desktop, openDesktop, window } from '@/core/model/selectors'
+import { type AppFacts, EVERY, HERE, type Home, type State, type Window } from '@/core/model/types'
+import { focusOn, goTo } from './change'
 import { command, type Env, no, type Refusal, type Result } from './command'
+import { placeAt, settleAt } from './homes'
 import { newFrame, openWindow, visit } from './opening'
 
 const group = 'Apps' as const
@@ -21,20 +25,21 @@ interface Opening {
   frame?: Window['frame']
 }
 
-/** Opens a window of an app on the current desktop, for a new document or one that exists. */
-function openHere(
+/** Opens a window of an app where its home says or one is, for a new document or one that exists. */
+function openApp(
   draft: State,
-  { app: id, document, title: name, frame }: Opening,
+  { app: id, document, title: given, frame }: Opening,
   env: Env,
 ): Result {
   const app = env.app(id)
   if (!app) return {}
-  const here = currentId(draft)
+  const from = currentId(draft)
+  const here = openDesktop(draft, from)
   const shown = document ?? env.id('document')
   const known = draft.documents[shown]
   if (known) known.openedAt = env.now
   else {
-    const untitled = name ?? app.untitled
+    const untitled = given ?? app.untitled
     draft.documents[shown] = {
       id: shown,
       app: id,
@@ -43,6 +48,8 @@ function openHere(
       openedAt: env.now,
     }
   }
+  const name = draft.documents[shown]?.title ?? app.untitled
+  const home = homeFor(draft, { app: id, title: name }, momentOf(env.now))
   const area = draft.displays[draft.display]
   const opened: Window = {
     id: env.id('window'),
@@ -60,13 +67,44 @@ function openHere(
     limits: app.limits,
     z: 0,
     openedAt: env.now,
+    cause: { by: 'here' },
   }
+  // A solo or a pair takes no window: it opens where theirs came from.
+  goTo(draft, here)
   openWindow(draft, opened)
+  const placed = home ? goHome(draft, opened.id, home, app, env) : here
+  const say = `Opened “${name}”`
+  const journal: Result['journal'] = [{ kind: 'open', window: opened.id, app: id, to: placed }]
+  if (placed === here || placed === EVERY) {
+    focusOn(draft, opened.id)
+    return { say, journal }
+  }
+  if (!home?.follow)
+    return { say: `${say} ${where(home ?? { desktop: placed }, draft)}, its home`, journal }
+  desktop(draft, placed).focus = opened.id
+  goTo(draft, placed)
   focusOn(draft, opened.id)
   return {
-    say: `Opened “${title(draft, opened)}”`,
-    journal: [{ kind: 'open', window: opened.id, app: id, to: here }],
+    say: `${say} at its home and went to ${desktop(draft, placed).name}`,
+    journal: [...journal, { kind: 'switch', from, to: placed }],
   }
+}
+
+/** Puts a window that was just opened where its home says. Returns where it lives then. */
+function goHome(draft: State, id: string, home: Home, app: AppFacts, env: Env): string {
+  const opened = window(draft, id)
+  if (home.desktop === HERE) {
+    opened.cause = { by: 'home', home: home.id }
+    placeAt(draft, opened, home)
+  } else settleAt(draft, opened, home, env)
+  const { desktop: lives } = opened
+  // The freest place is another there; a place on the pad is kept.
+  if (!opened.placed && lives !== EVERY && lives !== currentId(draft)) {
+    opened.minimised = true
+    opened.frame = newFrame(draft, app, lives)
+    opened.minimised = false
+  }
+  return lives
 }
 
 export const open = command({
@@ -85,7 +123,7 @@ export const open = command({
     }).default(undefined),
   },
   can: (_state, args, env) => known(args.app, env),
-  run: openHere,
+  run: openApp,
 })
 
 /** The app on a number key, or the one named. */
@@ -105,10 +143,37 @@ export const launch = command({
   run: (draft, args, env) => {
     const app = chosen(draft, args)
     if (!app) return
-    const running = byUse(draft).filter((other) => other.app === app)
-    if (args.another || running.length === 0) return openHere(draft, { app }, env)
+    const reach = draft.settings.launch === 'go' ? () => true : hereOrEverywhere(draft)
+    const running = byUse(draft).filter((other) => other.app === app && reach(other))
+    if (args.another || running.length === 0) return openApp(draft, { app }, env)
     // The latest window first; when it has the focus already, the one used longest ago.
     const next = running[0]?.id === draft.focus ? running.at(-1) : running[0]
+    return next && visit(draft, next)
+  },
+})
+
+const hereOrEverywhere = (state: State) => {
+  const here = currentId(state)
+  return ({ desktop: lives }: Window): boolean => lives === here || lives === EVERY
+}
+
+export const cycle = command({
+  id: 'app.cycle',
+  title: 'Next window of this app',
+  group,
+  args: { app: string(), back: boolean() },
+  can: (state, args) => {
+    const app = args.app ?? state.windows[state.focus ?? '']?.app
+    if (!app) return no('No window has the focus. Click one first.')
+    const others = byUse(state).filter((other) => other.app === app && other.id !== state.focus)
+    return others.length > 0 || no('This app has no other window.')
+  },
+  run: (draft, args) => {
+    const app = args.app ?? draft.windows[draft.focus ?? '']?.app
+    // In order of opening, so that cycling meets each window once before it comes round.
+    const all = Object.values(draft.windows).filter((other) => other.app === app)
+    const at = all.findIndex(({ id }) => id === draft.focus) + (args.back ? -1 : 1)
+    const next = all[(at + all.length) % all.length]
     return next && visit(draft, next)
   },
 })
@@ -128,4 +193,63 @@ export const slot = command({
   },
 })
 
-export const appCommands = [launch, open, slot]
+export const add = command({
+  id: 'app.add',
+  title: 'Add a web address as an app',
+  group,
+  args: { name: string().required(), address: string().required(), icon: string() },
+  can: (_state, { name, address, icon }) => {
+    if (!name.trim()) return no('An app needs a name: type at least one letter.')
+    if (name.trim().length > 40) return no('That name is too long: use at most 40 letters.')
+    if (icon && !icon.startsWith('data:image/'))
+      return no('An icon has to be a picture that is embedded.')
+    const found = addressOf(address)
+    return 'problem' in found ? no(found.problem) : true
+  },
+  run: (draft, { name, address, icon }, env) => {
+    const found = addressOf(address)
+    if ('problem' in found) return
+    const id = env.id('app')
+    draft.apps[id] = { id, name: name.trim(), address: found.href, ...(icon && { icon }) }
+    const free = draft.slots.indexOf(null)
+    if (free >= 0) draft.slots[free] = id
+    return { say: `Added ${name.trim()}` }
+  },
+})
+
+export const remove = command({
+  id: 'app.remove',
+  title: 'Remove an app that was added',
+  group,
+  args: { app: string().required() },
+  can: (state, { app }) => {
+    const own = state.apps[app]
+    if (!own) return no('Only apps that were added can be removed.')
+    const open = Object.values(state.windows).filter((other) => other.app === app).length
+    return open === 0 || no(`${own.name} has windows open. Close them first, then remove it.`)
+  },
+  run: (draft, { app }) => {
+    const name = draft.apps[app]?.name
+    delete draft.apps[app]
+    draft.slots = draft.slots.map((slot) => (slot === app ? null : slot))
+    draft.homes = draft.homes.filter((home) => home.app !== app)
+    draft.closed = draft.closed.filter(({ window: closed }) => closed.app !== app)
+    return { say: `Removed ${name}` }
+  },
+})
+
+export const appCommands = [
+  launch,
+  cycle,
+  open,
+  slot,
+  add,
+  remove,
+  command({
+    id: 'app.askAdd',
+    title: 'Add an app…',
+    group,
+    step: false,
+    run: () => ({ show: { view: 'add app' } }),
+  }),
+]

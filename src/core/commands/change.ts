@@ -34,19 +34,25 @@ export function settleFocus(draft: State): void {
 
 /** Shows a desktop on the display that takes the keys; focus returns to where it was there. */
 export function goTo(draft: State, id: DesktopId): void {
+  if (!show(draft, id)) return
+  const remembered = desktop(draft, id).focus
+  const focused = remembered ? draft.windows[remembered] : undefined
+  if (focused && isVisible(draft, focused)) focusOn(draft, focused.id)
+  else settleFocus(draft)
+}
+
+/** Shows a desktop and leaves the focus to the caller. Returns whether another was shown before. */
+export function show(draft: State, id: DesktopId): boolean {
   const display = draft.displays[draft.display]
-  if (!display || display.shows === id) return
+  if (!display || display.shows === id) return false
   const other = Object.values(draft.displays).find(
     ({ connected, shows }) => connected && shows === id,
   )
   if (other) draft.display = other.id
   else display.shows = id
   draft.visited = [id, ...draft.visited.filter((visited) => visited !== id)]
-  const remembered = desktop(draft, id).focus
-  const focused = remembered ? draft.windows[remembered] : undefined
   draft.focus = null
-  if (focused && isVisible(draft, focused)) focusOn(draft, focused.id)
-  else settleFocus(draft)
+  return true
 }
 
 /** Takes a window off the lists of where it lives, so that it can be put elsewhere or closed. */
@@ -68,8 +74,71 @@ export function moveTo(draft: State, id: WindowId, to: DesktopId | typeof EVERY)
   moved.desktop = to
   if (to === EVERY) draft.everywhere.push(id)
   else desktop(draft, to).windows.push(id)
-  if (from !== EVERY) forget(desktop(draft, from), id)
-  else for (const other of Object.values(draft.desktops)) if (other.id !== to) forget(other, id)
+  if (from !== EVERY) {
+    forget(desktop(draft, from), id)
+    settleFull(draft, from)
+  } else for (const other of Object.values(draft.desktops)) if (other.id !== to) forget(other, id)
+}
+
+/**
+ * After a window left a solo or a pair: a pair of one is a solo, and a solo of none is gone. Who
+ * was on it comes to where its windows came from.
+ */
+export function settleFull(draft: State, id: DesktopId): void {
+  const left = draft.desktops[id]
+  if (!left || left.kind === 'open') return
+  const [other] = left.windows
+  if (!other) {
+    const into = leftFor(draft, id)
+    if (currentId(draft) === id) goTo(draft, into)
+    removeDesktops(draft, [id], into)
+    nameLetters(draft)
+  } else if (left.windows.length === 1) {
+    left.kind = 'solo'
+    delete left.divider
+    for (const gone of Object.keys(left.origins ?? {}))
+      if (gone !== other) delete left.origins?.[gone]
+  }
+}
+
+/** The open desktop before one in the order, or the first. */
+function leftFor({ order, desktops }: State, id: DesktopId): DesktopId {
+  const open = (other: DesktopId) => desktops[other]?.kind === 'open'
+  return order.slice(0, order.indexOf(id)).findLast(open) ?? order.find(open) ?? id
+}
+
+/** Puts a window of a solo or a pair back: same desktop, stacking order and state. */
+export function putBack(draft: State, id: WindowId): void {
+  const returned = window(draft, id)
+  const origin = draft.desktops[returned.desktop]?.origins?.[id]
+  if (!origin) return
+  moveTo(draft, id, origin.desktop)
+  const list = origin.desktop === EVERY ? draft.everywhere : desktop(draft, origin.desktop).windows
+  list.splice(list.indexOf(id), 1)
+  list.splice(origin.at, 0, id)
+  returned.minimised = origin.minimised
+  const taken = Object.values(draft.windows).some(
+    ({ id: other, z }) => other !== id && z === origin.z,
+  )
+  if (!taken) returned.z = origin.z
+  if (origin.focused && origin.desktop !== EVERY) desktop(draft, origin.desktop).focus = id
+}
+
+/** Takes desktops without windows away; whatever pointed at them points at `into`. */
+export function removeDesktops(draft: State, ids: DesktopId[], into: DesktopId): void {
+  const gone = new Set(ids)
+  for (const id of ids) delete draft.desktops[id]
+  draft.order = draft.order.filter((id) => !gone.has(id))
+  draft.visited = draft.visited.filter((id) => !gone.has(id))
+  for (const display of Object.values(draft.displays))
+    if (gone.has(display.shows)) display.shows = into
+  for (const home of draft.homes) if (gone.has(home.desktop)) home.desktop = into
+  for (const { window: closed } of draft.closed)
+    if (closed.desktop !== EVERY && gone.has(closed.desktop)) closed.desktop = into
+  for (const { args } of draft.bindings) if (args && gone.has(String(args.to))) args.to = into
+  for (const { origins } of Object.values(draft.desktops))
+    for (const origin of Object.values(origins ?? {}))
+      if (gone.has(origin.desktop)) origin.desktop = into
 }
 
 /** The desktop no longer remembers this window as its focused one. */

@@ -1,13 +1,13 @@
 import type { ObjectSchema, ObjectShape, TypeFromShape } from 'yup'
 import { object } from 'yup'
 import type { By, JournalEvent } from '@/core/journal/events'
-import type { AppFacts, DesktopId, State, WindowId } from '@/core/model/types'
+import type { AppFacts, DesktopId, DocumentId, State, WindowId } from '@/core/model/types'
 
 /** What a command may use of the world; nothing else, so that it can be replayed. */
 export interface Env {
   /** Milliseconds since 1970. */
   now: number
-  id(kind: 'desktop' | 'window' | 'document'): string
+  id(kind: 'desktop' | 'window' | 'document' | 'home' | 'app'): string
   app(id: string): AppFacts | undefined
   apps(): AppFacts[]
   by: By
@@ -23,22 +23,33 @@ export interface Refusal {
 /** Something the page is asked to show. Core says what, the page says how. */
 export type View =
   | { view: 'rename'; desktop: DesktopId }
-  | { view: 'fold'; desktops: DesktopId[]; into: DesktopId | null }
+  | { view: 'fold'; desktops: DesktopId[]; into: DesktopId | null; columns?: number }
   | { view: 'unsaved'; window: WindowId }
   | { view: 'letter'; desktop: DesktopId }
   | { view: 'look'; desktop: DesktopId }
   | { view: 'pad'; window: WindowId }
-  | { view: 'title'; window: WindowId }
+  | { view: 'title'; document: DocumentId }
+  | { view: 'home'; window: WindowId }
+  | { view: 'why'; window: WindowId }
+  | { view: 'pair'; window: WindowId }
+  | { view: 'full'; window: WindowId; desktop: DesktopId }
+  | { view: 'add app' }
+  | { view: 'sessions' }
+  | { view: 'rest'; desktop: DesktopId }
+  | { view: 'put right' }
+  | { view: 'homes' }
   | { view: 'keys' }
   | { view: 'line' }
-  | { view: 'loft' }
-  | { view: 'unstack'; app: boolean }
+  | { view: 'loft'; by?: 'app' }
+  | { view: 'unstack'; app: boolean; desktop?: DesktopId }
+  | { view: 'glance'; desktop: DesktopId }
   | { view: 'trail'; back: boolean }
   | { view: 'open file' }
   | { view: 'export shelf' }
   | { view: 'import shelf' }
   | { view: 'save document'; window: WindowId }
-  | { view: 'export document'; window: WindowId }
+  | { view: 'export document'; document: DocumentId }
+  | { view: 'copy reference'; document: DocumentId }
 
 export interface Result {
   /** What happened, for the Line and for undo. Nothing when it speaks for itself. */
@@ -49,7 +60,15 @@ export interface Result {
   show?: View
 }
 
-export const GROUPS = ['Desktops', 'Switching', 'Windows', 'Apps', 'Shelf'] as const
+export const GROUPS = [
+  'Desktops',
+  'Switching',
+  'Windows',
+  'Apps',
+  'Homes',
+  'Documents',
+  'Shelf',
+] as const
 export type Group = (typeof GROUPS)[number]
 
 export interface Command<Args = Record<string, unknown>> {

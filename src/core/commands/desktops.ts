@@ -1,19 +1,25 @@
 import { array, boolean, number, object, string } from 'yup'
 import { clamp } from '@/core/geometry/rect'
 import { CALL_LETTERS } from '@/core/keys/letters'
-import { current, currentId, desktop } from '@/core/model/selectors'
 import {
-  BACKDROPS,
-  DESKTOPS_MOST,
-  type Desktop,
-  type DesktopId,
-  EVERY,
-  HUES,
-  type State,
-} from '@/core/model/types'
-import { goTo, makeDesktop, moveTo, nameLetters, settleFocus } from './change'
+  current,
+  currentId,
+  desktop,
+  openDesktop,
+  window as windowOf,
+} from '@/core/model/selectors'
+import { BACKDROPS, type Desktop, type DesktopId, HUES, type State } from '@/core/model/types'
+import {
+  goTo,
+  makeDesktop,
+  moveTo,
+  nameLetters,
+  putBack,
+  removeDesktops,
+  settleFocus,
+} from './change'
 import { command, no, type Refusal } from './command'
-import { refused, resolvePlace } from './places'
+import { refused, resolvePlace, roomFor } from './places'
 
 const group = 'Desktops' as const
 
@@ -38,10 +44,7 @@ export const create = command({
   title: 'New desktop',
   group,
   args: { name: string(), stay: boolean() },
-  can: (state, { name }) =>
-    (name !== undefined && nameProblem(name)) ||
-    state.order.length < DESKTOPS_MOST ||
-    no(`There are ${DESKTOPS_MOST} desktops, which is the most. Fold one first.`),
+  can: (state, { name }) => (name !== undefined && nameProblem(name)) || roomFor(state, 1),
   run: (draft, { name, stay }, env) => {
     const from = currentId(draft)
     const made = makeDesktop(draft, env, name?.trim())
@@ -143,11 +146,17 @@ function target(state: State, id: DesktopId, { by, to }: { by?: number; to?: num
   return clamp(to ?? state.order.indexOf(id) + (by ?? 0), 0, state.order.length - 1)
 }
 
-/** The desktop before the folded ones takes their windows; for the first, the one after. */
+/** The open desktop before the folded ones takes their windows; for the first, the one after. */
 export function foldTarget(state: State, folded: DesktopId[]): DesktopId | undefined {
+  const takes = (id: DesktopId) => !folded.includes(id) && state.desktops[id]?.kind === 'open'
   const first = state.order.findIndex((id) => folded.includes(id))
-  const before = state.order.slice(0, first).findLast((id) => !folded.includes(id))
-  return before ?? state.order.slice(first).find((id) => !folded.includes(id))
+  return state.order.slice(0, first).findLast(takes) ?? state.order.slice(first).find(takes)
+}
+
+/** Where a window goes by itself when its desktop is folded: out of a solo or a pair, back. */
+export function foldOrigin(state: State, id: string, folded: DesktopId[]): DesktopId | undefined {
+  const origin = state.desktops[windowOf(state, id).desktop]?.origins?.[id]?.desktop
+  return origin && !folded.includes(origin) ? origin : undefined
 }
 
 const moves = array(object({ window: string().required(), to: string().required() }).noUnknown())
@@ -156,19 +165,32 @@ export const fold = command({
   id: 'desktop.fold',
   title: 'Fold desktop',
   group,
-  args: { desktop: string(), desktops: array(string().required()), into: string(), moves },
+  args: {
+    desktop: string(),
+    desktops: array(string().required()),
+    into: string(),
+    moves,
+    /** How many columns are left, where a column is taken away. */
+    columns: number().integer().min(1),
+  },
   can: (state, args) => {
     const folded = foldedIds(state, args)
     if (refused(folded)) return folded
-    if (folded.length >= state.order.length)
+    if (!foldTarget(state, folded))
       return no('The only desktop left cannot be folded. Make another first.')
     const into =
       args.into === undefined ? foldTarget(state, folded) : resolvePlace(state, args.into)
     if (refused(into)) return into
-    if (!into || !state.desktops[into] || folded.includes(into))
-      return no('Windows cannot go to a desktop that is being folded. Choose another.')
-    const wrong = args.moves?.find(({ to }) => !state.desktops[to] || folded.includes(to))
-    return wrong ? no('A window cannot go to a desktop that is being folded.') : true
+    const takes = (id: string | undefined) =>
+      state.desktops[id ?? '']?.kind === 'open' && !folded.includes(id ?? '')
+    if (!takes(into))
+      return no(
+        'Windows cannot go to a desktop that is being folded, or that a window fills. Choose another.',
+      )
+    return (
+      (args.moves ?? []).every(({ to }) => takes(to)) ||
+      no('A window cannot go to a desktop that is being folded, or that a window fills.')
+    )
   },
   run: (draft, args) => {
     const folded = foldedIds(draft, args)
@@ -178,10 +200,21 @@ export const fold = command({
     if (refused(into) || !into) return
     const names = folded.map((id) => desktop(draft, id).name)
     const windows = folded.flatMap((id) => [...desktop(draft, id).windows])
-    for (const id of windows)
-      moveTo(draft, id, args.moves?.find(({ window }) => window === id)?.to ?? into)
+    for (const id of windows) {
+      const moved = windowOf(draft, id)
+      const { name } = desktop(draft, moved.desktop)
+      const chosen = args.moves?.find(({ window }) => window === id)?.to
+      const origin = foldOrigin(draft, id, folded)
+      if (origin && (chosen ?? args.into ?? origin) === origin) {
+        putBack(draft, id)
+        continue
+      }
+      moveTo(draft, id, chosen ?? into)
+      moved.cause = { by: 'fold', name }
+    }
     if (folded.includes(currentId(draft))) goTo(draft, into)
-    remove(draft, folded, into)
+    removeDesktops(draft, folded, into)
+    if (args.columns) draft.columns = args.columns
     nameLetters(draft)
     settleFocus(draft)
     const count = windows.length === 1 ? '1 window' : `${windows.length} windows`
@@ -202,20 +235,6 @@ function foldedIds(
   return ids
 }
 
-/** Takes desktops away once empty; whatever pointed at them points at `into`. */
-function remove(draft: State, folded: DesktopId[], into: DesktopId): void {
-  const gone = new Set(folded)
-  for (const id of folded) delete draft.desktops[id]
-  draft.order = draft.order.filter((id) => !gone.has(id))
-  draft.visited = draft.visited.filter((id) => !gone.has(id))
-  for (const display of Object.values(draft.displays))
-    if (gone.has(display.shows)) display.shows = into
-  for (const home of draft.homes) if (gone.has(home.desktop)) home.desktop = into
-  for (const { window } of draft.closed)
-    if (window.desktop !== EVERY && gone.has(window.desktop)) window.desktop = into
-  for (const { args } of draft.bindings) if (args && gone.has(String(args.to))) args.to = into
-}
-
 export const previewFold = command({
   id: 'desktop.previewFold',
   title: 'Fold this desktop…',
@@ -226,7 +245,8 @@ export const previewFold = command({
     const found = named(state, args.desktop)
     if (refused(found)) return found
     return (
-      state.order.length > 1 || no('The only desktop left cannot be folded. Make another first.')
+      !!foldTarget(state, [found.id]) ||
+      no('The only desktop left cannot be folded. Make another first.')
     )
   },
   run: (draft, args) => {
@@ -244,10 +264,29 @@ export const previewFoldOthers = command({
   args: { desktop: string() },
   can: (state) => state.order.length > 1 || no('There are no other desktops to fold.'),
   run: (draft, args) => {
-    const kept = named(draft, args.desktop)
-    if (refused(kept)) return
-    const desktops = draft.order.filter((id) => id !== kept.id)
-    return { show: { view: 'fold', desktops, into: kept.id } }
+    const found = named(draft, args.desktop)
+    if (refused(found)) return
+    const kept = openDesktop(draft, found.id)
+    const desktops = draft.order.filter((id) => id !== kept)
+    return { show: { view: 'fold', desktops, into: kept } }
+  },
+})
+
+export const rest = command({
+  id: 'desktop.rest',
+  title: 'Put a desktop to rest',
+  group,
+  step: false,
+  args: { desktop: string() },
+  can: (state, args) => {
+    const found = named(state, args.desktop)
+    if (refused(found)) return found
+    const shown = Object.values(state.displays).some(({ shows }) => shows === found.id)
+    return !shown || no(`${found.name} is shown. Go to another desktop first.`)
+  },
+  run: (draft, args) => {
+    const found = named(draft, args.desktop)
+    return refused(found) ? undefined : { show: { view: 'rest', desktop: found.id } }
   },
 })
 
@@ -279,6 +318,7 @@ export const desktopCommands = [
   asking('look', 'desktop.askLook', 'Change the look…'),
   look,
   reorder,
+  rest,
   previewFold,
   previewFoldOthers,
   fold,

@@ -1,6 +1,14 @@
 import { placeNew } from '@/core/geometry/placing'
 import { limited, reachable, spanFrame } from '@/core/geometry/rect'
-import { currentId, desktop, isShown, shownFrame, stack, title } from '@/core/model/selectors'
+import {
+  currentId,
+  desktop,
+  isShown,
+  openDesktop,
+  shownFrame,
+  stack,
+  title,
+} from '@/core/model/selectors'
 import {
   type AppFacts,
   type DesktopId,
@@ -16,6 +24,8 @@ import type { Result } from './command'
 /** Puts a window where it lives, on top. Its document must exist. */
 export function openWindow(draft: State, opened: Window): void {
   draft.windows[opened.id] = { ...opened, z: ++draft.top }
+  const document = draft.documents[opened.document]
+  if (document?.discarded) delete document.discarded
   if (opened.desktop === EVERY) draft.everywhere.push(opened.id)
   else desktop(draft, opened.desktop).windows.push(opened.id)
 }
@@ -36,7 +46,8 @@ export function visit(draft: State, visited: Window): Result {
   const from = currentId(draft)
   const restored = visited.minimised
   visited.minimised = false
-  if (!isShown(draft, visited) && visited.desktop !== EVERY) {
+  if (visited.desktop === EVERY) goTo(draft, openDesktop(draft, from))
+  else if (!isShown(draft, visited)) {
     // So that going there does not count as using the window that had the focus there.
     desktop(draft, visited.desktop).focus = visited.id
     goTo(draft, visited.desktop)

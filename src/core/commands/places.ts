@@ -1,21 +1,30 @@
+import { type Axis, besideIn } from '@/core/model/grid'
 import { currentId, lastId } from '@/core/model/selectors'
 import { DESKTOPS_MOST, type DesktopId, type State } from '@/core/model/types'
 import { no, type Refusal } from './command'
 
+/** Whether as many desktops more can be made. */
+export const roomFor = (state: State, more: number): true | Refusal =>
+  state.order.length + more <= DESKTOPS_MOST ||
+  no(`There would be more than ${DESKTOPS_MOST} desktops, which is the most. Fold some first.`)
+
 /**
- * A place: `next`, `previous`, `last`, `new`, a call letter, or a desktop's id or name.
+ * A place: `next`, `previous`, `above`, `below`, `last`, `new`, a call letter, or a desktop's id
+ * or name.
  * Resolves to a desktop's id, `new`, or the reason there is no such place.
  */
 export function resolvePlace(state: State, place: string): DesktopId | Refusal {
   const here = currentId(state)
+  const room = roomFor(state, 1)
   switch (place) {
     case 'new':
-      return state.order.length < DESKTOPS_MOST
-        ? 'new'
-        : no(`There are ${DESKTOPS_MOST} desktops, which is the most. Fold one first.`)
+      return room === true ? 'new' : room
     case 'next':
     case 'previous':
-      return neighbour(state, here, place === 'next' ? 1 : -1)
+      return neighbour(state, here, 'row', place === 'next' ? 1 : -1)
+    case 'above':
+    case 'below':
+      return neighbour(state, here, 'column', place === 'below' ? 1 : -1)
     case 'last':
       return lastId(state) ?? no('There is no desktop before this one yet.')
   }
@@ -33,13 +42,17 @@ export function resolvePlace(state: State, place: string): DesktopId | Refusal {
   )
 }
 
-function neighbour(state: State, from: DesktopId, by: 1 | -1): DesktopId | Refusal {
-  const { order } = state
-  if (order.length === 1) return no('This is the only desktop.')
-  const at = order.indexOf(from) + by
-  if (!state.settings.wrap && (at < 0 || at >= order.length))
-    return no(by > 0 ? 'This is the last desktop.' : 'This is the first desktop.')
-  return order[(at + order.length) % order.length] as DesktopId
+/** The desktop beside another along its row or its column; in a line both are the line. */
+function neighbour(state: State, from: DesktopId, axis: Axis, by: 1 | -1): DesktopId | Refusal {
+  if (state.order.length === 1) return no('This is the only desktop.')
+  const wrap = axis === 'row' ? state.settings.wrap : state.settings.wrapRows
+  const found = besideIn(state.order, state.columns, from, axis, by, wrap)
+  if (found !== null && found !== from) return found
+  if (found === from)
+    return no(`${axis === 'row' ? 'Its row' : 'Its column'} has no other desktop.`)
+  if (axis === 'column') return no(`There is no row ${by > 0 ? 'below' : 'above'} this one.`)
+  const of = state.columns > 1 ? ' of its row' : ''
+  return no(`This is the ${by > 0 ? 'last' : 'first'} desktop${of}.`)
 }
 
 export const refused = (value: unknown): value is Refusal =>

@@ -8,7 +8,7 @@ import { registry } from './registry'
 type Said = { id: string; args: (state: State) => object }
 
 const nth = <T>(list: T[], at: number): T | undefined => list[at % Math.max(1, list.length)]
-const places = ['next', 'previous', 'last', 'new']
+const places = ['next', 'previous', 'above', 'below', 'last', 'new']
 
 const maybe = fc.option(fc.nat(60), { nil: undefined })
 const windowAt = (state: State, at: number | undefined) => {
@@ -30,6 +30,18 @@ const other = new World()
 other.env.id = (kind) => `other-${kind}`
 other.desktops('Brought')
 other.open('dial')
+
+/** An earlier session, with a solo, a window on every desktop and a desktop of its own. */
+const past = new World()
+past.env.id = (kind) => `past-${kind}-${++pastCount}`
+let pastCount = 0
+past.desktops('Yesterday')
+past.open()
+past.open('dial')
+past.run('window.everywhere')
+past.open()
+past.run('window.solo')
+const earlier = past.state
 
 const said: fc.Arbitrary<Said> = fc.oneof(
   fc.record({ id: fc.constant('desktop.create'), args: fc.constant(() => ({})) }),
@@ -92,6 +104,70 @@ const said: fc.Arbitrary<Said> = fc.oneof(
       maybe,
     )
     .map(([id, at]) => ({ id, args: (state: State) => windowAt(state, at) })),
+  fc.integer({ min: 1, max: 5 }).map((columns) => ({
+    id: 'grid.columns',
+    args: () => ({ columns }),
+  })),
+  fc.constantFrom('grid.addRow', 'grid.addColumn').map((id) => ({ id, args: () => ({}) })),
+  fc
+    .constantFrom('window.everywhere', 'app.everywhere')
+    .chain((id) => maybe.map((at) => ({ id, args: (state: State) => windowAt(state, at) }))),
+  fc
+    .tuple(fc.constantFrom('notes', 'dial'), maybe, fc.constantFrom('Note', 'D*', ''), fc.boolean())
+    .map(([app, at, title, follow]) => ({
+      id: 'home.set',
+      args: (state: State) => ({
+        app,
+        follow,
+        desktop: desktopAt(state, at).desktop ?? nth(['every', 'here', 'named'], title.length),
+        name: 'Made for it',
+        ...(title && { title }),
+        ...(follow && { place: { top: 0, left: 0, bottom: 2, right: 1 } }),
+      }),
+    })),
+  fc.nat(9).map((at) => ({
+    id: 'home.remove',
+    args: ({ homes }: State) => ({ id: nth(homes, at)?.id ?? 'none' }),
+  })),
+  fc.tuple(fc.nat(9), fc.constantFrom(-1, 1)).map(([at, by]) => ({
+    id: 'home.reorder',
+    args: ({ homes }: State) => ({ id: nth(homes, at)?.id ?? 'none', by }),
+  })),
+  maybe.map((at) => ({ id: 'window.solo', args: (state: State) => windowAt(state, at) })),
+  // Pairs are rare enough to be drawn more often, and so is what only they take.
+  {
+    weight: 4,
+    arbitrary: fc.tuple(maybe, maybe).map(([at, other]) => ({
+      id: 'window.pair',
+      args: (state: State) => {
+        const second = windowAt(state, other).window
+        return { ...windowAt(state, at), ...(second && { with: second }) }
+      },
+    })),
+  },
+  {
+    weight: 3,
+    arbitrary: fc
+      .constantFrom(-0.2, 0.1)
+      .map((by) => ({ id: 'pair.divide', args: () => ({ by }) })),
+  },
+  {
+    weight: 3,
+    arbitrary: fc
+      .constantFrom('pair.swap', 'windows.sweep', 'windows.isolate')
+      .map((id) => ({ id, args: () => ({}) })),
+  },
+  fc.record({
+    id: fc.constant('app.add'),
+    args: fc.constant(() => ({ name: 'Forecast', address: 'example.org' })),
+  }),
+  fc.record({
+    id: fc.constant('app.remove'),
+    args: fc.constant(({ apps }: State) => ({ app: Object.keys(apps)[0] ?? 'none' })),
+  }),
+  fc.record({ id: fc.constant('home.putRight'), args: fc.constant(() => ({})) }),
+  maybe.map((at) => ({ id: 'window.goHome', args: (state: State) => windowAt(state, at) })),
+  fc.boolean().map((back) => ({ id: 'app.cycle', args: () => ({ back }) })),
   fc.record({ id: fc.constant('window.reopen'), args: fc.constant(() => ({})) }),
   fc.tuple(maybe, coordinate, coordinate).map(([at, x, y]) => ({
     id: 'window.move',
@@ -119,6 +195,11 @@ const said: fc.Arbitrary<Said> = fc.oneof(
       id: 'display.resize',
       args: () => ({ display: 'near', width, height }),
     })),
+  fc.record({ id: fc.constant('session.reopen'), args: fc.constant(() => ({ state: earlier })) }),
+  fc.nat(3).map((at) => ({
+    id: 'session.windows',
+    args: () => ({ windows: Object.values(earlier.windows).slice(at % 2), from: earlier }),
+  })),
   fc.record({ id: fc.constant('shelf.merge'), args: fc.constant(() => ({ state: other.state })) }),
   fc.boolean().map((wrap) => ({ id: 'settings.set', args: () => ({ wrap }) })),
   fc.constantFrom('history.undo', 'history.redo').map((id) => ({ id, args: () => ({}) })),

@@ -1,10 +1,11 @@
-import { original } from 'mutative'
+import { current, isDraft } from 'mutative'
 import { boolean, mixed, number, string } from 'yup'
 import { merge } from '@/core/formats/shelfFile'
-import type { State } from '@/core/model/types'
-import { nameLetters, settleFocus } from './change'
+import { currentId, openDesktop, stack } from '@/core/model/selectors'
+import { EVERY, type State, type Window } from '@/core/model/types'
+import { nameLetters, putBack, settleFocus } from './change'
 import { command, no } from './command'
-import { fitWindows } from './opening'
+import { fitWindows, openWindow } from './opening'
 
 const group = 'Shelf' as const
 
@@ -53,35 +54,29 @@ export const setting = command({
   step: false,
   args: {
     wrap: boolean(),
+    wrapRows: boolean(),
+    trail: string().oneOf(['all', 'here'] as const),
+    launch: string().oneOf(['go', 'here'] as const),
+    restAfter: number().integer().min(0).max(1440),
     keys: string().oneOf(['alt', 'leader'] as const),
     cloth: string().oneOf(['system', 'day', 'night'] as const),
   },
-  run: (draft, { wrap, keys, cloth }) => {
-    if (wrap !== undefined) draft.settings.wrap = wrap
-    if (keys) draft.settings.keys = keys
-    if (cloth) draft.settings.cloth = cloth
+  run: (draft, given) => {
+    Object.assign(draft.settings, given)
     return { say: 'Changed the setting' }
   },
 })
 
-/** What an app tells of its document: its title, and whether it has changes not saved. */
-export const document = command({
-  id: 'document.set',
-  title: 'Rename a document',
-  group,
-  step: false,
-  args: { document: string().required(), title: string(), unsaved: boolean() },
-  can: (state, args) => {
-    if (!state.documents[args.document]) return no('There is no such document.')
-    return args.title === undefined || args.title.trim() !== '' || no('A document needs a title.')
-  },
-  run: (draft, { document: id, title, unsaved }) => {
-    const known = draft.documents[id]
-    if (known && title !== undefined) known.title = title.trim()
-    if (known && unsaved !== undefined) known.unsaved = unsaved
-    return undefined
-  },
-})
+/** Brings another state in: it adds and changes, and takes no window away. */
+function bringIn(draft: State, theirs: State): void {
+  // What fills a desktop here goes back first, so that both shelves agree on where windows live.
+  for (const { windows, kind } of Object.values(draft.desktops))
+    if (kind !== 'open') for (const id of [...windows]) putBack(draft, id)
+  Object.assign(draft, merge(isDraft(draft) ? current(draft) : draft, theirs))
+  nameLetters(draft)
+  for (const display of Object.values(draft.displays)) fitWindows(draft, display)
+  settleFocus(draft)
+}
 
 /** Brings the state of a shelf file in. The file was checked when it was read. */
 export const mergeFile = command({
@@ -90,16 +85,57 @@ export const mergeFile = command({
   group,
   args: { state: mixed<State>().required() },
   run: (draft, { state: theirs }) => {
-    Object.assign(draft, merge(original(draft) ?? draft, theirs))
-    nameLetters(draft)
-    for (const display of Object.values(draft.displays)) fitWindows(draft, display)
-    settleFocus(draft)
+    bringIn(draft, theirs)
     return { say: 'Imported the shelf file' }
   },
 })
 
+/** An earlier arrangement again; documents and settings are as they are now. */
+export const reopenSession = command({
+  id: 'session.reopen',
+  title: 'Reopen an earlier session',
+  group,
+  args: { state: mixed<State>().required() },
+  run: (draft, { state: theirs }) => {
+    const { documents } = draft
+    bringIn(draft, {
+      ...theirs,
+      documents: { ...theirs.documents, ...documents },
+      settings: draft.settings,
+    })
+    return { say: 'Reopened the session' }
+  },
+})
+
+/** Windows of an earlier arrangement, where they were if that desktop is still there. */
+export const reopenWindows = command({
+  id: 'session.windows',
+  title: 'Reopen windows of an earlier session',
+  group,
+  args: { windows: mixed<Window[]>().required(), from: mixed<State>().required() },
+  can: (state, { windows }) =>
+    windows.some(({ id }) => !state.windows[id]) || no('These windows are open already.'),
+  run: (draft, { windows, from }) => {
+    const closed = windows.filter(({ id }) => !draft.windows[id])
+    for (const one of closed) {
+      const lives = one.desktop === EVERY || draft.desktops[one.desktop]?.kind === 'open'
+      const known = from.documents[one.document]
+      if (known) draft.documents[known.id] ??= known
+      openWindow(draft, {
+        ...one,
+        desktop: lives ? one.desktop : openDesktop(draft, currentId(draft)),
+        display: draft.displays[one.display] ? one.display : draft.display,
+      })
+      draft.closed = draft.closed.filter(({ window }) => window.id !== one.id)
+    }
+    for (const display of Object.values(draft.displays)) fitWindows(draft, display)
+    settleFocus(draft)
+    return { say: `Reopened ${closed.length === 1 ? '1 window' : `${closed.length} windows`}` }
+  },
+})
+
 const opens = (
-  view: 'keys' | 'line' | 'loft' | 'open file' | 'export shelf' | 'import shelf',
+  view: 'keys' | 'line' | 'loft' | 'open file' | 'export shelf' | 'import shelf' | 'sessions',
   id: string,
   title: string,
 ) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
@@ -109,6 +145,13 @@ export const shelfCommands = [
   redo,
   opens('keys', 'shelf.keys', 'Key card'),
   opens('loft', 'loft.open', 'Loft: see everything, and back'),
+  command({
+    id: 'loft.byApp',
+    title: 'Loft, windows grouped by app',
+    group,
+    step: false,
+    run: () => ({ show: { view: 'loft', by: 'app' } }),
+  }),
   opens('line', 'line.open', 'Find anything'),
   command({
     id: 'unstack.open',
@@ -118,6 +161,19 @@ export const shelfCommands = [
     args: { app: boolean() },
     can: (state) => Object.keys(state.windows).length > 0 || no('There are no windows yet.'),
     run: (_draft, { app }) => ({ show: { view: 'unstack', app: app ?? false } }),
+  }),
+  command({
+    id: 'unstack.desktop',
+    title: 'Unstack the windows of a desktop',
+    group: 'Switching',
+    step: false,
+    args: { desktop: string() },
+    can: (state, args) =>
+      stack(state, args.desktop ?? currentId(state)).length > 0 ||
+      no('There are no windows on it.'),
+    run: (draft, args) => ({
+      show: { view: 'unstack', app: false, desktop: args.desktop ?? currentId(draft) },
+    }),
   }),
   command({
     id: 'trail.open',
@@ -131,8 +187,10 @@ export const shelfCommands = [
   opens('open file', 'shelf.openFile', 'Open a file from this computer…'),
   opens('export shelf', 'shelf.export', 'Export the shelf file'),
   opens('import shelf', 'shelf.import', 'Import a shelf file…'),
+  opens('sessions', 'sessions.open', 'Earlier sessions…'),
   mergeFile,
+  reopenSession,
+  reopenWindows,
   setting,
   resizeDisplay,
-  document,
 ]

@@ -1,8 +1,19 @@
 import { string } from 'yup'
-import { currentId, desktop, summary } from '@/core/model/selectors'
+import { currentId, desktop, stack, summary, title } from '@/core/model/selectors'
+import type { State } from '@/core/model/types'
 import { goTo } from './change'
-import { command, no } from './command'
+import { command, no, type Refusal } from './command'
 import { refused, resolvePlace } from './places'
+
+/** Whether a place is a desktop, and not the one that one is on. */
+const elsewhere =
+  (whyNotNew: string) =>
+  (state: State, { to }: { to: string }): true | Refusal => {
+    const id = resolvePlace(state, to)
+    if (refused(id)) return id
+    if (id === 'new') return no(whyNotNew)
+    return id !== currentId(state) || no(`You are on ${desktop(state, id).name}.`)
+  }
 
 export const go = command({
   id: 'desktop.go',
@@ -10,12 +21,7 @@ export const go = command({
   group: 'Switching',
   step: false,
   args: { to: string().required() },
-  can: (state, { to }) => {
-    const id = resolvePlace(state, to)
-    if (refused(id)) return id
-    if (id === 'new') return no('To make a desktop and go there, use New desktop.')
-    return id !== currentId(state) || no(`You are on ${desktop(state, id).name}.`)
-  },
+  can: elsewhere('To make a desktop and go there, use New desktop.'),
   run: (draft, { to }) => {
     const id = resolvePlace(draft, to)
     if (refused(id)) return
@@ -25,4 +31,23 @@ export const go = command({
   },
 })
 
-export const switchingCommands = [go]
+export const glance = command({
+  id: 'desktop.glance',
+  title: 'Look into a desktop without going there',
+  group: 'Switching',
+  step: false,
+  args: { to: string().required() },
+  can: elsewhere('There is nothing to see on a desktop that is not there yet.'),
+  run: (draft, { to }) => {
+    const id = resolvePlace(draft, to)
+    if (refused(id)) return
+    const seen = stack(draft, id).filter(({ minimised }) => !minimised)
+    const titles = seen.map((one) => title(draft, one)).join(', ')
+    return {
+      announce: `Looking into ${summary(draft, id)}${titles && `: ${titles}`}`,
+      show: { view: 'glance', desktop: id },
+    }
+  },
+})
+
+export const switchingCommands = [go, glance]

@@ -1,5 +1,7 @@
+import { check } from '@/core/model/check'
 import { currentId, shownFrame } from '@/core/model/selectors'
-import { World } from '@/core/testing/world'
+import type { AppFacts } from '@/core/model/types'
+import { APPS, World } from '@/core/testing/world'
 
 test('without a focused window a command says so', () => {
   expect(new World().refusal('window.minimise')).toContain('No window has the focus')
@@ -104,7 +106,8 @@ test('undo after the display changed size keeps the size it has and the windows 
 })
 
 test('an app on a number key: opens, then goes to its latest window, again cycles, Shift opens another', () => {
-  const world = new World()
+  const { state } = new World()
+  const world = new World({ ...state, slots: Array(9).fill(null) })
   world.run('app.slot', { app: 'notes', slot: 7 })
   world.run('app.launch', { slot: 7 })
   const one = world.state.focus
@@ -136,4 +139,52 @@ test('wrong arguments are refused in words, unknown commands too', () => {
     'turned',
   )
   expect(world.refusal('history.undo')).toBe('There is nothing to undo.')
+})
+
+test('with the setting to open here, picking an app leaves its windows elsewhere alone', () => {
+  const world = new World()
+  const [field] = world.desktops('Field')
+  world.open()
+  world.run('settings.set', { launch: 'here' })
+  world.run('desktop.go', { to: field })
+  world.run('app.launch', { app: 'notes' })
+  expect(world.state.desktops[field ?? '']?.windows).toEqual([world.state.focus])
+  world.run('app.launch', { app: 'notes' })
+  expect(Object.keys(world.state.windows)).toHaveLength(2)
+})
+
+test('an app is added from an address, and removed when it has no window', () => {
+  const world = new World()
+  world.env.app = (id) => (world.state.apps[id] ? { ...APPS[0], id } : APPS[0]) as AppFacts
+  expect(world.refusal('app.add', { name: ' ', address: 'a.example' })).toContain('needs a name')
+  expect(world.refusal('app.add', { name: 'A', address: 'file:///x' })).toContain('Only http')
+  world.run('app.add', { name: 'Road map', address: 'roads.example' })
+  const [own] = Object.values(world.state.apps)
+  expect(own).toMatchObject({ name: 'Road map', address: 'https://roads.example/' })
+  world.open(own?.id)
+  expect(world.refusal('app.remove', { app: own?.id })).toContain('has windows open')
+  world.run('window.close')
+  world.run('home.set', { app: own?.id, desktop: 'first' })
+  world.run('app.remove', { app: own?.id })
+  expect([world.state.apps, world.state.homes, world.state.closed]).toEqual([{}, [], []])
+  world.run('history.undo')
+  expect(world.state.homes).toHaveLength(1)
+})
+
+test('windows of an earlier session come back where they were, or where one is', () => {
+  const world = new World()
+  const [field] = world.desktops('Field')
+  const [one, two] = [world.open(), world.open('dial')]
+  world.run('window.send', { window: one, to: field })
+  const earlier = world.state
+  world.run('window.close', { window: one })
+  world.run('window.close', { window: two })
+  world.run('desktop.fold', { desktop: field })
+  const windows = Object.values(earlier.windows)
+  world.run('session.windows', { windows, from: earlier })
+  expect(world.state.windows[one]?.desktop).toBe('first')
+  expect(world.refusal('session.windows', { windows, from: earlier })).toContain('open already')
+  world.run('session.reopen', { state: earlier })
+  expect(world.state.windows[one]?.desktop).toBe(field)
+  expect(check(world.state)).toEqual([])
 })

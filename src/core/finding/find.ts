@@ -37,7 +37,11 @@ const ASKING: Record<string, string> = {
   'window.send': 'Send window to…',
   'window.carry': 'Carry window to…',
   'desktop.go': 'Go to desktop…',
+  'desktop.glance': 'Look into desktop…',
 }
+
+/** Of these the ones whose answer may be a desktop that is made for it. */
+const MAKING = new Set(['window.send', 'window.carry'])
 
 /** Commands that are no use without arguments the Line does not ask for. */
 const SILENT = new Set([
@@ -46,6 +50,7 @@ const SILENT = new Set([
   'desktop.look',
   'desktop.reorder',
   'desktop.fold',
+  'desktop.rest',
   'window.focus',
   'window.focusToward',
   'window.sendAll',
@@ -55,12 +60,26 @@ const SILENT = new Set([
   'window.open',
   'app.launch',
   'app.slot',
+  'app.add',
+  'app.remove',
   'shelf.merge',
+  'session.reopen',
+  'session.windows',
   'settings.set',
   'display.resize',
   'document.set',
+  'document.discard',
+  'document.askTitle',
+  'document.export',
   'line.open',
   'trail.open',
+  'grid.columns',
+  'home.set',
+  'home.remove',
+  'home.reorder',
+  'home.putRight',
+  'pair.divide',
+  'unstack.desktop',
 ])
 
 interface Sources {
@@ -93,7 +112,7 @@ export function everything(state: State, { apps, texts }: Sources): Found[] {
   })
   const shown = new Set(open.map(({ document }) => document))
   const documents = Object.values(state.documents)
-    .filter(({ id }) => !shown.has(id))
+    .filter(({ id, discarded }) => !shown.has(id) && !discarded)
     .sort((a, b) => b.openedAt - a.openedAt)
     .map(
       ({ id, app, title: name }): Found => ({
@@ -154,31 +173,46 @@ export function desktopsFor(state: State, command: string, args: Record<string, 
       also: [letter ?? ''],
     }
   })
-  if (command === 'desktop.go') return answers
+  if (!MAKING.has(command)) return answers
   const fresh = { kind: 'desktops' as const, id: 'new', title: 'A new desktop', also: ['='] }
   return [...answers, { ...fresh, command, args: { ...args, to: 'new' } }]
 }
 
+/** Strings to look in, made ready once: without accents and capitals. */
+const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+
 /**
- * The best of each kind for what was typed: exact, prefix, word, then anything that contains the
- * letters in order; the more recently used first among equals.
+ * The best of each kind for what was typed: by title exactly, from its start, from a word's start
+ * or within it; then by the other words something is found by; then titles that contain the
+ * letters in order. The more recently used first among equals.
  */
 export function rank(all: Found[], typed: string): Found[] {
-  const query = typed.trim()
+  const query = plain(typed.trim())
   return KINDS.flatMap((kind) => {
     const some = all.filter((found) => found.kind === kind)
     if (!query) return some.slice(0, MOST_UNASKED[kind])
-    return matchSorter(some, query, {
-      keys: [
-        'title',
-        // In everything but the title the letters have to stand together.
-        {
-          key: 'also',
-          threshold: matchSorter.rankings.CONTAINS,
-          maxRanking: matchSorter.rankings.WORD_STARTS_WITH,
-        },
-      ],
-      baseSort: (a, b) => a.index - b.index,
-    }).slice(0, MOST)
+    const titled = byTitle(
+      some.filter((found) => wordsOf(found).title.includes(query)),
+      query,
+    )
+    if (titled.length >= MOST) return titled.slice(0, MOST)
+    const rest = some.filter((found) => !wordsOf(found).title.includes(query))
+    const also = rest.filter((found) => wordsOf(found).also.includes(query))
+    const loose = rest.filter((found) => !wordsOf(found).also.includes(query))
+    return [...titled, ...also, ...byTitle(loose, query)].slice(0, MOST)
   })
+}
+
+const byTitle = (some: Found[], query: string): Found[] =>
+  matchSorter(some, query, { keys: ['title'], baseSort: (a, b) => a.index - b.index })
+
+const words = new WeakMap<Found, { title: string; also: string }>()
+
+function wordsOf(found: Found): { title: string; also: string } {
+  let known = words.get(found)
+  if (!known) {
+    known = { title: plain(found.title), also: plain(found.also.join('\n')) }
+    words.set(found, known)
+  }
+  return known
 }

@@ -99,3 +99,13 @@ test('a bad file is refused with what is wrong and where', () => {
     ),
   ).toContain('contradict')
 })
+
+test('a file of the first version is read: what it lacks is filled in', () => {
+  const world = shelf(7)
+  const file = JSON.parse(text(world))
+  file.version = 1
+  delete file.state.columns
+  delete file.state.settings.trail
+  delete file.state.settings.wrapRows
+  expect(readShelfFile(JSON.stringify(file)).state).toEqual(world.state)
+})

@@ -11,9 +11,10 @@ import {
 } from 'yup'
 import { check } from '@/core/model/check'
 import { BACKDROPS, type DocumentId, EVERY, HUES, type State } from '@/core/model/types'
+import { migrated } from './migrations'
 
 export const FORMAT = 'kite-shelf'
-export const VERSION = 1
+export const VERSION = 2
 
 /** Content of a document as JSON: what was saved, and what was typed since. */
 export interface KeptContent {
@@ -52,6 +53,7 @@ const limits = object({
   maxHeight: number(),
 })
 const cell = number().integer().min(0).max(2).required()
+const span = { top: cell, left: cell, bottom: cell, right: cell }
 const window = object({
   id,
   app: id,
@@ -61,14 +63,36 @@ const window = object({
   frame: rect.required(),
   minimised: boolean().required(),
   maximised: boolean().required(),
-  placed: object({ top: cell, left: cell, bottom: cell, right: cell }).nullable().defined(),
+  placed: object(span).nullable().defined(),
   limits: limits.required(),
   z: number().integer().required(),
   openedAt: number().required(),
+  cause: object({
+    by: string().oneOf(['home', 'here', 'hand', 'fold']).required(),
+    home: string(),
+    name: string(),
+  }).default(undefined),
+})
+const origin = object({
+  desktop: id,
+  at: number().integer().required(),
+  z: number().integer().required(),
+  minimised: boolean().required(),
+  focused: boolean().required(),
 })
 const desktop = object({
   id,
   name: string().required(),
+  kind: string().oneOf(['open', 'solo', 'pair']).required(),
+  origins: lazy((value: unknown) =>
+    value === undefined ? mixed().notRequired() : recordOf(origin),
+  ),
+  divider: number().min(0.2).max(0.8),
+  aside: object({
+    by: string().oneOf(['sweep', 'isolate']).required(),
+    windows: array(id).required(),
+    focus: string().nullable().defined(),
+  }).default(undefined),
   letter: string().length(1).nullable().defined(),
   letterByHand: boolean().required(),
   hue: string().oneOf(HUES).required(),
@@ -94,20 +118,32 @@ const documentInfo = object({
   title: text,
   unsaved: boolean().required(),
   openedAt: number().required(),
+  discarded: boolean(),
 })
+const minute = number().integer().min(0).max(1439)
 const home = object({
   id,
   app: id,
   desktop: id,
+  name: string(),
+  display: string(),
+  place: object(span).default(undefined),
   title: string(),
+  days: array(number().integer().min(0).max(6).required()),
+  from: minute,
+  to: minute,
+  displays: array(string().required()),
   follow: boolean().required(),
   on: boolean().required(),
 })
+
+const ownApp = object({ id, name: string().required(), address: id, icon: string() })
 
 /** The shape of the state, for everything that comes from outside. */
 const stateSchema = object({
   desktops: recordOf(desktop),
   order: array(id).required().min(1),
+  columns: number().integer().min(1).required(),
   windows: recordOf(window),
   everywhere: array(id).required(),
   displays: recordOf(display),
@@ -117,6 +153,7 @@ const stateSchema = object({
   visited: array(id).required(),
   closed: array(object({ window: window.required(), at: number().required() })).required(),
   homes: array(home).required(),
+  apps: recordOf(ownApp),
   slots: array(string().nullable().defined()).required().length(9),
   bindings: array(
     object({ keys: id, command: string().nullable().defined(), args: mixed() }),
@@ -125,6 +162,10 @@ const stateSchema = object({
   documents: recordOf(documentInfo),
   settings: object({
     wrap: boolean().required(),
+    wrapRows: boolean().required(),
+    trail: string().oneOf(['all', 'here']).required(),
+    launch: string().oneOf(['go', 'here']).required(),
+    restAfter: number().integer().min(0).required(),
     keys: string().oneOf(['alt', 'leader']).required(),
     cloth: string().oneOf(['system', 'day', 'night']).required(),
   }).required(),
@@ -158,13 +199,13 @@ export function readShelfFile(content: string): ShelfFile {
     throw new BadShelfFile(
       `it has version ${given.version}, and this Kite Shelf reads up to version ${VERSION}`,
     )
+  const file = { ...given, state: migrated(given.state) } as ShelfFile
   try {
-    fileSchema.validateSync(parsed, { strict: true })
+    fileSchema.validateSync(file, { strict: true })
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error
     throw new BadShelfFile(`at ${error.path ?? 'the top'}: ${error.message}`)
   }
-  const file = parsed as ShelfFile
   const broken = check(file.state)
   if (broken[0]) throw new BadShelfFile(`its contents contradict each other: ${broken[0]}`)
   return file
@@ -175,10 +216,11 @@ export function readShelfFile(content: string): ShelfFile {
  * @throws when it does not have the shape or breaks a rule that always holds
  */
 export function readState(parsed: unknown): State {
-  stateSchema.validateSync(parsed, { strict: true })
-  const broken = check(parsed as State)
+  const state = migrated(parsed) as State
+  stateSchema.validateSync(state, { strict: true })
+  const broken = check(state)
   if (broken[0]) throw new Error(broken[0])
-  return parsed as State
+  return state
 }
 
 function lineOf(content: string, error: unknown): string {
@@ -252,6 +294,7 @@ export function merge(here: State, file: State): State {
       ...file.homes,
       ...here.homes.filter(({ id }) => !file.homes.some((home) => home.id === id)),
     ],
+    apps: { ...here.apps, ...file.apps },
     documents: { ...here.documents, ...file.documents },
     top: top + offset,
   }

@@ -5,6 +5,8 @@ export interface Place extends Size {
   x: number
   y: number
   scale: number
+  /** Which stands above which, where they overlap. */
+  z?: number
 }
 
 export interface Shelf {
@@ -23,27 +25,31 @@ export interface Shelves {
 export const LABEL = 196
 export const CAPTION = 22
 const MOST: Size = { width: 128, height: 84 }
+/** Height of a row that holds nothing of what is looked for. */
+export const THIN = 24
 const GAP = 18
 const ABOVE = 10
-const LEAST_WIDTH = 84
+/** So that captions can be read above narrow windows. */
+export const LEAST_WIDTH = 116
 
 /**
  * Stands windows on shelves, a row each, at true proportions and none larger than 128×84 CSS
  * pixels. They stand on the shelf's line with a caption above; a row that is full goes on below.
+ * A thin row is an edge with nothing on it.
  *
  * @param width of the area; at least one window stands on every line whatever it is
  */
 export function standOnShelves(
-  rows: { id: string; windows: ({ id: string } & Size)[] }[],
+  rows: { id: string; windows: ({ id: string } & Size)[]; thin?: boolean }[],
   width: number,
 ): Shelves {
   const line = ABOVE + CAPTION + MOST.height
   const places: Record<string, Place> = {}
   let top = 0
-  const shelves = rows.map(({ id, windows }) => {
+  const shelves = rows.map(({ id, windows, thin }) => {
     let x = LABEL
     let lines = 1
-    for (const window of windows) {
+    for (const window of thin ? [] : windows) {
       const scale = Math.min(1, MOST.width / window.width, MOST.height / window.height)
       const wide = Math.max(LEAST_WIDTH, window.width * scale)
       if (x > LABEL && x + wide > width - GAP) {
@@ -54,7 +60,7 @@ export function standOnShelves(
       places[window.id] = { x, y, scale, width: window.width, height: window.height }
       x += wide + GAP
     }
-    const shelf = { id, top, height: lines * line + 4 }
+    const shelf = { id, top, height: thin ? THIN : lines * line + 4 }
     top += shelf.height
     return shelf
   })

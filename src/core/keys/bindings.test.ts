@@ -63,12 +63,17 @@ test('keys are told for what was done by pointer', () => {
 })
 
 test('the key card lists every place and every binding but the spoken ones', () => {
-  const world = new World()
+  const { state } = new World()
+  const world = new World({ ...state, slots: ['document', ...Array(8).fill(null)] })
   world.desktops('Bulletin')
   const card = keyCard(world.state, (id) => id.toUpperCase())
   expect(card.places).toContainEqual({ keys: 'B', does: 'Bulletin' })
   const rows = card.groups.flatMap((group) => group.rows)
   expect(rows).toContainEqual({ keys: 'Alt+Z', does: 'Undo the last change of the arrangement' })
-  expect(rows).toContainEqual({ keys: 'Alt+Shift+1', does: 'Another DOCUMENT window' })
+  expect(rows).toContainEqual({ keys: 'Alt+1', does: 'DOCUMENT: latest window, again: next' })
+  expect(rows).toContainEqual({
+    keys: 'Alt+Shift+1',
+    does: 'Shift and a number: another window of that app',
+  })
   expect(rows.some(({ keys }) => keys === 'Alt+9')).toBe(false)
 })

@@ -18,19 +18,28 @@ interface Verb {
   says: string
   keys: string
   command: string
-  /** What stands in for the verb where the place is a new desktop. */
-  makes?: string
+  /** What stands in for the verb where the place is a new desktop; null where nothing does. */
+  makes?: string | null
 }
 
 export const VERBS: Verb[] = [
   { name: 'go', says: 'go there', keys: 'Alt+', command: 'desktop.go', makes: 'desktop.create' },
   { name: 'carry', says: 'take this window along', keys: 'Alt+Shift+', command: 'window.carry' },
   { name: 'send', says: 'send this window, stay', keys: 'Alt+, ', command: 'window.send' },
+  {
+    name: 'glance',
+    says: 'look while Alt is held, Enter stays',
+    keys: "Alt+' ",
+    command: 'desktop.glance',
+    makes: null,
+  },
 ]
 
 export const PLACES = [
   { key: ']', to: 'next', says: 'the next desktop' },
   { key: '[', to: 'previous', says: 'the previous desktop' },
+  { key: 'PageUp', to: 'above', says: 'the one in the row above' },
+  { key: 'PageDown', to: 'below', says: 'the one in the row below' },
   { key: '\\', to: 'last', says: 'the one before this' },
   { key: '=', to: 'new', says: 'a new desktop' },
 ]
@@ -38,6 +47,7 @@ export const PLACES = [
 /** First strokes of sequences, with what the Line says while it waits for the rest. */
 export const PREFIXES: Record<string, string> = {
   'Alt+,': 'Send to',
+  "Alt+'": 'Look into',
   'Alt+Shift+;': 'This desktop or window',
 }
 
@@ -46,12 +56,20 @@ const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9]
 const FIXED: Bound[] = [
   { keys: 'Alt+-', command: 'window.minimise' },
   { keys: 'Alt+Shift+-', command: 'window.maximise' },
+  { keys: 'Alt+Enter', command: 'window.solo' },
+  { keys: 'Alt+Shift+Enter', command: 'window.pair' },
+  { keys: 'Alt+Shift+; Left', command: 'pair.divide', args: { by: -0.05 } },
+  { keys: 'Alt+Shift+; Right', command: 'pair.divide', args: { by: 0.05 } },
+  { keys: 'Alt+Shift+; S', command: 'pair.swap' },
+  { keys: 'Alt+0', command: 'windows.sweep' },
+  { keys: 'Alt+Shift+0', command: 'windows.isolate' },
   { keys: 'Alt+X', command: 'window.pad' },
   { keys: 'Alt+Backspace', command: 'window.close' },
   { keys: 'Alt+Shift+Backspace', command: 'window.reopen' },
   { keys: 'Ctrl+S', command: 'window.save' },
   { keys: 'Alt+Shift+; T', command: 'window.askTitle' },
-  { keys: 'Alt+Shift+; E', command: 'window.export' },
+  { keys: 'Alt+Shift+; D', command: 'window.export' },
+  { keys: 'Alt+Shift+; C', command: 'window.copyReference' },
   { keys: 'Alt+Z', command: 'history.undo' },
   { keys: 'Alt+Shift+Z', command: 'history.redo' },
   { keys: 'Alt+Shift+/', command: 'shelf.keys' },
@@ -73,7 +91,26 @@ const FIXED: Bound[] = [
   { keys: 'Alt+Shift+; A', command: 'desktop.previewFoldOthers' },
   { keys: 'Alt+Shift+; [', command: 'desktop.reorder', args: { by: -1 } },
   { keys: 'Alt+Shift+; ]', command: 'desktop.reorder', args: { by: 1 } },
+  { keys: 'Alt+Shift+; =', command: 'grid.addRow' },
+  { keys: 'Alt+Shift+; Shift+=', command: 'grid.addColumn' },
+  { keys: 'Alt+Shift+; -', command: 'grid.removeRow' },
+  { keys: 'Alt+Shift+; Shift+-', command: 'grid.removeColumn' },
+  ...digits.map((columns) => ({
+    keys: `Alt+Shift+; ${columns}`,
+    command: 'grid.columns',
+    args: { columns },
+  })),
+  { keys: 'Alt+Shift+; U', command: 'unstack.desktop' },
+  { keys: 'Alt+Shift+; G', command: 'loft.byApp' },
+  { keys: 'Alt+Shift+; E', command: 'window.everywhere' },
+  { keys: 'Alt+Shift+; H', command: 'home.ask' },
+  { keys: 'Alt+Shift+; Shift+H', command: 'home.list' },
+  { keys: 'Alt+Shift+; Y', command: 'window.why' },
+  { keys: 'Alt+Shift+; P', command: 'home.askPutRight' },
+  { keys: 'Alt+Shift+; Home', command: 'window.goHome' },
   { keys: 'Alt+Shift+; O', command: 'shelf.openFile' },
+  { keys: 'Alt+End', command: 'app.cycle' },
+  { keys: 'Alt+Shift+End', command: 'app.cycle', args: { back: true } },
   ...digits.flatMap((slot) => [
     { keys: `Alt+${slot}`, command: 'app.launch', args: { slot } },
     { keys: `Alt+Shift+${slot}`, command: 'app.launch', args: { slot, another: true } },
@@ -82,11 +119,10 @@ const FIXED: Bound[] = [
 
 /** The bindings of every verb to one place. */
 function spoken(key: string, to: string): Bound[] {
-  return VERBS.map(({ keys, command, makes }) =>
-    to === 'new' && makes
-      ? { keys: keys + key, command: makes }
-      : { keys: keys + key, command, args: { to } },
-  )
+  return VERBS.flatMap(({ keys, command, makes }) => {
+    if (to !== 'new' || makes === undefined) return { keys: keys + key, command, args: { to } }
+    return makes ? { keys: keys + key, command: makes } : []
+  })
 }
 
 const PLACED: Bound[] = PLACES.flatMap(({ key, to }) => spoken(key, to))

@@ -45,13 +45,23 @@ function inWords(
 ): string | null {
   if (command === 'desktop.reorder')
     return `Move desktop ${Number(args.by) < 0 ? 'earlier' : 'later'} in the order`
+  if (command === 'grid.columns')
+    return args.columns === 2
+      ? 'Desktops in rows of two, … nine'
+      : args.columns === 1
+        ? 'Desktops in a line'
+        : null
+  if (command === 'pair.divide')
+    return `Divider of the pair to the ${Number(args.by) < 0 ? 'left' : 'right'}`
+  if (command === 'app.cycle' && args.back) return 'Previous window of this app'
   if (command === 'window.focusToward') return `Focus the window ${args.to}`
   if (command === 'unstack.open' && args.app) return 'Unstack the windows of this app'
   if (command === 'trail.open' && args.back) return 'Recent windows, backwards'
   if (command !== 'app.launch') return registry.get(command)?.title ?? command
   const app = state.slots[Number(args.slot) - 1]
   if (!app) return null
-  return args.another
-    ? `Another ${appName(app)} window`
-    : `${appName(app)}: latest window, again: next`
+  // What a number does is said once: it is the same for every app.
+  const first = Number(args.slot) === state.slots.findIndex((slot) => slot !== null) + 1
+  if (args.another) return first ? 'Shift and a number: another window of that app' : null
+  return first ? `${appName(app)}: latest window, again: next` : appName(app)
 }

@@ -1,5 +1,5 @@
 import { isVisible } from './selectors'
-import { DESKTOPS_MOST, EVERY, HEM, REACH, type State } from './types'
+import { DESKTOPS_MOST, type Desktop, EVERY, HEM, HERE, NAMED, REACH, type State } from './types'
 
 /**
  * The rules that always hold. Returns one sentence for each that does not, so an empty
@@ -12,10 +12,12 @@ export function check(state: State): string[] {
 function desktops(state: State): string[] {
   const broken: string[] = []
   const ids = Object.keys(state.desktops)
-  if (state.order.length === 0) broken.push('There is no desktop.')
+  if (!Object.values(state.desktops).some(({ kind }) => kind === 'open'))
+    broken.push('There is no open desktop.')
   if (state.order.length > DESKTOPS_MOST) broken.push('There are more than 40 desktops.')
   if (new Set(state.order).size !== state.order.length || state.order.length !== ids.length)
     broken.push('The order does not list each desktop once.')
+  if (state.columns < 1) broken.push('Desktops stand in no column.')
   const letters = new Set<string>()
   for (const id of state.order) {
     const desktop = state.desktops[id]
@@ -27,6 +29,7 @@ function desktops(state: State): string[] {
     if (desktop.letter && letters.has(desktop.letter))
       broken.push(`Letter ${desktop.letter} stands for two desktops.`)
     if (desktop.letter) letters.add(desktop.letter)
+    broken.push(...fullness(state, desktop))
     for (const window of desktop.windows)
       if (state.windows[window]?.desktop !== id)
         broken.push(`Window ${window} is listed on ${id} but does not live there.`)
@@ -36,11 +39,29 @@ function desktops(state: State): string[] {
   for (const id of state.visited)
     if (!state.desktops[id]) broken.push(`Visited desktop ${id} does not exist.`)
   for (const home of state.homes)
-    if (home.desktop !== EVERY && !state.desktops[home.desktop])
+    if (![EVERY, HERE, NAMED].includes(home.desktop) && !state.desktops[home.desktop])
       broken.push(`Home ${home.id} points at a desktop that does not exist.`)
   for (const { window } of state.closed)
-    if (window.desktop !== EVERY && !state.desktops[window.desktop])
+    if (window.desktop !== EVERY && state.desktops[window.desktop]?.kind !== 'open')
       broken.push(`Closed window ${window.id} remembers a desktop that does not exist.`)
+  return broken
+}
+
+/** A solo has one window and a pair two, each knowing where to return to. */
+function fullness(state: State, { id, kind, windows, origins, divider }: Desktop): string[] {
+  if (kind === 'open') return []
+  const broken: string[] = []
+  const wanted = kind === 'solo' ? 1 : 2
+  if (windows.length !== wanted) broken.push(`Desktop ${id} is a ${kind} of ${windows.length}.`)
+  if (kind === 'pair' && !(divider && divider >= 0.2 && divider <= 0.8))
+    broken.push(`The divider of ${id} is outside 20 to 80 %.`)
+  for (const window of windows) {
+    const origin = origins?.[window]
+    if (!origin) broken.push(`Window ${window} on ${id} does not know where it came from.`)
+    else if (origin.desktop !== EVERY && state.desktops[origin.desktop]?.kind !== 'open')
+      broken.push(`Window ${window} on ${id} came from a desktop that is not open.`)
+    if (state.windows[window]?.minimised) broken.push(`Window ${window} fills ${id} minimised.`)
+  }
   return broken
 }
 

@@ -4,6 +4,7 @@ export function newDesktop(
   given: Pick<Desktop, 'id' | 'name' | 'hue'> & Partial<Desktop>,
 ): Desktop {
   return {
+    kind: 'open',
     letter: null,
     letterByHand: false,
     backdrop: 'ripstop',
@@ -35,6 +36,7 @@ export function initialState(): State {
   return {
     desktops: { first },
     order: ['first'],
+    columns: 1,
     windows: {},
     everywhere: [],
     displays: { near: nearDisplay('first') },
@@ -44,10 +46,29 @@ export function initialState(): State {
     visited: ['first'],
     closed: [],
     homes: [],
-    slots: ['document', 'table', 'reader', 'countdown', null, null, null, null, null],
+    apps: {},
+    slots: [
+      'document',
+      'table',
+      'reader',
+      'countdown',
+      'messages',
+      'job',
+      'player',
+      'web',
+      'drawer',
+    ],
     bindings: [],
     top: 0,
     documents: {},
-    settings: { wrap: true, keys: 'alt', cloth: 'system' },
+    settings: {
+      wrap: true,
+      wrapRows: true,
+      keys: 'alt',
+      cloth: 'system',
+      trail: 'all',
+      launch: 'go',
+      restAfter: 30,
+    },
   }
 }

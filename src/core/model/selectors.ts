@@ -29,16 +29,19 @@ export function lastId(state: State): DesktopId | null {
 /** Whether the window's place is on screen, minimised or not. */
 export function isShown(state: State, window: Window): boolean {
   const display = state.displays[window.display]
-  return !!display?.connected && (window.desktop === EVERY || window.desktop === display.shows)
+  if (!display?.connected) return false
+  if (window.desktop !== EVERY) return window.desktop === display.shows
+  return state.desktops[display.shows]?.kind === 'open'
 }
 
 /** Whether the window itself can be seen. */
 export const isVisible = (state: State, window: Window): boolean =>
   !window.minimised && isShown(state, window)
 
-/** The windows of a desktop and those on every desktop, topmost first. */
+/** The windows of a desktop and those on every desktop, topmost first. A solo has only its own. */
 export function stack(state: State, desktopId: DesktopId): Window[] {
-  const ids = [...desktop(state, desktopId).windows, ...state.everywhere]
+  const { windows, kind } = desktop(state, desktopId)
+  const ids = kind === 'open' ? [...windows, ...state.everywhere] : windows
   return ids.map((id) => window(state, id)).sort((a, b) => b.z - a.z)
 }
 
@@ -49,11 +52,33 @@ export const byUse = (state: State): Window[] =>
 export const title = (state: State, window: Window): string =>
   state.documents[window.document]?.title ?? 'Untitled'
 
-/** Where the window stands now: its frame, or the whole display when maximised. */
+/** Room between the windows of a pair. */
+export const SEAM = 8
+
+/** Where the window stands now: its frame, or what it fills when maximised, in a solo or a pair. */
 export function shownFrame(state: State, window: Window): Rect {
   const display = state.displays[window.display]
-  if (!window.maximised || !display) return window.frame
-  return { x: 0, y: 0, width: display.width, height: display.height }
+  if (!display) return window.frame
+  const { width, height } = display
+  const lives = state.desktops[window.desktop]
+  if (lives?.kind === 'pair') {
+    const first = Math.round((width - SEAM) * (lives.divider ?? 0.5))
+    return lives.windows[0] === window.id
+      ? { x: 0, y: 0, width: first, height }
+      : { x: first + SEAM, y: 0, width: width - SEAM - first, height }
+  }
+  if (lives?.kind === 'solo' || window.maximised) return { x: 0, y: 0, width, height }
+  return window.frame
+}
+
+/** An open desktop to put windows on: this one, or where the windows of a solo or pair came from. */
+export function openDesktop(state: State, id: DesktopId): DesktopId {
+  const { kind, windows, origins } = desktop(state, id)
+  if (kind === 'open') return id
+  const origin = origins?.[windows[0] ?? '']?.desktop
+  if (origin && origin !== EVERY) return origin
+  const first = state.order.find((other) => state.desktops[other]?.kind === 'open')
+  return state.visited.find((other) => state.desktops[other]?.kind === 'open') ?? first ?? id
 }
 
 /** “Bulletin, 3 windows”, as it is announced. */

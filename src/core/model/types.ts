@@ -41,10 +41,36 @@ export type Hue = (typeof HUES)[number]
 export const BACKDROPS = ['ripstop', 'stripes', 'panels', 'dots', 'contour', 'plain'] as const
 export type Backdrop = (typeof BACKDROPS)[number]
 
+/** Where a window of a solo or a pair goes back to, exactly. */
+export interface Origin {
+  desktop: DesktopId | 'every'
+  /** Its place among the windows that live there. */
+  at: number
+  z: number
+  minimised: boolean
+  /** Whether it had the focus there. */
+  focused: boolean
+}
+
+/** Windows that were minimised together, to be brought back together. */
+export interface Aside {
+  by: 'sweep' | 'isolate'
+  windows: WindowId[]
+  focus: WindowId | null
+}
+
 /** A named place for windows. */
 export interface Desktop {
   id: DesktopId
   name: string
+  /** Ordinary; or filled by one window; or shared by two. */
+  kind: 'open' | 'solo' | 'pair'
+  /** Of a solo or a pair: where each of its windows came from. */
+  origins?: Record<WindowId, Origin>
+  /** Of a pair: the share of the width that the first of its windows has, 0.2 to 0.8. */
+  divider?: number
+  /** What sweeping or isolating minimised here. */
+  aside?: Aside
   /** The key that stands for it; null when every letter is taken. */
   letter: string | null
   /** True when the person chose the letter; such a letter is never reassigned. */
@@ -94,6 +120,8 @@ export interface Window {
   /** Grows with every raise: the order of stacking and of last use. */
   z: number
   openedAt: number
+  /** Absent where it is not known. */
+  cause?: Cause
 }
 
 export interface Display {
@@ -109,15 +137,49 @@ export interface Display {
   shows: DesktopId
 }
 
-/** A rule saying where an app's windows open. */
+/** Homes that are not one desktop: the current one, or one that is made when it is not there. */
+export const HERE = 'here'
+export const NAMED = 'named'
+
+/** A rule saying where an app's windows open. All its conditions have to hold. */
 export interface Home {
   id: string
   app: AppId
-  desktop: DesktopId | typeof EVERY
-  /** Pattern of the title, `*` for any text; absent means any title. */
+  desktop: DesktopId | typeof EVERY | typeof HERE | typeof NAMED
+  /** The desktop meant by `named`. */
+  name?: string
+  /** The display and the part of the pad they open in; absent where any will do. */
+  display?: DisplayId
+  place?: Span
+  /** Condition: pattern of the title, `*` for any text. */
   title?: string
+  /** Condition: days of the week, Sunday is 0. */
+  days?: number[]
+  /** Condition: minutes of the day from and to; a span over midnight is meant where from > to. */
+  from?: number
+  to?: number
+  /** Condition: displays that have to be connected. */
+  displays?: DisplayId[]
+  /** Whether the person is taken there; else they stay and are told. */
   follow: boolean
   on: boolean
+}
+
+/** What put a window where it is. */
+export type Cause =
+  | { by: 'home'; home: string }
+  | { by: 'here' }
+  | { by: 'hand' }
+  | { by: 'fold'; name: string }
+
+/** A web address the person added as an app. */
+export interface OwnApp {
+  id: AppId
+  name: string
+  /** An http or https address, or the path of a page that ships with Kite Shelf. */
+  address: string
+  /** A picture as a data address. */
+  icon?: string
 }
 
 /** A chord or sequence bound by the person to a command, or a built-in one switched off. */
@@ -135,6 +197,8 @@ export interface DocumentInfo {
   /** Typed but not saved. */
   unsaved: boolean
   openedAt: number
+  /** Deleted by the person; it is kept, and can be taken back. */
+  discarded?: boolean
 }
 
 /** A window that was closed and can be reopened. */
@@ -146,15 +210,25 @@ export interface Closed {
 export interface Settings {
   /** Whether next and previous go round at the ends. */
   wrap: boolean
+  /** Whether above and below do, where desktops stand in rows. */
+  wrapRows: boolean
   /** Whether commands are given with Alt held or after the leader Ctrl+`.`. */
   keys: 'alt' | 'leader'
   cloth: 'system' | 'day' | 'night'
+  /** Whether the trail starts with the windows of all desktops or of this one. */
+  trail: 'all' | 'here'
+  /** Whether picking an app with windows elsewhere goes to them or opens one here. */
+  launch: 'go' | 'here'
+  /** Minutes after which a desktop that is not looked at is put to rest; 0 for never. */
+  restAfter: number
 }
 
 /** The part of the state that commands arrange and undo takes back. */
 export interface Arrangement {
   desktops: Record<DesktopId, Desktop>
   order: DesktopId[]
+  /** How many desktops of the order stand in a row; with 1 they stand in a line. */
+  columns: number
   windows: Record<WindowId, Window>
   /** Windows on every desktop, in order of arrival. */
   everywhere: WindowId[]
@@ -168,6 +242,8 @@ export interface Arrangement {
   /** Closed windows, latest first, at most 25. */
   closed: Closed[]
   homes: Home[]
+  /** The apps the person added. */
+  apps: Record<AppId, OwnApp>
   /** The apps on number keys 1 to 9. */
   slots: (AppId | null)[]
   bindings: Binding[]
@@ -184,6 +260,8 @@ export interface State extends Arrangement {
 export interface AppFacts extends Size {
   id: AppId
   name: string
+  /** Several of its windows, as in “tables titled …”. */
+  plural: string
   limits: Limits
   /** Title of a new, empty document. */
   untitled: string

@@ -9,6 +9,7 @@ export const APPS: AppFacts[] = [
   {
     id: 'notes',
     name: 'Notes',
+    plural: 'notes',
     untitled: 'Note',
     width: 400,
     height: 300,
@@ -17,6 +18,7 @@ export const APPS: AppFacts[] = [
   {
     id: 'dial',
     name: 'Dial',
+    plural: 'dials',
     untitled: 'Dial',
     width: 200,
     height: 160,

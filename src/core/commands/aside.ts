@@ -1,0 +1,95 @@
+import { currentId, desktop, isVisible, stack, title } from '@/core/model/selectors'
+import type { Aside, State, Window } from '@/core/model/types'
+import { settleFocus } from './change'
+import { command, no, type Refusal } from './command'
+
+const group = 'Windows' as const
+
+/** What was put aside on the current desktop and is still minimised there. */
+function putAside(state: State): Window[] {
+  const here = desktop(state, currentId(state))
+  return (here.aside?.windows ?? []).flatMap((id) => {
+    const one = state.windows[id]
+    const lives = one && (one.desktop === here.id || one.desktop === 'every')
+    return one?.minimised && lives ? one : []
+  })
+}
+
+const seen = (state: State): Window[] =>
+  stack(state, currentId(state)).filter((one) => isVisible(state, one))
+
+/** Minimises windows together and notes them; nothing is raised, so that all comes back exactly. */
+function minimise(draft: State, by: Aside['by'], windows: Window[]): void {
+  const here = desktop(draft, currentId(draft))
+  here.aside = { by, windows: windows.map(({ id }) => id), focus: draft.focus }
+  for (const one of windows) one.minimised = true
+  settleFocus(draft)
+}
+
+/** Brings back what was put aside, in the stacking order it has kept, and the focus with it. */
+function bringBack(draft: State): number {
+  const back = putAside(draft)
+  const here = desktop(draft, currentId(draft))
+  for (const one of back) one.minimised = false
+  const focus = here.aside?.focus
+  delete here.aside
+  const focused = focus ? draft.windows[focus] : undefined
+  if (focused && isVisible(draft, focused)) {
+    draft.focus = focused.id
+    here.focus = focused.id
+  } else settleFocus(draft)
+  return back.length
+}
+
+const open = (state: State): true | Refusal =>
+  desktop(state, currentId(state)).kind === 'open' ||
+  no('A solo or a pair has nothing to put aside. Alt+Enter leaves it.')
+
+const active = (state: State, by: Aside['by']): boolean =>
+  desktop(state, currentId(state)).aside?.by === by && putAside(state).length > 0
+
+const counted = (count: number): string => (count === 1 ? '1 window' : `${count} windows`)
+
+export const sweep = command({
+  id: 'windows.sweep',
+  title: 'Sweep: minimise everything here, and back',
+  group,
+  can: (state) => {
+    const here = open(state)
+    if (here !== true || active(state, 'sweep')) return here
+    return seen(state).length > 0 || no('There is nothing here to minimise.')
+  },
+  run: (draft) => {
+    if (active(draft, 'sweep')) return { say: `Brought ${counted(bringBack(draft))} back` }
+    const before = putAside(draft)
+    const windows = [...seen(draft), ...before]
+    minimise(draft, 'sweep', windows)
+    return { say: `Swept ${counted(windows.length - before.length)}` }
+  },
+})
+
+export const isolate = command({
+  id: 'windows.isolate',
+  title: 'Isolate: only the windows of this app, and back',
+  group,
+  can: (state) => {
+    const here = open(state)
+    if (here !== true || active(state, 'isolate')) return here
+    const focused = state.windows[state.focus ?? '']
+    if (!focused) return no('No window has the focus. Click one first.')
+    return (
+      seen(state).some(({ app }) => app !== focused.app) ||
+      no('There are only windows of this app here.')
+    )
+  },
+  run: (draft) => {
+    if (active(draft, 'isolate')) return { say: `Brought ${counted(bringBack(draft))} back` }
+    const focused = draft.windows[draft.focus ?? '']
+    if (!focused) return
+    const others = seen(draft).filter(({ app }) => app !== focused.app)
+    minimise(draft, 'isolate', [...others, ...putAside(draft)])
+    return { say: `Only windows like “${title(draft, focused)}”: ${counted(others.length)} aside` }
+  },
+})
+
+export const asideCommands = [sweep, isolate]

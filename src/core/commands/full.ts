@@ -1,0 +1,224 @@
+import { number, string } from 'yup'
+import { clamp } from '@/core/geometry/rect'
+import { currentId, desktop, isVisible, openDesktop, title, window } from '@/core/model/selectors'
+import { type Desktop, EVERY, type State, type Window } from '@/core/model/types'
+import {
+  focusOn,
+  goTo,
+  makeDesktop,
+  moveTo,
+  nameLetters,
+  putBack,
+  settleFocus,
+  show,
+  subject,
+} from './change'
+import { command, type Env, no, type Refusal } from './command'
+import { roomFor } from './places'
+
+const group = 'Windows' as const
+
+const quoted = (state: State, found: Window) => `“${title(state, found)}”`
+
+/** Whether a window can fill a desktop or half of one. */
+function fillable(state: State, found: Window | undefined): true | Refusal {
+  if (!found) return no('No window has the focus. Click one first.')
+  if (found.limits.maxWidth || found.limits.maxHeight)
+    return no(`${quoted(state, found)} has a largest size and cannot fill the screen.`)
+  return true
+}
+
+/** The solo or pair a window is on. */
+const fullOf = (state: State, found: Window): Desktop | undefined => {
+  const lives = state.desktops[found.desktop]
+  return lives && lives.kind !== 'open' ? lives : undefined
+}
+
+/** Moves a window onto a solo or pair and notes exactly where it came from. */
+function fill(draft: State, full: Desktop, found: Window): void {
+  const from = found.desktop
+  const list = from === EVERY ? draft.everywhere : desktop(draft, from).windows
+  full.origins = {
+    ...full.origins,
+    [found.id]: {
+      desktop: from,
+      at: list.indexOf(found.id),
+      z: found.z,
+      minimised: found.minimised,
+      focused: from !== EVERY && desktop(draft, from).focus === found.id,
+    },
+  }
+  moveTo(draft, found.id, full.id)
+  found.minimised = false
+}
+
+/** Makes a desktop right after the one a window is on, in its hue, named after what it shows. */
+function makeFull(
+  draft: State,
+  env: Env,
+  kind: 'solo' | 'pair',
+  of: Window,
+  name: string,
+): Desktop {
+  const beside = of.desktop === EVERY ? currentId(draft) : of.desktop
+  const made = makeDesktop(draft, env, name.slice(0, 60))
+  draft.order = draft.order.filter((id) => id !== made.id)
+  draft.order.splice(draft.order.indexOf(beside) + 1, 0, made.id)
+  made.kind = kind
+  made.hue = desktop(draft, beside).hue
+  made.origins = {}
+  nameLetters(draft)
+  return made
+}
+
+/** Puts the windows of a solo or a pair back and goes where the one in front came from. */
+function leave(draft: State, full: Desktop, front: Window): string {
+  const origin = full.origins?.[front.id]
+  const back = origin && origin.desktop !== EVERY ? origin.desktop : openDesktop(draft, full.id)
+  // One after the other as they came, so that each finds its place in the list.
+  const ids = Object.keys(full.origins ?? {}).reverse()
+  // Shown first and focused last, so that nothing is raised on the way.
+  const went = currentId(draft) === full.id && show(draft, back)
+  for (const id of ids) putBack(draft, id)
+  const remembered = draft.windows[desktop(draft, back).focus ?? '']
+  if (went && remembered && isVisible(draft, remembered)) draft.focus = remembered.id
+  else settleFocus(draft)
+  return back
+}
+
+export const solo = command({
+  id: 'window.solo',
+  title: 'Solo: full screen on a desktop of its own, and back',
+  group,
+  args: { window: string() },
+  can: (state, args) => {
+    const found = subject(state, args.window)
+    if (found && fullOf(state, found)) return true
+    const can = fillable(state, found)
+    if (can !== true) return can
+    return roomFor(state, 1)
+  },
+  run: (draft, args, env) => {
+    const found = subject(draft, args.window)
+    if (!found) return
+    const from = currentId(draft)
+    const full = fullOf(draft, found)
+    if (full) {
+      const to = leave(draft, full, found)
+      return {
+        say: `${quoted(draft, found)} is back on ${desktop(draft, to).name}`,
+        ...(from !== to && { journal: [{ kind: 'switch', from, to }] }),
+      }
+    }
+    const made = makeFull(draft, env, 'solo', found, title(draft, found))
+    fill(draft, made, found)
+    enter(draft, made.id, found.id)
+    return {
+      say: `${quoted(draft, found)} fills a desktop of its own`,
+      journal: [{ kind: 'switch', from, to: made.id }],
+    }
+  },
+})
+
+function enter(draft: State, id: string, front: string): void {
+  desktop(draft, id).focus = front
+  goTo(draft, id)
+  focusOn(draft, front)
+}
+
+export const pair = command({
+  id: 'window.pair',
+  title: 'Pair: two windows share a desktop, and back',
+  group,
+  args: { window: string(), with: string() },
+  can: (state, args) => {
+    const found = subject(state, args.window)
+    if (found && fullOf(state, found)?.kind === 'pair' && args.with === undefined) return true
+    const can = fillable(state, found)
+    if (can !== true || !found) return can
+    if (fullOf(state, found)?.kind === 'pair')
+      return no(`${quoted(state, found)} is in a pair already. Alt+Shift+Enter takes it apart.`)
+    if (args.with === undefined) {
+      const others = Object.values(state.windows).filter((other) => other.id !== found.id)
+      return (
+        others.some((other) => fillable(state, other) === true) ||
+        no('There is no other window to pair it with.')
+      )
+    }
+    const other = state.windows[args.with]
+    if (!other || other.id === found.id) return no('Choose another window to pair it with.')
+    if (fullOf(state, other))
+      return no(`${quoted(state, other)} fills a desktop. Bring it back first.`)
+    const fits = fillable(state, other)
+    if (fits !== true) return fits
+    return fullOf(state, found) ? true : roomFor(state, 1)
+  },
+  run: (draft, args, env) => {
+    const found = subject(draft, args.window)
+    if (!found) return
+    const from = currentId(draft)
+    const full = fullOf(draft, found)
+    if (args.with === undefined) {
+      if (full?.kind !== 'pair') return { show: { view: 'pair', window: found.id } }
+      const to = leave(draft, full, found)
+      return {
+        say: 'Took the pair apart: both windows are back',
+        ...(from !== to && { journal: [{ kind: 'switch', from, to }] }),
+      }
+    }
+    const other = window(draft, args.with)
+    const name = `${title(draft, found)} and ${title(draft, other)}`
+    const made = full ?? makeFull(draft, env, 'pair', found, name)
+    made.kind = 'pair'
+    made.divider = 0.5
+    if (full) made.name = name.slice(0, 60)
+    else fill(draft, made, found)
+    fill(draft, made, other)
+    nameLetters(draft)
+    enter(draft, made.id, found.id)
+    return {
+      say: `Paired ${quoted(draft, found)} with ${quoted(draft, other)}`,
+      ...(from !== made.id && { journal: [{ kind: 'switch', from, to: made.id }] }),
+    }
+  },
+})
+
+/** The pair one is on. */
+const pairHere = (state: State): true | Refusal =>
+  desktop(state, currentId(state)).kind === 'pair' ||
+  no('This desktop is not a pair. Alt+Shift+Enter makes one.')
+
+export const divide = command({
+  id: 'pair.divide',
+  title: 'Move the divider of the pair',
+  group,
+  args: { to: number(), by: number() },
+  can: (state, { to, by }) => {
+    const here = pairHere(state)
+    if (here !== true) return here
+    const { divider = 0.5 } = desktop(state, currentId(state))
+    return divided(divider, to, by) !== divider || no('The divider goes from 20 to 80 %.')
+  },
+  run: (draft, { to, by }) => {
+    const here = desktop(draft, currentId(draft))
+    here.divider = divided(here.divider ?? 0.5, to, by)
+    return { say: `Divided at ${Math.round(here.divider * 100)} %` }
+  },
+})
+
+const divided = (now: number, to: number | undefined, by: number | undefined): number =>
+  Math.round(clamp(to ?? now + (by ?? 0), 0.2, 0.8) * 1000) / 1000
+
+export const swap = command({
+  id: 'pair.swap',
+  title: 'Swap the sides of the pair',
+  group,
+  can: pairHere,
+  run: (draft) => {
+    const here = desktop(draft, currentId(draft))
+    here.windows.reverse()
+    return { say: 'Swapped the sides' }
+  },
+})
+
+export const fullCommands = [solo, pair, divide, swap]

@@ -1,0 +1,207 @@
+import { array, boolean, number, object, string } from 'yup'
+import { spanFrame } from '@/core/geometry/rect'
+import { destinationOf, misplaced, putRightPlan } from '@/core/homes/explain'
+import { momentOf } from '@/core/homes/matching'
+import { homeInWords, where } from '@/core/homes/words'
+import { title, window } from '@/core/model/selectors'
+import { EVERY, HERE, type Home, NAMED, type State, type Window } from '@/core/model/types'
+import { makeDesktop, moveTo, settleFocus, subject } from './change'
+import { command, type Env, no, type Refusal } from './command'
+
+const group = 'Homes' as const
+
+const cell = number().integer().min(0).max(2).required()
+const minute = number().integer().min(0).max(1439)
+
+export const set = command({
+  id: 'home.set',
+  title: 'Set a home',
+  group,
+  args: {
+    id: string(),
+    app: string().required(),
+    desktop: string().required(),
+    name: string(),
+    display: string(),
+    place: object({ top: cell, left: cell, bottom: cell, right: cell }).default(undefined),
+    title: string(),
+    days: array(number().integer().min(0).max(6).required()),
+    from: minute,
+    to: minute,
+    displays: array(string().required()),
+    follow: boolean(),
+    on: boolean(),
+  },
+  can: (state, { app, desktop, name, from, to, id, display, displays }, env) => {
+    if (!env.app(app)) return no(`There is no app “${app}”.`)
+    if (id && !state.homes.some((home) => home.id === id)) return no('That home is gone.')
+    if (desktop === NAMED && !name?.trim()) return no('Type the name of the desktop to make.')
+    if (![EVERY, HERE, NAMED].includes(desktop) && state.desktops[desktop]?.kind !== 'open')
+      return no('There is no such desktop, or a window fills it. Choose another.')
+    if ((from === undefined) !== (to === undefined))
+      return no('A time of the day needs both ends: from and to.')
+    if (from !== undefined && from === to) return no('From and to are the same time.')
+    const gone = [display, ...(displays ?? [])].find((one) => one && !state.displays[one])
+    return gone ? no(`There is no display “${gone}”.`) : true
+  },
+  run: (draft, { id, title: pattern, name, ...rest }, env) => {
+    const before = draft.homes.findIndex((home) => home.id === id)
+    const home: Home = {
+      ...rest,
+      id: id ?? env.id('home'),
+      follow: rest.follow ?? true,
+      on: rest.on ?? true,
+      ...(pattern?.trim() && { title: pattern.trim() }),
+      ...(name?.trim() && { name: name.trim() }),
+    }
+    if (before < 0) draft.homes.push(home)
+    else draft.homes[before] = home
+    return { say: homeInWords(home, env.app(home.app)?.plural ?? home.app, draft) }
+  },
+})
+
+const known = (state: State, { id }: { id: string }): true | Refusal =>
+  state.homes.some((home) => home.id === id) || no('That home is gone.')
+
+export const remove = command({
+  id: 'home.remove',
+  title: 'Remove a home',
+  group,
+  args: { id: string().required() },
+  can: known,
+  run: (draft, { id }, env) => {
+    const home = draft.homes.find((other) => other.id === id)
+    draft.homes = draft.homes.filter((other) => other.id !== id)
+    const plural = env.app(home?.app ?? '')?.plural ?? ''
+    return { say: `Removed the home of ${plural}` }
+  },
+})
+
+export const reorder = command({
+  id: 'home.reorder',
+  title: 'Move a home in the order',
+  group,
+  args: { id: string().required(), by: number().integer().required() },
+  can: (state, { id, by }) => {
+    const at = state.homes.findIndex((home) => home.id === id)
+    if (at < 0) return no('That home is gone.')
+    const to = at + by
+    return (to >= 0 && to < state.homes.length && by !== 0) || no('It stays where it is.')
+  },
+  run: (draft, { id, by }) => {
+    const at = draft.homes.findIndex((home) => home.id === id)
+    const [home] = draft.homes.splice(at, 1)
+    if (home) draft.homes.splice(at + by, 0, home)
+    return { say: `Moved a home to place ${at + by + 1} of ${draft.homes.length}` }
+  },
+})
+
+/** Moves a window to where a home says, into the part of the pad it says. */
+export function settleAt(draft: State, found: Window, home: Home, env: Env): void {
+  const to = destinationOf(draft, home) ?? makeDesktop(draft, env, home.name).id
+  moveTo(draft, found.id, to)
+  found.cause = { by: 'home', home: home.id }
+  placeAt(draft, found, home)
+}
+
+/** Puts a window on the display and into the part of the pad that a home says. */
+export function placeAt(draft: State, found: Window, { display, place }: Home): void {
+  if (display && draft.displays[display]?.connected) found.display = display
+  const area = draft.displays[found.display]
+  if (!place || !area) return
+  found.placed = place
+  found.maximised = false
+  found.frame = spanFrame(place, area, found.limits)
+}
+
+export const putRight = command({
+  id: 'home.putRight',
+  title: 'Put windows right',
+  group,
+  args: { windows: array(string().required()) },
+  can: (state, { windows }, env) => {
+    const plan = putRightPlan(state, momentOf(env.now))
+    if (plan.length === 0) return no('Every window is at home. There is nothing to put right.')
+    return (
+      !windows ||
+      plan.some((move) => windows.includes(move.window)) ||
+      no('None of these windows is away from home.')
+    )
+  },
+  run: (draft, { windows }, env) => {
+    const plan = putRightPlan(draft, momentOf(env.now)).filter(
+      (move) => !windows || windows.includes(move.window),
+    )
+    for (const { window: id, home } of plan) settleAt(draft, window(draft, id), home, env)
+    settleFocus(draft)
+    const [first] = plan
+    const what =
+      plan.length === 1 && first
+        ? `“${title(draft, window(draft, first.window))}” ${where(first.home, draft)}`
+        : `${plan.length} windows`
+    return { say: `Put right: ${what}` }
+  },
+})
+
+const about = (state: State, args: { window?: string }): true | Refusal =>
+  !!subject(state, args.window) || no('No window has the focus. Click one first.')
+
+/** Commands that open what concerns the home of a window. */
+const asking = (view: 'home' | 'why', id: string, commandTitle: string) =>
+  command({
+    id,
+    title: commandTitle,
+    group,
+    step: false,
+    args: { window: string() },
+    can: about,
+    run: (draft, args) => {
+      const found = subject(draft, args.window)
+      return found && { show: { view, window: found.id } }
+    },
+  })
+
+export const homeCommands = [
+  set,
+  remove,
+  reorder,
+  putRight,
+  asking('home', 'home.ask', 'Set a home for windows like this…'),
+  asking('why', 'window.why', 'Why is this window here?'),
+  command({
+    id: 'window.goHome',
+    title: 'Send this window home',
+    group,
+    args: { window: string() },
+    can: (state, args, env) => {
+      const found = subject(state, args.window)
+      if (!found) return no('No window has the focus. Click one first.')
+      return !!misplaced(state, found, momentOf(env.now)) || no('It is at home.')
+    },
+    run: (draft, args, env) => {
+      const found = subject(draft, args.window)
+      const move = found && misplaced(draft, found, momentOf(env.now))
+      if (!move) return
+      settleAt(draft, found, move.home, env)
+      settleFocus(draft)
+      return { say: `Sent “${title(draft, found)}” home, ${where(move.home, draft)}` }
+    },
+  }),
+  command({
+    id: 'home.askPutRight',
+    title: 'Put windows right…',
+    group,
+    step: false,
+    can: (state, _args, env) =>
+      putRightPlan(state, momentOf(env.now)).length > 0 ||
+      no('Every window is at home. There is nothing to put right.'),
+    run: () => ({ show: { view: 'put right' } }),
+  }),
+  command({
+    id: 'home.list',
+    title: 'Homes: where windows open',
+    group,
+    step: false,
+    run: () => ({ show: { view: 'homes' } }),
+  }),
+]

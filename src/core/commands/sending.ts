@@ -1,0 +1,195 @@
+import { array, number, object, string } from 'yup'
+import { currentId, desktop, openDesktop, window } from '@/core/model/selectors'
+import { EVERY, type State } from '@/core/model/types'
+import { focusOn, goTo, makeDesktop, moveTo, settleFocus } from './change'
+import { command, no, type Refusal, type Result } from './command'
+import { moveFrame } from './framing'
+import { meant, quoted, there, which } from './meant'
+import { refused, resolvePlace } from './places'
+
+const group = 'Windows' as const
+
+/** Where a window is to be sent, or why it cannot go there. */
+function destination(state: State, args: { window?: string; to: string }): string | Refusal {
+  const found = meant(state, args.window)
+  if (refused(found)) return found
+  const to = resolvePlace(state, args.to)
+  if (refused(to)) return to
+  if (to === 'new') return to
+  if (found.desktop === to)
+    return no(`${quoted(state, found)} is on ${desktop(state, to).name} already.`)
+  const { kind, name } = desktop(state, to)
+  if (kind === 'open') return to
+  return no(`${kind === 'solo' ? 'One window fills' : 'Two windows fill'} ${name}.`, {
+    view: 'full',
+    window: found.id,
+    desktop: to,
+  })
+}
+
+const canMove = (state: State, args: { window?: string; to: string }): true | Refusal => {
+  const to = destination(state, args)
+  return refused(to) ? to : true
+}
+
+export const send = command({
+  id: 'window.send',
+  title: 'Send window',
+  group,
+  args: { ...which, to: string().required() },
+  can: canMove,
+  run: (draft, args, env) => {
+    const found = meant(draft, args.window)
+    const place = destination(draft, args)
+    if (refused(found) || refused(place)) return
+    const to = place === 'new' ? makeDesktop(draft, env).id : place
+    const from = found.desktop
+    moveTo(draft, found.id, to)
+    found.cause = { by: 'hand' }
+    settleFocus(draft)
+    return {
+      say: `Sent ${quoted(draft, found)} to ${desktop(draft, to).name}`,
+      journal: [{ kind: 'send', window: found.id, app: found.app, from, to }],
+      ...(place === 'new' && { show: { view: 'rename', desktop: to } }),
+    }
+  },
+})
+
+export const sendAll = command({
+  id: 'window.sendAll',
+  title: 'Send several windows',
+  group,
+  args: { windows: array(string().required()).required().min(1), to: string().required() },
+  can: (state, { windows, to }) => {
+    const refusals = windows.map((id) => canMove(state, { window: id, to }))
+    return refusals.includes(true) || (refusals[0] ?? true)
+  },
+  run: (draft, { windows, to }, env) => {
+    const place = resolvePlace(draft, to)
+    if (refused(place)) return
+    const target = place === 'new' ? makeDesktop(draft, env).id : place
+    const moved = windows
+      .map((id) => window(draft, id))
+      .filter((found) => found.desktop !== target)
+      .map(({ id, app, desktop: from }) => ({
+        kind: 'send' as const,
+        window: id,
+        app,
+        from,
+        to: target,
+      }))
+    const [first] = moved
+    for (const { window: id } of moved) {
+      moveTo(draft, id, target)
+      window(draft, id).cause = { by: 'hand' }
+    }
+    settleFocus(draft)
+    const what =
+      moved.length === 1 && first
+        ? quoted(draft, window(draft, first.window))
+        : `${moved.length} windows`
+    return {
+      say: `Sent ${what} to ${desktop(draft, target).name}`,
+      journal: moved,
+      ...(place === 'new' && { show: { view: 'rename', desktop: target } }),
+    }
+  },
+})
+
+export const carry = command({
+  id: 'window.carry',
+  title: 'Carry window',
+  group,
+  args: {
+    ...which,
+    to: string().required(),
+    at: object({ x: number().required(), y: number().required() }).default(undefined),
+  },
+  can: canMove,
+  run: (draft, args, env) => {
+    const found = meant(draft, args.window)
+    const place = destination(draft, args)
+    if (refused(found) || refused(place)) return
+    const here = currentId(draft)
+    const to = place === 'new' ? makeDesktop(draft, env).id : place
+    const from = found.desktop
+    moveTo(draft, found.id, to)
+    found.cause = { by: 'hand' }
+    if (args.at) moveFrame(draft, found, args.at)
+    found.minimised = false
+    desktop(draft, to).focus = found.id
+    goTo(draft, to)
+    focusOn(draft, found.id)
+    return {
+      say: `Carried ${quoted(draft, found)} to ${desktop(draft, to).name}`,
+      journal: [
+        { kind: 'carry', window: found.id, app: found.app, from, to },
+        ...(here === to ? [] : [{ kind: 'switch' as const, from: here, to }]),
+      ],
+      ...(place === 'new' && { show: { view: 'rename', desktop: to } }),
+    }
+  },
+})
+
+/** Puts windows on every desktop; those that all are there already come to the current one. */
+function everywhere(draft: State, ids: string[]): Result {
+  const back = ids.every((id) => window(draft, id).desktop === EVERY)
+  const to = back ? openDesktop(draft, currentId(draft)) : EVERY
+  for (const id of ids) {
+    moveTo(draft, id, to)
+    window(draft, id).cause = { by: 'hand' }
+  }
+  settleFocus(draft)
+  const [first] = ids
+  const what =
+    ids.length === 1 && first ? quoted(draft, window(draft, first)) : `${ids.length} windows`
+  const is = ids.length === 1 ? 'is' : 'are'
+  return {
+    say: back
+      ? `${what} ${is} on ${desktop(draft, to).name} only`
+      : `${what} ${is} on every desktop`,
+  }
+}
+
+export const onEvery = command({
+  id: 'window.everywhere',
+  title: 'Show on every desktop, and back',
+  group,
+  args: { ...which, windows: array(string().required()).min(1) },
+  can: (state, { window: id, windows }) => {
+    const wrong = (windows ?? [id]).map((one) => meant(state, one)).find(refused)
+    return wrong ?? true
+  },
+  run: (draft, { window: id, windows }) =>
+    everywhere(
+      draft,
+      (windows ?? [id]).flatMap((one) => {
+        const found = meant(draft, one)
+        return refused(found) ? [] : found.id
+      }),
+    ),
+})
+
+export const appOnEvery = command({
+  id: 'app.everywhere',
+  title: 'Show all windows of this app on every desktop, and back',
+  group: 'Apps',
+  args: { ...which, app: string() },
+  can: (state, args) => {
+    if (args.app === undefined) return there(state, args)
+    return (
+      Object.values(state.windows).some(({ app }) => app === args.app) ||
+      no('This app has no window open.')
+    )
+  },
+  run: (draft, args) => {
+    const found = meant(draft, args.window)
+    const meantApp = args.app ?? (refused(found) ? '' : found.app)
+    return everywhere(
+      draft,
+      Object.values(draft.windows).flatMap(({ id, app }) => (app === meantApp ? id : [])),
+    )
+  },
+})
+
+export const sendingCommands = [send, sendAll, carry, onEvery, appOnEvery]

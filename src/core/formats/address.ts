@@ -1,0 +1,22 @@
+/**
+ * What was typed as a web address: https is added where no scheme is given; a path stands for a
+ * page that ships with Kite Shelf.
+ * @returns the address, or a sentence that says what is wrong
+ */
+export function addressOf(typed: string): { href: string } | { problem: string } {
+  const text = typed.trim()
+  if (!text) return { problem: 'Type an address, such as example.org.' }
+  const scheme = /^([a-z][a-z0-9+.-]*):/i.exec(text)?.[1]?.toLowerCase()
+  const port = /^[^/]+:\d+(\/|$)/.test(text)
+  if (scheme && !port && scheme !== 'http' && scheme !== 'https')
+    return { problem: `Only http and https pages are shown, not ${scheme}:. Nothing was opened.` }
+  if (text.startsWith('/') && !text.startsWith('//')) return { href: text }
+  const full = scheme && !port ? text : `https://${text}`
+  try {
+    const { href, hostname } = new URL(full)
+    if (hostname) return { href }
+  } catch {
+    // Told below.
+  }
+  return { problem: `“${text}” is not an address. Write it as example.org/page.` }
+}

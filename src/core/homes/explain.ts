@@ -1,0 +1,110 @@
+import { title } from '@/core/model/selectors'
+import { EVERY, type Home, type State, type Window } from '@/core/model/types'
+import { homeFor, type Moment, type Subject, specificity, unmet } from './matching'
+import { where, whose } from './words'
+
+/** A home of the window's app and why it did not win. */
+export interface Loser {
+  home: Home
+  why: string
+}
+
+export interface Explanation {
+  /** The home that wins, or null: then the current desktop is where it opens. */
+  home: Home | null
+  /** Why it wins, in words. */
+  why: string
+  /** The other homes of the app, in order, each with why it lost. */
+  losers: Loser[]
+}
+
+const UNMET = {
+  title: 'its title is another',
+  day: 'it is another day',
+  time: 'it is another time of the day',
+  display: 'a display it names is not connected',
+}
+
+/** Where a window of an app with a title would open at a moment, and why there. */
+export function explain(
+  state: State,
+  subject: Subject,
+  moment: Moment,
+  plural: string,
+): Explanation {
+  const home = homeFor(state, subject, moment)
+  const losers: Loser[] = []
+  for (const other of state.homes) {
+    if (other.app !== subject.app || other === home) continue
+    losers.push({ home: other, why: lost(state, other, home, subject, moment) })
+  }
+  if (!home) return { home, why: `No home is about it: it opens where you are.`, losers }
+  const about = `${whose(home, plural, state)} open ${where(home, state)}`
+  return { home, why: `${about[0]?.toUpperCase()}${about.slice(1)}.`, losers }
+}
+
+function lost(
+  state: State,
+  home: Home,
+  winner: Home | null,
+  subject: Subject,
+  moment: Moment,
+): string {
+  if (!home.on) return 'it is switched off'
+  const condition = unmet(home, subject, moment, state.displays)
+  if (condition) return UNMET[condition]
+  if (winner && specificity(winner) > specificity(home)) return 'the other is more specific'
+  return 'the other stands before it'
+}
+
+/** What put a window where it is, in words. */
+export function causeInWords(state: State, { cause }: Window): string {
+  switch (cause?.by) {
+    case 'home':
+      return state.homes.some(({ id }) => id === cause.home)
+        ? 'Its home put it there.'
+        : 'A home that is gone put it there.'
+    case 'hand':
+      return 'It was moved there by hand.'
+    case 'fold':
+      return `It came when ${cause.name} was folded.`
+    case 'here':
+      return 'It was opened there: you were on it.'
+    default:
+      return 'It has been there since before this was noted.'
+  }
+}
+
+/** Where a home sends a window now: a desktop that exists, `every`, or null where it sends nowhere. */
+export function destinationOf(state: State, home: Home): string | typeof EVERY | null {
+  if (home.desktop === EVERY || state.desktops[home.desktop]) return home.desktop
+  if (home.desktop !== 'named') return null
+  const named = Object.values(state.desktops)
+  return named.find(({ name, kind }) => kind === 'open' && name === home.name)?.id ?? null
+}
+
+/** A window that is not where its home says, and where it should go. */
+export interface Misplaced {
+  window: string
+  home: Home
+  /** A desktop, `every`, or null where the desktop has to be made first. */
+  to: string | null
+}
+
+/** Whether a window is away from home. On every desktop, in a solo or a pair none is. */
+export function misplaced(state: State, window: Window, moment: Moment): Misplaced | null {
+  if (state.desktops[window.desktop]?.kind !== 'open') return null
+  const home = homeFor(state, { app: window.app, title: title(state, window) }, moment)
+  if (!home || home.desktop === 'here') return null
+  const to = destinationOf(state, home)
+  return to === window.desktop ? null : { window: window.id, home, to }
+}
+
+/** Every window that is not where its home says, in the order of the desktops. */
+export const putRightPlan = (state: State, moment: Moment): Misplaced[] =>
+  state.order.flatMap((id) =>
+    (state.desktops[id]?.windows ?? []).flatMap((windowId) => {
+      const window = state.windows[windowId]
+      return (window && misplaced(state, window, moment)) ?? []
+    }),
+  )

@@ -1,0 +1,74 @@
+import type { Home, State } from '@/core/model/types'
+
+/** A window as homes see it, opened or about to be. */
+export interface Subject {
+  app: string
+  title: string
+}
+
+/** A moment of the week in local time. */
+export interface Moment {
+  /** Sunday is 0. */
+  day: number
+  /** Minutes since midnight. */
+  minute: number
+}
+
+/** @param now milliseconds since 1970 */
+export function momentOf(now: number): Moment {
+  const date = new Date(now)
+  return { day: date.getDay(), minute: date.getHours() * 60 + date.getMinutes() }
+}
+
+const patterns = new Map<string, RegExp>()
+
+/** Whether a text is as a pattern says: `*` stands for any text; capitals do not count. */
+export function fits(pattern: string, text: string): boolean {
+  let compiled = patterns.get(pattern)
+  if (!compiled) {
+    const parts = pattern.split('*').map((part) => part.replace(/[.+?^${}()|[\]\\]/g, '\\$&'))
+    compiled = new RegExp(`^${parts.join('.*')}$`, 'is')
+    patterns.set(pattern, compiled)
+  }
+  return compiled.test(text)
+}
+
+/** How narrow a home is: the number of its conditions, where a title counts 2. */
+export function specificity({ title, days, from, to, displays }: Home): number {
+  const timed = from !== undefined && to !== undefined
+  return (title ? 2 : 0) + (days?.length ? 1 : 0) + (timed ? 1 : 0) + (displays?.length ? 1 : 0)
+}
+
+/** The first condition of a home that does not hold, or null where all do. */
+export function unmet(
+  home: Home,
+  { title }: Subject,
+  { day, minute }: Moment,
+  displays: State['displays'],
+): 'title' | 'day' | 'time' | 'display' | null {
+  if (home.title && !fits(home.title, title)) return 'title'
+  if (home.days?.length && !home.days.includes(day)) return 'day'
+  const { from, to } = home
+  if (from !== undefined && to !== undefined && !within(minute, from, to)) return 'time'
+  if (home.displays?.some((id) => !displays[id]?.connected)) return 'display'
+  return null
+}
+
+/** Whether a minute of the day lies in a span, which may go over midnight. */
+const within = (minute: number, from: number, to: number): boolean =>
+  from <= to ? minute >= from && minute < to : minute >= from || minute < to
+
+/** The home that says where a window opens: the most specific that matches, ties by order. */
+export function homeFor(
+  state: Pick<State, 'homes' | 'displays'>,
+  subject: Subject,
+  moment: Moment,
+): Home | null {
+  let best: Home | null = null
+  for (const home of state.homes) {
+    if (!home.on || home.app !== subject.app) continue
+    if (best && specificity(home) <= specificity(best)) continue
+    if (unmet(home, subject, moment, state.displays) === null) best = home
+  }
+  return best
+}
