@@ -1,0 +1,3 @@
+import { notice } from '@/outside/pages'
+
+export const GET = (): Response => notice()

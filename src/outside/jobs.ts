@@ -1,0 +1,45 @@
+import type { JobEvent } from '@/apps/job/protocol'
+
+/** How long a step of a job takes at speed 1, in milliseconds. */
+export const STEP_EVERY = 6_000
+
+/** A job the service runs, whether someone listens or not. */
+export interface RunningJob {
+  steps: number
+  /** The step it began at here, and when, in milliseconds since 1970. */
+  from: number
+  since: number
+  /** Milliseconds a step takes. */
+  every: number
+  /** The step it fails at; none where absent. */
+  failsAt?: number
+  /** The step it was paused at; null while it runs. */
+  paused: number | null
+}
+
+// Route handlers are bundled apart: what they share lives on the global object.
+const shared = globalThis as unknown as { kiteJobs?: Map<string, RunningJob> }
+shared.kiteJobs ??= new Map()
+
+export const jobs: Map<string, RunningJob> = shared.kiteJobs
+
+/** The step a job has finished at a moment. */
+export function stepAt({ steps, from, since, every, failsAt, paused }: RunningJob, now: number) {
+  if (paused !== null) return paused
+  const reached = from + Math.floor((now - since) / every)
+  return Math.min(reached, steps, failsAt ?? steps)
+}
+
+/** What a job says at a step, in the words of a snowpack model. */
+export function logOf(step: number, steps: number): string {
+  const hour = String(Math.round((step * 24) / steps) % 24).padStart(2, '0')
+  const places = ['Kestrel Bowl', 'Tarn Ridge', 'Low Saddle', 'Wren Couloir', 'Alder Flats']
+  return `${hour}:00 layers settled at ${places[step % places.length]}, ${3 + ((step * 7) % 5)} of 8 stations`
+}
+
+/** How a job that has reached its last step ended, or null while it has not. */
+export function ending(job: RunningJob, step: number): JobEvent | null {
+  if (job.failsAt !== undefined && step >= job.failsAt)
+    return { kind: 'failed', why: 'HR-07 has no readings for this hour' }
+  return step >= job.steps ? { kind: 'done' } : null
+}

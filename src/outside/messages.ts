@@ -1,0 +1,59 @@
+import type { Incoming } from '@/apps/messages/protocol'
+
+/** How long it is from one message to the next at speed 1, in milliseconds. */
+export const MESSAGE_EVERY = 45_000
+
+const SAID: Omit<Incoming, 'number'>[] = [
+  {
+    thread: 'public',
+    who: 'public',
+    text: 'Is the path to Kestrel Bowl open this afternoon?',
+    mention: false,
+  },
+  {
+    thread: 'road',
+    who: 'road crew',
+    text: 'Drift at Low Saddle cleared on one side. Going on to Alder Flats.',
+    mention: false,
+  },
+  {
+    thread: 'warden',
+    who: 'hut warden',
+    text: 'Forecaster: a party of four wants the Tarn Ridge crossing. What do I tell them?',
+    mention: true,
+  },
+  {
+    thread: 'public',
+    who: 'public',
+    text: 'Thank you, we will stay below the trees.',
+    mention: false,
+  },
+  {
+    thread: 'observer',
+    who: 'observer',
+    text: 'Wren Couloir: new cracks above the upper marker, 20 m long.',
+    mention: false,
+  },
+  {
+    thread: 'road',
+    who: 'road crew',
+    text: 'Forecaster: can we open Low Saddle before dark?',
+    mention: true,
+  },
+  {
+    thread: 'warden',
+    who: 'hut warden',
+    text: 'Wind has dropped here, sky clearing from the west.',
+    mention: false,
+  },
+]
+
+/**
+ * The message of a number, from 1: the same seed gives the same messages. Every round of seven
+ * starts at another one.
+ */
+export function messageAt(seed: number, number: number): Incoming {
+  const round = Math.floor((number - 1) / SAID.length)
+  const at = (number - 1 + seed + round * 3) % SAID.length
+  return { number, ...(SAID[at] as Omit<Incoming, 'number'>) }
+}

@@ -1,0 +1,39 @@
+/** Small pages that ship with the demo, shown in web page windows. They run no script. */
+
+const page = (title: string, body: string): Response =>
+  new Response(
+    `<!doctype html><html lang="en"><meta charset="utf-8"><title>${title}</title><body>${body}</body></html>`,
+    { headers: { 'content-type': 'text/html; charset=utf-8' } },
+  )
+
+/** What the camera on the ridge sees: made for the hour it is asked for. */
+export function ridgeCamera(now: number): Response {
+  const date = new Date(now)
+  const clock = `${String(date.getHours()).padStart(2, '0')}:${String(date.getMinutes()).padStart(2, '0')}`
+  const flakes = Array.from({ length: 60 }, (_, at) => {
+    const x = (at * 137 + date.getMinutes() * 11) % 640
+    const y = (at * 71 + date.getMinutes() * 29) % 400
+    return `<circle cx="${x}" cy="${y}" r="${1 + (at % 3) * 0.6}" fill="#fff" opacity="0.8"/>`
+  }).join('')
+  return page(
+    'Ridge camera',
+    `<h1 style="font:600 15px sans-serif">Ridge camera, Tarn Ridge 2,140 m, ${clock}</h1>
+<svg viewBox="0 0 640 400" width="100%" role="img" aria-label="Snow on Tarn Ridge">
+<rect width="640" height="400" fill="#9fb3c4"/>
+<path d="M0 260 L120 150 L210 220 L330 90 L450 210 L540 140 L640 230 V400 H0 Z" fill="#e9eef2"/>
+<path d="M330 90 L360 140 L345 150 L380 190 L330 170 L300 150 Z" fill="#8b9aa8"/>
+<path d="M0 330 Q160 290 320 330 T640 320 V400 H0 Z" fill="#f7f9fb"/>
+<path d="M92 330 v-44 M88 290 h30 l-6 -8 h-24 z" stroke="#444" stroke-width="4" fill="#c23a20"/>
+${flakes}</svg>
+<p style="font:14px sans-serif">Wind north-west 41 km/h, −8.0 °C. The next picture is taken in ten minutes.</p>
+<p style="font:14px sans-serif"><a href="/pages/notice">Notice of the snow office</a></p>`,
+  )
+}
+
+export const notice = (): Response =>
+  page(
+    'Notice',
+    `<h1 style="font:600 18px sans-serif">Harrow Range Snow Office</h1>
+<p style="font:15px sans-serif">The bulletin is issued every day at 16:00. Ask at the hut before you cross Tarn Ridge.</p>
+<p style="font:15px sans-serif"><a href="/pages/ridge-camera">Ridge camera</a></p>`,
+  )
