@@ -1,12 +1,17 @@
 import type { CountdownContent } from '@/apps/countdown/time'
 import { APPS } from '@/apps/list'
+import type { PlayerContent } from '@/apps/player/manifest'
 import type { ReaderContent } from '@/apps/reader/manifest'
+import type { WebContent } from '@/apps/web/manifest'
+import { fits } from '@/core/homes/matching'
 import { callLetters } from '@/core/keys/letters'
 import { initialState, newDesktop } from '@/core/model/initial'
 import {
   type Backdrop,
+  type Cause,
   type DesktopId,
   EVERY,
+  type Home,
   type Hue,
   type Rect,
   type State,
@@ -15,6 +20,7 @@ import type { Seed } from '@/store/start'
 import * as pictures from './pictures'
 import * as tables from './tables'
 import * as texts from './texts'
+import * as work from './work'
 
 const DESKTOPS: [id: DesktopId, name: string, hue: Hue, backdrop: Backdrop][] = [
   ['field', 'Field', 'teal', 'ripstop'],
@@ -23,6 +29,25 @@ const DESKTOPS: [id: DesktopId, name: string, hue: Hue, backdrop: Backdrop][] = 
   ['public', 'Public line', 'plum', 'stripes'],
   ['rota', 'Rota', 'moss', 'panels'],
   ['breather', 'Breather', 'marigold', 'dots'],
+]
+
+const LEFT_HALF = { top: 0, left: 0, bottom: 2, right: 1 }
+
+const home = (app: string, desktop: DesktopId, more: Partial<Home> = {}): Home => ({
+  id: `home-${app}-${desktop}`,
+  app,
+  desktop,
+  follow: true,
+  on: true,
+  ...more,
+})
+
+const HOMES: Home[] = [
+  home('messages', 'public'),
+  home('job', 'model'),
+  home('player', 'breather'),
+  home('table', 'field', { title: 'Station*' }),
+  home('document', 'bulletin', { title: '*bulletin*', display: 'near', place: LEFT_HALF }),
 ]
 
 const HOUR = 3_600_000
@@ -43,6 +68,15 @@ const picture = (data: string): ReaderContent => ({ kind: 'picture', data })
 
 /** The windows of the snow office, those at the back first. */
 const windows = (now: number): Shown[] => [
+  {
+    id: 'camera',
+    app: 'web',
+    title: 'Ridge camera',
+    on: 'field',
+    at: [560, 240, 480, 400],
+    content: { visited: ['/pages/ridge-camera'] } satisfies WebContent,
+    minimised: true,
+  },
   {
     id: 'north',
     app: 'document',
@@ -76,11 +110,27 @@ const windows = (now: number): Shown[] => [
     content: tables.STATIONS,
   },
   {
+    id: 'radio',
+    app: 'player',
+    title: 'Ridge radio',
+    on: 'model',
+    at: [700, 470, 340, 280],
+    content: { tune: 0, volume: 0.6, at: 0 } satisfies PlayerContent,
+  },
+  {
+    id: 'run',
+    app: 'job',
+    title: 'Snowpack run, 24 h',
+    on: 'model',
+    at: [36, 356, 500, 380],
+    content: work.run(`run-${crypto.randomUUID()}`),
+  },
+  {
     id: 'notes',
     app: 'document',
     title: 'Run notes',
     on: 'model',
-    at: [560, 60, 460, 430],
+    at: [566, 30, 460, 400],
     content: text(texts.RUN_NOTES),
   },
   {
@@ -88,7 +138,7 @@ const windows = (now: number): Shown[] => [
     app: 'table',
     title: 'Run output',
     on: 'model',
-    at: [36, 40, 500, 480],
+    at: [36, 30, 500, 310],
     content: tables.RUN_OUTPUT,
   },
   {
@@ -133,6 +183,14 @@ const windows = (now: number): Shown[] => [
     content: text(texts.CALL_SHEET),
   },
   {
+    id: 'line',
+    app: 'messages',
+    title: 'Public line',
+    on: 'public',
+    at: [420, 300, 600, 420],
+    content: work.publicLine(now),
+  },
+  {
     id: 'sunday',
     app: 'table',
     title: 'Station readings, Sunday',
@@ -174,6 +232,15 @@ const windows = (now: number): Shown[] => [
   },
 ]
 
+/** Put where they are by hand, so that there is something to put right. */
+const ASTRAY = ['north', 'sunday', 'radio']
+
+function causeOf(id: string, app: string, title: string): Cause {
+  if (ASTRAY.includes(id)) return { by: 'hand' }
+  const found = HOMES.find((one) => one.app === app && (!one.title || fits(one.title, title)))
+  return found ? { by: 'home', home: found.id } : { by: 'here' }
+}
+
 /** To 16:00 today, or tomorrow when that is past; the day's work began at 06:30. */
 function due(now: number): CountdownContent {
   const until = new Date(now)
@@ -200,6 +267,7 @@ export function demo(now: number): Seed {
   })
   state.desktops = Object.fromEntries(desktops.map((desktop) => [desktop.id, desktop]))
   state.order = desktops.map(({ id }) => id)
+  state.homes = HOMES
   const contents: Seed['contents'] = {}
   for (const shown of windows(now)) {
     const [x, y, width, height] = shown.at
@@ -232,6 +300,7 @@ function open(state: State, shown: Shown, frame: Rect, now: number): void {
     limits,
     z: ++state.top,
     openedAt: now,
+    cause: causeOf(id, app, title),
   }
   if (on === EVERY) state.everywhere.push(id)
   else state.desktops[on]?.windows.push(id)

@@ -4,6 +4,7 @@ import type { AppManifest } from '../contract'
 export const countdown: AppManifest = {
   id: 'countdown',
   name: 'Countdown',
+  plural: 'countdowns',
   untitled: 'Countdown',
   glyph: Timer,
   width: 280,

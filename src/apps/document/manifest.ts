@@ -9,6 +9,7 @@ export interface DocumentContent {
 export const document: AppManifest = {
   id: 'document',
   name: 'Document',
+  plural: 'documents',
   untitled: 'New document',
   glyph: FileText,
   width: 480,

@@ -1,6 +1,9 @@
 import { useGesture } from '@use-gesture/react'
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react'
 import { type KeyboardEvent, useRef, useState } from 'react'
+import { referenceTo } from '@/core/formats/reference'
+import type { DocumentId } from '@/core/model/types'
+import { getState } from '@/store/shelf'
 import { Tool } from '@/ui/parts/Tool'
 
 const STEP = 1.25
@@ -15,8 +18,11 @@ interface View {
 
 const FIT: View = { zoom: 1, x: 0, y: 0 }
 
-/** A picture that fits its window, with zoom by wheel, pinch and keys, and moved by dragging. */
-export function Picture({ source }: { source: string }) {
+/**
+ * A picture that fits its window, with zoom by wheel, pinch and keys, and moved by dragging. While
+ * it fits, dragging takes a reference to it elsewhere instead.
+ */
+export function Picture({ source, document }: { source: string; document: DocumentId }) {
   const [view, setView] = useState(FIT)
   const area = useRef<HTMLDivElement>(null)
   const zoomBy = (factor: number) =>
@@ -78,10 +84,15 @@ export function Picture({ source }: { source: string }) {
         onKeyDown={keys}
         className="relative min-h-0 flex-1 touch-none overflow-hidden outline-none"
       >
+        {/* biome-ignore lint/a11y/noStaticElementInteractions: by keys a reference is copied */}
         <img
           src={source}
           alt=""
-          draggable={false}
+          draggable={view.zoom === 1}
+          onDragStart={(event) => {
+            const known = getState().documents[document]
+            if (known) event.dataTransfer.setData('text/plain', referenceTo(known))
+          }}
           className="absolute inset-0 size-full object-contain"
           style={{ transform: `translate(${view.x}px, ${view.y}px) scale(${view.zoom})` }}
         />

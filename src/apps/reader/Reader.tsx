@@ -22,7 +22,7 @@ export default function Reader({ document: id }: AppProps) {
     )
   switch (shown.kind) {
     case 'picture':
-      return <Picture source={shown.data} />
+      return <Picture source={shown.data} document={id} />
     case 'pdf':
       return (
         <Suspense>

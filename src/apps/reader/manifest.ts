@@ -16,6 +16,7 @@ const PICTURES: Record<string, string> = {
 export const reader: AppManifest = {
   id: 'reader',
   name: 'Reader',
+  plural: 'reader windows',
   untitled: 'Nothing to read yet',
   glyph: BookOpen,
   width: 440,

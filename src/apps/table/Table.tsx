@@ -81,6 +81,13 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
     if (cursor.row < 0) change(renameColumn(table, cursor.column, value))
     else if (at !== undefined) change(setCell(table, at, cursor.column, value))
   }
+  /** Puts text that was dropped or pasted into a cell. */
+  const put = (cell: { row: number; column: number } | null, text: string) => {
+    const into = cell && shown[cell.row]
+    if (!cell || into === undefined || into === null || !text) return
+    change(setCell(table, into, cell.column, text.replace(/\s+/g, ' ').trim()))
+    moveTo(cell.row, cell.column)
+  }
   const undo = () => {
     const before = past.at(-1)
     if (!before) return
@@ -197,6 +204,18 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
         tabIndex={-1}
         className="min-h-0 flex-1 overflow-auto font-mono text-[12.5px]"
         onKeyDown={keys}
+        onDragOver={(event) => {
+          if (cellOf(event.target)) event.preventDefault()
+        }}
+        onDrop={(event) => {
+          event.preventDefault()
+          put(cellOf(event.target), event.dataTransfer.getData('text/plain'))
+        }}
+        onPaste={(event) => {
+          if (editing !== null) return
+          event.preventDefault()
+          put(cursor, event.clipboardData.getData('text/plain'))
+        }}
       >
         <div
           role="row"
@@ -331,4 +350,11 @@ function CellInput({ value, onLeave }: { value: string; onLeave(value: string): 
       onBlur={() => onLeave(typed)}
     />
   )
+}
+
+/** The cell something happened in; the header takes nothing. */
+function cellOf(target: EventTarget): { row: number; column: number } | null {
+  const at = (target as HTMLElement).closest<HTMLElement>('[data-cell]')?.dataset.cell
+  const [row = -1, column = 0] = at?.split(':').map(Number) ?? []
+  return row >= 0 ? { row, column } : null
 }

@@ -12,6 +12,7 @@ export interface TableContent {
 export const table: AppManifest = {
   id: 'table',
   name: 'Table',
+  plural: 'tables',
   untitled: 'New table',
   glyph: Table2,
   width: 520,

@@ -1,0 +1,158 @@
+'use client'
+import { Download, FolderInput, Pencil, Trash2 } from 'lucide-react'
+import { type DragEvent, type KeyboardEvent, useEffect, useState } from 'react'
+import { referenceTo } from '@/core/formats/reference'
+import type { DocumentInfo } from '@/core/model/types'
+import { appFacts, dispatch, useArrangement } from '@/store/shelf'
+import { textsOf } from '@/store/texts'
+import { Tool } from '@/ui/parts/Tool'
+import type { AppProps } from '../contract'
+
+/** Everything the person keeps: documents, open or not, to be looked at, opened and put away. */
+export default function Drawer({ document: own }: AppProps) {
+  const documents = useArrangement((state) => state.documents)
+  const [filter, setFilter] = useState('')
+  const [chosen, setChosen] = useState<string | null>(null)
+  const wanted = filter.trim().toLowerCase()
+  // Deleted ones stand last, to be taken back.
+  const listed = Object.values(documents)
+    .filter(({ id, title }) => id !== own && title.toLowerCase().includes(wanted))
+    .sort(
+      (a, b) =>
+        Number(a.discarded ?? false) - Number(b.discarded ?? false) ||
+        a.title.localeCompare(b.title),
+    )
+  const shown = listed.find(({ id }) => id === chosen) ?? listed[0]
+  const step = (by: number) => {
+    const at = (shown ? listed.indexOf(shown) : -1) + by
+    setChosen(listed[Math.max(0, Math.min(at, listed.length - 1))]?.id ?? null)
+  }
+  const keys = (event: KeyboardEvent) => {
+    if (event.key === 'ArrowDown') step(1)
+    else if (event.key === 'ArrowUp') step(-1)
+    else if (event.key === 'Enter' && shown && !shown.discarded) open(shown)
+    else return
+    event.preventDefault()
+  }
+  return (
+    <>
+      <div className="bar" role="toolbar" aria-label="Drawer">
+        <input
+          data-autofocus=""
+          aria-label="Filter the drawer"
+          placeholder="filter"
+          className="field min-h-7 w-36"
+          value={filter}
+          onChange={(event) => setFilter(event.target.value)}
+          onKeyDown={keys}
+        />
+        <Tool label="Import files" onClick={() => dispatch('shelf.openFile')}>
+          <FolderInput size={15} />
+        </Tool>
+        <span className="flex-1" />
+        {shown ? <Actions shown={shown} /> : null}
+      </div>
+      <div className="flex min-h-0 flex-1">
+        <ul aria-label="Files" className="w-1/2 shrink-0 overflow-auto border-seam border-r">
+          {listed.map((one) => (
+            <Item
+              key={one.id}
+              one={one}
+              chosen={one === shown}
+              onChoose={() => setChosen(one.id)}
+            />
+          ))}
+        </ul>
+        {shown ? (
+          <Preview shown={shown} />
+        ) : (
+          <p className="m-auto p-4 text-soft">Nothing is kept by that name.</p>
+        )}
+      </div>
+    </>
+  )
+}
+
+const open = ({ id, app }: DocumentInfo) => dispatch('window.open', { app, document: id })
+
+function Actions({ shown }: { shown: DocumentInfo }) {
+  const { id } = shown
+  if (shown.discarded)
+    return (
+      <button
+        type="button"
+        className="tool"
+        onClick={() => dispatch('document.discard', { document: id })}
+      >
+        Take back
+      </button>
+    )
+  return (
+    <>
+      <button type="button" className="tool" onClick={() => open(shown)}>
+        Open
+      </button>
+      <Tool label="Rename" onClick={() => dispatch('document.askTitle', { document: id })}>
+        <Pencil size={14} />
+      </Tool>
+      <Tool label="Export" onClick={() => dispatch('document.export', { document: id })}>
+        <Download size={14} />
+      </Tool>
+      <Tool label="Delete" onClick={() => dispatch('document.discard', { document: id })}>
+        <Trash2 size={14} />
+      </Tool>
+    </>
+  )
+}
+
+function Item({ one, chosen, onChoose }: { one: DocumentInfo; chosen: boolean; onChoose(): void }) {
+  const drag = (event: DragEvent) => {
+    event.dataTransfer.setData('text/plain', referenceTo(one))
+    event.dataTransfer.effectAllowed = 'copy'
+  }
+  return (
+    <li>
+      <button
+        type="button"
+        draggable
+        aria-current={chosen ? 'true' : undefined}
+        className="flex w-full items-center gap-2 px-3 py-1.5 text-left aria-[current]:bg-ink/8 aria-[current]:font-semibold"
+        onClick={onChoose}
+        onDoubleClick={() => open(one)}
+        onDragStart={drag}
+      >
+        <span
+          className={`min-w-0 flex-1 truncate ${one.discarded ? 'text-soft line-through' : ''}`}
+        >
+          {one.title}
+        </span>
+        <span className="shrink-0 text-[11px] text-soft">
+          {one.unsaved ? 'not saved' : appFacts(one.app)?.name}
+        </span>
+      </button>
+    </li>
+  )
+}
+
+/** What a file says, as far as it has words. */
+function Preview({ shown: { id, title, app } }: { shown: DocumentInfo }) {
+  const [text, setText] = useState('')
+  useEffect(() => {
+    let over = false
+    void textsOf([id]).then((texts) => {
+      if (!over) setText(texts.get(id) ?? '')
+    })
+    return () => {
+      over = true
+    }
+  }, [id])
+  return (
+    <section aria-label={`Preview of ${title}`} className="min-w-0 flex-1 overflow-auto p-3">
+      <h2 className="font-bold font-display text-[16px]">{title}</h2>
+      <p className="text-soft">{appFacts(app)?.name ?? app}</p>
+      <p className="mt-2 whitespace-pre-wrap text-[15px]">
+        {text.slice(0, 1500) || 'There are no words in it.'}
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,196 @@
+'use client'
+import { Pause, Play, Trash2 } from 'lucide-react'
+import { type FormEvent, useEffect, useState } from 'react'
+import { changeContent, contentOf, shownContent, useContent } from '@/store/documents'
+import { report } from '@/store/reports'
+import { say, useArrangement } from '@/store/shelf'
+import { Tool } from '@/ui/parts/Tool'
+import type { AppProps } from '../contract'
+import { serviceSpeed, useService } from '../useService'
+import type { JobEvent } from './protocol'
+import {
+  heard,
+  type Job,
+  type JobContent,
+  NO_JOBS,
+  queue,
+  remove,
+  running,
+  setState,
+} from './queue'
+
+/** Long computations in a queue: one runs at a time, outside; its log and progress are followed. */
+export default function Jobs({ document: id, window }: AppProps) {
+  const kept = useContent(id)
+  const content = kept ? ((shownContent(kept) as JobContent | null) ?? NO_JOBS) : null
+  const [chosen, setChosen] = useState<string | null>(null)
+  const focused = useArrangement((state) => state.focus === window)
+  const now = () => (contentOf(id) as JobContent | null) ?? NO_JOBS
+  const change = (next: JobContent) => next !== now() && changeContent(id, next, 'saved')
+  const active = content ? running(content) : undefined
+  const connection = useService<JobEvent>(
+    active?.id ?? null,
+    () => {
+      const { id: job = '', steps, at, fails } = running(now()) ?? ({} as Job)
+      return `/api/jobs?id=${job}&steps=${steps}&at=${at}&speed=${serviceSpeed()}${fails ? `&fails=${fails}` : ''}`
+    },
+    (event) => active && change(heard(now(), active.id, event)),
+  )
+  useReported(id, content, focused)
+  if (!content) return null
+  const shown = content.jobs.find((job) => job.id === chosen) ?? active ?? content.jobs.at(-1)
+  const act = async (job: Job, action: 'pause' | 'go on' | 'drop') => {
+    if (action === 'drop') change(remove(now(), job.id))
+    else change(setState(now(), job.id, action === 'pause' ? 'paused' : 'running'))
+    if (job.state === 'waiting') return
+    const body = JSON.stringify({ id: job.id, action })
+    const answer = await fetch('/api/jobs', { method: 'POST', body }).catch(() => null)
+    if (!answer)
+      say('The service does not answer. The job is tried again later.', { refused: true })
+  }
+  return (
+    <>
+      {connection === 'lost' && active ? (
+        <p role="alert" className="border-seam border-b border-dashed px-3 py-1.5 text-alarm">
+          The connection is lost. The job goes on; its progress comes when it is back.
+        </p>
+      ) : null}
+      <ul aria-label="Jobs" className="max-h-[50%] shrink-0 overflow-auto">
+        {content.jobs.map((job) => (
+          <JobRow
+            key={job.id}
+            job={job}
+            shown={job === shown}
+            onShow={() => setChosen(job.id)}
+            onAct={(action) => void act(job, action)}
+          />
+        ))}
+      </ul>
+      <div
+        role="log"
+        aria-label={`Log of ${shown?.name ?? 'jobs'}`}
+        tabIndex={0}
+        className="min-h-0 flex-1 overflow-auto border-seam border-y bg-ground/50 px-3 py-2 font-mono text-[12px]"
+      >
+        {shown?.log.map((line, at) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: lines are only ever added
+          <p key={at}>{line}</p>
+        ))}
+        {shown?.why ? <p className="text-alarm">{shown.why}</p> : null}
+      </div>
+      <NewJob onQueue={(name) => change(queue(now(), `job-${crypto.randomUUID()}`, name))} />
+    </>
+  )
+}
+
+/** Progress while one runs; its end asks for attention until the window is seen. */
+function useReported(id: string, content: JobContent | null, focused: boolean): void {
+  const [seen, setSeen] = useState<number | null>(null)
+  const ended = content?.jobs.filter(({ state }) => state === 'done' || state === 'failed') ?? []
+  const count = ended.length
+  const last = ended.at(-1)
+  // What had ended before the window was drawn is no news.
+  useEffect(() => {
+    if (content && (focused || seen === null || seen > count)) setSeen(count)
+  }, [content, focused, seen, count])
+  const active = content ? running(content) : undefined
+  const fresh = content && seen !== null && count > seen && !focused ? last : undefined
+  useEffect(() => {
+    report(id, {
+      progress: active ? active.at / active.steps : null,
+      busy: !!active,
+      attention: fresh ? (fresh.state === 'failed' ? 'alarm' : 'info') : null,
+      ...(fresh && { says: `${fresh.name} is ${fresh.state}` }),
+    })
+  }, [id, active, fresh])
+}
+
+const STATES: Record<Job['state'], string> = {
+  waiting: 'waits',
+  running: 'runs',
+  paused: 'paused',
+  done: 'done',
+  failed: 'failed',
+}
+
+function JobRow({
+  job,
+  shown,
+  onShow,
+  onAct,
+}: {
+  job: Job
+  shown: boolean
+  onShow(): void
+  onAct(action: 'pause' | 'go on' | 'drop'): void
+}) {
+  const share = Math.round((job.at / job.steps) * 100)
+  return (
+    <li data-job={job.id} className={`px-3 py-2 ${shown ? 'bg-ink/6' : ''}`}>
+      <div className="flex items-center gap-2">
+        <button
+          type="button"
+          aria-expanded={shown}
+          className="min-w-0 flex-1 truncate text-left font-semibold"
+          onClick={onShow}
+        >
+          {job.name}
+        </button>
+        <span className={job.state === 'failed' ? 'text-alarm' : 'text-soft'}>
+          {STATES[job.state]} {share} %
+        </span>
+        {job.state === 'running' ? (
+          <Tool label={`Pause ${job.name}`} onClick={() => onAct('pause')}>
+            <Pause size={14} />
+          </Tool>
+        ) : null}
+        {job.state === 'paused' ? (
+          <Tool label={`Go on with ${job.name}`} onClick={() => onAct('go on')}>
+            <Play size={14} />
+          </Tool>
+        ) : null}
+        <Tool label={`Remove ${job.name}`} onClick={() => onAct('drop')}>
+          <Trash2 size={14} />
+        </Tool>
+      </div>
+      <div
+        role="progressbar"
+        aria-label={job.name}
+        aria-valuenow={share}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        className="mt-1 h-2 border border-edge bg-ground"
+      >
+        <div
+          className={job.state === 'failed' ? 'h-full bg-alarm' : 'h-full bg-ink'}
+          style={{ width: `${share}%` }}
+        />
+      </div>
+    </li>
+  )
+}
+
+function NewJob({ onQueue }: { onQueue(name: string): void }) {
+  const [name, setName] = useState('')
+  const add = (event: FormEvent) => {
+    event.preventDefault()
+    if (!name.trim()) return
+    onQueue(name.trim())
+    setName('')
+  }
+  return (
+    <form onSubmit={add} className="flex gap-2 p-2">
+      <input
+        data-autofocus=""
+        aria-label="Name of a new job"
+        placeholder="Snowpack run, 12 h"
+        className="field min-w-0 flex-1"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <button type="submit" className="btn">
+        Queue
+      </button>
+    </form>
+  )
+}

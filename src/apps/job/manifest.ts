@@ -1,0 +1,16 @@
+import { ListChecks } from 'lucide-react'
+import type { AppManifest } from '../contract'
+
+export const job: AppManifest = {
+  id: 'job',
+  name: 'Job',
+  plural: 'jobs',
+  untitled: 'Jobs',
+  glyph: ListChecks,
+  width: 460,
+  height: 380,
+  limits: { minWidth: 320, minHeight: 220 },
+  opens: [],
+  drafts: false,
+  load: () => import('./Jobs'),
+}

@@ -1,0 +1,27 @@
+import { MessageSquare } from 'lucide-react'
+import type { AppManifest } from '../contract'
+import type { MessagesContent } from './threads'
+
+export const messages: AppManifest = {
+  id: 'messages',
+  name: 'Messages',
+  plural: 'messages',
+  untitled: 'Messages',
+  glyph: MessageSquare,
+  width: 560,
+  height: 420,
+  limits: { minWidth: 380, minHeight: 240 },
+  opens: [],
+  extension: '.txt',
+  drafts: false,
+  load: () => import('./Messages'),
+  write: (content) => {
+    const { threads = [] } = (content as MessagesContent | null) ?? {}
+    const lines = threads.flatMap(({ who, messages: said }) =>
+      said.map(
+        ({ by, text, at }) => `${new Date(at).toISOString()} ${by === 'me' ? 'me' : who}: ${text}`,
+      ),
+    )
+    return new Blob([`${lines.join('\n')}\n`], { type: 'text/plain' })
+  },
+}

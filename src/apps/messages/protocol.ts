@@ -1,0 +1,9 @@
+/** What the message service sends: one event a message, numbered from 1. */
+export interface Incoming {
+  number: number
+  thread: string
+  who: string
+  text: string
+  /** Whether the person is asked for by role. */
+  mention: boolean
+}

@@ -1,0 +1,78 @@
+import type { Incoming } from './protocol'
+
+export interface Message {
+  by: 'them' | 'me'
+  text: string
+  /** Milliseconds since 1970. */
+  at: number
+  mention?: boolean
+  /** Of one's own: not sent yet, because the service was not there. */
+  waiting?: boolean
+}
+
+export interface Thread {
+  id: string
+  who: string
+  messages: Message[]
+  /** How many of them have been read. */
+  read: number
+}
+
+export interface MessagesContent {
+  threads: Thread[]
+  /** The number of the last message received. */
+  received: number
+}
+
+export const NO_MESSAGES: MessagesContent = { threads: [], received: 0 }
+
+export const unread = ({ messages, read }: Thread): number => messages.length - read
+
+/** Whether an unread message of a thread asks for the person. */
+export const mentioned = ({ messages, read }: Thread): boolean =>
+  messages.slice(read).some(({ mention }) => mention)
+
+/** Adds a message that came in; one that came before is not added twice. */
+export function receive(content: MessagesContent, incoming: Incoming, at: number): MessagesContent {
+  if (incoming.number <= content.received) return content
+  const { thread: id, who, text, mention } = incoming
+  const message: Message = { by: 'them', text, at, ...(mention && { mention }) }
+  const known = content.threads.find((thread) => thread.id === id)
+  const threads = known
+    ? content.threads.map((thread) =>
+        thread === known ? { ...thread, messages: [...thread.messages, message] } : thread,
+      )
+    : [...content.threads, { id, who, messages: [message], read: 0 }]
+  return { threads, received: incoming.number }
+}
+
+const change = (
+  content: MessagesContent,
+  id: string,
+  to: (thread: Thread) => Thread,
+): MessagesContent => ({
+  ...content,
+  threads: content.threads.map((thread) => (thread.id === id ? to(thread) : thread)),
+})
+
+/** Answers in a thread, which is thereby read. */
+export const reply = (content: MessagesContent, id: string, message: Message): MessagesContent =>
+  change(content, id, (thread) => {
+    const messages = [...thread.messages, message]
+    return { ...thread, messages, read: messages.length }
+  })
+
+export function markRead(content: MessagesContent, id: string): MessagesContent {
+  const thread = content.threads.find((one) => one.id === id)
+  if (!thread || unread(thread) === 0) return content
+  return change(content, id, (one) => ({ ...one, read: one.messages.length }))
+}
+
+/** What waits to be sent has been sent. */
+export const sent = (content: MessagesContent): MessagesContent => ({
+  ...content,
+  threads: content.threads.map((thread) => ({
+    ...thread,
+    messages: thread.messages.map(({ waiting: _waiting, ...message }) => message),
+  })),
+})

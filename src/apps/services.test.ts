@@ -1,0 +1,124 @@
+import fc from 'fast-check'
+import type { JobEvent } from './job/protocol'
+import {
+  advance,
+  heard,
+  type JobContent,
+  NO_JOBS,
+  queue,
+  remove,
+  running,
+  setState,
+} from './job/queue'
+import type { Incoming } from './messages/protocol'
+import {
+  type MessagesContent,
+  markRead,
+  mentioned,
+  NO_MESSAGES,
+  receive,
+  reply,
+  sent,
+  unread,
+} from './messages/threads'
+import { TUNES } from './player/tunes'
+
+const WHO = ['hut warden', 'road crew', 'public', 'observer']
+
+/** A message of a number; the first asks for the person. */
+const message = (number: number): Incoming => {
+  const who = WHO[number % WHO.length] ?? ''
+  return { number, thread: who, who, text: `Message ${number}`, mention: number === 1 }
+}
+
+const received = (count: number): MessagesContent => {
+  let content = NO_MESSAGES
+  for (let number = 1; number <= count; number++)
+    content = receive(content, message(number), number)
+  return content
+}
+
+test('messages go into the thread of who wrote; the same one twice is one', () => {
+  const once = received(7)
+  expect(once.threads.map(({ who }) => who).sort()).toEqual([
+    'hut warden',
+    'observer',
+    'public',
+    'road crew',
+  ])
+  expect(once.threads.reduce((sum, { messages }) => sum + messages.length, 0)).toBe(7)
+  expect(receive(once, message(5), 99)).toBe(once)
+})
+
+test('a stream that breaks off and is joined again where it was loses and doubles nothing', () => {
+  fc.assert(
+    fc.property(fc.nat(30), fc.nat(30), (first, again) => {
+      let content = received(first)
+      // It begins anew at any number it may have been asked for, also an earlier one.
+      for (let number = Math.min(first, again) + 1; number <= first + 5; number++)
+        content = receive(content, message(number), number)
+      const count = content.threads.reduce((sum, { messages }) => sum + messages.length, 0)
+      expect(count).toBe(first + 5)
+      expect(content.received).toBe(first + 5)
+    }),
+  )
+})
+
+test('a thread is unread until it is seen or answered, and a mention is told', () => {
+  const content = received(1)
+  const [thread] = content.threads
+  if (!thread) throw new Error('nothing was received')
+  expect([unread(thread), mentioned(thread)]).toEqual([1, true])
+  const read = markRead(content, thread.id)
+  expect(read.threads.map(unread)).toEqual([0])
+  expect(markRead(read, thread.id)).toBe(read)
+  const answered = reply(content, thread.id, { by: 'me', text: 'Wait.', at: 5, waiting: true })
+  expect(answered.threads.map(unread)).toEqual([0])
+  expect(answered.threads[0]?.messages.at(-1)?.waiting).toBe(true)
+  expect(sent(answered).threads[0]?.messages.at(-1)?.waiting).toBeUndefined()
+})
+
+test('one job runs at a time, the next begins when it ends, a paused one holds the queue', () => {
+  let content: JobContent = queue(queue(NO_JOBS, 'a', 'First'), 'b', 'Second')
+  expect(content.jobs.map(({ state }) => state)).toEqual(['running', 'waiting'])
+  content = advance(setState(content, 'a', 'paused'))
+  expect(running(content)).toBeUndefined()
+  content = heard(setState(content, 'a', 'running'), 'a', { kind: 'done' })
+  expect(content.jobs.map(({ state }) => state)).toEqual(['done', 'running'])
+  content = heard(content, 'b', { kind: 'failed', why: 'no readings' })
+  expect(content.jobs[1]).toMatchObject({ state: 'failed', why: 'no readings' })
+  expect(remove(queue(content, 'c', 'Third'), 'a').jobs.map(({ state }) => state)).toEqual([
+    'failed',
+    'running',
+  ])
+})
+
+test('progress only grows, whatever is told again after a lost connection', () => {
+  const event = fc.nat(12).map((step): JobEvent => ({ kind: 'step', step, log: `step ${step}` }))
+  fc.assert(
+    fc.property(fc.array(event, { maxLength: 30 }), (events) => {
+      let content = queue(NO_JOBS, 'a', 'Run')
+      let before = 0
+      for (const one of events) {
+        content = heard(content, 'a', one)
+        const { at = 0, log = [] } = content.jobs[0] ?? {}
+        expect(at).toBeGreaterThanOrEqual(before)
+        expect(new Set(log).size).toBe(log.length)
+        before = at
+      }
+    }),
+  )
+})
+
+test('tunes are the same every time, in order, inside their length and of audible pitch', () => {
+  for (const { length, notes } of TUNES) {
+    expect(notes.length).toBeGreaterThan(40)
+    expect(notes.map(({ at }) => at)).toEqual(notes.map(({ at }) => at).toSorted((a, b) => a - b))
+    for (const { at, length: sounds, hertz } of notes) {
+      expect(at + sounds).toBeLessThanOrEqual(length + 1)
+      expect(hertz).toBeGreaterThan(100)
+      expect(hertz).toBeLessThan(2000)
+    }
+  }
+  expect(TUNES[0]?.notes[0]?.hertz).not.toBe(TUNES[1]?.notes[0]?.hertz)
+})

@@ -1,0 +1,21 @@
+import { Globe } from 'lucide-react'
+import type { AppManifest } from '../contract'
+
+/** Content of a web page window: the addresses it was at, the present one last. */
+export interface WebContent {
+  visited: string[]
+}
+
+export const web: AppManifest = {
+  id: 'web',
+  name: 'Web page',
+  plural: 'web pages',
+  untitled: 'Web page',
+  glyph: Globe,
+  width: 640,
+  height: 480,
+  limits: { minWidth: 320, minHeight: 240 },
+  opens: [],
+  drafts: false,
+  load: () => import('./WebPage'),
+}
