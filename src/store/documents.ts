@@ -43,6 +43,12 @@ function touch(id: DocumentId): void {
 /** The content that is on screen: the draft where there is one. */
 export const shownContent = (content: KeptContent): unknown => content.draft ?? content.saved
 
+/** What is on screen of a document that is loaded; null where it is empty or not loaded. */
+export function contentOf(id: DocumentId): unknown {
+  const kept = contents.get(id)
+  return kept ? shownContent(kept) : null
+}
+
 export async function loadContent(id: DocumentId): Promise<KeptContent> {
   if (!contents.has(id)) {
     if (!loading.has(id))

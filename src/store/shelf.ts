@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react'
+import { useRef, useSyncExternalStore } from 'react'
 import { createStore, useStore } from 'zustand'
 import type { Env, Refusal, View } from '@/core/commands/command'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
@@ -7,7 +7,9 @@ import { emptyHistory } from '@/core/history/history'
 import type { By, JournalEvent } from '@/core/journal/events'
 import { keysFor } from '@/core/keys/bindings'
 import { initialState } from '@/core/model/initial'
+import { ownFacts } from '@/core/model/ownApps'
 import type { AppFacts, DesktopId, State, WindowId } from '@/core/model/types'
+import { sameItems, sameValues } from './same'
 
 /** What the Line says of the last thing that happened. */
 export interface Said {
@@ -21,7 +23,8 @@ export interface Said {
   count: number
 }
 
-export type Saving = { state: 'saved' | 'saving' } | { state: 'failed'; why: string }
+/** A menu at a point of the page, about a window or a desktop. */
+export type Menu = { x: number; y: number } & ({ window: WindowId } | { desktop: DesktopId })
 
 interface Shelf {
   session: Session
@@ -29,9 +32,20 @@ interface Shelf {
   /** For people who do not see the page. */
   announced: string
   view: View | null
-  saving: Saving
   /** Whether the loft is open. It stays while something is asked above it. */
   loft: boolean
+  /** What the rows of the loft are. */
+  loftBy: 'desktop' | 'app'
+  /** Whether the loft comes back when the view above the stage is left. */
+  loftBehind: boolean
+  /** Windows marked in the loft: what is done to one of them is done to all. */
+  marked: WindowId[]
+  /** Whether the small map of desktops is shown, while Alt is held. */
+  map: boolean
+  /** Desktops that have been put to rest: their windows are not drawn until they are gone to. */
+  resting: DesktopId[]
+  /** The menu that is open at the pointer. */
+  menu: Menu | null
   /** Where windows are drawn instead of their frames, while they are laid out to be seen. */
   places: Record<WindowId, Place> | null
   /** The desktop that is chosen in the loft. */
@@ -50,10 +64,15 @@ export const shelf = createStore<Shelf>(() => ({
   announced: '',
   view: null,
   loft: false,
+  loftBy: 'desktop',
+  loftBehind: false,
+  marked: [],
+  map: false,
+  resting: [],
+  menu: null,
   places: null,
   chosenDesktop: null,
   chosen: null,
-  saving: { state: 'saved' },
   pending: '',
   ready: false,
 }))
@@ -63,11 +82,29 @@ export const useShelf = <T>(select: (shelf: Shelf) => T): T => useStore(shelf, s
 export const useArrangement = <T>(select: (state: State) => T): T =>
   useStore(shelf, ({ session }) => select(session.state))
 
+/** As `useArrangement` for a list: the same array as long as it lists the same. */
+export function useList<T>(select: (state: State) => readonly T[]): readonly T[] {
+  const last = useRef<readonly T[]>([])
+  return useArrangement((state) => {
+    const next = select(state)
+    if (!sameItems(last.current, next)) last.current = next
+    return last.current
+  })
+}
+
 const never = () => () => {}
 
-/** As `useArrangement`, but does not look at changes while it is not live. */
-export function useWhileLive<T>(live: boolean, select: (state: State) => T): T {
-  const pick = () => select(shelf.getState().session.state)
+/**
+ * As `useArrangement`, but does not look at changes while it is not live. Picks several things at
+ * once: one subscription for all of them, and the same object as long as they are the same.
+ */
+export function useWhileLive<T extends object>(live: boolean, select: (state: State) => T): T {
+  const last = useRef<T>(undefined)
+  const pick = () => {
+    const next = select(shelf.getState().session.state)
+    if (!last.current || !sameValues(last.current, next)) last.current = next
+    return last.current
+  }
   return useSyncExternalStore(live ? shelf.subscribe : never, pick, pick)
 }
 
@@ -81,6 +118,11 @@ export function provideApps(facts: AppFacts[]): void {
   apps = new Map(facts.map((app) => [app.id, app]))
 }
 
+export function appFacts(id: string): AppFacts | undefined {
+  const own = getState().apps[id]
+  return apps.get(id) ?? (own && ownFacts(own))
+}
+
 export const onJournal = (listener: (events: JournalEvent[]) => void): (() => void) => {
   listeners.add(listener)
   return () => listeners.delete(listener)
@@ -89,8 +131,8 @@ export const onJournal = (listener: (events: JournalEvent[]) => void): (() => vo
 const env = (by: By): Env => ({
   now: Date.now(),
   id: (kind) => `${kind}-${crypto.getRandomValues(new Uint32Array(2)).join('')}`,
-  app: (id) => apps.get(id),
-  apps: () => [...apps.values()],
+  app: appFacts,
+  apps: () => [...apps.values(), ...Object.values(getState().apps).map(ownFacts)],
   by,
 })
 
@@ -125,14 +167,32 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
 }
 
 /** The loft is a place of its own; everything else that is asked for is a view. */
-const shown = (show: View, { loft }: Shelf): Partial<Shelf> =>
-  show.view === 'loft' ? { loft: !loft, view: null } : { view: show }
+function shown(show: View, { loft, loftBy }: Shelf): Partial<Shelf> {
+  if (show.view === 'unstack') return { view: show, loft: false, loftBehind: loft }
+  if (show.view !== 'loft') return { view: show }
+  if (show.by && loft) return { view: null, loftBy: loftBy === 'app' ? 'desktop' : 'app' }
+  return { view: null, loft: !loft, loftBy: show.by ?? 'desktop', marked: [] }
+}
 
 export const closeLoft = (): void => shelf.setState({ loft: false })
+
+/** Opens the menu of a window or a desktop where the pointer is. */
+export function openMenu(
+  event: { clientX: number; clientY: number; preventDefault(): void },
+  about: { window: WindowId } | { desktop: DesktopId },
+): void {
+  event.preventDefault()
+  shelf.setState({ menu: { x: event.clientX, y: event.clientY, ...about } })
+}
 
 function refuse({ reason, ask }: Refusal): void {
   if (ask) shelf.setState({ view: ask })
   else say(reason, { refused: true })
 }
 
-export const closeView = (): void => shelf.setState({ view: null })
+/** Leaves the view above the stage; the loft comes back where it was opened from there. */
+export const closeView = (): void =>
+  shelf.setState(({ loftBehind }) => ({
+    view: null,
+    ...(loftBehind && { loft: true, loftBehind: false }),
+  }))

@@ -4,6 +4,8 @@ import type { AppFacts, State } from '@/core/model/types'
 import { provideContents, putContent, writeContents } from './documents'
 import { Journal } from './journal'
 import { Keeper } from './keeper'
+import { setSaving } from './saving'
+import { keepSessions } from './sessions'
 import { getState, onJournal, provideApps, say, shelf } from './shelf'
 import { loadSlots, saveSlot } from './slots'
 import { openStores, type Stores } from './storage'
@@ -60,12 +62,9 @@ export async function start(
       await saveSlot(slots, state, ++revision)
       written = state
     },
-    saving: () => {
-      if (shelf.getState().saving.state !== 'saving')
-        shelf.setState({ saving: { state: 'saving' } })
-    },
-    saved: () => shelf.setState({ saving: { state: 'saved' } }),
-    failed: (error) => shelf.setState({ saving: { state: 'failed', why: whyNot(error) } }),
+    saving: () => setSaving({ state: 'saving' }),
+    saved: () => setSaving({ state: 'saved' }),
+    failed: (error) => setSaving({ state: 'failed', why: whyNot(error) }),
   })
   provideContents(documents, () => keeper.soon())
   await load(name, seed, (found) => {
@@ -73,6 +72,7 @@ export async function start(
     written = found.fresh ? null : found.state
   })
   await journal.open(Date.now()).catch(() => {})
+  await keepSessions(stores.sessions, written, Date.now).catch(() => {})
   onJournal((events) => journal.add(events))
   shelf.subscribe((now, before) => {
     if (now.session.state !== before.session.state) keeper.soon()
@@ -125,7 +125,7 @@ async function load(
       })
   } catch (error) {
     use(initialState())
-    shelf.setState({ saving: { state: 'failed', why: whyNot(error) } })
+    setSaving({ state: 'failed', why: whyNot(error) })
   }
 }
 

@@ -5,6 +5,7 @@ export interface Stores {
   slots: LocalForage
   documents: LocalForage
   journal: LocalForage
+  sessions: LocalForage
 }
 
 export const openStores = (shelfName: string): Stores => {
@@ -14,5 +15,10 @@ export const openStores = (shelfName: string): Stores => {
       storeName,
       driver: localforage.INDEXEDDB,
     })
-  return { slots: open('slots'), documents: open('documents'), journal: open('journal') }
+  return {
+    slots: open('slots'),
+    documents: open('documents'),
+    journal: open('journal'),
+    sessions: open('sessions'),
+  }
 }

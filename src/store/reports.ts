@@ -1,0 +1,34 @@
+import { createStore, useStore } from 'zustand'
+import type { DocumentId } from '@/core/model/types'
+import { getState, shelf } from './shelf'
+
+/** What an app tells of a document of its own accord. Nothing of it is kept. */
+export interface Report {
+  /** What it wants attention for; `alarm` is the most urgent. */
+  attention?: 'info' | 'mention' | 'alarm' | null
+  /** In words, for the Line and for people who do not see the page. */
+  says?: string
+  /** How far something is that takes its time, 0 to 1. */
+  progress?: number | null
+  /** Whether it goes on by itself, so that its window must not be put to rest. */
+  busy?: boolean
+}
+
+type Reports = Record<DocumentId, Report>
+
+const reports = createStore<Reports>(() => ({}))
+
+/** An app reports; what it leaves out is over. Attention is announced when it is new. */
+export function report(document: DocumentId, given: Report): void {
+  const before = reports.getState()[document]
+  if (JSON.stringify(before) === JSON.stringify(given)) return
+  reports.setState({ [document]: given })
+  const focused = getState().windows[getState().focus ?? '']?.document === document
+  if (given.attention && given.says && given.says !== before?.says && !focused)
+    shelf.setState({ announced: given.says })
+}
+
+export const useReport = (document: DocumentId | undefined): Report | undefined =>
+  useStore(reports, (all) => all[document ?? ''])
+
+export const reportOf = (document: DocumentId): Report | undefined => reports.getState()[document]

@@ -1,0 +1,58 @@
+import { createStore, useStore } from 'zustand'
+import type { State } from '@/core/model/types'
+import { getState } from './shelf'
+
+/** The arrangement as it was at a time, with what the shelf knew of its documents. */
+export interface KeptSession {
+  /** Milliseconds since 1970. */
+  at: number
+  state: State
+}
+
+interface SessionStore {
+  getItem(key: string): Promise<unknown>
+  setItem(key: string, value: unknown): Promise<unknown>
+}
+
+const KEPT = 10
+const KEY = 'sessions'
+
+/** How often a changed arrangement is kept while the browser stays open, in milliseconds. */
+export const SESSION_EVERY = 3_600_000
+
+const sessions = createStore<{ list: KeptSession[] }>(() => ({ list: [] }))
+
+export const useSessions = (): KeptSession[] => useStore(sessions, ({ list }) => list)
+
+/** What makes one arrangement the same as another: where windows are, not what is focused. */
+const likeness = ({ desktops, order, windows, everywhere }: State): string =>
+  JSON.stringify([order, desktops, windows, everywhere], (key, value) =>
+    key === 'z' || key === 'focus' ? undefined : value,
+  )
+
+/**
+ * Keeps earlier arrangements, the last ten. The one the browser was closed with is kept when the
+ * shelf is opened again, because a closing page has no time to; then once an hour, when changed.
+ * @param opened the arrangement that was just loaded, null on a fresh shelf
+ * @returns how to stop
+ */
+export async function keepSessions(
+  store: SessionStore,
+  opened: State | null,
+  now: () => number,
+): Promise<() => void> {
+  const kept = (await store.getItem(KEY)) as KeptSession[] | null
+  sessions.setState({ list: kept ?? [] })
+  const keep = async (state: State) => {
+    const { list } = sessions.getState()
+    const [latest] = list
+    if (latest && likeness(latest.state) === likeness(state)) return
+    const next = [{ at: now(), state }, ...list].slice(0, KEPT)
+    sessions.setState({ list: next })
+    // A full store is told where the arrangement itself is written.
+    await store.setItem(KEY, next).catch(() => {})
+  }
+  if (opened) await keep(opened)
+  const timer = setInterval(() => void keep(getState()), SESSION_EVERY)
+  return () => clearInterval(timer)
+}
