@@ -11,6 +11,7 @@ import { Dialogs } from './dialogs/Dialogs'
 import { useKeys } from './keys/useKeys'
 import { Line } from './line/Line'
 import { OpenLine } from './line/OpenLine'
+import { AtPointer } from './menus/AtPointer'
 import { Rack } from './rack/Rack'
 import { Shut } from './Shut'
 import { Stage } from './stage/Stage'
@@ -25,9 +26,10 @@ const seed = async (name: string): Promise<Seed> => {
 let started: Promise<'ready' | 'elsewhere'> | null = null
 
 const begin = (name: string, steal: boolean) => {
-  const facts = APPS.map(({ id, name: title, untitled, width, height, limits }) => ({
+  const facts = APPS.map(({ id, name: title, plural, untitled, width, height, limits }) => ({
     id,
     name: title,
+    plural,
     untitled,
     width,
     height,
@@ -77,6 +79,7 @@ function Open({ name }: { name: string }) {
       <Dialogs />
       <OpenLine />
       <Trail />
+      <AtPointer />
       <Announcer />
     </div>
   )

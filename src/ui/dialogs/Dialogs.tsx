@@ -1,10 +1,18 @@
 import { useShelf } from '@/store/shelf'
+import { FullDialog } from '@/ui/full/FullDialog'
+import { PairDialog } from '@/ui/full/PairDialog'
+import { HomeDialog } from '@/ui/homes/HomeDialog'
+import { HomesDialog } from '@/ui/homes/HomesDialog'
+import { PutRightDialog } from '@/ui/homes/PutRightDialog'
+import { WhyDialog } from '@/ui/homes/WhyDialog'
+import { AddApp } from './AddApp'
 import { Errands } from './Errands'
 import { FoldPreview } from './FoldPreview'
 import { ImportShelf } from './ImportShelf'
 import { KeyCard } from './KeyCard'
 import { LetterDialog } from './LetterDialog'
 import { LookDialog } from './LookDialog'
+import { SessionsDialog } from './SessionsDialog'
 import { TitleDialog } from './TitleDialog'
 import { UnsavedDialog } from './UnsavedDialog'
 
@@ -13,7 +21,7 @@ export function Dialogs() {
   const view = useShelf((shelf) => shelf.view)
   switch (view?.view) {
     case 'fold':
-      return <FoldPreview desktops={view.desktops} into={view.into} />
+      return <FoldPreview {...view} />
     case 'unsaved':
       return <UnsavedDialog id={view.window} />
     case 'letter':
@@ -21,7 +29,23 @@ export function Dialogs() {
     case 'look':
       return <LookDialog id={view.desktop} />
     case 'title':
-      return <TitleDialog id={view.window} />
+      return <TitleDialog document={view.document} />
+    case 'home':
+      return <HomeDialog id={view.window} />
+    case 'homes':
+      return <HomesDialog />
+    case 'why':
+      return <WhyDialog id={view.window} />
+    case 'pair':
+      return <PairDialog id={view.window} />
+    case 'full':
+      return <FullDialog id={view.window} to={view.desktop} />
+    case 'add app':
+      return <AddApp />
+    case 'sessions':
+      return <SessionsDialog />
+    case 'put right':
+      return <PutRightDialog />
     case 'keys':
       return <KeyCard />
     case 'import shelf':
@@ -30,6 +54,8 @@ export function Dialogs() {
     case 'export shelf':
     case 'save document':
     case 'export document':
+    case 'copy reference':
+    case 'rest':
       return <Errands view={view} />
     default:
       return null

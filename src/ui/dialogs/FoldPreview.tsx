@@ -1,24 +1,44 @@
 import { type FormEvent, useState } from 'react'
-import { foldTarget } from '@/core/commands/desktops'
+import { foldOrigin, foldTarget } from '@/core/commands/desktops'
 import { desktop, title, window as windowOf } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
 import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
 
 /** Which windows go where, before desktops are folded. Every window can be sent elsewhere. */
-export function FoldPreview({ desktops, into }: { desktops: DesktopId[]; into: DesktopId | null }) {
+export function FoldPreview({
+  desktops,
+  into,
+  columns,
+}: {
+  desktops: DesktopId[]
+  into: DesktopId | null
+  columns?: number
+}) {
   const state = useArrangement((now) => now)
-  const left = state.order.filter((id) => !desktops.includes(id))
+  const left = state.order.filter(
+    (id) => !desktops.includes(id) && state.desktops[id]?.kind === 'open',
+  )
   const [target, setTarget] = useState(into ?? foldTarget(state, desktops) ?? '')
-  const [moves, setMoves] = useState<Record<string, DesktopId>>({})
   const windows = desktops.flatMap((id) => state.desktops[id]?.windows ?? [])
+  // What fills a desktop goes back to where it came from, unless it is sent elsewhere.
+  const [moves, setMoves] = useState<Record<string, DesktopId>>(() =>
+    Object.fromEntries(
+      windows.flatMap((id) => {
+        const origin = foldOrigin(state, id, desktops)
+        return origin && state.desktops[origin] ? [[id, origin]] : []
+      }),
+    ),
+  )
   const names = desktops.map((id) => state.desktops[id]?.name).join(', ')
   const fold = (event: FormEvent) => {
     event.preventDefault()
     closeView()
     const chosen = Object.entries(moves).map(([window, to]) => ({ window, to }))
-    dispatch('desktop.fold', { desktops, into: target, moves: chosen }, 'key')
+    const left = columns ? { columns } : {}
+    dispatch('desktop.fold', { desktops, into: target, moves: chosen, ...left }, 'key')
   }
   return (
     <Dialog
@@ -72,14 +92,7 @@ export function FoldPreview({ desktops, into }: { desktops: DesktopId[]; into: D
             })}
           </ul>
         ) : null}
-        <div className="mt-4 flex justify-end gap-2">
-          <button type="button" className="btn" onClick={closeView}>
-            Cancel
-          </button>
-          <button type="submit" className="btn btn-main">
-            Fold <span className="key">Enter</span>
-          </button>
-        </div>
+        <Answers>Fold</Answers>
       </form>
     </Dialog>
   )

@@ -4,28 +4,48 @@ import { useArrangement } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Keys } from '@/ui/parts/Keys'
 
+/** A first stroke that many have in common is written once. */
+const AFTER = 'Alt+Shift+; '
+
 /** All keys on one page, made from the bindings as they are now. */
 export function KeyCard() {
   const state = useArrangement((now) => now)
   const card = keyCard(state, (id) => appOf(id)?.name ?? id)
+  const after = card.groups
+    .flatMap(({ rows }) => rows)
+    .filter(({ keys }) => keys.startsWith(AFTER))
+    .map(({ keys, does }) => ({ keys: keys.slice(AFTER.length), does }))
   return (
     <Dialog
       title="Keys"
       intro="Hold Alt and say a verb, then a place. After the first stroke of two, Alt may be let go."
-      width={1060}
+      width={1180}
     >
-      <div className="mt-4 columns-3 gap-7 [&>section]:mb-4 [&>section]:break-inside-avoid">
-        <Group name="Verbs" rows={card.verbs} />
-        <Group name="Places" rows={card.places} />
-        {card.groups.map(({ name, rows }) => (
-          <Group key={name} name={name} rows={rows} />
-        ))}
-      </div>
+      {/* Reached and scrolled by keys where the screen is too low for it. */}
+      <section
+        aria-label="All keys"
+        tabIndex={0}
+        className="mt-4 max-h-[calc(100vh-190px)] overflow-auto outline-none"
+      >
+        <div className="columns-4 gap-6 text-[12.5px] max-[1150px]:columns-3 [&>section]:mb-3 [&>section]:break-inside-avoid">
+          <Group name="Verbs" rows={card.verbs} />
+          <Group name="Places" rows={card.places} />
+          {card.groups.map(({ name, rows }) => (
+            <Group
+              key={name}
+              name={name}
+              rows={rows.filter(({ keys }) => !keys.startsWith(AFTER))}
+            />
+          ))}
+          <Group name={`After ${AFTER.trim()}`} rows={after} />
+        </div>
+      </section>
     </Dialog>
   )
 }
 
 function Group({ name, rows }: { name: string; rows: { keys: string; does: string }[] }) {
+  if (rows.length === 0) return null
   return (
     <section>
       <h3 className="mb-1 border-seam border-b-[1.5px] border-dashed pb-0.5 font-bold font-display text-[15px]">

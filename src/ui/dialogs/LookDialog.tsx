@@ -4,6 +4,15 @@ import { closeView, dispatch, useArrangement } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
 
+/**
+ * The stitched edge of what is chosen. Selectors that look into elements (`:has`) are not used
+ * anywhere: with them every focus would be looked for in the whole page.
+ */
+const edge = (chosen: boolean): string =>
+  `focus-within:outline-2 focus-within:outline-ink ${
+    chosen ? 'border-2 border-ink border-dashed' : 'border-seam'
+  }`
+
 /** Hue, backdrop and sign of a desktop; every choice shows at once and can be undone. */
 export function LookDialog({ id }: { id: DesktopId }) {
   const { name, letter, hue, backdrop, sign } = useArrangement((state) => desktop(state, id))
@@ -17,7 +26,7 @@ export function LookDialog({ id }: { id: DesktopId }) {
             <label
               key={choice}
               title={choice}
-              className="grid size-[60px] place-items-center border border-transparent has-[:checked]:border-ink has-[:checked]:border-dashed has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-ink"
+              className={`grid size-[60px] place-items-center border ${edge(hue === choice)}`}
             >
               <input
                 type="radio"
@@ -38,7 +47,7 @@ export function LookDialog({ id }: { id: DesktopId }) {
           {BACKDROPS.map((choice) => (
             <label
               key={choice}
-              className={`hue-${hue} backdrop backdrop-${choice} grid h-14 items-end border border-seam p-1 has-[:checked]:border-2 has-[:checked]:border-ink has-[:checked]:border-dashed has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-ink`}
+              className={`hue-${hue} backdrop backdrop-${choice} grid h-14 items-end border p-1 ${edge(backdrop === choice)}`}
             >
               <input
                 type="radio"

@@ -1,13 +1,11 @@
 import { type FormEvent, useRef, useState } from 'react'
-import { title, window as windowOf } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/types'
 import { closeView, dispatch, useArrangement } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
 
-/** Another title for the document a window shows. */
-export function TitleDialog({ id }: { id: WindowId }) {
-  const document = useArrangement((state) => windowOf(state, id).document)
-  const name = useArrangement((state) => title(state, windowOf(state, id)))
+/** Another title for a document. */
+export function TitleDialog({ document }: { document: DocumentId }) {
+  const name = useArrangement((state) => state.documents[document]?.title)
   const [problem, setProblem] = useState('')
   const field = useRef<HTMLInputElement>(null)
   const set = (event: FormEvent) => {

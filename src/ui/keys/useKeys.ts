@@ -10,11 +10,20 @@ const LEADER = 'Ctrl+.'
 const MODAL = new Set([
   'trail',
   'unstack',
+  'glance',
   'fold',
   'unsaved',
   'letter',
   'look',
   'title',
+  'home',
+  'homes',
+  'why',
+  'put right',
+  'add app',
+  'sessions',
+  'pair',
+  'full',
   'import shelf',
 ])
 
@@ -35,13 +44,17 @@ export function useKeys(): void {
     }
     // A lone Alt let go would open the browser's menu and take the focus along.
     const up = (event: KeyboardEvent) => {
-      if (event.key === 'Alt') event.preventDefault()
+      if (event.key !== 'Alt') return
+      event.preventDefault()
+      closeMap()
     }
     addEventListener('keydown', down, { capture: true })
     addEventListener('keyup', up)
+    addEventListener('blur', closeMap)
     return () => {
       removeEventListener('keydown', down, { capture: true })
       removeEventListener('keyup', up)
+      removeEventListener('blur', closeMap)
     }
   }, [])
 }
@@ -52,6 +65,10 @@ function listen(stroke: string): boolean {
   if (view && MODAL.has(view.view)) return false
   if (pending && stroke === 'Escape') {
     shelf.setState({ pending: '' })
+    return true
+  }
+  if (walking && ALONG[stroke]) {
+    dispatch('desktop.go', { to: ALONG[stroke] }, 'key')
     return true
   }
   const state = getState()
@@ -68,18 +85,54 @@ function listen(stroke: string): boolean {
   }
   const next = heard.kind === 'prefix' ? heard.keys : ''
   if (next !== pending) shelf.setState({ pending: next })
-  if (heard.kind === 'command') run(heard.bound)
+  if (heard.kind === 'command') {
+    run(heard.bound)
+    if (stroke.startsWith('Alt+') && steps(heard.bound)) walk()
+  }
   if (heard.kind === 'unknown')
     say(`${heard.keys} means nothing. Alt+Shift+/ shows the keys.`, { refused: true })
   return true
 }
 
+/** While Alt is held after a step, with the small map up, the arrows go on from desktop to desktop. */
+const ALONG: Record<string, string> = {
+  'Alt+Left': 'previous',
+  'Alt+Right': 'next',
+  'Alt+Up': 'above',
+  'Alt+Down': 'below',
+}
+
+/** Whether Alt has been held since a step to a neighbour. */
+let walking = false
+let timer: ReturnType<typeof setTimeout> | undefined
+
+/** How long Alt is held before the small map is drawn: who only steps does not wait for it. */
+const HELD = 180
+
+function walk(): void {
+  if (walking) return
+  walking = true
+  timer = setTimeout(() => shelf.setState({ map: true }), HELD)
+}
+
+function closeMap(): void {
+  walking = false
+  clearTimeout(timer)
+  if (shelf.getState().map) shelf.setState({ map: false })
+}
+
+const steps = ({ command, args }: Bound): boolean =>
+  ['desktop.go', 'window.carry'].includes(command) &&
+  Object.values(ALONG).includes(String(args?.to))
+
 /** Runs what was said, about what is chosen in an open list or about what has the focus. */
 function run({ command, args = {} }: Bound): void {
-  const { chosen, chosenDesktop } = shelf.getState()
+  const { chosen, chosenDesktop, marked } = shelf.getState()
   const takes = (name: string) => name in (registry.get(command)?.args.fields ?? {})
   const about = {
     ...(chosen && takes('window') && { window: chosen }),
+    // What is done to one of the marked windows is done to all.
+    ...(chosen && marked.length > 0 && takes('windows') && { windows: marked }),
     ...(chosenDesktop && takes('desktop') && { desktop: chosenDesktop }),
   }
   dispatch(command, { ...args, ...about }, 'key')

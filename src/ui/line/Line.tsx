@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId, desktop } from '@/core/model/selectors'
+import { useSaving } from '@/store/saving'
 import { dispatch, useArrangement, useShelf } from '@/store/shelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Keys } from '@/ui/parts/Keys'
@@ -78,7 +79,7 @@ function Happened() {
 }
 
 function SaveState() {
-  const saving = useShelf((shelf) => shelf.saving)
+  const saving = useSaving()
   if (saving.state === 'failed')
     return (
       <span role="alert" className="flex min-w-0 items-center gap-2 text-alarm">

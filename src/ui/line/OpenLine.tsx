@@ -1,6 +1,6 @@
 import { Command } from 'cmdk'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { APPS, appOf } from '@/apps/list'
+import { allApps, appOf } from '@/apps/list'
 import { desktopsFor, everything, type Found, KINDS, rank } from '@/core/finding/find'
 import { keysFor } from '@/core/keys/bindings'
 import type { DocumentId } from '@/core/model/types'
@@ -41,7 +41,7 @@ function Field() {
     () =>
       asking
         ? desktopsFor(state, asking.command, asking.args)
-        : everything(state, { apps: APPS, texts }),
+        : everything(state, { apps: allApps(state.apps), texts }),
     [state, texts, asking],
   )
   const results = useMemo(() => (asking && !typed ? all : rank(all, typed)), [all, typed, asking])

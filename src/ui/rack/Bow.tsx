@@ -1,8 +1,8 @@
 import { memo } from 'react'
-import { useShallow } from 'zustand/react/shallow'
 import { appOf } from '@/apps/list'
 import type { State, WindowId } from '@/core/model/types'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useReport } from '@/store/reports'
+import { dispatch, openMenu, useList } from '@/store/shelf'
 
 /** What a bow shows of each window, in a flat list that is cheap to compare. */
 const facts = (state: State, ids: WindowId[]): (string | boolean)[] =>
@@ -10,14 +10,14 @@ const facts = (state: State, ids: WindowId[]): (string | boolean)[] =>
     const window = state.windows[id]
     if (!window) return []
     const title = state.documents[window.document]?.title ?? ''
-    return [id, window.app, title, window.minimised, state.focus === id]
+    return [id, window.app, title, window.minimised, state.focus === id, window.document]
   })
 
 /** The bows of a tail. One look at the state serves them all. */
 export function Bows({ ids }: { ids: WindowId[] }) {
-  const list = useArrangement(useShallow((state: State) => facts(state, ids)))
-  return Array.from({ length: list.length / 5 }, (_, at) => {
-    const [id, app, title, minimised, focused] = list.slice(at * 5, at * 5 + 5)
+  const list = useList((state) => facts(state, ids))
+  return Array.from({ length: list.length / 6 }, (_, at) => {
+    const [id, app, title, minimised, focused, document] = list.slice(at * 6, at * 6 + 6)
     return (
       <Bow
         key={String(id)}
@@ -26,6 +26,7 @@ export function Bows({ ids }: { ids: WindowId[] }) {
         title={String(title)}
         minimised={minimised === true}
         focused={focused === true}
+        document={String(document)}
       />
     )
   })
@@ -37,12 +38,16 @@ interface BowProps {
   title: string
   minimised: boolean
   focused: boolean
+  document: string
 }
 
 /** A window on a desktop's tail: its app's glyph, hollow when minimised. A click goes there. */
-const Bow = memo(function Bow({ id, app, title, minimised, focused }: BowProps) {
+const Bow = memo(function Bow({ id, app, title, minimised, focused, document }: BowProps) {
+  const attention = useReport(document)?.attention
   const Glyph = appOf(app)?.glyph
-  const name = minimised ? `${title}, minimised` : title
+  const name = [title, minimised && 'minimised', attention && 'wants attention']
+    .filter(Boolean)
+    .join(', ')
   return (
     <button
       type="button"
@@ -50,8 +55,12 @@ const Bow = memo(function Bow({ id, app, title, minimised, focused }: BowProps) 
       data-bow={id}
       aria-label={name}
       title={name}
-      className={`bow ${minimised ? 'bow-hollow' : ''} ${focused ? 'bow-focused' : ''}`}
+      className={`bow ${minimised ? 'bow-hollow' : ''} ${focused ? 'bow-focused' : ''} ${attention ? 'bow-asking' : ''}`}
       onClick={() => dispatch('window.focus', { window: id })}
+      onContextMenu={(event) => {
+        event.stopPropagation()
+        openMenu(event, { window: id })
+      }}
     >
       {Glyph ? <Glyph size={16} aria-hidden /> : null}
     </button>

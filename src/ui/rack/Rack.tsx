@@ -2,15 +2,18 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from 
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import type { KeyboardEvent } from 'react'
 import { dispatch, useArrangement } from '@/store/shelf'
+import { Marks } from '@/ui/map/Marks'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Apps } from './Apps'
 import { Bows } from './Bow'
+import { contentOver } from './dropping'
 import { Row } from './Row'
 import { ShelfMenu } from './ShelfMenu'
 
 /** The list of desktops at the left: where everything is, without opening anything. */
 export function Rack({ shelf }: { shelf: string }) {
   const order = useArrangement((state) => state.order)
+  const columns = useArrangement((state) => state.columns)
   const everywhere = useArrangement((state) => state.everywhere)
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
   return (
@@ -30,7 +33,19 @@ export function Rack({ shelf }: { shelf: string }) {
         label="loft"
         className="mx-3.5 mb-1 text-[12px] max-[1000px]:hidden"
       />
-      <nav aria-label="Desktops">
+      {columns > 1 ? (
+        <div className="mx-3.5 mt-1 mb-2.5 flex flex-col gap-1 max-[1000px]:hidden">
+          <Marks width={20} />
+        </div>
+      ) : null}
+      <nav
+        aria-label="Desktops"
+        onDragOver={(event) => contentOver(event.target)}
+        onDragLeave={(event) => {
+          if (!event.currentTarget.contains(event.relatedTarget as Node | null)) contentOver(null)
+        }}
+        onDrop={() => contentOver(null)}
+      >
         <DndContext
           sensors={sensors}
           collisionDetection={closestCenter}

@@ -2,26 +2,28 @@ import { useSortable } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Ellipsis } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import { type KeyboardEvent, memo, useState } from 'react'
+import { type KeyboardEvent, memo } from 'react'
 import { currentId, desktop, lastId, summary } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
-import { dispatch, useArrangement, useShelf } from '@/store/shelf'
-import { CommandItem } from '@/ui/parts/CommandItem'
+import { dispatch, openMenu, useArrangement, useShelf } from '@/store/shelf'
+import { DesktopItems } from '@/ui/menus/DesktopItems'
 import { Kite } from '@/ui/parts/Kite'
-import { MenuSeam, MenuSheet } from '@/ui/parts/Menu'
+import { MenuSheet } from '@/ui/parts/Menu'
 import { Bows } from './Bow'
 import { NameField } from './NameField'
 
 /** A desktop in the rack: its mark, its name, and a tail with a bow for each window. */
 export const Row = memo(function Row({ id }: { id: DesktopId }) {
-  const { name, letter, hue, windows } = useArrangement((state) => desktop(state, id))
+  const { name, letter, hue, windows, kind } = useArrangement((state) => desktop(state, id))
   const here = useArrangement((state) => currentId(state) === id)
   const last = useArrangement((state) => lastId(state) === id)
+  const starts = useArrangement(
+    ({ order, columns }) => columns > 1 && order.indexOf(id) % columns === 0,
+  )
   const spoken = useArrangement((state) => summary(state, id))
   const naming = useShelf(
     ({ view, loft }) => !loft && view?.view === 'rename' && view.desktop === id,
   )
-  const [menu, setMenu] = useState(false)
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id })
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.ctrlKey || event.metaKey) return
@@ -42,13 +44,10 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
     <li
       ref={setNodeRef}
       data-desktop-row={id}
-      className={`row hue-${hue} ${here ? 'row-current' : ''} ${isDragging ? 'z-10 opacity-90' : ''} group`}
+      className={`row hue-${hue} ${here ? 'row-current' : ''} ${starts ? 'row-starts' : ''} ${isDragging ? 'z-10 opacity-90' : ''} group`}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       {...listeners}
-      onContextMenu={(event) => {
-        event.preventDefault()
-        setMenu(true)
-      }}
+      onContextMenu={(event) => openMenu(event, { desktop: id })}
     >
       <button
         type="button"
@@ -77,6 +76,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
               {name}
             </button>
           )}
+          {kind === 'open' ? null : <span className="text-[11px] text-soft">{kind}</span>}
           {last ? (
             <span
               aria-hidden
@@ -86,7 +86,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
               ◂\
             </span>
           ) : null}
-          <RowMenu id={id} name={name} open={menu} onOpen={setMenu} />
+          <RowMenu id={id} name={name} />
         </div>
         <div className="tail">
           <Bows ids={windows} />
@@ -100,44 +100,22 @@ function go(id: DesktopId, here: boolean): void {
   if (!here) dispatch('desktop.go', { to: id })
 }
 
-const ITEMS = ['desktop.askName', 'desktop.askLook', 'desktop.askLetter']
-const FOLDING = ['desktop.previewFold', 'desktop.previewFoldOthers']
-
-function RowMenu({
-  id,
-  name,
-  open,
-  onOpen,
-}: {
-  id: DesktopId
-  name: string
-  open: boolean
-  onOpen(open: boolean): void
-}) {
+function RowMenu({ id, name }: { id: DesktopId; name: string }) {
   return (
-    <DropdownMenu.Root open={open} onOpenChange={onOpen} modal={false}>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>
         <button
           type="button"
           tabIndex={-1}
           aria-label={`Menu of ${name}`}
-          className="absolute top-[7px] right-2 grid size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-focus-within:opacity-100 group-hover:opacity-100 max-[1000px]:hidden"
+          className="absolute top-[7px] right-2 grid size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-hover:opacity-100 max-[1000px]:hidden"
           onPointerDown={(event) => event.stopPropagation()}
         >
           <Ellipsis size={15} />
         </button>
       </DropdownMenu.Trigger>
       <MenuSheet side="right">
-        {ITEMS.map((command) => (
-          <CommandItem key={command} command={command} args={{ desktop: id }} />
-        ))}
-        <MenuSeam />
-        <CommandItem command="desktop.reorder" args={{ desktop: id, by: -1 }} label="Move up" />
-        <CommandItem command="desktop.reorder" args={{ desktop: id, by: 1 }} label="Move down" />
-        <MenuSeam />
-        {FOLDING.map((command) => (
-          <CommandItem key={command} command={command} args={{ desktop: id }} />
-        ))}
+        <DesktopItems id={id} />
       </MenuSheet>
     </DropdownMenu.Root>
   )

@@ -1,11 +1,42 @@
 import { Check } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
+import type { Settings } from '@/core/model/types'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { Kite } from '@/ui/parts/Kite'
-import { MenuSeam, MenuSheet } from '@/ui/parts/Menu'
+import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
 
 const CLOTHS = { system: 'Cloth as the system', day: 'Day cloth', night: 'Night cloth' } as const
+
+/** Settings that are on or off, and what turning them does. */
+const FLAGS: { label: string; on(settings: Settings): boolean; set(settings: Settings): object }[] =
+  [
+    {
+      label: 'Next and previous go round at the ends',
+      on: ({ wrap }) => wrap,
+      set: ({ wrap }) => ({ wrap: !wrap }),
+    },
+    {
+      label: 'Above and below go round at the ends',
+      on: ({ wrapRows }) => wrapRows,
+      set: ({ wrapRows }) => ({ wrapRows: !wrapRows }),
+    },
+    {
+      label: 'The trail starts with this desktop only',
+      on: ({ trail }) => trail === 'here',
+      set: ({ trail }) => ({ trail: trail === 'here' ? 'all' : 'here' }),
+    },
+    {
+      label: 'Picking an app opens a window here, not elsewhere',
+      on: ({ launch }) => launch === 'here',
+      set: ({ launch }) => ({ launch: launch === 'here' ? 'go' : 'here' }),
+    },
+    {
+      label: 'Keys after Ctrl+. instead of with Alt',
+      on: ({ keys }) => keys === 'leader',
+      set: ({ keys }) => ({ keys: keys === 'alt' ? 'leader' : 'alt' }),
+    },
+  ]
 
 /** The name of the product, with the menu of what concerns the whole shelf. */
 export function ShelfMenu({ shelf }: { shelf: string }) {
@@ -26,20 +57,54 @@ export function ShelfMenu({ shelf }: { shelf: string }) {
         </button>
       </DropdownMenu.Trigger>
       <MenuSheet>
+        <CommandItem command="loft.open" />
+        <CommandItem command="loft.byApp" />
+        <CommandItem command="windows.sweep" />
+        <CommandItem command="windows.isolate" />
+        <MenuSeam />
+        <CommandItem command="home.askPutRight" />
+        <CommandItem command="home.list" />
+        <MenuSeam />
+        <CommandItem command="app.askAdd" />
+        <CommandItem command="sessions.open" />
         <CommandItem command="shelf.openFile" />
         <CommandItem command="shelf.export" />
         <CommandItem command="shelf.import" />
         <MenuSeam />
-        <Choice
-          label="Next and previous go round at the ends"
-          on={settings.wrap}
-          set={() => dispatch('settings.set', { wrap: !settings.wrap })}
-        />
-        <Choice
-          label="Keys after Ctrl+. instead of with Alt"
-          on={settings.keys === 'leader'}
-          set={() => dispatch('settings.set', { keys: settings.keys === 'alt' ? 'leader' : 'alt' })}
-        />
+        {FLAGS.map(({ label, on, set }) => (
+          <Choice
+            key={label}
+            label={label}
+            on={on(settings)}
+            set={() => dispatch('settings.set', set(settings))}
+          />
+        ))}
+        <SubMenu label="Desktops rest after">
+          {[5, 30, 120, 0].map((minutes) => (
+            <Choice
+              key={minutes}
+              label={minutes ? `${minutes} minutes` : 'never'}
+              on={settings.restAfter === minutes}
+              set={() => dispatch('settings.set', { restAfter: minutes })}
+            />
+          ))}
+        </SubMenu>
+        <SubMenu label="Desktops in a row">
+          {[1, 2, 3, 4, 5, 6, 7, 8, 9].map((count) => (
+            <CommandItem
+              key={count}
+              command="grid.columns"
+              args={{ columns: count }}
+              label={count === 1 ? 'One, a line' : String(count)}
+            />
+          ))}
+          <MenuSeam />
+          {['grid.addRow', 'grid.addColumn', 'grid.removeRow', 'grid.removeColumn'].map(
+            (command) => (
+              <CommandItem key={command} command={command} />
+            ),
+          )}
+        </SubMenu>
         <MenuSeam />
         {(['system', 'day', 'night'] as const).map((cloth) => (
           <Choice

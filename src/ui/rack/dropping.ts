@@ -1,3 +1,5 @@
+import { dispatch } from '@/store/shelf'
+
 /** What is dragged over the rack finds its row here; rows are marked without a render. */
 
 let marked: HTMLElement | null = null
@@ -33,4 +35,14 @@ export class Hold {
     this.desktop = desktop
     if (desktop) this.timer = setTimeout(() => this.open(desktop), HOLD)
   }
+}
+
+/** Opens the desktop that content dragged by the browser itself is held over. */
+const content = new Hold((desktop) => dispatch('desktop.go', { to: desktop }))
+
+/** Something is dragged over the rack, or not any more. */
+export function contentOver(target: EventTarget | null): void {
+  const row = target instanceof Element ? target.closest<HTMLElement>('[data-desktop-row]') : null
+  markRow(row)
+  content.over(row?.dataset.desktopRow)
 }

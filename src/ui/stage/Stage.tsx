@@ -1,14 +1,18 @@
-import { type DragEvent, useEffect, useMemo, useRef, useState } from 'react'
+import { type DragEvent, useEffect, useRef, useState } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
 import type { Hue } from '@/core/model/types'
-import { dispatch, getState, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { dispatch, getState, shelf, useArrangement, useList, useShelf } from '@/store/shelf'
+import { Divider } from '@/ui/full/Divider'
+import { Glance } from '@/ui/glance/Glance'
 import { Loft } from '@/ui/loft/Loft'
+import { SmallMap } from '@/ui/map/SmallMap'
 import { Unstack } from '@/ui/unstack/Unstack'
 import { focusContent } from '@/ui/window/focus'
 import { WindowSlot } from '@/ui/window/WindowSlot'
 import { EmptyHelp } from './EmptyHelp'
 import { openFiles } from './openFiles'
 import { Pad } from './Pad'
+import { useRest } from './rest'
 
 /** The focused display: the windows of the current desktop over its backdrop and sign. */
 export function Stage() {
@@ -21,6 +25,7 @@ export function Stage() {
   const [dropping, setDropping] = useState(false)
   useStageSize(stage, display)
   useFocusFollows()
+  useRest()
   const takesFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files')
   return (
     <main
@@ -50,19 +55,23 @@ export function Stage() {
       </div>
       {sign ? <Arrival key={here} name={name} hue={hue} /> : null}
       {empty && !loft ? <EmptyHelp /> : null}
+      {/* Always a box: to become one would build all windows anew when the loft opens. */}
       <div
         id="windows"
         className={
           loft
-            ? 'fixed top-0 right-[320px] bottom-9 left-0 z-30 isolate overflow-auto bg-ground max-[1000px]:right-0'
-            : 'contents'
+            ? 'pointer-events-none fixed top-0 right-[320px] bottom-9 left-0 z-30 isolate overflow-auto bg-ground max-[1000px]:right-0'
+            : 'pointer-events-none absolute inset-0'
         }
       >
         {loft ? <Loft /> : null}
         <Windows />
       </div>
+      <Divider />
       <Pad />
       <Unstack />
+      <Glance />
+      <SmallMap />
       {dropping ? (
         <div className="pointer-events-none absolute inset-2 z-[2147483001] grid place-items-center border-2 border-ink border-dashed">
           <p className="bg-panel px-4 py-2 font-semibold">Drop to open on {name}</p>
@@ -74,8 +83,7 @@ export function Stage() {
 
 /** Every window, in the order they were opened, so that none is ever moved in the page. */
 function Windows() {
-  const windows = useArrangement((state) => state.windows)
-  const ids = useStable(useMemo(() => Object.keys(windows), [windows]))
+  const ids = useList((state) => Object.keys(state.windows))
   const warm = useWarming(ids.length)
   return ids.map((id, at) => <WindowSlot key={id} id={id} warm={at < warm} />)
 }
@@ -93,14 +101,6 @@ function useWarming(count: number): number {
 }
 
 const WARM_MOST = 300
-
-/** The same array as long as it lists the same. */
-function useStable(list: string[]): string[] {
-  const [kept, keep] = useState(list)
-  const same = kept.length === list.length && kept.every((item, at) => item === list[at])
-  if (!same) keep(list)
-  return same ? kept : list
-}
 
 /** The name of the desktop one has come to, for a moment above its windows. */
 function Arrival({ name, hue }: { name: string; hue: Hue }) {

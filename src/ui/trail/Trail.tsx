@@ -4,6 +4,7 @@ import { byUse, currentId, title } from '@/core/model/selectors'
 import { closeView, dispatch, useArrangement, useShelf } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
+import { Likeness } from '@/ui/parts/Likeness'
 import { focusContent } from '@/ui/window/focus'
 
 /** Recent windows in order of use, while Alt is held; letting go picks. */
@@ -12,9 +13,12 @@ export function Trail() {
   return view ? <List back={view.back} /> : null
 }
 
+/** How many rows from the chosen one still have a miniature; the others are out of sight. */
+const NEAR = 9
+
 function List({ back }: { back: boolean }) {
   const state = useArrangement((now) => now)
-  const [here, setHere] = useState(false)
+  const [here, setHere] = useState(state.settings.trail === 'here')
   const windows = byUse(state).filter((window) => !here || window.desktop === currentId(state))
   const [at, setAt] = useState(back ? windows.length - 1 : Math.min(1, windows.length - 1))
   const list = useRef<HTMLDivElement>(null)
@@ -61,7 +65,7 @@ function List({ back }: { back: boolean }) {
     <div
       role="dialog"
       aria-label="Trail"
-      className="rise fixed top-[12%] left-1/2 z-40 flex max-h-[70vh] w-[480px] -translate-x-1/2 flex-col border-2 border-ink bg-panel"
+      className="rise fixed top-[12%] left-1/2 z-40 flex max-h-[70vh] w-[600px] -translate-x-1/2 flex-col border-2 border-ink bg-panel"
     >
       <div
         ref={list}
@@ -72,7 +76,7 @@ function List({ back }: { back: boolean }) {
         className="min-h-0 flex-1 overflow-auto p-2 outline-none"
       >
         {windows.length === 0 ? <p className="p-2 text-soft">No windows on this desktop.</p> : null}
-        {windows.map((window) => {
+        {windows.map((window, row) => {
           const Glyph = appOf(window.app)?.glyph
           const lives = state.desktops[window.desktop]
           return (
@@ -82,15 +86,23 @@ function List({ back }: { back: boolean }) {
               role="option"
               aria-selected={window === chosen}
               tabIndex={-1}
-              className="flex min-h-9 items-center gap-2.5 px-2 aria-selected:bg-ink/10 aria-selected:shadow-[inset_2px_0_0_var(--ink)]"
+              className="flex min-h-12 items-center gap-2.5 px-2 aria-selected:bg-ink/10 aria-selected:shadow-[inset_2px_0_0_var(--ink)]"
               onClick={() => {
                 closeView()
                 dispatch('window.focus', { window: window.id })
               }}
               onKeyDown={() => {}}
             >
-              {Glyph ? <Glyph size={16} aria-hidden className="shrink-0" /> : null}
+              <span className="grid h-11 w-[72px] shrink-0 place-items-center overflow-hidden">
+                {Math.abs(row - index) <= NEAR ? (
+                  <Likeness id={window.id} within={{ width: 72, height: 42 }} />
+                ) : null}
+              </span>
               <span className="min-w-0 truncate">{title(state, window)}</span>
+              <span className="flex shrink-0 items-center gap-1.5 text-[12px] text-soft">
+                {Glyph ? <Glyph size={14} aria-hidden className="shrink-0" /> : null}
+                {appOf(window.app)?.name}
+              </span>
               {window.minimised ? <span className="text-soft">minimised</span> : null}
               <span className="ml-auto flex shrink-0 items-center gap-2 text-soft">
                 {lives ? (

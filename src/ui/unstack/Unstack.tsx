@@ -11,7 +11,7 @@ import { Kite } from '@/ui/parts/Kite'
 /** Windows side by side, none covering another, each with a letter to pick it by. */
 export function Unstack() {
   const view = useShelf((now) => (now.view?.view === 'unstack' ? now.view : null))
-  return view ? <Laid ofApp={view.app} /> : null
+  return view ? <Laid ofApp={view.app} of={view.desktop} /> : null
 }
 
 /** Height of the row the minimised windows stand in. */
@@ -24,7 +24,7 @@ const ARROWS: Record<string, Direction> = {
   ArrowDown: 'down',
 }
 
-function Laid({ ofApp }: { ofApp: boolean }) {
+function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   const state = useArrangement((now) => now)
   const apps = useMemo(
     () => [...new Set(Object.values(state.windows).map(({ app }) => app))].sort(),
@@ -36,22 +36,23 @@ function Laid({ ofApp }: { ofApp: boolean }) {
   const [chosen, setChosen] = useState(state.focus)
   const [typed, setTyped] = useState('')
   const place = useRef<HTMLDivElement>(null)
-  const windows = useMemo(() => inOrder(state, app), [state, app])
+  const windows = useMemo(() => inOrder(state, app, of), [state, app, of])
   const places = useMemo(() => layOut(state, windows), [state, windows])
   const letters = hints(windows.length)
   const current = windows.find(({ id }) => id === chosen) ?? windows[0]
   useLayoutEffect(() => shelf.setState({ places }), [places])
+  useLayoutEffect(() => () => shelf.setState({ places: null }), [])
   useEffect(() => {
     const stage = document.getElementById('stage')
     if (stage) stage.dataset.gliding = ''
     place.current?.focus()
     return () => {
-      shelf.setState({ places: null })
       setTimeout(() => delete stage?.dataset.gliding, 200)
     }
   }, [])
   const pick = (window: Window | undefined) => {
-    closeView()
+    // A pick does not return to the loft, wherever it was asked from.
+    shelf.setState({ view: null, loftBehind: false })
     if (window) dispatch('window.focus', { window: window.id }, 'key')
   }
   const step = (direction: Direction) => {
@@ -114,6 +115,9 @@ function Laid({ ofApp }: { ofApp: boolean }) {
   )
 }
 
+/** Below this width of a miniature its caption needs the room of the glyph. */
+const NARROW = 110
+
 const NOWHERE: Place = { x: 0, y: 0, width: 0, height: 0, scale: 1 }
 
 const rectOf = ({ x, y, width, height, scale }: Place = NOWHERE) => ({
@@ -124,8 +128,10 @@ const rectOf = ({ x, y, width, height, scale }: Place = NOWHERE) => ({
 })
 
 /** The windows that are laid out: of this desktop or of an app, in reading order, minimised last. */
-function inOrder(state: State, app: string | undefined): Window[] {
-  const here = stack(state, currentId(state)).filter((window) => isShown(state, window))
+function inOrder(state: State, app: string | undefined, of: string | undefined): Window[] {
+  const here = of
+    ? stack(state, of)
+    : stack(state, currentId(state)).filter((window) => isShown(state, window))
   const meant = app ? Object.values(state.windows).filter((window) => window.app === app) : here
   const order = readingOrder(meant.map((window) => shownFrame(state, window)))
   const read = order.flatMap((at) => meant[at] ?? [])
@@ -198,7 +204,7 @@ function Picked({
         </span>
         {marked && lives ? (
           <Kite hue={lives.hue} letter={lives.letter} width={16} />
-        ) : Glyph ? (
+        ) : Glyph && width > NARROW ? (
           <Glyph size={14} aria-hidden className="shrink-0" />
         ) : null}
         <span className="truncate bg-ground/80 px-1">{name}</span>

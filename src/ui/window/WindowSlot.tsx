@@ -1,15 +1,34 @@
-import { Grid3x3, Maximize, Minimize, Minus, X } from 'lucide-react'
+import {
+  Expand,
+  Grid3x3,
+  House as HomeGlyph,
+  Maximize,
+  Minimize,
+  Minus,
+  Shrink,
+  X,
+} from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import { type CSSProperties, type MouseEvent, memo, type ReactNode, useState } from 'react'
+import {
+  type CSSProperties,
+  type MouseEvent,
+  memo,
+  type ReactNode,
+  useEffect,
+  useState,
+} from 'react'
 import { appOf } from '@/apps/list'
 import type { Place } from '@/core/geometry/shelves'
-import { currentId, desktop, isVisible } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
-import { dispatch, getState, useArrangement, useShelf, useWhileLive } from '@/store/shelf'
-import { CommandItem } from '@/ui/parts/CommandItem'
-import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
+import { misplaced } from '@/core/homes/explain'
+import { momentOf } from '@/core/homes/matching'
+import { currentId, desktop, isVisible, shownFrame } from '@/core/model/selectors'
+import type { Rect, State, Window, WindowId } from '@/core/model/types'
+import { dispatch, getState, useShelf, useWhileLive } from '@/store/shelf'
+import { WindowItems } from '@/ui/menus/WindowItems'
+import { MenuSheet } from '@/ui/parts/Menu'
 import { Content } from './Content'
 import { rememberElement } from './focus'
+import { restoreScroll } from './scroll'
 import { useMoving } from './useMoving'
 import { GRIPS, useResizing } from './useResizing'
 
@@ -19,13 +38,17 @@ import { GRIPS, useResizing } from './useResizing'
  */
 export const WindowSlot = memo(function WindowSlot({ id, warm }: { id: WindowId; warm: boolean }) {
   // Where it stands while windows are laid out to be seen, else whether it is on screen.
-  const drawn = useShelf(({ session: { state }, places }) => {
+  const drawn = useShelf(({ session: { state }, places, resting }) => {
     const window = state.windows[id]
-    return !!window && (places ? (places[id] ?? false) : isVisible(state, window))
+    if (!window) return false
+    const shown = places ? places[id] : isVisible(state, window)
+    return shown || (resting.includes(window.desktop) ? 'resting' : false)
   })
-  const visible = drawn !== false
+  const resting = drawn === 'resting'
+  const visible = drawn !== false && !resting
   const [woken, setWoken] = useState(visible)
-  if ((visible || warm) && !woken) setWoken(true)
+  if ((visible || (warm && !resting)) && !woken) setWoken(true)
+  if (resting && woken) setWoken(false)
   if (!woken) return null
   return (
     <div className={visible ? 'slot' : 'slot slot-hidden'}>
@@ -44,23 +67,10 @@ const WindowFrame = memo(function WindowFrame({
   live: boolean
   place: Place | undefined
 }) {
-  const window = useWhileLive(live, (state) => state.windows[id])
-  const name = useWhileLive(
-    live,
-    ({ windows, documents }) => documents[windows[id]?.document ?? '']?.title,
-  )
-  const unsaved = useWhileLive(
-    live,
-    ({ windows, documents }) => documents[windows[id]?.document ?? '']?.unsaved,
-  )
-  const focused = useWhileLive(live, (state) => state.focus === id)
-  const hue = useWhileLive(live, (state) => (focused ? desktop(state, currentId(state)).hue : null))
-  const area = useWhileLive(live, ({ displays, windows }) =>
-    windows[id]?.maximised ? displays[windows[id].display] : undefined,
-  )
-  const resizing = useResizing(id)
+  const facts = useWhileLive(live, (state) => factsOf(state, id))
+  useEffect(() => restoreScroll(id), [id])
+  const { window, name, unsaved, focused, hue, away, full, x, y, width, height } = facts
   if (!window) return null
-  const { x, y, width, height } = area ? { ...area, x: 0, y: 0 } : window.frame
   return (
     <section
       id={`window-${id}`}
@@ -80,22 +90,56 @@ const WindowFrame = memo(function WindowFrame({
     >
       <div className="win-edge">
         <div className="win-sheet">
-          <Hem id={id} app={window.app} name={name ?? ''} unsaved={!!unsaved} maximised={!!area} />
+          <Hem id={id} app={window.app} name={name} unsaved={unsaved} away={away} full={full} />
           <div className="win-body" tabIndex={-1}>
             <Content app={window.app} window={id} document={window.document} />
           </div>
         </div>
       </div>
-      {GRIPS.map((grip) => (
-        <div key={grip} className={`grip grip-${grip}`} data-grip={grip} {...resizing(grip)} />
-      ))}
+      {full === 'solo' || full === 'pair' ? null : <Grips id={id} />}
     </section>
   )
 })
 
-/** A window as a miniature; what is scrolled out of sight costs nothing. */
+/** All that is drawn of a window beside what its app shows. */
+function factsOf(state: State, id: WindowId) {
+  const window = state.windows[id]
+  const document = state.documents[window?.document ?? '']
+  const focused = state.focus === id
+  return {
+    window,
+    name: document?.title ?? '',
+    unsaved: document?.unsaved ?? false,
+    focused,
+    hue: focused ? desktop(state, currentId(state)).hue : null,
+    away: !!window && misplaced(state, window, momentOf(Date.now())) !== null,
+    full: fills(window, state.desktops),
+    ...(window ? shownFrame(state, window) : NOWHERE),
+  }
+}
+
+const NOWHERE: Rect = { x: 0, y: 0, width: 0, height: 0 }
+
+/** What a window fills, if anything. */
+type Full = 'solo' | 'pair' | 'maximised' | null
+
+function fills(window: Window | undefined, desktops: State['desktops']): Full {
+  const kind = desktops[window?.desktop ?? '']?.kind
+  if (kind === 'solo' || kind === 'pair') return kind
+  return window?.maximised ? 'maximised' : null
+}
+
+/** The edges and corners a window is resized by. */
+const Grips = memo(function Grips({ id }: { id: WindowId }) {
+  const resizing = useResizing(id)
+  return GRIPS.map((grip) => (
+    <div key={grip} className={`grip grip-${grip}`} data-grip={grip} {...resizing(grip)} />
+  ))
+})
+
+/** A window as a miniature. */
 const standing = (
-  { x, y, width, height, scale }: Place,
+  { x, y, width, height, scale, z = 1 }: Place,
   left: number,
   top: number,
 ): CSSProperties => ({
@@ -105,9 +149,7 @@ const standing = (
   height,
   transform: `translate(${x - left}px, ${y - top}px) scale(${scale})`,
   transformOrigin: '0 0',
-  contentVisibility: 'auto',
-  containIntrinsicSize: `${width}px ${height}px`,
-  zIndex: 1,
+  zIndex: z,
 })
 
 /** A push anywhere in a window puts it on top with the focus; nothing happens when it is there. */
@@ -121,13 +163,16 @@ const Hem = memo(function Hem({
   app,
   name,
   unsaved,
-  maximised,
+  away,
+  full,
 }: {
   id: WindowId
   app: string
   name: string
   unsaved: boolean
-  maximised: boolean
+  /** Whether its home is elsewhere. */
+  away: boolean
+  full: Full
 }) {
   const moving = useMoving(id)
   const Glyph = appOf(app)?.glyph
@@ -141,28 +186,48 @@ const Hem = memo(function Hem({
     <header
       className="hem"
       {...moving()}
-      onDoubleClick={() => dispatch('window.maximise', { window: id })}
+      onDoubleClick={() =>
+        dispatch(full === 'solo' || full === 'pair' ? 'window.solo' : 'window.maximise', {
+          window: id,
+        })
+      }
       onContextMenu={openMenu}
     >
       <WindowMenu id={id} open={menu} onOpen={setMenu} label={name}>
         {Glyph ? <Glyph size={15} aria-hidden /> : null}
       </WindowMenu>
       <b className="min-w-0 truncate font-semibold">{name}</b>
+      {away ? (
+        <HemIcon id={id} command="window.why" label="Away from home: why here?">
+          <HomeGlyph size={14} />
+        </HemIcon>
+      ) : null}
       {unsaved ? (
         <span className="shrink-0 border border-current border-dashed px-1 text-[11px] leading-4">
           not saved
         </span>
       ) : null}
       <span className="ml-auto flex shrink-0">
-        <HemIcon id={id} command="window.pad" label="Place">
-          <Grid3x3 size={14} />
-        </HemIcon>
-        <HemIcon id={id} command="window.maximise" label={maximised ? 'Restore' : 'Maximise'}>
-          {maximised ? <Minimize size={14} /> : <Maximize size={14} />}
-        </HemIcon>
-        <HemIcon id={id} command="window.minimise" label="Minimise">
-          <Minus size={14} />
-        </HemIcon>
+        {full === 'solo' || full === 'pair' ? (
+          <HemIcon id={id} command="window.solo" label="Bring it back">
+            <Shrink size={14} />
+          </HemIcon>
+        ) : (
+          <>
+            <HemIcon id={id} command="window.pad" label="Place">
+              <Grid3x3 size={14} />
+            </HemIcon>
+            <HemIcon id={id} command="window.solo" label="Solo">
+              <Expand size={14} />
+            </HemIcon>
+            <HemIcon id={id} command="window.maximise" label={full ? 'Restore' : 'Maximise'}>
+              {full ? <Minimize size={14} /> : <Maximize size={14} />}
+            </HemIcon>
+            <HemIcon id={id} command="window.minimise" label="Minimise">
+              <Minus size={14} />
+            </HemIcon>
+          </>
+        )}
         <HemIcon id={id} command="window.close" label="Close">
           <X size={14} />
         </HemIcon>
@@ -225,40 +290,8 @@ function WindowMenu({
         </button>
       </DropdownMenu.Trigger>
       <MenuSheet>
-        <SendItems id={id} />
-        <MenuSeam />
-        {['window.pad', 'window.maximise', 'window.minimise'].map((command) => (
-          <CommandItem key={command} command={command} args={{ window: id }} />
-        ))}
-        <MenuSeam />
-        {['window.save', 'window.askTitle', 'window.export', 'window.close'].map((command) => (
-          <CommandItem key={command} command={command} args={{ window: id }} />
-        ))}
+        <WindowItems id={id} />
       </MenuSheet>
     </DropdownMenu.Root>
   )
-}
-
-function SendItems({ id }: { id: WindowId }) {
-  const order = useArrangement((state) => state.order)
-  const state = getState()
-  const lives = state.windows[id]?.desktop
-  const others = order.filter((desktopId) => desktopId !== lives)
-  return ['send', 'carry'].map((verb) => (
-    <SubMenu key={verb} label={verb === 'send' ? 'Send to' : 'Carry to'}>
-      {others.map((to) => (
-        <CommandItem
-          key={to}
-          command={`window.${verb}`}
-          args={{ window: id, to }}
-          label={desktop(state, to).name}
-        />
-      ))}
-      <CommandItem
-        command={`window.${verb}`}
-        args={{ window: id, to: 'new' }}
-        label="A new desktop"
-      />
-    </SubMenu>
-  ))
 }

@@ -1,0 +1,78 @@
+import { type FormEvent, useState } from 'react'
+import { BadAppFile, readAppFile } from '@/core/formats/appFiles'
+import { closeView, dispatch } from '@/store/shelf'
+import { Dialog } from '@/ui/parts/Dialog'
+import { chooseFiles } from '@/ui/stage/openFiles'
+
+/** A web address as an app of its own: typed, or from a file that describes one. */
+export function AddApp() {
+  const [name, setName] = useState('')
+  const [address, setAddress] = useState('')
+  const [icon, setIcon] = useState<string>()
+  const [problem, setProblem] = useState('')
+  const add = (event: FormEvent) => {
+    event.preventDefault()
+    const outcome = dispatch('app.add', { name, address, ...(icon && { icon }) }, 'key')
+    if (outcome.ok) closeView()
+    else setProblem(outcome.reason)
+  }
+  const choose = async () => {
+    const [file] = await chooseFiles('.json,.webmanifest,.desktop', false)
+    if (!file) return
+    try {
+      const found = readAppFile(await file.text())
+      setName(found.name)
+      setAddress(found.address)
+      setIcon(found.icon)
+      setProblem('')
+    } catch (error) {
+      const why = error instanceof BadAppFile ? error.message : 'it cannot be read'
+      setProblem(`“${file.name}” does not describe an app: ${why}. Nothing was added.`)
+    }
+  }
+  return (
+    <Dialog
+      title="Add an app"
+      intro="A web address that opens in windows of its own, with a line in the rack and a number key."
+      width={480}
+    >
+      <form onSubmit={add} className="mt-4 flex flex-col gap-3">
+        <label className="flex items-center gap-2.5">
+          <span className="w-20 text-soft">Name</span>
+          <input
+            className="field min-w-0 flex-1"
+            maxLength={40}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
+          {icon ? <img src={icon} alt="Its icon" className="size-6" /> : null}
+        </label>
+        <label className="flex items-center gap-2.5">
+          <span className="w-20 text-soft">Address</span>
+          <input
+            className="field min-w-0 flex-1"
+            placeholder="example.org"
+            value={address}
+            onChange={(event) => setAddress(event.target.value)}
+          />
+        </label>
+        {problem ? (
+          <p role="alert" className="text-alarm">
+            {problem}
+          </p>
+        ) : null}
+        <div className="flex gap-2">
+          <button type="button" className="btn" onClick={() => void choose()}>
+            From a file…
+          </button>
+          <button type="button" className="btn ml-auto" onClick={closeView}>
+            Cancel
+          </button>
+          <button type="submit" className="btn btn-main">
+            Add <span className="key">Enter</span>
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  )
+}

@@ -1,0 +1,99 @@
+import { useEffect, useLayoutEffect, useRef } from 'react'
+import { hear } from '@/core/keys/bindings'
+import { desktop, shownFrame, stack, summary } from '@/core/model/selectors'
+import type { DesktopId } from '@/core/model/types'
+import { closeView, dispatch, getState, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { strokeOf } from '@/ui/keys/stroke'
+import { Keys } from '@/ui/parts/Keys'
+import { Kite } from '@/ui/parts/Kite'
+
+/** Room around the frame, and above it for the name. */
+const INSET = 36
+const ABOVE = 40
+
+/** Another desktop in an inset frame, to be looked at: nothing in it reacts. */
+export function Glance() {
+  const id = useShelf(({ view }) => (view?.view === 'glance' ? view.desktop : null))
+  return id ? <Frame id={id} /> : null
+}
+
+function Frame({ id }: { id: DesktopId }) {
+  const state = useArrangement((now) => now)
+  const { name, hue, letter, backdrop } = desktop(state, id)
+  const display = state.displays[state.display]
+  const place = useRef<HTMLDivElement>(null)
+  const { width, height } = display ?? { width: 800, height: 600 }
+  const scale = Math.min((width - 2 * INSET) / width, (height - ABOVE - INSET) / height)
+  const left = (width - width * scale) / 2
+  useLayoutEffect(() => {
+    const seen = stack(state, id).filter(({ minimised }) => !minimised)
+    const places = seen.map((window, at) => {
+      const { x, y, ...size } = shownFrame(state, window)
+      const corner = { x: left + x * scale, y: ABOVE + y * scale }
+      return [window.id, { ...corner, ...size, scale, z: 2 + seen.length - at }] as const
+    })
+    shelf.setState({ places: Object.fromEntries(places) })
+  }, [state, id, scale, left])
+  useLayoutEffect(() => {
+    place.current?.focus()
+    return () => shelf.setState({ places: null })
+  }, [])
+  useGlanceKeys(id)
+  return (
+    <>
+      <div
+        className={`hue-${hue} backdrop backdrop-${backdrop} absolute border-2 border-ink`}
+        style={{ left, top: ABOVE, width: width * scale, height: height * scale, zIndex: 1 }}
+      />
+      {/* Above the windows: what is pushed leaves, whatever stands there. */}
+      <div
+        ref={place}
+        role="dialog"
+        aria-label="Glance"
+        aria-description={summary(state, id)}
+        tabIndex={-1}
+        className="absolute inset-0 z-[2147483001] outline-none"
+        onPointerDown={(event) => {
+          event.preventDefault()
+          closeView()
+        }}
+      >
+        <p className="flex h-10 items-center gap-2.5 px-9">
+          <Kite hue={hue} letter={letter} width={22} />
+          <b className="font-bold font-display text-[16px]">{name}</b>
+          <span className="ml-auto flex items-center gap-2 bg-ground/80 px-2 text-soft">
+            <Keys keys="Enter" /> stay there <Keys keys="Escape" /> or let Alt go: back
+          </span>
+        </p>
+      </div>
+    </>
+  )
+}
+
+/** Enter stays, letting Alt go or Escape returns, another place looks there; all else is dropped. */
+function useGlanceKeys(id: DesktopId): void {
+  useEffect(() => {
+    const down = (event: KeyboardEvent) => {
+      event.preventDefault()
+      event.stopPropagation()
+      const stroke = strokeOf(event)
+      if (stroke === null) return
+      const plain = stroke.replace('Alt+', '')
+      if (plain === 'Escape' || plain === 'Enter') closeView()
+      if (plain === 'Enter') dispatch('desktop.go', { to: id }, 'key')
+      const heard = hear(getState(), "Alt+'", plain)
+      if (heard.kind === 'command') dispatch(heard.bound.command, heard.bound.args, 'key')
+    }
+    const up = (event: KeyboardEvent) => {
+      if (event.key === 'Alt') closeView()
+    }
+    addEventListener('keydown', down, { capture: true })
+    addEventListener('keyup', up)
+    addEventListener('blur', closeView)
+    return () => {
+      removeEventListener('keydown', down, { capture: true })
+      removeEventListener('keyup', up)
+      removeEventListener('blur', closeView)
+    }
+  }, [id])
+}

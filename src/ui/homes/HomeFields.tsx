@@ -1,0 +1,183 @@
+import type { ReactNode } from 'react'
+import { clockOf } from '@/core/homes/clock'
+import { homeInWords } from '@/core/homes/words'
+import { desktop } from '@/core/model/selectors'
+import { EVERY, HERE, type Home, NAMED } from '@/core/model/types'
+import { useArrangement } from '@/store/shelf'
+
+/** A home as it is typed: times as text, the pattern even while it is not used. */
+export interface HomeDraft extends Omit<Home, 'id' | 'from' | 'to'> {
+  titled: boolean
+  from: string
+  to: string
+}
+
+export const draftOf = ({ id: _id, from, to, ...home }: Home): HomeDraft => ({
+  ...home,
+  titled: home.title !== undefined,
+  from: from === undefined ? '' : clockOf(from),
+  to: to === undefined ? '' : clockOf(to),
+})
+
+const DAYS = ['Su', 'Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa']
+
+/** What a home says, field by field, above it the sentence that it makes. */
+export function HomeFields({
+  draft,
+  home,
+  plural,
+  set,
+}: {
+  draft: HomeDraft
+  /** The home the draft makes, or what is wrong with it. */
+  home: Home | string
+  plural: string
+  set(change: Partial<HomeDraft>): void
+}) {
+  const state = useArrangement((now) => now)
+  const displays = Object.values(state.displays)
+  return (
+    <div className="mt-3 flex flex-col gap-3">
+      <p role="status" className="border-2 border-ink border-dashed px-3 py-2 font-semibold">
+        {typeof home === 'string' ? home : homeInWords(home, plural, state)}
+      </p>
+      <Line label="Which">
+        <label className="flex items-center gap-1.5">
+          <input
+            type="radio"
+            name="which"
+            checked={!draft.titled}
+            onChange={() => set({ titled: false })}
+          />
+          all {plural}
+        </label>
+        <label className="flex items-center gap-1.5">
+          <input
+            type="radio"
+            name="which"
+            checked={draft.titled}
+            onChange={() => set({ titled: true })}
+          />
+          titled
+        </label>
+        <input
+          aria-label="Pattern of the title"
+          className="field min-w-0 flex-1"
+          value={draft.title ?? ''}
+          placeholder="Station*"
+          onChange={(event) => set({ title: event.target.value, titled: true })}
+        />
+      </Line>
+      <Line label="Open on">
+        <select
+          aria-label="Open on"
+          className="field w-52"
+          value={draft.desktop}
+          onChange={(event) => set({ desktop: event.target.value })}
+        >
+          {state.order.map((id) => (
+            <option key={id} value={id}>
+              {desktop(state, id).name}
+            </option>
+          ))}
+          <option value={HERE}>the current desktop</option>
+          <option value={EVERY}>every desktop</option>
+          <option value={NAMED}>a desktop named…</option>
+        </select>
+        {draft.desktop === NAMED ? (
+          <input
+            aria-label="Name of the desktop to make"
+            className="field min-w-0 flex-1"
+            value={draft.name ?? ''}
+            onChange={(event) => set({ name: event.target.value })}
+          />
+        ) : (
+          <label className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              checked={draft.follow}
+              onChange={() => set({ follow: !draft.follow })}
+            />
+            take me there
+          </label>
+        )}
+      </Line>
+      {displays.length > 1 ? (
+        <Line label="Display">
+          <select
+            aria-label="Display"
+            className="field w-52"
+            value={draft.display ?? ''}
+            onChange={(event) => set({ display: event.target.value || undefined })}
+          >
+            <option value="">any</option>
+            {displays.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Line>
+      ) : null}
+      <Line label="Only on">
+        {DAYS.map((name, day) => (
+          <label key={name} className="flex items-center gap-1">
+            <input
+              type="checkbox"
+              checked={draft.days?.includes(day) ?? false}
+              onChange={() => set({ days: toggled(draft.days ?? [], day) })}
+            />
+            {name}
+          </label>
+        ))}
+      </Line>
+      <Line label="Only from">
+        <Clock label="From" value={draft.from} onChange={(from) => set({ from })} />
+        to
+        <Clock label="To" value={draft.to} onChange={(to) => set({ to })} />
+      </Line>
+      {draft.place ? (
+        <Line label="Place">
+          in its part of the pad
+          <button type="button" className="btn" onClick={() => set({ place: undefined })}>
+            Any place
+          </button>
+        </Line>
+      ) : null}
+    </div>
+  )
+}
+
+const toggled = (days: number[], day: number): number[] | undefined => {
+  const next = days.includes(day) ? days.filter((other) => other !== day) : [...days, day].sort()
+  return next.length ? next : undefined
+}
+
+function Line({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <div className="flex flex-wrap items-center gap-2.5">
+      <span className="w-20 shrink-0 text-soft">{label}</span>
+      {children}
+    </div>
+  )
+}
+
+function Clock({
+  label,
+  value,
+  onChange,
+}: {
+  label: string
+  value: string
+  onChange(value: string): void
+}) {
+  return (
+    <input
+      aria-label={label}
+      className="field w-20 font-mono"
+      placeholder="06:30"
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    />
+  )
+}

@@ -1,0 +1,185 @@
+import { ArrowDown, ArrowUp, Pencil, Trash2 } from 'lucide-react'
+import { type FormEvent, useState } from 'react'
+import { APPS, allApps, appOf } from '@/apps/list'
+import { clashes } from '@/core/homes/clashes'
+import { minuteOf } from '@/core/homes/clock'
+import { explain } from '@/core/homes/explain'
+import { momentOf } from '@/core/homes/matching'
+import { homeInWords } from '@/core/homes/words'
+import type { Home } from '@/core/model/types'
+import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { CommandButton } from '@/ui/parts/CommandButton'
+import { Dialog } from '@/ui/parts/Dialog'
+import { Tool } from '@/ui/parts/Tool'
+import { keepHome } from './HomeDialog'
+import { draftOf, HomeFields } from './HomeFields'
+import { useHomeDraft } from './useHomeDraft'
+
+const pluralOf = (app: string): string => appOf(app)?.plural ?? app
+
+/** All homes in order: on or off, changed, moved, removed, tried out; and which never win. */
+export function HomesDialog() {
+  const state = useArrangement((now) => now)
+  const [editing, setEditing] = useState<string | null>(null)
+  const hints = new Map(clashes(state.homes).map((clash) => [clash.home, clash]))
+  return (
+    <Dialog
+      title="Homes"
+      intro="Where windows open. Of all that match, the one with the most conditions wins; a title counts two; among equals the earlier one."
+      width={760}
+    >
+      {state.homes.length === 0 ? (
+        <p className="mt-4 text-soft">
+          There are none yet. Set the home of a window from its menu, or with Alt+Shift+; H.
+        </p>
+      ) : null}
+      <ol aria-label="Homes in order" className="mt-3 border-seam border-t border-dashed">
+        {state.homes.map((home, at) => (
+          <li key={home.id} className="border-seam border-b border-dashed py-1.5">
+            {editing === home.id ? (
+              <Editor home={home} onDone={() => setEditing(null)} />
+            ) : (
+              <div className="flex items-center gap-2">
+                <span className="w-6 text-right font-mono text-[12px] text-soft">{at + 1}</span>
+                <input
+                  type="checkbox"
+                  aria-label={`On: ${homeInWords(home, pluralOf(home.app), state)}`}
+                  checked={home.on}
+                  onChange={() => keepHome({ ...home, on: !home.on }, home.id)}
+                />
+                <span className={`min-w-0 flex-1 ${home.on ? '' : 'text-soft line-through'}`}>
+                  {homeInWords(home, pluralOf(home.app), state)}
+                  <Hint clash={hints.get(home.id)} homes={state.homes} />
+                </span>
+                <Tool
+                  label="Move up"
+                  disabled={at === 0}
+                  onClick={() => dispatch('home.reorder', { id: home.id, by: -1 })}
+                >
+                  <ArrowUp size={14} />
+                </Tool>
+                <Tool
+                  label="Move down"
+                  disabled={at === state.homes.length - 1}
+                  onClick={() => dispatch('home.reorder', { id: home.id, by: 1 })}
+                >
+                  <ArrowDown size={14} />
+                </Tool>
+                <Tool label="Change" onClick={() => setEditing(home.id)}>
+                  <Pencil size={14} />
+                </Tool>
+                <Tool label="Remove" onClick={() => dispatch('home.remove', { id: home.id })}>
+                  <Trash2 size={14} />
+                </Tool>
+              </div>
+            )}
+          </li>
+        ))}
+      </ol>
+      <TryOut />
+      <div className="mt-4 flex items-center gap-2">
+        <CommandButton command="home.askPutRight" label="Put windows right…" className="btn" />
+        <button type="button" className="btn btn-main ml-auto" onClick={closeView}>
+          Done
+        </button>
+      </div>
+    </Dialog>
+  )
+}
+
+function Hint({
+  clash,
+  homes,
+}: {
+  clash: ReturnType<typeof clashes>[number] | undefined
+  homes: Home[]
+}) {
+  if (!clash) return null
+  const by = homes.findIndex(({ id }) => id === clash.by) + 1
+  return (
+    <b className="ml-2 font-semibold text-alarm">
+      {clash.kind === 'equal' ? `Equal to ${by}, which stands first` : `Never reached: ${by} wins`}
+    </b>
+  )
+}
+
+function Editor({ home: before, onDone }: { home: Home; onDone(): void }) {
+  const { draft, set, home } = useHomeDraft(draftOf(before), before.id)
+  const keep = (event: FormEvent) => {
+    event.preventDefault()
+    if (typeof home !== 'string' && keepHome(home, before.id)) onDone()
+  }
+  return (
+    <form onSubmit={keep} className="px-2 pb-2">
+      <HomeFields draft={draft} home={home} plural={pluralOf(before.app)} set={set} />
+      <div className="mt-3 flex justify-end gap-2">
+        <button type="button" className="btn" onClick={onDone}>
+          Leave as it was
+        </button>
+        <button type="submit" className="btn btn-main">
+          Keep
+        </button>
+      </div>
+    </form>
+  )
+}
+
+/** “A window of … titled … at …”: where it would open and why. */
+function TryOut() {
+  const state = useArrangement((now) => now)
+  const [app, setApp] = useState(APPS[0]?.id ?? '')
+  const [title, setTitle] = useState('')
+  const [clock, setClock] = useState('')
+  const now = momentOf(Date.now())
+  const minute = clock.trim() ? minuteOf(clock) : now.minute
+  const found =
+    minute === null ? null : explain(state, { app, title }, { day: now.day, minute }, pluralOf(app))
+  return (
+    <section aria-label="Try out" className="mt-4 bg-ink/5 p-3">
+      <div className="flex flex-wrap items-center gap-2">
+        A window of
+        <select
+          aria-label="App"
+          className="field"
+          value={app}
+          onChange={(event) => setApp(event.target.value)}
+        >
+          {allApps(state.apps).map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        titled
+        <input
+          aria-label="Title"
+          className="field w-44"
+          value={title}
+          onChange={(event) => setTitle(event.target.value)}
+        />
+        at
+        <input
+          aria-label="Time"
+          className="field w-20 font-mono"
+          placeholder="now"
+          value={clock}
+          onChange={(event) => setClock(event.target.value)}
+        />
+      </div>
+      <div role="status" className="mt-2">
+        {found ? (
+          <>
+            <p className="font-semibold">{found.why}</p>
+            {found.losers.map(({ home, why }) => (
+              <p key={home.id} className="text-soft">
+                Not “{homeInWords(home, pluralOf(app), state)}”: {why}.
+              </p>
+            ))}
+          </>
+        ) : (
+          <p className="text-alarm">That is no time of the day. Write it as 06:30.</p>
+        )}
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,73 @@
+import { type FormEvent, useMemo, useState } from 'react'
+import { appOf } from '@/apps/list'
+import { putRightPlan } from '@/core/homes/explain'
+import { momentOf } from '@/core/homes/matching'
+import { where, whose } from '@/core/homes/words'
+import { title, window as windowOf } from '@/core/model/selectors'
+import type { WindowId } from '@/core/model/types'
+import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { Answers } from '@/ui/parts/Answers'
+import { Dialog } from '@/ui/parts/Dialog'
+import { Kite } from '@/ui/parts/Kite'
+
+/** The moves that bring every window home, with their reasons, each to be left out. */
+export function PutRightDialog() {
+  const state = useArrangement((now) => now)
+  const plan = useMemo(() => putRightPlan(state, momentOf(Date.now())), [state])
+  const [left, setLeft] = useState<ReadonlySet<WindowId>>(new Set())
+  const chosen = plan.map(({ window }) => window).filter((id) => !left.has(id))
+  const go = (event: FormEvent) => {
+    event.preventDefault()
+    closeView()
+    if (chosen.length) dispatch('home.putRight', { windows: chosen }, 'key')
+  }
+  return (
+    <Dialog
+      title="Put right"
+      intro={`${plan.length === 1 ? '1 window is' : `${plan.length} windows are`} away from home. What is ticked goes there in one step; undo brings it back.`}
+      width={600}
+    >
+      <form onSubmit={go}>
+        <ul aria-label="Windows away from home" className="mt-3 border-seam border-t border-dashed">
+          {plan.map(({ window: id, home, to }) => {
+            const window = windowOf(state, id)
+            const from = state.desktops[window.desktop]
+            const target = state.desktops[to ?? '']
+            return (
+              <li key={id} className="border-seam border-b border-dashed">
+                <label className="flex items-center gap-2.5 py-1.5">
+                  <input
+                    type="checkbox"
+                    checked={!left.has(id)}
+                    onChange={() => {
+                      const next = new Set(left)
+                      if (!next.delete(id)) next.add(id)
+                      setLeft(next)
+                    }}
+                  />
+                  <span className="min-w-0 flex-1">
+                    <b className="block truncate font-semibold">{title(state, window)}</b>
+                    <span className="text-soft">
+                      {whose(home, appOf(home.app)?.plural ?? '', state)} open {where(home, state)}
+                    </span>
+                  </span>
+                  {from ? <Kite hue={from.hue} letter={from.letter} width={20} /> : null}
+                  <span aria-hidden className="text-soft">
+                    →
+                  </span>
+                  {target ? <Kite hue={target.hue} letter={target.letter} width={20} /> : null}
+                  <span className="w-24 truncate">
+                    {target?.name ?? home.name ?? 'every desktop'}
+                  </span>
+                </label>
+              </li>
+            )
+          })}
+        </ul>
+        <Answers ready disabled={chosen.length === 0}>
+          Put {chosen.length === 1 ? '1 window' : `${chosen.length} windows`} right
+        </Answers>
+      </form>
+    </Dialog>
+  )
+}

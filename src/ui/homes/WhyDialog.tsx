@@ -1,0 +1,65 @@
+import { appOf } from '@/apps/list'
+import { causeInWords, explain, misplaced } from '@/core/homes/explain'
+import { momentOf } from '@/core/homes/matching'
+import { homeInWords, where } from '@/core/homes/words'
+import { title, window as windowOf } from '@/core/model/selectors'
+import { EVERY, type WindowId } from '@/core/model/types'
+import { closeView, dispatch, shelf, useArrangement } from '@/store/shelf'
+import { Dialog } from '@/ui/parts/Dialog'
+
+/** Which home, or what else, put a window where it is; and which other homes lost, and why. */
+export function WhyDialog({ id }: { id: WindowId }) {
+  const state = useArrangement((now) => now)
+  const window = windowOf(state, id)
+  const plural = appOf(window.app)?.plural ?? 'windows'
+  const name = title(state, window)
+  const now = momentOf(Date.now())
+  const { home, why, losers } = explain(state, { app: window.app, title: name }, now, plural)
+  const away = misplaced(state, window, now)
+  const on = window.desktop === EVERY ? 'every desktop' : state.desktops[window.desktop]?.name
+  return (
+    <Dialog title={`“${name}” is on ${on}`} intro={causeInWords(state, window)} width={540}>
+      <dl className="mt-4 grid grid-cols-[96px_1fr] gap-y-2">
+        <dt className="text-soft">Its home</dt>
+        <dd className="font-semibold">{why}</dd>
+        {losers.length ? <dt className="text-soft">Others</dt> : null}
+        {losers.length ? (
+          <dd>
+            <ul>
+              {losers.map((loser) => (
+                <li key={loser.home.id}>
+                  {homeInWords(loser.home, plural, state)}: {loser.why}.
+                </li>
+              ))}
+            </ul>
+          </dd>
+        ) : null}
+      </dl>
+      <div className="mt-4 flex gap-2">
+        <button
+          type="button"
+          className="btn"
+          onClick={() => shelf.setState({ view: { view: home ? 'homes' : 'home', window: id } })}
+        >
+          {home ? 'Homes…' : 'Set a home…'}
+        </button>
+        {away ? (
+          <button
+            type="button"
+            className="btn btn-main ml-auto"
+            onClick={() => {
+              closeView()
+              dispatch('window.goHome', { window: id })
+            }}
+          >
+            Send it home, {where(away.home, state)}
+          </button>
+        ) : (
+          <button type="button" className="btn btn-main ml-auto" onClick={closeView}>
+            Done
+          </button>
+        )}
+      </div>
+    </Dialog>
+  )
+}

@@ -1,0 +1,114 @@
+import { memo } from 'react'
+import { appOf } from '@/apps/list'
+import { CAPTION, LEAST_WIDTH, type Shelves } from '@/core/geometry/shelves'
+import { currentId } from '@/core/model/selectors'
+import { openMenu, useArrangement, useShelf } from '@/store/shelf'
+import { Kite } from '@/ui/parts/Kite'
+import { NameField } from '@/ui/rack/NameField'
+import { windowElement } from '@/ui/window/focus'
+import type { LoftRow } from './rows'
+import { Standing } from './Standing'
+import type { Choice } from './walking'
+
+interface RowProps {
+  row: LoftRow
+  /** Whether it is in sight or chosen; what is on it is only drawn then. */
+  seen: boolean
+  top: number
+  height: number
+  places: Shelves['places']
+  /** The choice, if it is in this row. */
+  chosen: Choice | null
+  onGo(choice: Choice): void
+}
+
+/** A shelf: its name at the left, its windows standing on it. */
+export const ShelfRow = memo(function ShelfRow(given: RowProps) {
+  const { row, seen, top, height, places, chosen, onGo } = given
+  const hue = useArrangement(({ desktops }) => desktops[row.id]?.hue ?? 'slate')
+  return (
+    <li
+      data-shelf={row.is === 'app' ? undefined : row.id}
+      data-row={row.id}
+      data-choice={seen ? undefined : row.id}
+      className={`shelf hue-${hue} ${chosen ? 'shelf-chosen' : ''}`}
+      style={{ height }}
+    >
+      {seen ? <Name row={row} chosen={!!chosen && !chosen.window} onGo={onGo} /> : null}
+      {(seen ? row.windows : []).map(({ id }) => {
+        const place = places[id]
+        return place ? (
+          <Standing
+            key={id}
+            id={id}
+            left={place.x}
+            top={place.y - top - CAPTION}
+            width={Math.max(LEAST_WIDTH, place.width * place.scale)}
+            height={place.height * place.scale}
+            chosen={chosen?.window === id}
+            withDesktop={row.is === 'app'}
+            onGo={() => onGo({ row: row.id, window: id })}
+          />
+        ) : null
+      })}
+    </li>
+  )
+})
+
+/** A row's mark, name and figures. A desktop's is dragged to reorder. */
+function Name({
+  row: { id, is, name, windows, thin },
+  chosen,
+  onGo,
+}: {
+  row: LoftRow
+  chosen: boolean
+  onGo(choice: Choice): void
+}) {
+  const lives = useArrangement(({ desktops }) => desktops[id])
+  const here = useArrangement((state) => currentId(state) === id)
+  const resting = useShelf((shelf) => shelf.resting.includes(id))
+  // What a desktop costs: the windows of it that are drawn and at work.
+  const live = windows.filter((one) => windowElement(one.id)).length
+  const naming = useShelf(({ view }) => view?.view === 'rename' && view.desktop === id)
+  const Glyph = is === 'app' ? appOf(id)?.glyph : undefined
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the same is on keys and in the menu
+    <div
+      data-choice={id}
+      data-head={is === 'desktop' ? id : undefined}
+      className={`absolute left-1 flex w-[176px] touch-pan-y gap-2.5 p-1.5 ${thin ? '-top-1 opacity-75' : 'top-2'} ${
+        chosen ? 'outline-2 outline-ink outline-dashed' : ''
+      }`}
+      onContextMenu={(event) => lives && openMenu(event, { desktop: id })}
+    >
+      {lives ? (
+        <Kite hue={lives.hue} letter={lives.letter} filled={here} width={thin ? 15 : 30} />
+      ) : Glyph ? (
+        <Glyph size={22} aria-hidden className="mx-1 shrink-0" />
+      ) : (
+        <span aria-hidden className="mx-[9px] mt-1.5 size-3 shrink-0 rounded-full bg-soft" />
+      )}
+      <div className="min-w-0 flex-1">
+        {naming ? (
+          <NameField id={id} name={name} />
+        ) : (
+          <button
+            type="button"
+            tabIndex={-1}
+            className={`block w-full truncate text-left font-display font-semibold ${thin ? 'text-[12px]' : 'text-[15px]'}`}
+            onClick={() => onGo({ row: id, window: null })}
+          >
+            {name}
+          </button>
+        )}
+        {thin ? null : (
+          <span className="text-soft">
+            {windows.length === 1 ? '1 window' : `${windows.length || 'no'} windows`}
+            {windows.length ? `, ${resting ? 'at rest' : `${live} live`}` : ''}
+          </span>
+        )}
+      </div>
+    </div>
+  )
+}

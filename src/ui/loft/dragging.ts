@@ -1,0 +1,108 @@
+import { useDrag } from '@use-gesture/react'
+import { desktop, title, window } from '@/core/model/selectors'
+import { type DesktopId, EVERY, type WindowId } from '@/core/model/types'
+import { dispatch, getState, shelf } from '@/store/shelf'
+import { onEscape, showInHand } from '@/ui/window/inHand'
+
+/** How near the upper and lower edge the shelves scroll while something is dragged, and by what. */
+const EDGE = 48
+const STEP = 14
+
+/** The shelf, or the mark that stands for it, at a point. */
+function targetAt(x: number, y: number): HTMLElement | null {
+  for (const element of document.elementsFromPoint(x, y)) {
+    const target = element.closest<HTMLElement>('[data-shelf]')
+    if (target) return target
+  }
+  return null
+}
+
+let shown: HTMLElement | null = null
+
+/** Marks where what is dragged would go, without a render. */
+function mark(target: HTMLElement | null, as: 'into' | 'before'): void {
+  if (shown !== target) delete shown?.dataset.drop
+  shown = target
+  if (target) target.dataset.drop = as
+}
+
+function scrollNear(y: number): void {
+  const area = document.getElementById('windows')
+  const box = area?.getBoundingClientRect()
+  if (!area || !box) return
+  if (y < box.top + EDGE) area.scrollBy(0, -STEP)
+  if (y > box.bottom - EDGE) area.scrollBy(0, STEP)
+}
+
+interface Dragged {
+  as: 'into' | 'before'
+  caption: string
+  drop(shelf: string): void
+}
+
+/** A window, or all that are marked with it, to another shelf. */
+function windowInHand(id: WindowId): Dragged {
+  const state = getState()
+  const { marked } = shelf.getState()
+  const windows = marked.includes(id) ? marked : [id]
+  return {
+    as: 'into',
+    caption: windows.length > 1 ? `${windows.length} windows` : title(state, window(state, id)),
+    drop: (to) => {
+      if (to === EVERY) dispatch('window.everywhere', { windows })
+      else if (dispatch('window.sendAll', { windows, to }).ok) shelf.setState({ marked: [] })
+    },
+  }
+}
+
+/** A desktop's row to another place of the order. */
+const rowInHand = (id: DesktopId): Dragged => ({
+  as: 'before',
+  caption: desktop(getState(), id).name,
+  drop: (before) => {
+    const to = getState().order.indexOf(before)
+    if (to >= 0 && before !== id) dispatch('desktop.reorder', { desktop: id, to })
+  },
+})
+
+function inHand(target: Element | null): Dragged | null {
+  const held = target?.closest<HTMLElement>('[data-choice]')
+  const { standing, head } = held?.dataset ?? {}
+  return standing ? windowInHand(standing) : head ? rowInHand(head) : null
+}
+
+/**
+ * Dragging on the shelves, by pointer and touch: one listener for all. A caption is in hand, the
+ * target is marked, Escape puts everything back.
+ */
+export function useLoftDrag(onDragging: (dragging: boolean) => void) {
+  return useDrag(
+    ({ first, last, initial, xy: [x, y], canceled, cancel, memo, tap }) => {
+      if (tap) return
+      const dragged = first
+        ? inHand(document.elementFromPoint(...initial))
+        : (memo?.dragged as Dragged | undefined)
+      if (!dragged) return
+      if (first && dragged.as === 'into') onDragging(true)
+      const stop: () => void = memo?.stop ?? onEscape(cancel)
+      const target = targetAt(x, y)
+      if (!last) {
+        mark(target, dragged.as)
+        scrollNear(y)
+        showInHand(dragged.caption, x, y)
+        return { dragged, stop }
+      }
+      stop()
+      mark(null, dragged.as)
+      showInHand(null, 0, 0)
+      onDragging(false)
+      if (!canceled && target?.dataset.shelf) dragged.drop(target.dataset.shelf)
+    },
+    {
+      threshold: 5,
+      filterTaps: true,
+      preventScroll: true,
+      pointer: { keys: false, capture: false },
+    },
+  )
+}

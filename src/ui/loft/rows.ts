@@ -1,0 +1,54 @@
+import { appOf } from '@/apps/list'
+import { desktop, shownFrame, title, window as windowOf } from '@/core/model/selectors'
+import { EVERY, type Size, type State, type WindowId } from '@/core/model/types'
+
+/** A shelf of the loft: a desktop, the windows on every desktop, or an app. */
+export interface LoftRow {
+  id: string
+  is: 'desktop' | 'every' | 'app'
+  name: string
+  windows: ({ id: WindowId } & Size)[]
+  /** Whether nothing on it matches what is looked for. */
+  thin: boolean
+}
+
+/** The rows of the loft with the windows that match; a row whose name matches keeps them all. */
+export function loftRows(state: State, by: 'desktop' | 'app', filter: string): LoftRow[] {
+  const wanted = filter.trim().toLowerCase()
+  const matches = (text: string) => text.toLowerCase().includes(wanted)
+  const row = (id: string, is: LoftRow['is'], name: string, ids: WindowId[]): LoftRow => {
+    const all = ids.map((one) => windowOf(state, one))
+    const some = matches(name)
+      ? all
+      : all.filter((one) => matches(`${title(state, one)} ${appOf(one.app)?.name}`))
+    const windows = some.map((one) => {
+      const { width, height } = shownFrame(state, one)
+      return { id: one.id, width, height }
+    })
+    return { id, is, name, windows, thin: wanted !== '' && windows.length === 0 && !matches(name) }
+  }
+  if (by === 'app') return byApp(state).map(([app, ids]) => row(app, 'app', nameOf(app), ids))
+  const every = state.everywhere.length
+    ? [row(EVERY, 'every', 'Every desktop', state.everywhere)]
+    : []
+  const desktops = state.order.map((id) => {
+    const { name, windows } = desktop(state, id)
+    return row(id, 'desktop', name, windows)
+  })
+  return [...every, ...desktops]
+}
+
+const nameOf = (app: string): string => appOf(app)?.name ?? app
+
+/** The windows of each app, in the order of their desktops; apps by name. */
+function byApp(state: State): [string, WindowId[]][] {
+  const groups = new Map<string, WindowId[]>()
+  for (const id of [
+    ...state.everywhere,
+    ...state.order.flatMap((at) => desktop(state, at).windows),
+  ]) {
+    const { app } = windowOf(state, id)
+    groups.set(app, [...(groups.get(app) ?? []), id])
+  }
+  return [...groups].sort(([a], [b]) => nameOf(a).localeCompare(nameOf(b)))
+}

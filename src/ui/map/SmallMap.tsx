@@ -1,0 +1,20 @@
+import { useShelf } from '@/store/shelf'
+import { Keys } from '@/ui/parts/Keys'
+import { Marks } from './Marks'
+
+/** Near the sign while Alt is held after next or previous: where one is among the desktops. */
+export function SmallMap() {
+  const shown = useShelf((shelf) => shelf.map)
+  if (!shown) return null
+  return (
+    <section
+      aria-label="Map of desktops"
+      className="rise absolute right-6 bottom-24 z-[2147483001] flex flex-col gap-1.5 border-2 border-ink bg-panel p-3"
+    >
+      <Marks width={30} />
+      <p className="mt-1 text-soft">
+        <Keys keys="← → ↑ ↓" /> go on
+      </p>
+    </section>
+  )
+}

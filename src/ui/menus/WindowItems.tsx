@@ -1,0 +1,76 @@
+import { desktop } from '@/core/model/selectors'
+import type { WindowId } from '@/core/model/types'
+import { getState, shelf, useArrangement } from '@/store/shelf'
+import { CommandItem } from '@/ui/parts/CommandItem'
+import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
+
+const PLACING = [
+  'window.pad',
+  'window.solo',
+  'window.pair',
+  'window.everywhere',
+  'window.maximise',
+  'window.minimise',
+]
+const HOME = ['window.why', 'home.ask', 'window.goHome']
+const DOCUMENT = [
+  'window.save',
+  'window.askTitle',
+  'window.export',
+  'window.copyReference',
+  'window.close',
+]
+
+/** Everything that can be done with a window; where several are marked, it is sent with them. */
+export function WindowItems({ id, away }: { id: WindowId; away?: boolean }) {
+  const one = { window: id }
+  return (
+    <>
+      {away ? <CommandItem command="window.focus" args={one} /> : null}
+      <SendItems id={id} />
+      <MenuSeam />
+      {PLACING.map((command) => (
+        <CommandItem key={command} command={command} args={one} />
+      ))}
+      <MenuSeam />
+      {HOME.map((command) => (
+        <CommandItem key={command} command={command} args={one} />
+      ))}
+      <MenuSeam />
+      {DOCUMENT.map((command) => (
+        <CommandItem key={command} command={command} args={one} />
+      ))}
+    </>
+  )
+}
+
+function SendItems({ id }: { id: WindowId }) {
+  const order = useArrangement((state) => state.order)
+  const state = getState()
+  const { marked } = shelf.getState()
+  const lives = state.windows[id]?.desktop
+  const others = order.filter((desktopId) => desktopId !== lives)
+  const several = marked.includes(id) && marked.length > 1
+  const verbs = [
+    several
+      ? { label: `Send the ${marked.length} marked to`, command: 'window.sendAll' }
+      : { label: 'Send to', command: 'window.send' },
+    { label: 'Carry to', command: 'window.carry' },
+  ]
+  return verbs.map(({ label, command }) => {
+    const about = command === 'window.sendAll' ? { windows: marked } : { window: id }
+    return (
+      <SubMenu key={command} label={label}>
+        {others.map((to) => (
+          <CommandItem
+            key={to}
+            command={command}
+            args={{ ...about, to }}
+            label={desktop(state, to).name}
+          />
+        ))}
+        <CommandItem command={command} args={{ ...about, to: 'new' }} label="A new desktop" />
+      </SubMenu>
+    )
+  })
+}

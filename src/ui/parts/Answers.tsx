@@ -1,0 +1,32 @@
+import type { ReactNode } from 'react'
+import { closeView } from '@/store/shelf'
+import { Keys } from './Keys'
+
+/** The end of a form that asks: leave it, or do what it says with Enter. */
+export function Answers({
+  children,
+  disabled,
+  ready,
+}: {
+  children: ReactNode
+  disabled?: boolean
+  /** Whether one Enter is all it takes: nothing has to be typed first. */
+  ready?: boolean
+}) {
+  return (
+    <div className="mt-4 flex justify-end gap-2">
+      <button type="button" className="btn" onClick={closeView}>
+        Cancel
+      </button>
+      <button
+        type="submit"
+        className="btn btn-main"
+        disabled={disabled}
+        // biome-ignore lint/a11y/noAutofocus: only where the form is read and confirmed
+        autoFocus={ready}
+      >
+        {children} <Keys keys="Enter" />
+      </button>
+    </div>
+  )
+}

@@ -1,0 +1,59 @@
+import { useEffect, useRef } from 'react'
+import { shownFrame } from '@/core/model/selectors'
+import type { Size, WindowId } from '@/core/model/types'
+import { useArrangement } from '@/store/shelf'
+import { windowElement } from '@/ui/window/focus'
+
+/** A picture of a window: its elements, copied, and copied again when they change if it is live. */
+export function Likeness({ id, within, live }: { id: WindowId; within: Size; live?: boolean }) {
+  const size = useArrangement((state) => {
+    const window = state.windows[id]
+    return window ? shownFrame(state, window) : null
+  })
+  const place = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const original = windowElement(id)?.querySelector('.win-edge')
+    if (!original) return
+    const copy = () => {
+      const copied = original.cloneNode(true) as Element
+      for (const named of copied.querySelectorAll('[id]')) named.removeAttribute('id')
+      place.current?.replaceChildren(copied)
+    }
+    // What is opened with it comes first: a picture can wait.
+    const soon = requestIdleCallback(copy, { timeout: 100 })
+    if (!live) return () => cancelIdleCallback(soon)
+    const watch = new MutationObserver(copy)
+    watch.observe(original, {
+      childList: true,
+      subtree: true,
+      characterData: true,
+      attributes: true,
+    })
+    return () => {
+      cancelIdleCallback(soon)
+      watch.disconnect()
+    }
+  }, [id, live])
+  if (!size) return null
+  const scale = Math.min(within.width / size.width, within.height / size.height)
+  return (
+    <div
+      aria-hidden
+      inert
+      className="shrink-0 overflow-hidden outline outline-seam"
+      style={{ width: size.width * scale, height: size.height * scale }}
+    >
+      <div
+        ref={place}
+        className="win pointer-events-none"
+        style={{
+          position: 'relative',
+          width: size.width,
+          height: size.height,
+          transform: `scale(${scale})`,
+          transformOrigin: '0 0',
+        }}
+      />
+    </div>
+  )
+}
