@@ -7,6 +7,8 @@ export default defineConfig({
   outputDir: 'test-results/e2e',
   fullyParallel: true,
   workers: 2,
+  // A loaded machine may miss a beat; what needed its second try is listed as flaky.
+  retries: 1,
   timeout: 30_000,
   expect: { timeout: 7_000 },
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['line'], ['json']] : 'line',
@@ -14,6 +16,8 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
+    // Nothing is waited for that only moves; how things move is looked at in pictures.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -7,7 +7,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       test.setTimeout(90_000)
       await shelf.open()
       await expect(shelf.window('stations').getByRole('gridcell', { name: 'HR-04' })).toBeVisible()
-      await page.waitForTimeout(900)
+      await page.waitForTimeout(450)
       expect(await shelf.violations()).toEqual([])
       for (const keys of [
         ['Alt+B'],
@@ -21,7 +21,7 @@ for (const colorScheme of ['light', 'dark'] as const)
         ['Alt+='],
       ]) {
         await shelf.press(...keys)
-        await page.waitForTimeout(900)
+        await page.waitForTimeout(450)
         expect(await shelf.violations()).toEqual([])
         await shelf.press('Escape')
       }

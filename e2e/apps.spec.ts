@@ -148,7 +148,7 @@ test('a document is styled and exported as Markdown', async ({ shelf, page }) =>
   await page.getByRole('button', { name: 'Bold' }).click()
   await page.keyboard.type(' the step')
   const download = page.waitForEvent('download')
-  await shelf.press('Alt+Shift+;', 'E')
+  await shelf.press('Alt+Shift+;', 'D')
   const file = await download
   expect(file.suggestedFilename()).toBe('New document.md')
   const stream = await file.createReadStream()

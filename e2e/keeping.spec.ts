@@ -131,7 +131,7 @@ test('killed at any moment, at most the last 300 ms are lost and never the shelf
       // What was certainly written before the last kill is there.
       const found = Number((await shelf.state()).desktops.field?.name.replace(/\D/g, '') || 0)
       expect(found).toBeGreaterThanOrEqual(written)
-      expect(Object.keys((await shelf.state()).windows)).toHaveLength(16)
+      expect(Object.keys((await shelf.state()).windows)).toHaveLength(20)
       // Commands run without pause; the console tells how far they are, with the time.
       await page.evaluate((from) => {
         Object.assign(window, { log: [] })

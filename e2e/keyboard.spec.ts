@@ -85,7 +85,7 @@ test('typing goes to the window that had the focus, and comes back to it', async
   await shelf.press('Control+End')
   await page.keyboard.type(' snow to the lee.')
   await shelf.press('Alt+P')
-  await expect(shelf.window('calls').getByRole('textbox', { name: 'Text' })).toBeFocused()
+  await expect(shelf.window('line').getByRole('textbox', { name: /^Reply/ })).toBeFocused()
   await shelf.press('Alt+\\')
   await expect(shelf.window('bulletin').getByRole('textbox', { name: 'Text' })).toBeFocused()
   await page.keyboard.type(' Twice.')

@@ -42,6 +42,7 @@ test('every window is drawn at its true proportions; walking and Enter go to one
   shelf,
   page,
 }) => {
+  await page.setViewportSize({ width: 1280, height: 660 })
   await shelf.open()
   await shelf.press('Alt+R')
   await expect(shelf.window('rota').getByRole('grid')).toBeVisible()
@@ -52,7 +53,12 @@ test('every window is drawn at its true proportions; walking and Enter go to one
   })
   await shelf.press('Alt+/')
   const loft = page.getByRole('dialog', { name: 'Loft' })
-  await expect(loft.locator('[data-standing]')).toHaveCount(15)
+  // Only what is in sight is drawn; the last row comes when it is walked to.
+  await expect(loft.locator('[data-standing="calls"]')).toBeVisible()
+  await expect(loft.locator('[data-standing="atlas"]')).toHaveCount(0)
+  await shelf.press('Shift+E')
+  await expect(loft.locator('[data-standing="atlas"]')).toBeInViewport()
+  await shelf.press('Shift+F')
   const { frame } = (await shelf.state()).windows.pit ?? {}
   const box = await shelf.window('pit').boundingBox()
   expect((box?.width ?? 0) / (box?.height ?? 1)).toBeCloseTo(
@@ -103,17 +109,94 @@ test('rows are renamed, folded, moved and made from the loft, which stays open',
   await expect(loft).toBeFocused()
   expect((await shelf.state()).windows.sunday?.desktop).toBe('bulletin')
   await shelf.press('=')
-  await expect(page.locator('[data-shelf]')).toHaveCount(6)
+  await expect(page.locator('[data-shelf]')).toHaveCount(7)
 })
 
 test('by pointer: a window is dragged to another row, a click goes', async ({ shelf, page }) => {
   await shelf.open()
   await page.getByRole('button', { name: /^loft/ }).click()
-  await page.locator('[data-standing="sunday"]').dragTo(page.locator('[data-shelf="field"]'))
+  await page.locator('[data-standing="sunday"]').dragTo(page.locator('ol [data-shelf="field"]'))
   expect((await shelf.state()).windows.sunday?.desktop).toBe('field')
+  await page.locator('[data-standing="pit"]').dragTo(page.locator('[data-shelf="every"]'))
+  expect((await shelf.state()).windows.pit?.desktop).toBe('every')
+  const model = page.locator('[data-choice="model"]')
+  await model.dragTo(page.locator('ol [data-shelf="field"]'))
+  expect((await shelf.state()).order.slice(0, 2)).toEqual(['model', 'field'])
+  // While windows are in hand every desktop's mark is in reach; Escape puts them back.
+  const before = await shelf.state()
+  const box = await page.locator('[data-shelf="bulletin"]').boundingBox()
+  await shelf.grasp(page.locator('[data-standing="output"]'), { x: box?.x ?? 0, y: box?.y ?? 0 })
+  await expect(page.getByRole('list', { name: 'Desktops to drop on' })).toBeVisible()
+  await shelf.press('Escape')
+  await page.mouse.up()
+  expect((await shelf.state()).windows).toEqual(before.windows)
   await page.locator('[data-standing="output"]').click()
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
   expect(await shelf.here()).toBe('model')
+})
+
+test('several marked windows are dragged together, and sent from the menu of one', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
+  await shelf.press('Shift+F', 'Space', 'ArrowRight', 'Space')
+  await page
+    .locator('[data-standing="north"]')
+    .dragTo(page.locator('ol [data-shelf="public"]'), { targetPosition: { x: 600, y: 60 } })
+  let { windows } = await shelf.state()
+  expect([windows.camera?.desktop, windows.north?.desktop]).toEqual(['public', 'public'])
+  await shelf.press('Shift+P', 'Space', 'Shift+R', 'Space')
+  await page.locator('[data-standing="sunday"]').click({ button: 'right' })
+  await shelf.chooseWithin('Send the 2 marked to', 'Bulletin')
+  windows = (await shelf.state()).windows
+  expect(windows.sunday?.desktop).toBe('bulletin')
+  expect(Object.values(windows).filter(({ desktop }) => desktop === 'bulletin')).toHaveLength(5)
+})
+
+test('what is done to marked windows by key is done to all of them', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
+  await shelf.press('Shift+R', 'Space', 'ArrowRight', 'Space', ';', 'E')
+  expect((await shelf.state()).everywhere).toEqual(['due', 'sunday', 'handover'])
+  await shelf.press('Alt+Z')
+  expect((await shelf.state()).everywhere).toEqual(['due'])
+})
+
+test('the menu key opens the menu of the choice, and a row is unstacked and returned from', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+/')
+  const loft = page.getByRole('dialog', { name: 'Loft' })
+  await expect(loft).toBeFocused()
+  await shelf.press('Shift+R', 'ContextMenu')
+  await expect(page.getByRole('menu')).toBeVisible()
+  await shelf.press('Escape')
+  await expect(loft).toBeFocused()
+  await shelf.press(';', 'U')
+  const unstacked = page.getByRole('dialog', { name: 'Unstack' })
+  await expect(unstacked.getByRole('button')).toHaveText([/Duty/, /Handover/, /Station/, /due/])
+  await shelf.press('Escape')
+  await expect(loft).toBeFocused()
+  expect(await shelf.here()).toBe('field')
+})
+
+test('windows are grouped by app, each with the mark of its desktop', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
+  await shelf.press(';', 'G')
+  await expect(page.locator('[data-row]')).toHaveCount(8)
+  await expect(page.locator('[data-row="table"] [data-standing]')).toHaveCount(6)
+  await page.getByRole('button', { name: 'Station readings, Sunday, on Rota' }).click()
+  expect(await shelf.here()).toBe('rota')
+  await page.getByRole('button', { name: /^loft/ }).click()
+  await expect(page.locator('[data-row]')).toHaveCount(7)
 })
 
 test('the filter leaves only what matches, and axe finds nothing', async ({ shelf, page }) => {
@@ -125,6 +208,11 @@ test('the filter leaves only what matches, and axe finds nothing', async ({ shel
   await shelf.press('/')
   await page.keyboard.type('station')
   await expect(page.locator('[data-standing]')).toHaveCount(2)
+  // Rows without a match are a thin edge, and are walked past.
+  expect((await page.locator('[data-row="model"]').boundingBox())?.height).toBeLessThan(30)
+  await shelf.press('Enter', 'ArrowDown')
+  await expect(page.getByRole('complementary', { name: 'Bench' })).toContainText('Sunday')
+  await shelf.press('/')
   await shelf.press('Enter', 'Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
 })

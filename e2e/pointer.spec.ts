@@ -115,7 +115,7 @@ test('the menu of a row renames and folds, each window where one wants it', asyn
   page,
 }) => {
   await shelf.open()
-  await shelf.row('Rota').click({ button: 'right' })
+  await page.getByRole('button', { name: /^Rota,/ }).click({ button: 'right' })
   await page.getByRole('menuitem', { name: 'Rename this desktop' }).click()
   await page.keyboard.type('Shifts')
   await page.keyboard.press('Enter')
@@ -133,7 +133,7 @@ test('the menu of a row renames and folds, each window where one wants it', asyn
 test('all others fold into this one, and one undo brings them back', async ({ shelf, page }) => {
   await shelf.open()
   const before = await shelf.state()
-  await shelf.row('Field').click({ button: 'right' })
+  await page.getByRole('button', { name: /^Field,/ }).click({ button: 'right' })
   await page.getByRole('menuitem', { name: 'Fold all others into this one' }).click()
   await page.getByRole('button', { name: /^Fold/ }).click()
   expect(await shelf.rowNames()).toEqual(['Field'])

@@ -27,11 +27,22 @@ export class ShelfPage {
       args,
     ] as const)
     expect(outcome).toEqual({ ok: true })
+    await this.drawn()
   }
 
-  /** Presses keys one after the other. */
+  /** Presses keys one after the other, each answered by a drawn page. */
   async press(...keys: string[]): Promise<void> {
-    for (const key of keys) await this.page.keyboard.press(key)
+    for (const key of keys) {
+      await this.page.keyboard.press(key)
+      await this.drawn()
+    }
+  }
+
+  /** Waits until the page has drawn what was done before. */
+  async drawn(): Promise<void> {
+    await this.page.evaluate(
+      () => new Promise<void>((done) => requestAnimationFrame(() => setTimeout(done))),
+    )
   }
 
   window(id: string): Locator {
@@ -94,6 +105,7 @@ export class ShelfPage {
   ): Promise<void> {
     await this.grasp(from, to, at)
     await this.page.mouse.up()
+    await this.drawn()
   }
 
   async grasp(
@@ -106,6 +118,7 @@ export class ShelfPage {
     await this.page.mouse.move(box.x + (at?.x ?? box.width / 2), box.y + (at?.y ?? box.height / 2))
     await this.page.mouse.down()
     await this.page.mouse.move(to.x, to.y, { steps: 8 })
+    await this.drawn()
   }
 
   /** Chooses from a menu within the open menu, by keys. */

@@ -1,0 +1,118 @@
+import { expect, test } from './shelf'
+
+test('desktops stand in rows and columns: across, above and below, going round each axis', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+Shift+;', '3')
+  await expect(shelf.said()).toContainText('The desktops stand in rows of 3')
+  await shelf.press('Alt+]', 'Alt+]', 'Alt+]')
+  expect(await shelf.here()).toBe('field')
+  await shelf.press('Alt+PageDown')
+  expect(await shelf.here()).toBe('public')
+  await shelf.press('Alt+PageDown')
+  expect(await shelf.here()).toBe('field')
+  await shelf.press('Alt+Shift+PageDown')
+  expect((await shelf.state()).windows.stations?.desktop).toBe('public')
+  // The rack has the same rows: a mark of the map goes there.
+  await page.getByRole('button', { name: 'Breather', exact: true }).first().click()
+  expect(await shelf.here()).toBe('breather')
+  await shelf.reload()
+  expect((await shelf.state()).columns).toBe(3)
+})
+
+test('the small map is up while Alt is held; arrows and pointer go on from it', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.run('grid.columns', { columns: 3 })
+  const map = page.getByRole('region', { name: 'Map of desktops' })
+  await page.keyboard.down('Alt')
+  await page.keyboard.press(']')
+  await expect(map.locator('[aria-current]')).toHaveAttribute('aria-label', 'Model')
+  await page.keyboard.press('ArrowDown')
+  await expect(map.locator('[aria-current]')).toHaveAttribute('aria-label', 'Rota')
+  await map.getByRole('button', { name: 'Bulletin' }).click()
+  expect(await shelf.here()).toBe('bulletin')
+  await page.keyboard.up('Alt')
+  await expect(map).toBeHidden()
+})
+
+test('a row is made, and folding it shows first where its windows go', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+Shift+;', '3', 'Alt+P')
+  const before = await shelf.state()
+  await shelf.press('Alt+Shift+;', '=')
+  expect((await shelf.state()).order).toHaveLength(9)
+  await shelf.press('Alt+Shift+;', '-')
+  const dialog = page.getByRole('dialog', { name: 'Fold Public line, Rota, Breather' })
+  await dialog.getByLabel('Where “Handover” goes').selectOption('model')
+  await shelf.press('Enter')
+  const { windows, order } = await shelf.state()
+  expect(order).toHaveLength(6)
+  expect(windows.handover?.desktop).toBe('model')
+  expect(windows.calls?.desktop).toBe('bulletin')
+  await shelf.press('Alt+Z', 'Alt+Z')
+  const now = await shelf.state()
+  expect([now.order, now.windows, now.desktops]).toEqual([
+    before.order,
+    before.windows,
+    before.desktops,
+  ])
+})
+
+test('another desktop is looked into while Alt is held, and nothing in it reacts', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const before = await shelf.state()
+  const glance = page.getByRole('dialog', { name: 'Glance' })
+  await page.keyboard.down('Alt')
+  await page.keyboard.press("'")
+  await page.keyboard.press('b')
+  await expect(glance).toBeVisible()
+  await expect(shelf.window('bulletin')).toBeVisible()
+  await expect(shelf.window('stations')).toBeHidden()
+  await page.keyboard.press('x')
+  await page.keyboard.press('Backspace')
+  await page.keyboard.press('m')
+  await expect(shelf.window('notes')).toBeVisible()
+  expect(await shelf.violations()).toEqual([])
+  await page.keyboard.up('Alt')
+  await expect(glance).toBeHidden()
+  expect(await shelf.state()).toEqual(before)
+  await page.keyboard.down('Alt')
+  await page.keyboard.press("'")
+  await page.keyboard.press(']')
+  await page.keyboard.press('Enter')
+  await page.keyboard.up('Alt')
+  expect(await shelf.here()).toBe('model')
+  // By pointer from the menu of the row; a push leaves.
+  await page.getByRole('button', { name: /^Rota,/ }).click({ button: 'right' })
+  await page.getByRole('menuitem', { name: 'Look into it' }).click()
+  await expect(shelf.window('rota')).toBeVisible()
+  await page.mouse.click(700, 400)
+  await expect(glance).toBeHidden()
+  expect(await shelf.here()).toBe('model')
+})
+
+test('the windows of one app follow each other, and a window is shown on every desktop', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+End')
+  const focus = (await shelf.state()).focus ?? ''
+  expect((await shelf.state()).windows[focus]?.app).toBe('table')
+  expect(focus).not.toBe('stations')
+  await shelf.press('Alt+Shift+End')
+  expect((await shelf.state()).focus).toBe('stations')
+  await shelf.press('Alt+Shift+;', 'E', 'Alt+B')
+  await expect(shelf.window('stations')).toBeVisible()
+  await page.locator('[data-bow="stations"]').click({ button: 'right' })
+  await page.getByRole('menuitem', { name: 'Show on every desktop' }).click()
+  await expect(shelf.said()).toContainText('is on Bulletin only')
+})

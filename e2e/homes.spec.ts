@@ -1,0 +1,182 @@
+import { expect, test } from './shelf'
+
+test('a home is set from a window with one key and one confirmation that says what will happen', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+R')
+  await shelf.run('window.focus', { window: 'handover' })
+  await shelf.press('Alt+Shift+;', 'H')
+  const dialog = page.getByRole('dialog', { name: 'A home for documents' })
+  await expect(dialog.getByRole('status')).toHaveText('Documents open on Rota and take you there')
+  expect(await shelf.violations()).toEqual([])
+  await shelf.press('Enter')
+  await expect(dialog).toBeHidden()
+  await shelf.press('Alt+F', 'Alt+1', 'Alt+Shift+1')
+  expect(await shelf.here()).toBe('rota')
+  await shelf.reload()
+  expect((await shelf.state()).homes.at(-1)).toMatchObject({ app: 'document', desktop: 'rota' })
+})
+
+test('a second messages window opened on Field lands on Public line; told to stay, one stays', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+Shift+5')
+  expect(await shelf.here()).toBe('public')
+  await expect(shelf.said()).toContainText('at its home and went to Public line')
+  await shelf.press('Alt+Shift+;', 'Y')
+  const why = page.getByRole('dialog', { name: '“Messages” is on Public line' })
+  await expect(why).toContainText('Its home put it there.')
+  await expect(why).toContainText('Messages open on Public line.')
+  await shelf.press('Escape')
+  // In the list of homes, to stay.
+  await shelf.press('Alt+F', 'Alt+Shift+;', 'Shift+H')
+  const homes = page.getByRole('dialog', { name: 'Homes' })
+  await homes.getByRole('button', { name: 'Change' }).first().click()
+  await homes.getByRole('checkbox', { name: 'take me there' }).uncheck()
+  await homes.getByRole('button', { name: 'Keep' }).click()
+  await homes.getByRole('button', { name: 'Done' }).click()
+  await shelf.press('Alt+Shift+5')
+  expect(await shelf.here()).toBe('field')
+  await expect(shelf.said()).toContainText('on Public line, its home')
+})
+
+test('put right lists the three, does what is ticked, one undo restores', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const before = await shelf.state()
+  await shelf.press('Alt+Shift+;', 'P')
+  const list = page.getByRole('list', { name: 'Windows away from home' })
+  await expect(list.getByRole('listitem')).toHaveText([
+    /Bulletin, north side.*Bulletin$/,
+    /Ridge radio.*Breather$/,
+    /Station readings, Sunday.*Field$/,
+  ])
+  expect(await shelf.violations()).toEqual([])
+  await list.getByRole('checkbox').nth(1).uncheck()
+  await shelf.press('Enter')
+  const { windows } = await shelf.state()
+  expect([windows.north, windows.radio, windows.sunday].map((one) => one?.desktop)).toEqual([
+    'bulletin',
+    'model',
+    'field',
+  ])
+  expect(windows.north?.placed).toEqual({ top: 0, left: 0, bottom: 2, right: 1 })
+  await shelf.press('Alt+Z')
+  expect((await shelf.state()).windows).toEqual(before.windows)
+  await shelf.press('Alt+Shift+;', 'P', 'Enter', 'Alt+Shift+;', 'P')
+  await expect(shelf.said()).toContainText('Every window is at home')
+})
+
+test('homes are tried out, ordered, switched off and removed; those that never win are told', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.run('home.set', { app: 'table', desktop: 'rota', title: 'Station r*' })
+  await shelf.press('Alt+Shift+;', 'Shift+H')
+  const homes = page.getByRole('dialog', { name: 'Homes' })
+  const items = homes.getByRole('list', { name: 'Homes in order' }).getByRole('listitem')
+  await expect(items.last()).toContainText('Never reached: 4 wins')
+  const trial = homes.getByRole('region', { name: 'Try out' })
+  await trial.getByLabel('App').selectOption('table')
+  await trial.getByLabel('Title').fill('Station readings')
+  await expect(trial.getByRole('status')).toContainText('open on Field')
+  await expect(trial.getByRole('status')).toContainText('the other stands before it')
+  expect(await shelf.violations()).toEqual([])
+  await items.last().getByRole('button', { name: 'Move up' }).click()
+  await expect(trial.getByRole('status')).toContainText('open on Rota')
+  await items.nth(3).getByRole('checkbox').uncheck()
+  await expect(trial.getByRole('status')).toContainText('it is switched off')
+  await items.nth(3).getByRole('button', { name: 'Remove' }).click()
+  await expect(items).toHaveCount(5)
+})
+
+test('a window away from home wears a mark that says why and sends it home', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.run('window.focus', { window: 'north' })
+  await shelf.window('north').getByRole('button', { name: 'Away from home: why here?' }).click()
+  await page.getByRole('button', { name: 'Send it home, on Bulletin' }).click()
+  expect((await shelf.state()).windows.north?.desktop).toBe('bulletin')
+})
+
+test('solo and back: the window fills a desktop of its own, over a reload, and returns exactly', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const before = await shelf.state()
+  await shelf.press('Alt+Enter')
+  await expect(shelf.row('Station readings 06:00')).toContainText('solo')
+  const stage = await page.locator('#stage').boundingBox()
+  await expect
+    .poll(async () => (await shelf.window('stations').boundingBox())?.width)
+    .toBe(stage?.width)
+  await expect(shelf.window('due')).toBeHidden()
+  expect(await shelf.violations()).toEqual([])
+  await shelf.reload()
+  await shelf.press('Alt+Enter')
+  const after = await shelf.state()
+  expect([after.windows, after.order, after.focus]).toEqual([
+    before.windows,
+    before.order,
+    before.focus,
+  ])
+})
+
+test('a pair is made from a short list, divided by pointer and key, swapped, and taken apart', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const before = await shelf.state()
+  await shelf.press('Alt+Shift+Enter')
+  const dialog = page.getByRole('dialog', { name: /^Pair/ })
+  await page.keyboard.type('observer')
+  await expect(dialog.getByRole('option')).toHaveCount(1)
+  await shelf.press('Enter')
+  await expect(shelf.window('observers')).toBeVisible()
+  const divider = page.getByRole('separator', { name: 'Divider of the pair' })
+  await expect(divider).toHaveAttribute('aria-valuenow', '50')
+  await shelf.drag(divider, { x: 208 + 300, y: 300 })
+  await expect(divider).toHaveAttribute('aria-valuenow', '28')
+  await divider.focus()
+  await shelf.press('ArrowRight')
+  await expect(divider).toHaveAttribute('aria-valuenow', '33')
+  expect(await shelf.violations()).toEqual([])
+  await shelf.press('Alt+Shift+;', 'S')
+  expect((await shelf.window('observers').boundingBox())?.x).toBe(208)
+  // Another window is refused, with what would work instead.
+  await shelf.press('Alt+R')
+  const pair = (await shelf.state()).order[1]
+  await shelf.press('Alt+,', (await shelf.state()).desktops[pair ?? '']?.letter ?? '')
+  const full = page.getByRole('dialog', { name: /has no room/ })
+  await full.getByRole('button', { name: /^Send it to Field/ }).click()
+  await shelf.press('Alt+Z', 'Alt+\\')
+  await shelf.press('Alt+Shift+Enter')
+  const { windows } = await shelf.state()
+  for (const id of ['stations', 'observers']) expect(windows[id]).toEqual(before.windows[id])
+})
+
+test('sweep and isolate put windows aside and bring exactly them back', async ({ shelf }) => {
+  await shelf.open()
+  const before = await shelf.state()
+  await shelf.press('Alt+0')
+  await expect(shelf.window('pit')).toBeHidden()
+  await shelf.reload()
+  await shelf.press('Alt+0')
+  expect((await shelf.state()).windows).toEqual(before.windows)
+  await shelf.press('Alt+Shift+0')
+  await expect(shelf.window('pit')).toBeHidden()
+  await expect(shelf.window('observers')).toBeVisible()
+  await shelf.press('Alt+Shift+0')
+  expect((await shelf.state()).windows).toEqual(before.windows)
+})

@@ -1,0 +1,167 @@
+import type { APIRequestContext } from '@playwright/test'
+import { expect, test } from './shelf'
+
+const setRunning = (request: APIRequestContext, key: string, running: boolean) =>
+  request.put('/api/outside', { data: { key, running } })
+
+test('a job runs to its end while its desktop is hidden, over an outage that is told', async ({
+  shelf,
+  page,
+  request,
+}) => {
+  shelf.expected = /503|ERR_INCOMPLETE_CHUNKED_ENCODING/
+  await page.goto('/shelf?speed=10')
+  await expect(page.locator('#stage')).toBeVisible()
+  await shelf.press('Alt+6')
+  const jobs = page.locator('[data-app="job"]')
+  await jobs.getByLabel('Name of a new job').fill('Night run')
+  await shelf.press('Enter')
+  const bar = jobs.getByRole('progressbar', { name: 'Night run' })
+  await expect(bar).not.toHaveAttribute('aria-valuenow', '0')
+  const key = (await jobs.locator('[data-job]').getAttribute('data-job')) ?? ''
+  await setRunning(request, key, false)
+  await expect(jobs.getByRole('alert')).toContainText('The connection is lost')
+  await shelf.press('Alt+=', 'Enter')
+  await expect(jobs).toBeHidden()
+  await setRunning(request, key, true)
+  // Elsewhere its end asks for attention: the bow is ringed.
+  await expect(page.getByRole('button', { name: 'Jobs, wants attention' })).toBeAttached({
+    timeout: 15_000,
+  })
+  await shelf.press('Alt+6')
+  await expect(jobs.getByText('done 100 %')).toBeVisible()
+  await expect(jobs.getByRole('alert')).toBeHidden()
+  await expect(jobs.getByRole('log').locator('p')).toHaveCount(12)
+  await expect(page.getByRole('button', { name: 'Jobs', exact: true })).toBeAttached()
+})
+
+test('jobs queue one behind the other, are paused, go on, and one fails with its reason', async ({
+  shelf,
+  page,
+}) => {
+  await page.goto('/demo?speed=12')
+  await expect(page.locator('#stage')).toBeVisible()
+  await shelf.press('Alt+M')
+  const jobs = shelf.window('run')
+  await jobs.getByRole('button', { name: 'Pause Snowpack run, 24 h' }).click()
+  await expect(jobs.getByText(/^paused/)).toBeVisible()
+  const at = await jobs.getByRole('progressbar').first().getAttribute('aria-valuenow')
+  await page.waitForTimeout(1200)
+  await expect(jobs.getByRole('progressbar').first()).toHaveAttribute('aria-valuenow', at ?? '')
+  await jobs.getByRole('button', { name: 'Go on with Snowpack run, 24 h' }).click()
+  await expect(jobs.getByText('done 100 %')).toBeVisible({ timeout: 15_000 })
+  await expect(jobs.getByText(/^failed 42 %/)).toBeVisible({ timeout: 10_000 })
+  await jobs.getByRole('button', { name: 'Wind field, Low Saddle', exact: true }).click()
+  await expect(jobs.getByRole('log')).toContainText('HR-07 has no readings')
+})
+
+test('messages come in, a mention rings the bow, a reply waits out a lost connection', async ({
+  shelf,
+  page,
+  request,
+}) => {
+  shelf.expected = /503|ERR_INCOMPLETE_CHUNKED_ENCODING/
+  await page.goto('/shelf?speed=60')
+  await expect(page.locator('#stage')).toBeVisible()
+  await shelf.press('Alt+5')
+  const window = page.locator('[data-app="messages"]')
+  await expect(window.getByRole('log')).toContainText('Forecaster: a party of four')
+  const id = Object.keys((await shelf.state()).documents)[0] ?? ''
+  await setRunning(request, id, false)
+  await expect(window.getByRole('alert')).toContainText('The connection is lost')
+  await window.getByLabel(/^Reply to/).fill('Tell them to wait.')
+  await shelf.press('Enter')
+  await expect(window.getByText('Tell them to wait.waits')).toBeVisible()
+  await setRunning(request, id, true)
+  await expect(window.getByRole('alert')).toBeHidden({ timeout: 12_000 })
+  await expect(window.getByText('Tell them to wait.waits')).toBeHidden()
+  await shelf.press('Alt+=', 'Enter')
+  await expect(page.getByRole('button', { name: 'Messages, wants attention' })).toBeAttached({
+    timeout: 12_000,
+  })
+  expect(await shelf.violations()).toEqual([])
+})
+
+test('the demo’s mention is read when its window is seen', async ({ shelf, page }) => {
+  await shelf.open()
+  await expect(page.getByRole('button', { name: 'Public line, wants attention' })).toBeAttached()
+  await shelf.run('window.focus', { window: 'line' })
+  await expect(shelf.window('line').getByRole('log')).toContainText('Do I hold the two parties')
+  await expect(page.getByRole('button', { name: 'Public line', exact: true })).toBeAttached()
+})
+
+test('the player plays on while it is elsewhere, and skips', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+7')
+  const player = shelf.window('radio')
+  await player.getByRole('button', { name: 'Play', exact: true }).click()
+  await expect(player.getByText('0:02 / 1:07')).toBeVisible()
+  await player.getByRole('button', { name: 'Next tune' }).click()
+  await expect(player.getByRole('status')).toHaveText('Low Saddle, evening')
+  await shelf.press('Alt+B')
+  await page.waitForTimeout(1500)
+  await shelf.press('Alt+7')
+  await expect(player.getByText(/^0:0[2-5] \//)).toBeVisible()
+  await player.getByRole('button', { name: 'Pause' }).click()
+  await shelf.reload()
+  await expect(player.getByText(/^0:0[2-9] \/ 1:10/)).toBeVisible()
+  expect(await shelf.violations()).toEqual([])
+})
+
+test('a web page is shown in a sandboxed frame; addresses that cannot be are told', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+8')
+  const web = shelf.window('camera')
+  const frame = web.locator('iframe')
+  await expect(frame.contentFrame().getByRole('heading')).toContainText('Ridge camera')
+  await expect(frame).toHaveAttribute('sandbox', 'allow-scripts allow-forms')
+  const address = web.getByLabel('Address')
+  await address.fill('javascript:alert(1)')
+  await shelf.press('Enter')
+  await expect(web.getByRole('alert')).toContainText('Only http and https pages')
+  await address.fill('/pages/notice')
+  await shelf.press('Enter')
+  await expect(frame.contentFrame().getByRole('heading')).toContainText('Snow Office')
+  await web.getByRole('button', { name: 'Back' }).click()
+  await expect(frame.contentFrame().getByRole('heading')).toContainText('Ridge camera')
+  await page.route('**/api/frame?*', (route) => route.fulfill({ json: { framed: false } }))
+  await address.fill('refuses.example')
+  await shelf.press('Enter')
+  await expect(web.getByRole('alert')).toContainText('does not let itself be shown')
+  await expect(web.getByRole('link', { name: 'Open in a browser tab' }).first()).toHaveAttribute(
+    'href',
+    'https://refuses.example/',
+  )
+})
+
+test('the drawer lists what is kept, shows, opens, renames, deletes and takes back', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.run('window.close', { window: 'handover' })
+  await shelf.press('Alt+9')
+  const drawer = page.locator('[data-app="drawer"]')
+  await drawer.getByLabel('Filter the drawer').fill('hand')
+  await expect(drawer.getByRole('region')).toContainText('To the evening forecaster')
+  await drawer.getByRole('button', { name: 'Rename' }).click()
+  await page.getByRole('dialog').getByLabel('Title').fill('Handover, late')
+  await shelf.press('Enter')
+  await expect(drawer.getByRole('listitem')).toContainText('Handover, late')
+  await drawer.getByRole('button', { name: 'Delete' }).click()
+  await expect(shelf.said()).toContainText('Deleted “Handover, late”')
+  await shelf.reload()
+  await drawer.getByLabel('Filter the drawer').fill('hand')
+  await drawer.getByRole('button', { name: 'Take back' }).click()
+  await drawer.getByLabel('Filter the drawer').press('Enter')
+  await expect(page.getByRole('region', { name: 'Handover, late', exact: true })).toContainText(
+    'evening',
+  )
+  await drawer.getByLabel('Filter the drawer').fill('Duty')
+  await drawer.getByRole('button', { name: 'Delete' }).click()
+  await expect(shelf.said()).toContainText('is open. Close its windows first')
+  expect(await shelf.violations()).toEqual([])
+})
