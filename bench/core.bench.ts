@@ -1,4 +1,5 @@
 import { writeSync } from 'node:fs'
+import { explain } from '@/core/homes/explain'
 import { World } from '@/core/testing/world'
 
 /** A shelf with windows spread evenly over its desktops. */
@@ -25,6 +26,28 @@ const COMMANDS: [string, (n: number) => object][] = [
   ['desktop.reorder', (n) => ({ by: n % 2 ? -1 : 1 })],
 ]
 
+/** The median of explaining 10,000 windows against 500 homes, in milliseconds. */
+function whyHere(): number {
+  const homes = Array.from({ length: 500 }, (_, at) => ({
+    id: `h${at}`,
+    app: at % 2 ? 'notes' : 'dial',
+    desktop: 'first',
+    follow: true,
+    on: true,
+    ...(at % 3 && { title: `*${at % 50}*` }),
+    ...(at % 5 === 0 && { days: [at % 7] }),
+  }))
+  const state = { ...new World().state, homes }
+  const taken: number[] = []
+  for (let n = 0; n < 10_000; n++) {
+    const about = { app: n % 2 ? 'notes' : 'dial', title: `Window ${n}` }
+    const start = performance.now()
+    explain(state, about, { day: 1, minute: 480 }, 'windows')
+    taken.push(performance.now() - start)
+  }
+  return taken.sort((a, b) => a - b)[5000] ?? 0
+}
+
 test('costs', () => {
   const costs: [string, number][] = []
   for (const [desktops, each] of [
@@ -44,5 +67,6 @@ test('costs', () => {
       costs.push([`${id}, median ms, ${desktops * each} windows`, median])
     }
   }
+  costs.push(['why here, 500 homes, median ms of 10,000 windows', whyHere()])
   writeSync(1, `COSTS ${JSON.stringify(costs)}\n`)
 })

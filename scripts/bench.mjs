@@ -29,6 +29,11 @@ const switches = (page, key, times) =>
         document.body.dispatchEvent(
           new KeyboardEvent('keydown', { ...press, bubbles: true, cancelable: true }),
         )
+        document.body.dispatchEvent(
+          new KeyboardEvent('keyup', { key: 'Alt', bubbles: true, cancelable: true }),
+        )
+        // What was told is drawn before the next task.
+        await Promise.resolve()
         // Reading a size forces style and layout to be finished.
         document.body.getBoundingClientRect()
         for (const window of document.querySelectorAll('section'))
@@ -67,19 +72,75 @@ async function drag(page, x, y) {
   return median(runs)
 }
 
-/** Microseconds of commands that touch one window, run through the console. */
+/** Milliseconds of commands that touch one window, with the layout of what they draw. */
 const commands = (page) =>
-  page.evaluate(() => {
+  page.evaluate(async () => {
     const taken = []
     const ids = Object.keys(window.kiteShelf.state().windows).slice(0, 8)
-    for (let n = 0; n < 200; n++) {
+    for (let n = 0; n < 100; n++) {
+      await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)))
       const id = ids[n % ids.length]
       const start = performance.now()
       window.kiteShelf.run('window.move', { window: id, x: 10 + (n % 50), y: 20 })
+      await Promise.resolve()
+      document.querySelector(`[data-window="${id}"]`).getBoundingClientRect()
       taken.push(performance.now() - start)
     }
     return taken
   })
+
+/** Milliseconds from the key to the loft's first rows laid out, and to all visible windows drawn. */
+const lofts = (page, times, each) =>
+  page.evaluate(
+    async ([count, inRow]) => {
+      const taken = []
+      const frame = () => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)))
+      const key = { code: 'Slash', key: '/', altKey: true, bubbles: true, cancelable: true }
+      const press = () => document.activeElement.dispatchEvent(new KeyboardEvent('keydown', key))
+      for (let n = 0; n < count; n++) {
+        await frame()
+        const start = performance.now()
+        press()
+        await Promise.resolve()
+        document.querySelector('[data-shelf]').getBoundingClientRect()
+        const first = performance.now() - start
+        // At first only the row one is on; then all that are in sight.
+        const standing = () => document.querySelectorAll('[data-standing]').length
+        while (standing() <= inRow && performance.now() - start < 3000)
+          await new Promise((resolve) => requestAnimationFrame(resolve))
+        document.querySelector('#windows').getBoundingClientRect()
+        taken.push([first, performance.now() - start])
+        press()
+        await frame()
+      }
+      return taken
+    },
+    [times, each],
+  )
+
+/** Milliseconds from a letter typed into the line to its results laid out. */
+const keystrokes = async (page, text) => {
+  await page.evaluate(() => window.kiteShelf.run('line.open'))
+  await page.getByRole('combobox').waitFor()
+  await page.waitForTimeout(1500)
+  const taken = await page.evaluate(async (letters) => {
+    const field = document.querySelector('[cmdk-input]')
+    const { set } = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')
+    const taken = []
+    for (let end = 1; end <= letters.length; end++) {
+      await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)))
+      const start = performance.now()
+      set.call(field, letters.slice(0, end))
+      field.dispatchEvent(new Event('input', { bubbles: true }))
+      await Promise.resolve()
+      document.querySelector('[cmdk-list]').getBoundingClientRect()
+      taken.push(performance.now() - start)
+    }
+    return taken
+  }, text)
+  await page.keyboard.press('Escape')
+  return taken
+}
 
 const rows = []
 for (const [desktops, each] of [
@@ -137,6 +198,18 @@ for (const [desktops, each] of [
     '',
     '',
   ])
+  const opened = await lofts(page, 15, each)
+  const alone = (what, value, most) =>
+    rows.push([`${what}, ${name}`, value.toFixed(1), '', '', most])
+  alone('loft, key to first rows, median ms', median(opened.map(([first]) => first)), '16.7 ms')
+  alone(
+    'loft, key to all visible windows, median ms',
+    median(opened.map(([, all]) => all)),
+    '100 ms',
+  )
+  const typed = await keystrokes(page, 'window 17 line 3')
+  alone('line, a keystroke to its results, median ms', median(typed), '30 ms')
+  alone('line, a keystroke to its results, slowest ms', Math.max(...typed), '30 ms')
   await page.close()
   await bare.close()
 }
@@ -146,7 +219,7 @@ stop()
 // Core alone, without a page.
 const { coreCosts } = await import('../bench/core.mjs')
 for (const [what, milliseconds] of await coreCosts())
-  rows.push([what, milliseconds.toFixed(3), '', '', '0.2 ms'])
+  rows.push([what, milliseconds.toFixed(3), '', '', what.startsWith('why') ? '1 ms' : '0.2 ms'])
 
 const table = [
   ['what', 'Kite Shelf', 'bare page', 'ratio', 'at most'],

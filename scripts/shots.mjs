@@ -41,9 +41,19 @@ async function shot(name, keys, { cloth = 'light', prepare } = {}) {
 }
 
 const only = process.argv[2]
+
+/** Runs commands before the keys. */
+const first =
+  (...commands) =>
+  async (page) => {
+    for (const [id, args = {}] of commands)
+      await page.evaluate(([command, given]) => window.kiteShelf.run(command, given), [id, args])
+    await page.waitForTimeout(1200)
+  }
+
 const shots = {
-  main: [['Alt+P', 'Alt+B', 'Alt+,', 'P', 'Alt+4']],
-  night: [['Alt+P', 'Alt+F'], { cloth: 'dark' }],
+  main: [['Alt+P', 'Alt+F'], { prepare: first(['window.goHome', { window: 'sunday' }]) }],
+  night: [['Alt+P', 'Alt+M', 'Alt+6'], { cloth: 'dark' }],
   fold: [['Alt+R', 'Alt+Shift+;', 'F']],
   keys: [['Alt+Shift+/']],
   pad: [['Alt+R', 'Alt+X', 'Q']],
@@ -55,7 +65,34 @@ const shots = {
   trail: [['Alt+R', 'Alt+P', 'Alt+F', 'hold Alt', 'Backquote']],
   loft: [['Alt+P', 'Alt+R', 'Alt+/', 'Space', 'Shift+F', 'Space', 'Shift+R']],
   unstack: [['Alt+.']],
-  countdown: [['Alt+E', 'Alt+4']],
+  glance: [['hold Alt', 'Quote', 'b'], { prepare: first(['grid.columns', { columns: 3 }]) }],
+  homes: [
+    [],
+    {
+      prepare: async (page) => {
+        await first(
+          ['home.set', { app: 'table', desktop: 'rota', title: 'Station r*' }],
+          ['home.list'],
+        )(page)
+        await page.getByLabel('App', { exact: true }).selectOption('table')
+        await page.getByLabel('Title', { exact: true }).fill('Station readings, Monday')
+      },
+    },
+  ],
+  'put-right': [['Alt+Shift+;', 'P']],
+  why: [['Alt+8', 'Alt+7', 'Alt+Shift+;', 'Y']],
+  solo: [['Alt+8', 'Alt+Enter']],
+  pair: [
+    [],
+    {
+      prepare: first(
+        ['window.focus', { window: 'line' }],
+        ['app.launch', { app: 'drawer' }],
+        ['window.pair', { with: 'line' }],
+        ['pair.swap'],
+      ),
+    },
+  ],
 }
 for (const [name, [keys, options]] of Object.entries(shots))
   if (!only || only === name) await shot(name, keys, options)
