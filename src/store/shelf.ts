@@ -23,8 +23,11 @@ export interface Said {
   count: number
 }
 
-/** A menu at a point of the page, about a window or a desktop. */
-export type Menu = { x: number; y: number } & ({ window: WindowId } | { desktop: DesktopId })
+/** What a menu is about. */
+type About = { window: WindowId } | { desktop: DesktopId } | { app: string }
+
+/** A menu at a point of the page. */
+export type Menu = { x: number; y: number } & About
 
 interface Shelf {
   session: Session
@@ -44,7 +47,7 @@ interface Shelf {
   map: boolean
   /** Desktops that have been put to rest: their windows are not drawn until they are gone to. */
   resting: DesktopId[]
-  /** The menu that is open at the pointer. */
+  /** The menu that is open. */
   menu: Menu | null
   /** Where windows are drawn instead of their frames, while they are laid out to be seen. */
   places: Record<WindowId, Place> | null
@@ -176,13 +179,19 @@ function shown(show: View, { loft, loftBy }: Shelf): Partial<Shelf> {
 
 export const closeLoft = (): void => shelf.setState({ loft: false })
 
-/** Opens the menu of a window or a desktop where the pointer is. */
+/** Opens a menu where the pointer is. */
 export function openMenu(
   event: { clientX: number; clientY: number; preventDefault(): void },
-  about: { window: WindowId } | { desktop: DesktopId },
+  about: About,
 ): void {
   event.preventDefault()
   shelf.setState({ menu: { x: event.clientX, y: event.clientY, ...about } })
+}
+
+/** Opens a menu below the button that was pushed. */
+export function openMenuBelow(button: HTMLElement, about: About): void {
+  const { left, bottom } = button.getBoundingClientRect()
+  shelf.setState({ menu: { x: left, y: bottom, ...about } })
 }
 
 function refuse({ reason, ask }: Refusal): void {

@@ -11,7 +11,7 @@ import { Dialogs } from './dialogs/Dialogs'
 import { useKeys } from './keys/useKeys'
 import { Line } from './line/Line'
 import { OpenLine } from './line/OpenLine'
-import { AtPointer } from './menus/AtPointer'
+import { OpenMenu } from './menus/OpenMenu'
 import { Rack } from './rack/Rack'
 import { Shut } from './Shut'
 import { Stage } from './stage/Stage'
@@ -79,7 +79,7 @@ function Open({ name }: { name: string }) {
       <Dialogs />
       <OpenLine />
       <Trail />
-      <AtPointer />
+      <OpenMenu />
       <Announcer />
     </div>
   )

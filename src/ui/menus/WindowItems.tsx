@@ -22,11 +22,12 @@ const DOCUMENT = [
 ]
 
 /** Everything that can be done with a window; where several are marked, it is sent with them. */
-export function WindowItems({ id, away }: { id: WindowId; away?: boolean }) {
+export function WindowItems({ id }: { id: WindowId }) {
+  const elsewhere = shelf.getState().loft || getState().focus !== id
   const one = { window: id }
   return (
     <>
-      {away ? <CommandItem command="window.focus" args={one} /> : null}
+      {elsewhere ? <CommandItem command="window.focus" args={one} /> : null}
       <SendItems id={id} />
       <MenuSeam />
       {PLACING.map((command) => (

@@ -1,12 +1,5 @@
 import { DropdownMenu } from 'radix-ui'
-import type { ComponentProps, ReactNode, SyntheticEvent } from 'react'
-
-/** Events in a menu stay in it: what it hangs from is dragged and pushed on its own. */
-const contained = {
-  onPointerDown: (event: SyntheticEvent) => event.stopPropagation(),
-  onDoubleClick: (event: SyntheticEvent) => event.stopPropagation(),
-  onContextMenu: (event: SyntheticEvent) => event.stopPropagation(),
-}
+import type { ComponentProps, ReactNode } from 'react'
 
 /** The sheet of a menu. */
 export function MenuSheet(props: ComponentProps<typeof DropdownMenu.Content>) {
@@ -17,7 +10,6 @@ export function MenuSheet(props: ComponentProps<typeof DropdownMenu.Content>) {
         align="start"
         sideOffset={4}
         collisionPadding={8}
-        {...contained}
         {...props}
       />
     </DropdownMenu.Portal>
@@ -35,12 +27,7 @@ export function SubMenu({ label, children }: { label: string; children: ReactNod
         </span>
       </DropdownMenu.SubTrigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.SubContent
-          className="menu"
-          sideOffset={2}
-          collisionPadding={8}
-          {...contained}
-        >
+        <DropdownMenu.SubContent className="menu" sideOffset={2} collisionPadding={8}>
           {children}
         </DropdownMenu.SubContent>
       </DropdownMenu.Portal>

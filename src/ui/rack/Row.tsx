@@ -1,14 +1,11 @@
 import { useSortable } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Ellipsis } from 'lucide-react'
-import { DropdownMenu } from 'radix-ui'
 import { type KeyboardEvent, memo } from 'react'
 import { currentId, desktop, lastId, summary } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
-import { dispatch, openMenu, useArrangement, useShelf } from '@/store/shelf'
-import { DesktopItems } from '@/ui/menus/DesktopItems'
+import { dispatch, openMenu, openMenuBelow, useArrangement, useShelf } from '@/store/shelf'
 import { Kite } from '@/ui/parts/Kite'
-import { MenuSheet } from '@/ui/parts/Menu'
 import { Bows } from './Bow'
 import { NameField } from './NameField'
 
@@ -86,7 +83,17 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
               ◂\
             </span>
           ) : null}
-          <RowMenu id={id} name={name} />
+          <button
+            type="button"
+            tabIndex={-1}
+            aria-haspopup="menu"
+            aria-label={`Menu of ${name}`}
+            className="absolute top-[7px] right-2 grid size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-hover:opacity-100 max-[1000px]:hidden"
+            onPointerDown={(event) => event.stopPropagation()}
+            onClick={(event) => openMenuBelow(event.currentTarget, { desktop: id })}
+          >
+            {dots}
+          </button>
         </div>
         <div className="tail">
           <Bows ids={windows} />
@@ -100,23 +107,4 @@ function go(id: DesktopId, here: boolean): void {
   if (!here) dispatch('desktop.go', { to: id })
 }
 
-function RowMenu({ id, name }: { id: DesktopId; name: string }) {
-  return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger asChild>
-        <button
-          type="button"
-          tabIndex={-1}
-          aria-label={`Menu of ${name}`}
-          className="absolute top-[7px] right-2 grid size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-hover:opacity-100 max-[1000px]:hidden"
-          onPointerDown={(event) => event.stopPropagation()}
-        >
-          <Ellipsis size={15} />
-        </button>
-      </DropdownMenu.Trigger>
-      <MenuSheet side="right">
-        <DesktopItems id={id} />
-      </MenuSheet>
-    </DropdownMenu.Root>
-  )
-}
+const dots = <Ellipsis size={15} aria-hidden />

@@ -8,24 +8,14 @@ import {
   Shrink,
   X,
 } from 'lucide-react'
-import { DropdownMenu } from 'radix-ui'
-import {
-  type CSSProperties,
-  type MouseEvent,
-  memo,
-  type ReactNode,
-  useEffect,
-  useState,
-} from 'react'
+import { type CSSProperties, memo, type ReactNode, useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
 import type { Place } from '@/core/geometry/shelves'
 import { misplaced } from '@/core/homes/explain'
 import { momentOf } from '@/core/homes/matching'
 import { currentId, desktop, isVisible, shownFrame } from '@/core/model/selectors'
 import type { Rect, State, Window, WindowId } from '@/core/model/types'
-import { dispatch, getState, useShelf, useWhileLive } from '@/store/shelf'
-import { WindowItems } from '@/ui/menus/WindowItems'
-import { MenuSheet } from '@/ui/parts/Menu'
+import { dispatch, getState, openMenu, openMenuBelow, useShelf, useWhileLive } from '@/store/shelf'
 import { Content } from './Content'
 import { rememberElement } from './focus'
 import { restoreScroll } from './scroll'
@@ -176,11 +166,6 @@ const Hem = memo(function Hem({
 }) {
   const moving = useMoving(id)
   const Glyph = appOf(app)?.glyph
-  const [menu, setMenu] = useState(false)
-  const openMenu = (event: MouseEvent) => {
-    event.preventDefault()
-    setMenu(true)
-  }
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: every action is on a key and in the menu
     <header
@@ -191,11 +176,19 @@ const Hem = memo(function Hem({
           window: id,
         })
       }
-      onContextMenu={openMenu}
+      onContextMenu={(event) => openMenu(event, { window: id })}
     >
-      <WindowMenu id={id} open={menu} onOpen={setMenu} label={name}>
+      <button
+        type="button"
+        className="hem-icon -ml-1"
+        aria-haspopup="menu"
+        aria-label={`Menu of ${name}`}
+        onPointerDown={(event) => event.button === 0 && event.stopPropagation()}
+        onDoubleClick={(event) => event.stopPropagation()}
+        onClick={(event) => openMenuBelow(event.currentTarget, { window: id })}
+      >
         {Glyph ? <Glyph size={15} aria-hidden /> : null}
-      </WindowMenu>
+      </button>
       <b className="min-w-0 truncate font-semibold">{name}</b>
       {away ? (
         <HemIcon id={id} command="window.why" label="Away from home: why here?">
@@ -259,39 +252,5 @@ function HemIcon({
     >
       {children}
     </button>
-  )
-}
-
-/** The menu of a window, on its glyph and on a right click in the hem. */
-function WindowMenu({
-  id,
-  open,
-  onOpen,
-  label,
-  children,
-}: {
-  id: WindowId
-  open: boolean
-  onOpen(open: boolean): void
-  label: string
-  children: ReactNode
-}) {
-  return (
-    <DropdownMenu.Root open={open} onOpenChange={onOpen} modal={false}>
-      <DropdownMenu.Trigger asChild>
-        <button
-          type="button"
-          className="hem-icon -ml-1"
-          aria-label={`Menu of ${label}`}
-          onPointerDown={(event) => event.button === 0 && event.stopPropagation()}
-          onDoubleClick={(event) => event.stopPropagation()}
-        >
-          {children}
-        </button>
-      </DropdownMenu.Trigger>
-      <MenuSheet>
-        <WindowItems id={id} />
-      </MenuSheet>
-    </DropdownMenu.Root>
   )
 }

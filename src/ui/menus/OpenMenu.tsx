@@ -1,12 +1,16 @@
 import { DropdownMenu } from 'radix-ui'
-import { shelf, useShelf } from '@/store/shelf'
+import { type Menu, shelf, useShelf } from '@/store/shelf'
 import { MenuSheet } from '@/ui/parts/Menu'
 import { focusContent } from '@/ui/window/focus'
+import { AppItems } from './AppItems'
 import { DesktopItems } from './DesktopItems'
 import { WindowItems } from './WindowItems'
 
-/** The menu that was asked for with a right click, a long touch or the menu key. */
-export function AtPointer() {
+/**
+ * The menu that is open, of a window, a desktop or an app: from its button, with a right click, a
+ * long touch or the menu key. One for the page, so that none waits beside every window and row.
+ */
+export function OpenMenu() {
   const menu = useShelf((now) => now.menu)
   if (!menu) return null
   return (
@@ -15,7 +19,7 @@ export function AtPointer() {
         <span aria-hidden className="fixed" style={{ left: menu.x, top: menu.y }} />
       </DropdownMenu.Trigger>
       <MenuSheet
-        aria-label={'window' in menu ? 'Window' : 'Desktop'}
+        aria-label={'window' in menu ? 'Window' : 'desktop' in menu ? 'Desktop' : 'App'}
         onCloseAutoFocus={(event) => {
           event.preventDefault()
           const { view, loft } = shelf.getState()
@@ -23,12 +27,14 @@ export function AtPointer() {
           else if (!view) focusContent()
         }}
       >
-        {'window' in menu ? (
-          <WindowItems id={menu.window} away />
-        ) : (
-          <DesktopItems id={menu.desktop} />
-        )}
+        <Items menu={menu} />
       </MenuSheet>
     </DropdownMenu.Root>
   )
+}
+
+function Items({ menu }: { menu: Menu }) {
+  if ('window' in menu) return <WindowItems id={menu.window} />
+  if ('desktop' in menu) return <DesktopItems id={menu.desktop} />
+  return <AppItems id={menu.app} />
 }

@@ -1,0 +1,50 @@
+import { allApps } from '@/apps/list'
+import { byUse, title } from '@/core/model/selectors'
+import { getState } from '@/store/shelf'
+import { CommandItem } from '@/ui/parts/CommandItem'
+import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
+
+/** The windows an app has open, each with the desktop it is on, and everything to do with the app. */
+export function AppItems({ id }: { id: string }) {
+  const state = getState()
+  const name = allApps(state.apps).find((app) => app.id === id)?.name ?? ''
+  const open = byUse(state).filter((window) => window.app === id)
+  return (
+    <>
+      {open.map((window) => (
+        <CommandItem
+          key={window.id}
+          command="window.focus"
+          args={{ window: window.id }}
+          label={`${title(state, window)} · ${state.desktops[window.desktop]?.name ?? 'every desktop'}`}
+        />
+      ))}
+      {open.length ? <MenuSeam /> : null}
+      <CommandItem
+        command="app.launch"
+        args={{ ...launching(id), another: true }}
+        label={`Another ${name.toLowerCase()} window`}
+      />
+      <SubMenu label="Number key">
+        {Array.from({ length: 9 }, (_, at) => at + 1).map((key) => (
+          <CommandItem
+            key={key}
+            command="app.slot"
+            args={{ app: id, slot: key }}
+            label={String(key)}
+          />
+        ))}
+      </SubMenu>
+      <CommandItem command="app.everywhere" args={{ app: id }} label="All on every desktop" />
+      {state.apps[id] ? (
+        <CommandItem command="app.remove" args={{ app: id }} label={`Remove ${name}`} />
+      ) : null}
+    </>
+  )
+}
+
+/** How an app is launched: by its number key, which is told then, or by its name. */
+export function launching(id: string): { slot: number } | { app: string } {
+  const slot = getState().slots.indexOf(id) + 1
+  return slot ? { slot } : { app: id }
+}
