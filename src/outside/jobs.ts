@@ -1,7 +1,11 @@
 import type { JobEvent } from '@/apps/job/protocol'
+import { numberIn, type Source } from './streams'
 
 /** How long a step of a job takes at speed 1, in milliseconds. */
 export const STEP_EVERY = 6_000
+
+/** How often it is looked how far a job is, in milliseconds. */
+const LOOK_EVERY = 250
 
 /** A job the service runs, whether someone listens or not. */
 export interface RunningJob {
@@ -42,4 +46,38 @@ export function ending(job: RunningJob, step: number): JobEvent | null {
   if (job.failsAt !== undefined && step >= job.failsAt)
     return { kind: 'failed', why: 'HR-07 has no readings for this hour' }
   return step >= job.steps ? { kind: 'done' } : null
+}
+
+/** Runs a job, or joins it where it is, and tells every step after the one that is known. */
+export function jobSource(query: URLSearchParams): Source {
+  const id = query.get('key') ?? ''
+  const from = numberIn(query, 'at', 0)
+  const fails = numberIn(query, 'fails', 0)
+  const job: RunningJob = jobs.get(id) ?? {
+    steps: Math.max(1, numberIn(query, 'steps', 10)),
+    from,
+    since: Date.now(),
+    every: STEP_EVERY / Math.max(0.01, numberIn(query, 'speed', 1)),
+    paused: null,
+    ...(fails && { failsAt: fails }),
+  }
+  return {
+    key: id,
+    begin(send) {
+      jobs.set(id, job)
+      let told = from
+      const look = () => {
+        const step = stepAt(job, Date.now())
+        while (told < step) send({ kind: 'step', step: ++told, log: logOf(told, job.steps) })
+        const end = ending(job, step)
+        if (!end) return
+        send(end)
+        jobs.delete(id)
+        clearInterval(timer)
+      }
+      const timer = setInterval(look, LOOK_EVERY)
+      look()
+      return () => clearInterval(timer)
+    },
+  }
 }

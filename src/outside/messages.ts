@@ -1,4 +1,5 @@
 import type { Incoming } from '@/apps/messages/protocol'
+import { numberIn, type Source } from './streams'
 
 /** How long it is from one message to the next at speed 1, in milliseconds. */
 export const MESSAGE_EVERY = 45_000
@@ -56,4 +57,18 @@ export function messageAt(seed: number, number: number): Incoming {
   const round = Math.floor((number - 1) / SAID.length)
   const at = (number - 1 + seed + round * 3) % SAID.length
   return { number, ...(SAID[at] as Omit<Incoming, 'number'>) }
+}
+
+/** Messages after a number, one now and then. */
+export function messageSource(query: URLSearchParams): Source {
+  const seed = numberIn(query, 'seed', 1)
+  const speed = Math.max(0.01, numberIn(query, 'speed', 1))
+  let number = numberIn(query, 'after', 0)
+  return {
+    key: query.get('key') ?? '',
+    begin(send) {
+      const timer = setInterval(() => send(messageAt(seed, ++number)), MESSAGE_EVERY / speed)
+      return () => clearInterval(timer)
+    },
+  }
 }

@@ -1,6 +1,6 @@
 import { isPrivate, mayBeFramed } from './framing'
-import { ending, logOf, type RunningJob, stepAt } from './jobs'
-import { messageAt } from './messages'
+import { ending, jobSource, jobs, logOf, type RunningJob, STEP_EVERY, stepAt } from './jobs'
+import { MESSAGE_EVERY, messageAt, messageSource } from './messages'
 import { eventStream, isRunning, numberIn, setRunning } from './streams'
 
 const job = (given: Partial<RunningJob> = {}): RunningJob => ({
@@ -46,23 +46,95 @@ test('this machine and private networks are not asked', () => {
   for (const host of ['example.org', '172.40.0.1', '100.1.1.1']) expect(isPrivate(host)).toBe(false)
 })
 
-test('a stream tells events until its service stops; then there is none until it starts', async () => {
-  let send: (event: object) => void = () => {}
-  let stopped = false
-  const answer = eventStream('one', new AbortController().signal, (given) => {
-    send = given
-    return () => {
-      stopped = true
-    }
-  })
-  send({ step: 1 })
+/** A source that is told by hand, and whether it was stopped. */
+function byHand(key: string) {
+  const source = {
+    key,
+    send: (_event: object) => {},
+    stopped: false,
+    begin(send: (event: object) => void) {
+      source.send = send
+      return () => {
+        source.stopped = true
+      }
+    },
+  }
+  return source
+}
+
+const lines = async (answer: Response): Promise<object[]> =>
+  (await answer.text())
+    .split('\n\n')
+    .filter(Boolean)
+    .map((line) => JSON.parse(line.replace('data: ', '')) as object)
+
+test('one stream tells of several sources; one that breaks off leaves the others', async () => {
+  const left = new AbortController()
+  const [one, two] = [byHand('one'), byHand('two')]
+  const answer = eventStream([one, two], left.signal)
+  one.send({ step: 1 })
   setRunning('one', false)
-  expect(stopped).toBe(true)
-  expect(await answer.text()).toBe(': here\n\ndata: {"step":1}\n\n')
-  expect(eventStream('one', new AbortController().signal, () => () => {}).status).toBe(503)
-  expect(isRunning('two')).toBe(true)
-  setRunning('one', true)
-  expect(isRunning('one')).toBe(true)
+  expect([one.stopped, two.stopped]).toEqual([true, false])
+  two.send({ step: 2 })
+  left.abort()
+  expect(two.stopped).toBe(true)
+  expect(await lines(answer)).toEqual([
+    { key: 'one', heard: true },
+    { key: 'two', heard: true },
+    { key: 'one', event: { step: 1 } },
+    { key: 'one', heard: false },
+    { key: 'two', event: { step: 2 } },
+  ])
+})
+
+test('what is down is told so, until it runs again', async () => {
+  const ask = async () => {
+    const left = new AbortController()
+    const answer = eventStream([byHand('three')], left.signal)
+    left.abort()
+    return lines(answer)
+  }
+  setRunning('three', false)
+  expect(isRunning('three')).toBe(false)
+  expect(await ask()).toEqual([{ key: 'three', heard: false }])
+  setRunning('three', true)
+  expect(await ask()).toEqual([{ key: 'three', heard: true }])
+})
+
+test('a job told of twice is one job, joined where it is', async () => {
+  jest.useFakeTimers()
+  try {
+    const told: object[] = []
+    const query = (at: number) => new URLSearchParams({ key: 'run', steps: '4', at: String(at) })
+    const stop = jobSource(query(0)).begin((event) => told.push(event))
+    jest.advanceTimersByTime(STEP_EVERY * 2)
+    stop()
+    expect(told).toMatchObject([{ step: 1 }, { step: 2 }])
+    // It goes on while nobody listens.
+    jest.advanceTimersByTime(STEP_EVERY)
+    jobSource(query(2)).begin((event) => told.push(event))
+    expect(told.slice(2)).toMatchObject([{ step: 3 }])
+    jest.advanceTimersByTime(STEP_EVERY)
+    expect(told.slice(3)).toMatchObject([{ step: 4 }, { kind: 'done' }])
+    expect(jobs.has('run')).toBe(false)
+  } finally {
+    jest.useRealTimers()
+  }
+})
+
+test('messages come after the number that is known, faster when asked to be', () => {
+  jest.useFakeTimers()
+  try {
+    const told: { number?: number }[] = []
+    const query = new URLSearchParams({ key: 'line', seed: '2', after: '5', speed: '10' })
+    const stop = messageSource(query).begin((event) => told.push(event))
+    jest.advanceTimersByTime((MESSAGE_EVERY / 10) * 3)
+    stop()
+    jest.advanceTimersByTime(MESSAGE_EVERY)
+    expect(told.map(({ number }) => number)).toEqual([6, 7, 8])
+  } finally {
+    jest.useRealTimers()
+  }
 })
 
 test('numbers in a query are taken when they are numbers', () => {

@@ -1,3 +1,4 @@
+import { createStore, useStore } from 'zustand'
 import type { JournalEvent } from '@/core/journal/events'
 
 interface DayStore {
@@ -11,6 +12,12 @@ const dayOf = (at: number): string => {
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
 }
 
+const today = createStore<{ events: readonly JournalEvent[] }>(() => ({ events: [] }))
+
+/** What has happened today. */
+export const eventsToday = (): readonly JournalEvent[] => today.getState().events
+export const useToday = (): readonly JournalEvent[] => useStore(today, ({ events }) => events)
+
 /** What happened when, one record a day, local time. */
 export class Journal {
   private days = new Map<string, JournalEvent[]>()
@@ -21,16 +28,18 @@ export class Journal {
   /** The days to come are read on their first event; what is there is kept. */
   async open(now: number): Promise<void> {
     const day = dayOf(now)
-    this.days.set(day, ((await this.store.getItem(day)) as JournalEvent[] | null) ?? [])
+    const events = ((await this.store.getItem(day)) as JournalEvent[] | null) ?? []
+    this.days.set(day, events)
+    today.setState({ events })
   }
 
   add(events: JournalEvent[]): void {
     for (const event of events) {
       const day = dayOf(event.at)
-      const list = this.days.get(day) ?? []
-      list.push(event)
+      const list = [...(this.days.get(day) ?? []), event]
       this.days.set(day, list)
       this.changed.add(day)
+      today.setState({ events: list })
     }
   }
 

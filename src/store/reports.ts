@@ -31,4 +31,8 @@ export function report(document: DocumentId, given: Report): void {
 export const useReport = (document: DocumentId | undefined): Report | undefined =>
   useStore(reports, (all) => all[document ?? ''])
 
+/** How many of these documents want attention. */
+export const useWaiting = (documents: DocumentId[]): number =>
+  useStore(reports, (all) => documents.filter((id) => all[id]?.attention).length)
+
 export const reportOf = (document: DocumentId): Report | undefined => reports.getState()[document]

@@ -1,5 +1,6 @@
 import { emptyHistory } from '@/core/history/history'
 import { initialState } from '@/core/model/initial'
+import { currentId } from '@/core/model/selectors'
 import type { AppFacts, State } from '@/core/model/types'
 import { provideContents, putContent, writeContents } from './documents'
 import { Journal } from './journal'
@@ -9,6 +10,14 @@ import { keepSessions } from './sessions'
 import { getState, onJournal, provideApps, say, shelf } from './shelf'
 import { loadSlots, saveSlot } from './slots'
 import { openStores, type Stores } from './storage'
+
+/** Tells when the page is looked at, first now, and when it is left. */
+function keepPresence(tell: (kind: 'here' | 'away') => void, signal: AbortSignal): void {
+  tell('here')
+  const changed = () => tell(document.visibilityState === 'visible' ? 'here' : 'away')
+  document.addEventListener('visibilitychange', changed, { signal })
+  addEventListener('pagehide', () => tell('away'), { signal })
+}
 
 /** What a shelf starts with when nothing is kept yet. */
 export interface Seed {
@@ -73,16 +82,25 @@ export async function start(
   })
   await journal.open(Date.now()).catch(() => {})
   await keepSessions(stores.sessions, written, Date.now).catch(() => {})
-  onJournal((events) => journal.add(events))
-  shelf.subscribe((now, before) => {
+  // Until another page takes the shelf over.
+  const over = new AbortController()
+  const { signal } = over
+  const offJournal = onJournal((events) => journal.add(events))
+  const offShelf = shelf.subscribe((now, before) => {
     if (now.session.state !== before.session.state) keeper.soon()
   })
+  keepPresence((kind) => {
+    journal.add([{ kind, to: currentId(getState()), at: Date.now(), by: 'app' }])
+    keeper.soon()
+  }, signal)
   const flush = () => void keeper.flush()
-  addEventListener('pagehide', flush)
-  document.addEventListener('visibilitychange', flush)
-  if (written === null) keeper.soon()
+  addEventListener('pagehide', flush, { signal })
+  document.addEventListener('visibilitychange', flush, { signal })
   void lost.then(() => {
     keeper.stop()
+    over.abort()
+    offJournal()
+    offShelf()
     shelf.setState({ ready: false })
     dispatchEvent(new Event('shelf-taken-over'))
   })

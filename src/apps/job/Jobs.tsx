@@ -31,8 +31,8 @@ export default function Jobs({ document: id, window }: AppProps) {
   const connection = useService<JobEvent>(
     active?.id ?? null,
     () => {
-      const { id: job = '', steps, at, fails } = running(now()) ?? ({} as Job)
-      return `/api/jobs?id=${job}&steps=${steps}&at=${at}&speed=${serviceSpeed()}${fails ? `&fails=${fails}` : ''}`
+      const { steps = 1, at = 0, fails = 0 } = now().jobs.find((job) => job.id === active?.id) ?? {}
+      return { service: 'job', steps, at, fails, speed: serviceSpeed() }
     },
     (event) => active && change(heard(now(), active.id, event)),
   )

@@ -48,8 +48,6 @@ export function heard(content: JobContent, id: string, event: JobEvent): JobCont
         at: event.step,
         log: [...one.log, event.log].slice(-LOG_KEPT),
       }))
-    case 'paused':
-      return change(content, id, (one) => ({ ...one, state: 'paused' }))
     case 'done':
       return advance(change(content, id, (one) => ({ ...one, state: 'done', at: one.steps })))
     case 'failed':

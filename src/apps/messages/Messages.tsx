@@ -34,7 +34,7 @@ export default function Messages({ document: id, window }: AppProps) {
     kept ? id : null,
     () => {
       const { received = 0 } = (contentOf(id) as MessagesContent | null) ?? NO_MESSAGES
-      return `/api/messages?key=${id}&seed=2&after=${received}&speed=${serviceSpeed()}`
+      return { service: 'messages', seed: 2, after: received, speed: serviceSpeed() }
     },
     (incoming) => change((now) => receive(now, incoming, Date.now())),
   )

@@ -82,7 +82,7 @@ export function Picture({ source, document }: { source: string; document: Docume
         tabIndex={0}
         data-autofocus=""
         onKeyDown={keys}
-        className="relative min-h-0 flex-1 touch-none overflow-hidden outline-none"
+        className="relative min-h-0 flex-1 touch-none overflow-clip outline-none"
       >
         {/* biome-ignore lint/a11y/noStaticElementInteractions: by keys a reference is copied */}
         <img

@@ -2,6 +2,7 @@ import { create } from 'mutative'
 import { ValidationError } from 'yup'
 import { type History, record, redo, undo } from '@/core/history/history'
 import type { JournalEvent } from '@/core/journal/events'
+import { currentId } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
 import type { Command, Env, Refusal, Result, View } from './command'
 import { registry } from './registry'
@@ -31,7 +32,7 @@ export type Outcome =
 export function execute(session: Session, id: string, args: object, env: Env): Outcome {
   const command = registry.get(id)
   if (!command) return { ok: false, reason: `There is no command “${id}”.` }
-  if (command.travel) return travel(session, command.travel)
+  if (command.travel) return travel(session, command.travel, env)
   const problem = argumentProblem(command, args)
   if (problem) return { ok: false, reason: problem }
   const given = args as Record<string, unknown>
@@ -69,11 +70,14 @@ function argumentProblem(command: Command, args: object): string | null {
   }
 }
 
-function travel(session: Session, direction: 'undo' | 'redo'): Outcome {
+function travel(session: Session, direction: 'undo' | 'redo', env: Env): Outcome {
   const { history: before, state: now } = session
   const travelled = direction === 'undo' ? undo(before, now) : redo(before, now)
   if (!travelled) return { ok: false, reason: `There is nothing to ${direction}.` }
   const { state, history, step } = travelled
   const say = `${direction === 'undo' ? 'Undone' : 'Redone'}: ${step.say}`
-  return { ok: true, session: { state, history }, say, journal: [], step: false }
+  const [from, to] = [currentId(now), currentId(state)]
+  const journal =
+    from === to ? [] : [{ kind: 'switch' as const, from, to, at: env.now, by: env.by }]
+  return { ok: true, session: { state, history }, say, journal, step: false }
 }

@@ -67,6 +67,17 @@ export const setting = command({
   },
 })
 
+export const inspector = command({
+  id: 'shelf.inspector',
+  title: 'Show or hide the inspector',
+  group,
+  step: false,
+  run: (draft) => {
+    draft.settings.inspector = !draft.settings.inspector
+    return { announce: draft.settings.inspector ? 'Inspector shown' : 'Inspector hidden' }
+  },
+})
+
 /** Brings another state in: it adds and changes, and takes no window away. */
 function bringIn(draft: State, theirs: State): void {
   // What fills a desktop here goes back first, so that both shelves agree on where windows live.
@@ -152,6 +163,7 @@ export const shelfCommands = [
     step: false,
     run: () => ({ show: { view: 'loft', by: 'app' } }),
   }),
+  inspector,
   opens('line', 'line.open', 'Find anything'),
   command({
     id: 'unstack.open',

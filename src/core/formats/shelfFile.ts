@@ -166,6 +166,7 @@ const stateSchema = object({
     trail: string().oneOf(['all', 'here']).required(),
     launch: string().oneOf(['go', 'here']).required(),
     restAfter: number().integer().min(0).required(),
+    inspector: boolean().required(),
     keys: string().oneOf(['alt', 'leader']).required(),
     cloth: string().oneOf(['system', 'day', 'night']).required(),
   }).required(),

@@ -3,7 +3,8 @@ import type { DesktopId, WindowId } from '@/core/model/types'
 /** What a command was given by. */
 export type By = 'key' | 'pointer' | 'console' | 'app'
 
-export type EventKind = 'switch' | 'send' | 'carry' | 'focus' | 'open' | 'close'
+/** `here` and `away`: the page was opened or looked at again, and was left. */
+export type EventKind = 'switch' | 'send' | 'carry' | 'focus' | 'open' | 'close' | 'here' | 'away'
 
 /** One line of the journal. */
 export interface JournalEvent {

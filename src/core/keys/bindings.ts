@@ -106,6 +106,7 @@ const FIXED: Bound[] = [
   { keys: 'Alt+Shift+; H', command: 'home.ask' },
   { keys: 'Alt+Shift+; Shift+H', command: 'home.list' },
   { keys: 'Alt+Shift+; Y', command: 'window.why' },
+  { keys: 'Alt+Shift+; I', command: 'shelf.inspector' },
   { keys: 'Alt+Shift+; P', command: 'home.askPutRight' },
   { keys: 'Alt+Shift+; Home', command: 'window.goHome' },
   { keys: 'Alt+Shift+; O', command: 'shelf.openFile' },

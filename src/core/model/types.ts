@@ -221,6 +221,8 @@ export interface Settings {
   launch: 'go' | 'here'
   /** Minutes after which a desktop that is not looked at is put to rest; 0 for never. */
   restAfter: number
+  /** Whether the inspector follows the focused window. */
+  inspector: boolean
 }
 
 /** The part of the state that commands arrange and undo takes back. */

@@ -1,11 +1,6 @@
-import type { ReactNode } from 'react'
 import { appOf } from '@/apps/list'
-import { misplaced } from '@/core/homes/explain'
-import { homeFor, momentOf } from '@/core/homes/matching'
-import { where } from '@/core/homes/words'
-import { title } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement } from '@/store/shelf'
+import { Fact, HomeFact, timeOfDay } from '@/ui/parts/Facts'
 import { Keys } from '@/ui/parts/Keys'
 import { Likeness } from '@/ui/parts/Likeness'
 import type { LoftRow } from './rows'
@@ -31,7 +26,6 @@ export function Bench({
   const window = useArrangement((state) => state.windows[id ?? ''])
   const name = useArrangement((state) => state.documents[window?.document ?? '']?.title)
   const lives = useArrangement((state) => state.desktops[window?.desktop ?? '']?.name)
-  const opened = window && new Date(window.openedAt)
   return (
     <aside
       aria-label="Bench"
@@ -44,15 +38,13 @@ export function Bench({
           <Fact name="app">{appOf(window.app)?.name ?? window.app}</Fact>
           <Fact name="on">{lives ?? 'every desktop'}</Fact>
           <Fact name="home">
-            <Home id={window.id} />
+            <HomeFact id={window.id} />
           </Fact>
           <Fact name="size">
             {window.frame.width} × {window.frame.height}
             {window.minimised ? ', minimised' : window.maximised ? ', maximised' : ''}
           </Fact>
-          <Fact name="opened">
-            {opened?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })}
-          </Fact>
+          <Fact name="opened">{timeOfDay(window.openedAt)}</Fact>
         </dl>
       ) : null}
       <ul className="mt-1 flex flex-col border-seam border-t-[1.5px] border-dashed pt-2">
@@ -61,36 +53,6 @@ export function Bench({
         ))}
       </ul>
     </aside>
-  )
-}
-
-/** Where the window's home is, and what put it where it is. */
-function Home({ id }: { id: WindowId }) {
-  const state = useArrangement((now) => now)
-  const window = state.windows[id]
-  if (!window) return null
-  const subject = { app: window.app, title: title(state, window) }
-  const home = homeFor(state, subject, momentOf(Date.now()))
-  const away = misplaced(state, window, momentOf(Date.now()))
-  return (
-    <button
-      type="button"
-      tabIndex={-1}
-      className="text-left underline decoration-dashed underline-offset-[3px]"
-      onClick={() => dispatch('window.why', { window: id })}
-    >
-      {home ? where(home, state) : 'none'}
-      {away ? ', away from it' : ''}
-    </button>
-  )
-}
-
-function Fact({ name, children }: { name: string; children: ReactNode }) {
-  return (
-    <>
-      <dt className="text-soft">{name}</dt>
-      <dd className="min-w-0 truncate">{children}</dd>
-    </>
   )
 }
 

@@ -1,7 +1,9 @@
 import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { type Shelves, standOnShelves } from '@/core/geometry/shelves'
+import { timeOn } from '@/core/journal/time'
 import { currentId } from '@/core/model/selectors'
 import { EVERY, type WindowId } from '@/core/model/types'
+import { useToday } from '@/store/journal'
 import {
   closeLoft,
   dispatch,
@@ -36,6 +38,7 @@ export function Loft() {
   const width = useWidth()
   const rows = useMemo(() => loftRows(state, by, filter ?? ''), [state, by, filter])
   const shelves = useMemo(() => standOnShelves(rows, width), [rows, width])
+  const spent = timeOn(useToday(), new Date().setHours(0, 0, 0, 0), Date.now())
   const seen = useSeen(shelves, choice.row)
   const valid = useMemo(() => settle(choice, rows), [choice, rows])
   const marked = kept.filter((id) => state.windows[id])
@@ -171,6 +174,7 @@ export function Loft() {
               top={top}
               height={height}
               places={shelves.places}
+              spent={Math.floor((spent[one.id] ?? 0) / 60_000)}
               chosen={valid.row === one.id ? valid : null}
               onGo={go}
             />

@@ -1,7 +1,9 @@
 import { memo } from 'react'
 import { appOf } from '@/apps/list'
 import { CAPTION, LEAST_WIDTH, type Shelves } from '@/core/geometry/shelves'
+import { spell } from '@/core/journal/words'
 import { currentId } from '@/core/model/selectors'
+import { useWaiting } from '@/store/reports'
 import { openMenu, useArrangement, useShelf } from '@/store/shelf'
 import { Kite } from '@/ui/parts/Kite'
 import { NameField } from '@/ui/rack/NameField'
@@ -17,6 +19,8 @@ interface RowProps {
   top: number
   height: number
   places: Shelves['places']
+  /** How long one was on it today, in minutes. */
+  spent: number
   /** The choice, if it is in this row. */
   chosen: Choice | null
   onGo(choice: Choice): void
@@ -24,7 +28,7 @@ interface RowProps {
 
 /** A shelf: its name at the left, its windows standing on it. */
 export const ShelfRow = memo(function ShelfRow(given: RowProps) {
-  const { row, seen, top, height, places, chosen, onGo } = given
+  const { row, seen, top, height, places, spent, chosen, onGo } = given
   const hue = useArrangement(({ desktops }) => desktops[row.id]?.hue ?? 'slate')
   return (
     <li
@@ -34,7 +38,9 @@ export const ShelfRow = memo(function ShelfRow(given: RowProps) {
       className={`shelf hue-${hue} ${chosen ? 'shelf-chosen' : ''}`}
       style={{ height }}
     >
-      {seen ? <Name row={row} chosen={!!chosen && !chosen.window} onGo={onGo} /> : null}
+      {seen ? (
+        <Name row={row} spent={spent} chosen={!!chosen && !chosen.window} onGo={onGo} />
+      ) : null}
       {(seen ? row.windows : []).map(({ id }) => {
         const place = places[id]
         return place ? (
@@ -58,10 +64,12 @@ export const ShelfRow = memo(function ShelfRow(given: RowProps) {
 /** A row's mark, name and figures. A desktop's is dragged to reorder. */
 function Name({
   row: { id, is, name, windows, thin },
+  spent,
   chosen,
   onGo,
 }: {
   row: LoftRow
+  spent: number
   chosen: boolean
   onGo(choice: Choice): void
 }) {
@@ -70,6 +78,7 @@ function Name({
   const resting = useShelf((shelf) => shelf.resting.includes(id))
   // What a desktop costs: the windows of it that are drawn and at work.
   const live = windows.filter((one) => windowElement(one.id)).length
+  const waiting = useWaiting(windows.map(({ document }) => document))
   const naming = useShelf(({ view }) => view?.view === 'rename' && view.desktop === id)
   const Glyph = is === 'app' ? appOf(id)?.glyph : undefined
   return (
@@ -103,10 +112,12 @@ function Name({
           </button>
         )}
         {thin ? null : (
-          <span className="text-soft">
+          <p className="text-soft leading-[1.35]">
             {windows.length === 1 ? '1 window' : `${windows.length || 'no'} windows`}
             {windows.length ? `, ${resting ? 'at rest' : `${live} live`}` : ''}
-          </span>
+            {waiting ? <b className="block font-semibold text-ink">{waiting} waiting</b> : null}
+            {spent ? <span className="block">{spell(spent)} today</span> : null}
+          </p>
         )}
       </div>
     </div>

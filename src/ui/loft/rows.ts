@@ -1,13 +1,13 @@
 import { appOf } from '@/apps/list'
 import { desktop, shownFrame, title, window as windowOf } from '@/core/model/selectors'
-import { EVERY, type Size, type State, type WindowId } from '@/core/model/types'
+import { type DocumentId, EVERY, type Size, type State, type WindowId } from '@/core/model/types'
 
 /** A shelf of the loft: a desktop, the windows on every desktop, or an app. */
 export interface LoftRow {
   id: string
   is: 'desktop' | 'every' | 'app'
   name: string
-  windows: ({ id: WindowId } & Size)[]
+  windows: ({ id: WindowId; document: DocumentId } & Size)[]
   /** Whether nothing on it matches what is looked for. */
   thin: boolean
 }
@@ -23,7 +23,7 @@ export function loftRows(state: State, by: 'desktop' | 'app', filter: string): L
       : all.filter((one) => matches(`${title(state, one)} ${appOf(one.app)?.name}`))
     const windows = some.map((one) => {
       const { width, height } = shownFrame(state, one)
-      return { id: one.id, width, height }
+      return { id: one.id, document: one.document, width, height }
     })
     return { id, is, name, windows, thin: wanted !== '' && windows.length === 0 && !matches(name) }
   }

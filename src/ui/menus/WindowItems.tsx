@@ -12,7 +12,7 @@ const PLACING = [
   'window.maximise',
   'window.minimise',
 ]
-const HOME = ['window.why', 'home.ask', 'window.goHome']
+const HOME = ['window.why', 'home.ask', 'window.goHome', 'shelf.inspector']
 const DOCUMENT = [
   'window.save',
   'window.askTitle',

@@ -23,6 +23,8 @@ export function Tool({
       aria-label={label}
       aria-pressed={on}
       disabled={disabled}
+      // What is worked on keeps the keys.
+      onMouseDown={(event) => event.preventDefault()}
       onClick={onClick}
     >
       {children}

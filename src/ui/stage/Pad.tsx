@@ -1,17 +1,10 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import { PAD, spanOf } from '@/core/geometry/pad'
 import { window as windowOf } from '@/core/model/selectors'
-import type { Span, WindowId } from '@/core/model/types'
+import type { WindowId } from '@/core/model/types'
 import { closeView, dispatch, getState, useShelf } from '@/store/shelf'
 
-const LETTERS = 'QWEASDZXC'
 const STEP = 24
-
-const spanOf = (a: number, b: number): Span => ({
-  top: Math.min(Math.floor(a / 3), Math.floor(b / 3)),
-  left: Math.min(a % 3, b % 3),
-  bottom: Math.max(Math.floor(a / 3), Math.floor(b / 3)),
-  right: Math.max(a % 3, b % 3),
-})
 
 /** The stage ruled 3×3: one letter places the window into that ninth, a second spans to there. */
 export function Pad() {
@@ -46,7 +39,7 @@ function Ruled({ id }: { id: WindowId }) {
   }
   const keys = (event: KeyboardEvent) => {
     const { key, shiftKey } = event
-    const cell = LETTERS.indexOf(key.toUpperCase())
+    const cell = PAD.indexOf(key.toUpperCase())
     const steps: Record<string, [number, number]> = {
       ArrowLeft: [-STEP, 0],
       ArrowRight: [STEP, 0],
@@ -73,7 +66,7 @@ function Ruled({ id }: { id: WindowId }) {
       onKeyDown={keys}
       onBlur={(event) => event.currentTarget.contains(event.relatedTarget) || closeView()}
     >
-      {[...LETTERS].map((letter, cell) => (
+      {[...PAD].map((letter, cell) => (
         <button
           key={letter}
           type="button"

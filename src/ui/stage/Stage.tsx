@@ -4,6 +4,7 @@ import type { Hue } from '@/core/model/types'
 import { dispatch, getState, shelf, useArrangement, useList, useShelf } from '@/store/shelf'
 import { Divider } from '@/ui/full/Divider'
 import { Glance } from '@/ui/glance/Glance'
+import { Inspector } from '@/ui/inspector/Inspector'
 import { Loft } from '@/ui/loft/Loft'
 import { SmallMap } from '@/ui/map/SmallMap'
 import { Unstack } from '@/ui/unstack/Unstack'
@@ -68,6 +69,7 @@ export function Stage() {
         <Windows />
       </div>
       <Divider />
+      <Inspector />
       <Pad />
       <Unstack />
       <Glance />

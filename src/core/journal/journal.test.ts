@@ -1,0 +1,66 @@
+import fc from 'fast-check'
+import type { EventKind, JournalEvent } from './events'
+import { timeOn } from './time'
+import { eventInWords, spell } from './words'
+
+const event = (at: number, kind: EventKind, to?: string): JournalEvent => ({
+  at,
+  kind,
+  by: 'key',
+  ...(to && { to }),
+})
+
+test('time goes to the desktop one is on, until one goes on or looks away', () => {
+  const day = [
+    event(100, 'here', 'field'),
+    event(160, 'switch', 'rota'),
+    event(170, 'focus', 'rota'),
+    event(200, 'away'),
+    event(500, 'here', 'rota'),
+    event(520, 'switch', 'field'),
+  ]
+  expect(timeOn(day, 0, 600)).toEqual({ field: 60 + 80, rota: 40 + 20 })
+})
+
+test('a page that was shut without a word counts up to the last thing that happened', () => {
+  const day = [event(0, 'here', 'field'), event(50, 'focus', 'field'), event(900, 'here', 'rota')]
+  expect(timeOn(day, 0, 1000)).toEqual({ field: 50, rota: 100 })
+})
+
+test('only what lies between the two moments counts', () => {
+  const day = [event(0, 'here', 'field'), event(80, 'switch', 'rota')]
+  expect(timeOn(day, 50, 100)).toEqual({ field: 30, rota: 20 })
+  expect(timeOn([], 0, 100)).toEqual({})
+})
+
+test('never more time than there was, however events follow each other', () => {
+  const some = fc.record({
+    kind: fc.constantFrom<EventKind>('switch', 'here', 'away', 'focus'),
+    to: fc.constantFrom('a', 'b', 'c'),
+  })
+  fc.assert(
+    fc.property(fc.array(some), fc.nat(50), fc.nat(200), (list, step, more) => {
+      const day = list.map(({ kind, to }, n) => event(n * step, kind, to))
+      const until = list.length * step + more
+      const spent = Object.values(timeOn(day, 0, until))
+      expect(spent.every((time) => time >= 0)).toBe(true)
+      expect(spent.reduce((sum, time) => sum + time, 0)).toBeLessThanOrEqual(until)
+    }),
+  )
+})
+
+test('stretches of time and events are told in words', () => {
+  expect([0, 41, 125].map(spell)).toEqual(['0 min', '41 min', '2 h 5 min'])
+  const state = {
+    desktops: { field: { name: 'Field' }, rota: { name: 'Rota' } },
+  } as unknown as Parameters<typeof eventInWords>[1]
+  const said = (given: Partial<JournalEvent>) =>
+    eventInWords({ at: 0, kind: 'send', by: 'key', ...given }, state)
+  expect(said({ from: 'rota', to: 'field' })).toBe('sent from Rota to Field, by key')
+  expect(said({ kind: 'carry', by: 'pointer', from: 'gone', to: 'every' })).toBe(
+    'carried from a folded desktop to every desktop, by pointer',
+  )
+  expect(said({ kind: 'open', by: 'app', to: 'rota' })).toBe('opened on Rota')
+  expect(said({ kind: 'focus', by: 'console' })).toBe('came to the front, from the console')
+  expect(said({ kind: 'close' })).toBe('closed, by key')
+})

@@ -1,0 +1,43 @@
+import type { ReactNode } from 'react'
+import { misplaced } from '@/core/homes/explain'
+import { homeFor, momentOf } from '@/core/homes/matching'
+import { where } from '@/core/homes/words'
+import { title } from '@/core/model/selectors'
+import type { WindowId } from '@/core/model/types'
+import { dispatch, useArrangement } from '@/store/shelf'
+
+/** A line of what is known of a window. */
+export function Fact({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <>
+      <dt className="text-soft">{name}</dt>
+      <dd className="min-w-0 truncate">{children}</dd>
+    </>
+  )
+}
+
+/** Where the window's home is; a push asks why it is here. */
+export function HomeFact({ id }: { id: WindowId }) {
+  const state = useArrangement((now) => now)
+  const window = state.windows[id]
+  if (!window) return null
+  const subject = { app: window.app, title: title(state, window) }
+  const home = homeFor(state, subject, momentOf(Date.now()))
+  const away = misplaced(state, window, momentOf(Date.now()))
+  return (
+    <button
+      type="button"
+      tabIndex={-1}
+      title="Why here?"
+      className="text-left underline decoration-dashed underline-offset-[3px]"
+      onClick={() => dispatch('window.why', { window: id })}
+    >
+      {home ? where(home, state) : 'none'}
+      {away ? ', away from it' : ''}
+    </button>
+  )
+}
+
+/** “14:05” */
+export const timeOfDay = (at: number): string =>
+  new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })
