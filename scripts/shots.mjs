@@ -59,7 +59,7 @@ const shots = {
   pad: [['Alt+R', 'Alt+X', 'Q']],
   look: [['Alt+Shift+;', 'V']],
   document: [['Alt+B', 'Alt+Shift+-']],
-  table: [['Alt+Shift+-']],
+  inspector: [['Alt+,', 'r', 'Alt+z', 'Alt+Shift+;', 'I']],
   reader: [['Alt+E', 'Alt+Shift+-']],
   line: [['Alt+B', 'Alt+;', 'type stat']],
   trail: [['Alt+R', 'Alt+P', 'Alt+F', 'hold Alt', 'Backquote']],

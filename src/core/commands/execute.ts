@@ -55,7 +55,7 @@ export function execute(session: Session, id: string, args: object, env: Env): O
     say: result.say,
     announce: result.announce,
     show: result.show,
-    journal: (result.journal ?? []).map((event) => ({ ...event, at: env.now, by: env.by })),
+    journal: told(result.journal, env),
     step,
   }
 }
@@ -76,8 +76,19 @@ function travel(session: Session, direction: 'undo' | 'redo', env: Env): Outcome
   if (!travelled) return { ok: false, reason: `There is nothing to ${direction}.` }
   const { state, history, step } = travelled
   const say = `${direction === 'undo' ? 'Undone' : 'Redone'}: ${step.say}`
-  const [from, to] = [currentId(now), currentId(state)]
-  const journal =
-    from === to ? [] : [{ kind: 'switch' as const, from, to, at: env.now, by: env.by }]
+  const journal = told(moves(direction, now, state), env)
   return { ok: true, session: { state, history }, say, journal, step: false }
 }
+
+/** What the journal tells of an undo or redo: windows that are elsewhere, and where one is. */
+function moves(direction: 'undo' | 'redo', before: State, after: State): Result['journal'] {
+  const moved = Object.values(after.windows).flatMap(({ id, app, desktop: to }) => {
+    const from = before.windows[id]?.desktop
+    return from === undefined || from === to ? [] : [{ kind: direction, window: id, app, from, to }]
+  })
+  const [from, to] = [currentId(before), currentId(after)]
+  return from === to ? moved : [...moved, { kind: 'switch', from, to }]
+}
+
+const told = (events: Result['journal'], { now, by }: Env): JournalEvent[] =>
+  (events ?? []).map((event) => ({ ...event, at: now, by }))

@@ -44,3 +44,21 @@ test('the last 200 steps can be undone', () => {
   while (world.try('history.undo').ok) undone++
   expect(undone).toBe(200)
 })
+
+test('the journal tells which windows an undo moved, and where one is then', () => {
+  const world = new World()
+  const [field] = world.desktops('Field')
+  const id = world.open()
+  world.run('window.carry', { window: id, to: field })
+  expect(world.run('history.undo').journal).toMatchObject([
+    { kind: 'undo', window: id, from: field, to: 'first' },
+    { kind: 'switch', from: field, to: 'first' },
+  ])
+  expect(world.run('history.redo').journal).toMatchObject([
+    { kind: 'redo', window: id, from: 'first', to: field },
+    { kind: 'switch', from: 'first', to: field },
+  ])
+  world.run('history.undo')
+  world.run('window.minimise', { window: id })
+  expect(world.run('history.undo').journal).toEqual([])
+})

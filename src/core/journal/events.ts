@@ -4,7 +4,17 @@ import type { DesktopId, WindowId } from '@/core/model/types'
 export type By = 'key' | 'pointer' | 'console' | 'app'
 
 /** `here` and `away`: the page was opened or looked at again, and was left. */
-export type EventKind = 'switch' | 'send' | 'carry' | 'focus' | 'open' | 'close' | 'here' | 'away'
+export type EventKind =
+  | 'switch'
+  | 'send'
+  | 'carry'
+  | 'focus'
+  | 'open'
+  | 'close'
+  | 'undo'
+  | 'redo'
+  | 'here'
+  | 'away'
 
 /** One line of the journal. */
 export interface JournalEvent {

@@ -62,5 +62,6 @@ test('stretches of time and events are told in words', () => {
   )
   expect(said({ kind: 'open', by: 'app', to: 'rota' })).toBe('opened on Rota')
   expect(said({ kind: 'focus', by: 'console' })).toBe('came to the front, from the console')
+  expect(said({ kind: 'undo', from: 'field', to: 'rota' })).toBe('undone: on Rota again, by key')
   expect(said({ kind: 'close' })).toBe('closed, by key')
 })

@@ -29,6 +29,9 @@ export function eventInWords(
       return `opened${to ? ` on ${name(to)}` : ''}${BY[by]}`
     case 'close':
       return `closed${BY[by]}`
+    case 'undo':
+    case 'redo':
+      return `${kind === 'undo' ? 'undone' : 'redone'}: on ${name(to)} again${BY[by]}`
     case 'focus':
       return `came to the front${BY[by]}`
     default:
