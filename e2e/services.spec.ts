@@ -137,6 +137,48 @@ test('a web page is shown in a sandboxed frame; addresses that cannot be are tol
   )
 })
 
+test('the keys go to a page that is clicked in; its hem says so and takes them back', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+8')
+  const web = shelf.window('camera')
+  const body = web.locator('iframe').contentFrame().locator('body')
+  const back = web.getByRole('button', { name: 'keys go to the page' })
+  await expect(back).toBeHidden()
+  await body.click()
+  await expect(back).toBeVisible()
+  await expect(page.locator('[aria-live=polite]')).toContainText('The keys go to the page')
+  await back.click()
+  await expect(back).toBeHidden()
+  await expect(web.getByLabel('Address')).toBeFocused()
+  // Another window has the focus: a push into the page brings its window to the front.
+  await shelf.run('window.move', { window: 'camera', x: 700, y: 400 })
+  await shelf.run('window.focus', { window: 'stations' })
+  await body.click()
+  await expect.poll(async () => (await shelf.state()).focus).toBe('camera')
+  await web.locator('.hem b').click()
+  await expect(back).toBeHidden()
+  // A page of ours passes chords on, and Alt tapped twice gives the keys back.
+  await body.click()
+  await expect(back).toBeVisible()
+  await shelf.press('Alt', 'Alt')
+  await expect(web.getByLabel('Address')).toBeFocused()
+  await body.click()
+  await shelf.press('Alt+,', 'R')
+  await expect.poll(async () => (await shelf.state()).windows.camera?.desktop).toBe('rota')
+  await shelf.press('Alt+Z')
+  await shelf.run('window.focus', { window: 'camera' })
+  await body.click()
+  await expect(back).toBeVisible()
+  await shelf.press('Alt+B')
+  await expect.poll(() => shelf.here()).toBe('bulletin')
+  await shelf.press('Control+End')
+  await page.keyboard.type('typed here')
+  await expect(shelf.window('bulletin')).toContainText('typed here')
+})
+
 test('the drawer lists what is kept, shows, opens, renames, deletes and takes back', async ({
   shelf,
   page,

@@ -1,13 +1,25 @@
-/** Small pages that ship with the demo, shown in web page windows. They run no script. */
+/** Small pages that ship with the demo, shown in web page windows. */
 
-const page = (title: string, body: string): Response =>
+/** All the script they run: strokes with Alt, or with the leader, are passed on to Kite Shelf. */
+const PASS_KEYS = `
+for (const type of ['keydown', 'keyup'])
+  addEventListener(type, (event) => {
+    const { key, code, altKey, shiftKey, ctrlKey, metaKey } = event
+    if (event.getModifierState('AltGraph')) return
+    if (!altKey && key !== 'Alt' && !(ctrlKey && code === 'Period')) return
+    event.preventDefault()
+    const kiteShelfKey = { type, key, code, altKey, shiftKey, ctrlKey, metaKey }
+    parent.postMessage({ kiteShelfKey }, '*')
+  })`
+
+const page = (nonce: string, title: string, body: string): Response =>
   new Response(
-    `<!doctype html><html lang="en"><meta charset="utf-8"><title>${title}</title><body>${body}</body></html>`,
+    `<!doctype html><html lang="en"><meta charset="utf-8"><title>${title}</title><script nonce="${nonce}">${PASS_KEYS}</script><body>${body}</body></html>`,
     { headers: { 'content-type': 'text/html; charset=utf-8' } },
   )
 
 /** What the camera on the ridge sees: made for the hour it is asked for. */
-export function ridgeCamera(now: number): Response {
+export function ridgeCamera(nonce: string, now: number): Response {
   const date = new Date(now)
   const clock = `${String(date.getHours()).padStart(2, '0')}:${String(date.getMinutes()).padStart(2, '0')}`
   const flakes = Array.from({ length: 60 }, (_, at) => {
@@ -16,6 +28,7 @@ export function ridgeCamera(now: number): Response {
     return `<circle cx="${x}" cy="${y}" r="${1 + (at % 3) * 0.6}" fill="#fff" opacity="0.8"/>`
   }).join('')
   return page(
+    nonce,
     'Ridge camera',
     `<h1 style="font:600 15px sans-serif">Ridge camera, Tarn Ridge 2,140 m, ${clock}</h1>
 <svg viewBox="0 0 640 400" width="100%" role="img" aria-label="Snow on Tarn Ridge">
@@ -30,8 +43,9 @@ ${flakes}</svg>
   )
 }
 
-export const notice = (): Response =>
+export const notice = (nonce: string): Response =>
   page(
+    nonce,
     'Notice',
     `<h1 style="font:600 18px sans-serif">Harrow Range Snow Office</h1>
 <p style="font:15px sans-serif">The bulletin is issued every day at 16:00. Ask at the hut before you cross Tarn Ridge.</p>

@@ -47,6 +47,8 @@ interface Shelf {
   map: boolean
   /** Desktops that have been put to rest: their windows are not drawn until they are gone to. */
   resting: DesktopId[]
+  /** The web page window whose page has the keys. */
+  keysIn: WindowId | null
   /** The menu that is open. */
   menu: Menu | null
   /** Where windows are drawn instead of their frames, while they are laid out to be seen. */
@@ -72,6 +74,7 @@ export const shelf = createStore<Shelf>(() => ({
   marked: [],
   map: false,
   resting: [],
+  keysIn: null,
   menu: null,
   places: null,
   chosenDesktop: null,

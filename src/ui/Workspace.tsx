@@ -8,6 +8,7 @@ import { provideConsole } from '@/store/console'
 import { useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, start } from '@/store/start'
 import { Dialogs } from './dialogs/Dialogs'
+import { useFrames } from './keys/frames'
 import { useKeys } from './keys/useKeys'
 import { Line } from './line/Line'
 import { OpenLine } from './line/OpenLine'
@@ -69,6 +70,7 @@ export function Workspace({ name, nonce }: { name: string; nonce: string }) {
 
 function Open({ name }: { name: string }) {
   useKeys()
+  useFrames()
   usePageMarks()
   useEffect(provideConsole, [])
   return (

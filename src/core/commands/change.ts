@@ -170,5 +170,7 @@ export function nameLetters(draft: State): void {
 }
 
 /** The window a command is about: the one named, or the focused one. */
-export const subject = (state: State, id: string | undefined): Window | undefined =>
-  state.windows[id ?? state.focus ?? '']
+export function subject(state: State, id: string | undefined): Window | undefined {
+  const named = id ?? state.focus ?? ''
+  return Object.hasOwn(state.windows, named) ? state.windows[named] : undefined
+}

@@ -8,7 +8,7 @@ import {
   openDesktop,
   window as windowOf,
 } from '@/core/model/selectors'
-import { BACKDROPS, type Desktop, type DesktopId, HUES, type State } from '@/core/model/types'
+import { BACKDROPS, type DesktopId, HUES, type State } from '@/core/model/types'
 import {
   goTo,
   makeDesktop,
@@ -19,15 +19,9 @@ import {
   settleFocus,
 } from './change'
 import { command, no, type Refusal } from './command'
-import { refused, resolvePlace, roomFor } from './places'
+import { named, refused, resolvePlace, roomFor } from './places'
 
 const group = 'Desktops' as const
-
-/** The desktop an argument names, or the current one. */
-function named(state: State, place: string | undefined): Desktop | Refusal {
-  const id = place === undefined ? currentId(state) : resolvePlace(state, place)
-  return refused(id) ? id : (state.desktops[id] ?? no('Say which desktop.'))
-}
 
 const exists = (state: State, place: string | undefined): true | Refusal => {
   const found = named(state, place)

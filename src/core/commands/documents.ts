@@ -6,7 +6,7 @@ const group = 'Documents' as const
 const which = { document: string().required() }
 
 const known = (state: State, { document }: { document: string }): true | Refusal =>
-  !!state.documents[document] || no('There is no such document.')
+  Object.hasOwn(state.documents, document) || no('There is no such document.')
 
 /** What an app tells of its document: its title, and whether it has changes not saved. */
 export const set = command({

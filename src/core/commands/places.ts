@@ -1,6 +1,6 @@
 import { type Axis, besideIn } from '@/core/model/grid'
 import { currentId, lastId } from '@/core/model/selectors'
-import { DESKTOPS_MOST, type DesktopId, type State } from '@/core/model/types'
+import { DESKTOPS_MOST, type Desktop, type DesktopId, type State } from '@/core/model/types'
 import { no, type Refusal } from './command'
 
 /** Whether as many desktops more can be made. */
@@ -28,7 +28,7 @@ export function resolvePlace(state: State, place: string): DesktopId | Refusal {
     case 'last':
       return lastId(state) ?? no('There is no desktop before this one yet.')
   }
-  if (state.desktops[place]) return place
+  if (Object.hasOwn(state.desktops, place)) return place
   const desktops = Object.values(state.desktops)
   const letter = place.toUpperCase()
   const named =
@@ -40,6 +40,12 @@ export function resolvePlace(state: State, place: string): DesktopId | Refusal {
       ? `No desktop answers to ${letter}.`
       : `There is no desktop called “${place}”.`,
   )
+}
+
+/** The desktop of a place, or the current one. */
+export function named(state: State, place: string | undefined): Desktop | Refusal {
+  const id = place === undefined ? currentId(state) : resolvePlace(state, place)
+  return refused(id) ? id : (state.desktops[id] ?? no('Say which desktop.'))
 }
 
 /** The desktop beside another along its row or its column; in a line both are the line. */

@@ -67,17 +67,12 @@ export const sendAll = command({
   run: (draft, { windows, to }, env) => {
     const place = resolvePlace(draft, to)
     if (refused(place)) return
+    const movable = windows.filter((id) => canMove(draft, { window: id, to }) === true)
     const target = place === 'new' ? makeDesktop(draft, env).id : place
-    const moved = windows
-      .map((id) => window(draft, id))
-      .filter((found) => found.desktop !== target)
-      .map(({ id, app, desktop: from }) => ({
-        kind: 'send' as const,
-        window: id,
-        app,
-        from,
-        to: target,
-      }))
+    const moved = movable.map((id) => {
+      const { app, desktop: from } = window(draft, id)
+      return { kind: 'send' as const, window: id, app, from, to: target }
+    })
     const [first] = moved
     for (const { window: id } of moved) {
       moveTo(draft, id, target)

@@ -1,11 +1,12 @@
 import { current, isDraft } from 'mutative'
-import { boolean, mixed, number, string } from 'yup'
-import { merge } from '@/core/formats/shelfFile'
+import { array, boolean, mixed, number, string } from 'yup'
+import { merge, readState } from '@/core/formats/shelfFile'
 import { currentId, openDesktop, stack } from '@/core/model/selectors'
 import { EVERY, type State, type Window } from '@/core/model/types'
 import { nameLetters, putBack, settleFocus } from './change'
-import { command, no } from './command'
+import { command, no, type Refusal } from './command'
 import { fitWindows, openWindow } from './opening'
+import { named, refused } from './places'
 
 const group = 'Shelf' as const
 
@@ -89,14 +90,25 @@ function bringIn(draft: State, theirs: State): void {
   settleFocus(draft)
 }
 
-/** Brings the state of a shelf file in. The file was checked when it was read. */
+/** What was given is a state, and one in which the rules hold. */
+function sound(given: State): true | Refusal {
+  try {
+    readState(given)
+    return true
+  } catch (error) {
+    return no(`That is not the state of a shelf: ${(error as Error).message} Nothing was changed.`)
+  }
+}
+
+/** Brings the state of a shelf file in. */
 export const mergeFile = command({
   id: 'shelf.merge',
   title: 'Bring a shelf file in',
   group,
   args: { state: mixed<State>().required() },
+  can: (_state, { state: theirs }) => sound(theirs),
   run: (draft, { state: theirs }) => {
-    bringIn(draft, theirs)
+    bringIn(draft, readState(theirs))
     return { say: 'Imported the shelf file' }
   },
 })
@@ -107,30 +119,40 @@ export const reopenSession = command({
   title: 'Reopen an earlier session',
   group,
   args: { state: mixed<State>().required() },
+  can: (_state, { state: theirs }) => sound(theirs),
   run: (draft, { state: theirs }) => {
     const { documents } = draft
+    const earlier = readState(theirs)
     bringIn(draft, {
-      ...theirs,
-      documents: { ...theirs.documents, ...documents },
+      ...earlier,
+      documents: { ...earlier.documents, ...documents },
       settings: draft.settings,
     })
     return { say: 'Reopened the session' }
   },
 })
 
+/** Those windows of an earlier arrangement that are not open now. */
+const closedOf = (state: State, from: State, ids: string[]): Window[] =>
+  Object.values(from.windows).filter(({ id }) => ids.includes(id) && !state.windows[id])
+
 /** Windows of an earlier arrangement, where they were if that desktop is still there. */
 export const reopenWindows = command({
   id: 'session.windows',
   title: 'Reopen windows of an earlier session',
   group,
-  args: { windows: mixed<Window[]>().required(), from: mixed<State>().required() },
-  can: (state, { windows }) =>
-    windows.some(({ id }) => !state.windows[id]) || no('These windows are open already.'),
+  args: { windows: array(string().required()).required(), from: mixed<State>().required() },
+  can: (state, { windows, from }) => {
+    const problem = sound(from)
+    if (problem !== true) return problem
+    return closedOf(state, from, windows).length > 0 || no('These windows are open already.')
+  },
   run: (draft, { windows, from }) => {
-    const closed = windows.filter(({ id }) => !draft.windows[id])
+    const earlier = readState(from)
+    const closed = closedOf(draft, earlier, windows)
     for (const one of closed) {
       const lives = one.desktop === EVERY || draft.desktops[one.desktop]?.kind === 'open'
-      const known = from.documents[one.document]
+      const known = earlier.documents[one.document]
       if (known) draft.documents[known.id] ??= known
       openWindow(draft, {
         ...one,
@@ -180,12 +202,16 @@ export const shelfCommands = [
     group: 'Switching',
     step: false,
     args: { desktop: string() },
-    can: (state, args) =>
-      stack(state, args.desktop ?? currentId(state)).length > 0 ||
-      no('There are no windows on it.'),
-    run: (draft, args) => ({
-      show: { view: 'unstack', app: false, desktop: args.desktop ?? currentId(draft) },
-    }),
+    can: (state, args) => {
+      const found = named(state, args.desktop)
+      if (refused(found)) return found
+      return stack(state, found.id).length > 0 || no('There are no windows on it.')
+    },
+    run: (draft, args) => {
+      const found = named(draft, args.desktop)
+      if (refused(found)) return
+      return { show: { view: 'unstack', app: false, desktop: found.id } }
+    },
   }),
   command({
     id: 'trail.open',

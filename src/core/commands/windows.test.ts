@@ -180,7 +180,7 @@ test('windows of an earlier session come back where they were, or where one is',
   world.run('window.close', { window: one })
   world.run('window.close', { window: two })
   world.run('desktop.fold', { desktop: field })
-  const windows = Object.values(earlier.windows)
+  const windows = Object.keys(earlier.windows)
   world.run('session.windows', { windows, from: earlier })
   expect(world.state.windows[one]?.desktop).toBe('first')
   expect(world.refusal('session.windows', { windows, from: earlier })).toContain('open already')

@@ -97,9 +97,7 @@ function Content({ session: { state } }: { session: KeptSession }) {
           type="button"
           className="btn"
           disabled={ticked.size === 0}
-          onClick={() =>
-            run('session.windows', { windows: all.filter(({ id }) => ticked.has(id)), from: state })
-          }
+          onClick={() => run('session.windows', { windows: [...ticked], from: state })}
         >
           Reopen the ticked
         </button>

@@ -16,6 +16,7 @@ import { momentOf } from '@/core/homes/matching'
 import { currentId, desktop, isVisible, shownFrame } from '@/core/model/selectors'
 import type { Rect, State, Window, WindowId } from '@/core/model/types'
 import { dispatch, getState, openMenu, openMenuBelow, useShelf, useWhileLive } from '@/store/shelf'
+import { takeKeys } from '@/ui/keys/frames'
 import { Content } from './Content'
 import { rememberElement } from './focus'
 import { restoreScroll } from './scroll'
@@ -80,7 +81,15 @@ const WindowFrame = memo(function WindowFrame({
     >
       <div className="win-edge">
         <div className="win-sheet">
-          <Hem id={id} app={window.app} name={name} unsaved={unsaved} away={away} full={full} />
+          <Hem
+            id={id}
+            app={window.app}
+            name={name}
+            unsaved={unsaved}
+            away={away}
+            focused={focused}
+            full={full}
+          />
           <div className="win-body" tabIndex={-1}>
             <Content app={window.app} window={id} document={window.document} />
           </div>
@@ -154,6 +163,7 @@ const Hem = memo(function Hem({
   name,
   unsaved,
   away,
+  focused,
   full,
 }: {
   id: WindowId
@@ -162,6 +172,7 @@ const Hem = memo(function Hem({
   unsaved: boolean
   /** Whether its home is elsewhere. */
   away: boolean
+  focused: boolean
   full: Full
 }) {
   const moving = useMoving(id)
@@ -200,6 +211,7 @@ const Hem = memo(function Hem({
           not saved
         </span>
       ) : null}
+      {focused ? <PageKeys id={id} /> : null}
       <span className="ml-auto flex shrink-0">
         {full === 'solo' || full === 'pair' ? (
           <HemIcon id={id} command="window.solo" label="Bring it back">
@@ -228,6 +240,22 @@ const Hem = memo(function Hem({
     </header>
   )
 })
+
+/** Says that the keys go to the page in the window; a push takes them back. */
+function PageKeys({ id }: { id: WindowId }) {
+  const inPage = useShelf(({ keysIn }) => keysIn === id)
+  if (!inPage) return null
+  return (
+    <button
+      type="button"
+      title="Take the keys back"
+      className="shrink-0 border border-current border-dashed px-1 text-[11px] leading-4"
+      onClick={takeKeys}
+    >
+      keys go to the page
+    </button>
+  )
+}
 
 function HemIcon({
   id,

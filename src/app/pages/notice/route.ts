@@ -1,3 +1,3 @@
 import { notice } from '@/outside/pages'
 
-export const GET = (): Response => notice()
+export const GET = ({ headers }: Request): Response => notice(headers.get('x-nonce') ?? '')

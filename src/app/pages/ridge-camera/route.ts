@@ -1,5 +1,4 @@
 import { ridgeCamera } from '@/outside/pages'
 
-export const dynamic = 'force-dynamic'
-
-export const GET = (): Response => ridgeCamera(Date.now())
+export const GET = ({ headers }: Request): Response =>
+  ridgeCamera(headers.get('x-nonce') ?? '', Date.now())
