@@ -133,8 +133,11 @@ export class ShelfPage {
 
   /** What axe finds on what is shown; windows that nobody sees or hears are left out. */
   async violations(): Promise<string[]> {
+    // In one go and without what passes: a quarter of the time. Frames hold pages from elsewhere.
     const { violations } = await new AxeBuilder({ page: this.page })
+      .setLegacyMode()
       .exclude('.slot-hidden')
+      .options({ resultTypes: ['violations'] })
       .analyze()
     return violations.flatMap(({ id, nodes }) =>
       nodes.map(({ html }) => `${id}: ${html.slice(0, 160)}`),

@@ -1,13 +1,13 @@
 import fc from 'fast-check'
 import type { SchemaDescription, SchemaFieldDescription, SchemaInnerTypeDescription } from 'yup'
 import { check } from '@/core/model/check'
+import type { State } from '@/core/model/types'
 import { World } from '@/core/testing/world'
 import { registry } from './registry'
 
 /** A shelf with a bit of everything: a solo, a pair, a minimised window, homes, an own app. */
-function busy(): World {
+function busy(): State {
   const world = new World()
-  world.env.app = (id) => world.env.apps().find((app) => app.id === id)
   world.desktops('Field', 'Rota', 'Model')
   world.open('notes', 'One')
   world.run('window.minimise')
@@ -21,10 +21,10 @@ function busy(): World {
   world.run('window.close', { window: world.open('notes', 'Gone') })
   world.run('home.set', { app: 'notes', desktop: 'first', follow: true })
   world.run('app.add', { name: 'Ridge', address: 'https://ridge.test/' })
-  return world
+  return world.state
 }
 
-const { state } = busy()
+const state = busy()
 const TEXTS = [
   '',
   ' ',
@@ -90,12 +90,13 @@ test.each([...registry.keys()])('%s takes or refuses whatever it is given', (id)
   const args = fc.record(fieldsOf(registry.get(id)?.args.describe()), { requiredKeys: [] })
   fc.assert(
     fc.property(args, (given) => {
-      const world = busy()
-      const before = world.state
+      const world = new World(state)
+      let made = 0
+      world.env.id = (kind) => `made-${kind}-${++made}`
       const outcome = world.try(id, given)
       if (!outcome.ok) {
         expect(outcome.reason).toMatch(/\S/)
-        expect(world.state).toBe(before)
+        expect(world.state).toBe(state)
       }
       expect(check(world.state)).toEqual([])
     }),
