@@ -45,6 +45,15 @@ test('a damaged slot is told, and the one before it is loaded', async ({ shelf, 
   await shelf.open()
   expect((await shelf.rowNames())[0]).toBe('Older')
   await expect(shelf.said()).toContainText('damaged')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'export it' }).click()
+  const file = await (await download).createReadStream()
+  let found = ''
+  for await (const chunk of file) found += chunk
+  expect(JSON.stringify(JSON.parse(found))).toContain('"json":"torn"')
+  await shelf.open('shelf')
+  await shelf.run('shelf.exportDamaged')
+  await expect(shelf.said()).toContainText('nothing to export')
 })
 
 test('exported and imported: the same; the preview says what changes; undo takes it back', async ({

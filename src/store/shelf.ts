@@ -19,6 +19,8 @@ export interface Said {
   /** The keys for what was just done by pointer. */
   nextTime?: string
   refused?: boolean
+  /** A command that helps, with what it is called beside the words. */
+  offers?: { command: string; label: string }
   /** Counts up, so that the same words twice are two messages. */
   count: number
 }

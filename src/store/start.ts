@@ -108,6 +108,20 @@ export async function start(
   return 'ready'
 }
 
+const EXPORT_DAMAGED = { command: 'shelf.exportDamaged', label: 'export it' }
+
+/** The copies that could not be read, as they were found; null when there is none. */
+export async function damagedCopies(): Promise<Blob | null> {
+  const copies: Record<string, unknown> = {}
+  await stores?.slots.iterate((record, key) => {
+    if (key.startsWith(DAMAGED)) copies[key] = record
+  })
+  if (Object.keys(copies).length === 0) return null
+  return new Blob([JSON.stringify(copies, null, 1)], { type: 'application/json' })
+}
+
+const DAMAGED = 'damaged-'
+
 interface Found {
   state: State
   revision: number
@@ -122,13 +136,14 @@ async function load(
   if (!stores) return
   try {
     const { state, revision, damaged } = await loadSlots(stores.slots)
-    for (const { slot, record } of damaged) await stores.slots.setItem(`damaged-${slot}`, record)
+    for (const { slot, record } of damaged) await stores.slots.setItem(`${DAMAGED}${slot}`, record)
     if (state) {
       use(state)
       found({ state, revision, fresh: false })
       if (damaged.length)
         say(
           'A saved copy was damaged. The other, a moment older, was loaded; nothing else is lost.',
+          { offers: EXPORT_DAMAGED },
         )
       return
     }
@@ -138,8 +153,9 @@ async function load(
     use(fresh.state)
     found({ state: fresh.state, revision, fresh: true })
     if (damaged.length)
-      say(`The saved shelf “${name}” was damaged and could not be read. It is kept for export.`, {
+      say(`The saved shelf “${name}” was damaged and could not be read. It is kept.`, {
         refused: true,
+        offers: EXPORT_DAMAGED,
       })
   } catch (error) {
     use(initialState())

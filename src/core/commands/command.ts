@@ -46,6 +46,7 @@ export type View =
   | { view: 'trail'; back: boolean }
   | { view: 'open file' }
   | { view: 'export shelf' }
+  | { view: 'export damaged' }
   | { view: 'import shelf' }
   | { view: 'save document'; window: WindowId }
   | { view: 'export document'; document: DocumentId }

@@ -168,7 +168,15 @@ export const reopenWindows = command({
 })
 
 const opens = (
-  view: 'keys' | 'line' | 'loft' | 'open file' | 'export shelf' | 'import shelf' | 'sessions',
+  view:
+    | 'keys'
+    | 'line'
+    | 'loft'
+    | 'open file'
+    | 'export shelf'
+    | 'export damaged'
+    | 'import shelf'
+    | 'sessions',
   id: string,
   title: string,
 ) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
@@ -224,6 +232,7 @@ export const shelfCommands = [
   }),
   opens('open file', 'shelf.openFile', 'Open a file from this computer…'),
   opens('export shelf', 'shelf.export', 'Export the shelf file'),
+  opens('export damaged', 'shelf.exportDamaged', 'Export saved copies that were damaged'),
   opens('import shelf', 'shelf.import', 'Import a shelf file…'),
   opens('sessions', 'sessions.open', 'Earlier sessions…'),
   mergeFile,

@@ -52,6 +52,7 @@ export function Dialogs() {
       return <ImportShelf />
     case 'open file':
     case 'export shelf':
+    case 'export damaged':
     case 'save document':
     case 'export document':
     case 'copy reference':

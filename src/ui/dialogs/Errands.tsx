@@ -6,6 +6,7 @@ import { desktop, title } from '@/core/model/selectors'
 import { loadContent, saveDraft, shownContent } from '@/store/documents'
 import { exportShelf } from '@/store/exporting'
 import { closeView, getState, say } from '@/store/shelf'
+import { damagedCopies } from '@/store/start'
 import { chooseFiles, openFiles } from '@/ui/stage/openFiles'
 import { keepsAwake, rest } from '@/ui/stage/rest'
 import { download } from './download'
@@ -26,6 +27,12 @@ async function run(view: View): Promise<void> {
     case 'export shelf': {
       download(await exportShelf(), `shelf-${new Date().toISOString().slice(0, 10)}.kite.json`)
       return say('Exported the shelf file')
+    }
+    case 'export damaged': {
+      const copies = await damagedCopies()
+      if (!copies) return say('No saved copy was damaged. There is nothing to export.')
+      download(copies, 'damaged copies.json')
+      return say('Exported the damaged copies as they were found')
     }
     case 'rest':
       return putToRest(view.desktop)
