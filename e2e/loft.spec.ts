@@ -216,3 +216,21 @@ test('the filter leaves only what matches, and axe finds nothing', async ({ shel
   await shelf.press('Enter', 'Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
 })
+
+test('the loft tells what waits on a desktop and how long one was on it today', async ({
+  shelf,
+  page,
+}) => {
+  await page.clock.install()
+  await shelf.open()
+  await page.clock.runFor('12:00')
+  await shelf.press('Alt+M')
+  await page.clock.runFor('03:30')
+  await shelf.press('Alt+/')
+  await page.clock.runFor(500)
+  const row = (id: string) => page.locator(`[data-head="${id}"]`)
+  await expect(row('field')).toContainText('12 min today')
+  await expect(row('model')).toContainText('3 min today')
+  await expect(row('public')).toContainText('1 waiting')
+  await expect(row('rota')).not.toContainText('today')
+})

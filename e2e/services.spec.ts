@@ -207,3 +207,33 @@ test('the drawer lists what is kept, shows, opens, renames, deletes and takes ba
   await expect(shelf.said()).toContainText('is open. Close its windows first')
   expect(await shelf.violations()).toEqual([])
 })
+
+test('many windows share one connection; what is lost for one is not lost for the others', async ({
+  shelf,
+  page,
+  request,
+}) => {
+  const streams: string[] = []
+  page.on('request', (request) => {
+    if (request.url().includes('/api/events')) streams.push(request.url())
+  })
+  await page.goto('/shelf?speed=60')
+  await expect(page.locator('#stage')).toBeVisible()
+  for (let n = 0; n < 9; n++) await shelf.press('Alt+Shift+5')
+  const windows = page.locator('[data-app="messages"]')
+  await expect(windows).toHaveCount(9)
+  for (const window of await windows.all())
+    await expect(window.getByRole('log')).toContainText('Forecaster', { timeout: 15_000 })
+  // The last stream asked for all nine, and everything else is still answered.
+  const listens = new URL(streams.at(-1) ?? '').searchParams.getAll('listen')
+  expect(listens).toHaveLength(9)
+  const answer = await page.evaluate(async () => (await fetch('/pages/notice')).status)
+  expect(answer).toBe(200)
+  const key = new URLSearchParams(listens[4]).get('key') ?? ''
+  await setRunning(request, key, false)
+  await expect(windows.getByRole('alert')).toHaveCount(1)
+  await page.waitForTimeout(1200)
+  await expect(windows.getByRole('alert')).toHaveCount(1)
+  await setRunning(request, key, true)
+  await expect(windows.getByRole('alert')).toHaveCount(0, { timeout: 15_000 })
+})

@@ -22,9 +22,12 @@ const listeners = new Map<string, Listener[]>()
 let source: EventSource | null = null
 let timer: ReturnType<typeof setTimeout> | undefined
 let tries = 0
+/** The keys that are not heard now. While one is tried again, the others are heard all the same. */
+const lost = new Set<string>()
 
 /** One connection for all of the page: a browser opens only a few to one host. */
 function connect(): void {
+  if (lost.size) tries++
   source?.close()
   source = null
   const asked = [...listeners].map(([key, [first]]) => query({ key, ...first?.query() }))
@@ -33,29 +36,27 @@ function connect(): void {
   source.onmessage = ({ data }) => hear(JSON.parse(data) as Line)
   source.onerror = () => {
     source?.close()
-    for (const key of listeners.keys()) tell(key, 'lost')
-    again()
+    for (const key of listeners.keys()) lose(key)
   }
 }
 
 function hear(line: Line): void {
   if ('event' in line) listeners.get(line.key)?.[0]?.onEvent(line.event)
   else if (line.heard) {
-    tries = 0
+    if (lost.delete(line.key)) tries = 0
     tell(line.key, 'heard')
-  } else {
-    tell(line.key, 'lost')
-    again()
-  }
+  } else lose(line.key)
+}
+
+function lose(key: string): void {
+  lost.add(key)
+  tell(key, 'lost')
+  clearTimeout(timer)
+  timer = setTimeout(connect, WAITS[Math.min(tries, WAITS.length - 1)])
 }
 
 function tell(key: string, connection: Connection): void {
   for (const listener of listeners.get(key) ?? []) listener.onConnection(connection)
-}
-
-function again(): void {
-  clearTimeout(timer)
-  timer = setTimeout(connect, WAITS[Math.min(tries++, WAITS.length - 1)])
 }
 
 /** Who listens has changed: soon, for several windows often come at once. */
@@ -91,7 +92,10 @@ export function useService<Event>(
     return () => {
       const others = (listeners.get(key) ?? []).filter((other) => other !== me)
       if (others.length) listeners.set(key, others)
-      else listeners.delete(key)
+      else {
+        listeners.delete(key)
+        lost.delete(key)
+      }
       reconnect()
     }
   }, [key])
