@@ -5,10 +5,12 @@ for (const colorScheme of ['light', 'dark'] as const)
     test.use({ colorScheme })
     test('axe finds nothing on any view', async ({ shelf, page }) => {
       test.setTimeout(90_000)
+      // Only colours differ on night cloth.
+      const rules = colorScheme === 'dark' ? ['color-contrast'] : []
       await shelf.open()
       await expect(shelf.window('stations').getByRole('gridcell', { name: 'HR-04' })).toBeVisible()
       await page.waitForTimeout(450)
-      expect(await shelf.violations()).toEqual([])
+      expect(await shelf.violations(...rules)).toEqual([])
       for (const keys of [
         ['Alt+B'],
         ['Alt+Shift+/'],
@@ -22,7 +24,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       ]) {
         await shelf.press(...keys)
         await page.waitForTimeout(450)
-        expect(await shelf.violations()).toEqual([])
+        expect(await shelf.violations(...rules)).toEqual([])
         await shelf.press('Escape')
       }
     })

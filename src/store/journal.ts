@@ -15,7 +15,6 @@ const dayOf = (at: number): string => {
 const today = createStore<{ events: readonly JournalEvent[] }>(() => ({ events: [] }))
 
 /** What has happened today. */
-export const eventsToday = (): readonly JournalEvent[] => today.getState().events
 export const useToday = (): readonly JournalEvent[] => useStore(today, ({ events }) => events)
 
 /** What happened when, one record a day, local time. */
