@@ -35,12 +35,13 @@ test('what happens is announced, and hidden desktops are not in the way', async 
   page,
 }) => {
   await shelf.open()
-  const live = page.locator('[aria-live="polite"]').filter({ hasText: /./ })
+  const told = (text: string) =>
+    page.locator('[aria-live="polite"]').getByText(text, { exact: true })
   await shelf.press('Alt+B')
-  await expect(live).toHaveText('Bulletin, 3 windows')
+  await expect(told('Bulletin, 3 windows')).toBeAttached()
   await expect(page.getByRole('region', { name: 'Station readings 06:00' })).toHaveCount(0)
   await shelf.press('Alt+,', 'P')
-  await expect(live).toHaveText('Sent “Bulletin for tomorrow” to Public line')
+  await expect(told('Sent “Bulletin for tomorrow” to Public line')).toBeAttached()
   await expect(page.getByRole('navigation', { name: 'Desktops' })).toBeVisible()
   await expect(page.getByRole('main', { name: 'Stage, Bulletin' })).toBeVisible()
 })

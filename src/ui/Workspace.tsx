@@ -5,7 +5,7 @@ import { APPS } from '@/apps/list'
 import { initialState } from '@/core/model/initial'
 import { currentId, desktop } from '@/core/model/selectors'
 import { provideConsole } from '@/store/console'
-import { useArrangement, useShelf } from '@/store/shelf'
+import { shelf, useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, start } from '@/store/start'
 import { Dialogs } from './dialogs/Dialogs'
 import { useFrames } from './keys/frames'
@@ -102,11 +102,25 @@ function usePageMarks(): void {
   }, [cloth])
 }
 
+/** How many announcements stay: two that come at once are both read. */
+const ANNOUNCED = 4
+
+/** Tells people who do not see the page what happens, one line after the other. */
 function Announcer() {
-  const announced = useShelf((shelf) => shelf.announced)
+  const [lines, setLines] = useState([{ text: shelf.getState().announced, at: 0 }])
+  useEffect(
+    () =>
+      shelf.subscribe(({ announced: text }, before) => {
+        if (text && text !== before.announced)
+          setLines((now) => [...now, { text, at: (now.at(-1)?.at ?? 0) + 1 }].slice(-ANNOUNCED))
+      }),
+    [],
+  )
   return (
     <div aria-live="polite" className="sr-only">
-      {announced}
+      {lines.map(({ text, at }) => (
+        <p key={at}>{text}</p>
+      ))}
     </div>
   )
 }

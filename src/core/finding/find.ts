@@ -206,6 +206,9 @@ export function rank(all: Found[], typed: string): Found[] {
 const byTitle = (some: Found[], query: string): Found[] =>
   matchSorter(some, query, { keys: ['title'], baseSort: (a, b) => a.index - b.index })
 
+/** Makes ready what is looked in, so that the first letter typed does not have to. */
+export const prepare = (all: Found[]): void => all.forEach(wordsOf)
+
 const words = new WeakMap<Found, { title: string; also: string }>()
 
 function wordsOf(found: Found): { title: string; also: string } {

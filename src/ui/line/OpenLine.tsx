@@ -1,7 +1,7 @@
 import { Command } from 'cmdk'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { allApps, appOf } from '@/apps/list'
-import { desktopsFor, everything, type Found, KINDS, rank } from '@/core/finding/find'
+import { desktopsFor, everything, type Found, KINDS, prepare, rank } from '@/core/finding/find'
 import { keysFor } from '@/core/keys/bindings'
 import type { DocumentId } from '@/core/model/types'
 import { closeView, dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
@@ -44,6 +44,10 @@ function Field() {
         : everything(state, { apps: allApps(state.apps), texts }),
     [state, texts, asking],
   )
+  useEffect(() => {
+    const handle = requestIdleCallback(() => prepare(all), { timeout: 300 })
+    return () => cancelIdleCallback(handle)
+  }, [all])
   const results = useMemo(() => (asking && !typed ? all : rank(all, typed)), [all, typed, asking])
   const first = results[0]
   useEffect(() => setChosen(first ? keyOf(first) : ''), [first])
