@@ -30,12 +30,10 @@ export class ShelfPage {
     await this.drawn()
   }
 
-  /** Presses keys one after the other, each answered by a drawn page. */
+  /** Presses keys one after the other, and waits until the page has drawn what they did. */
   async press(...keys: string[]): Promise<void> {
-    for (const key of keys) {
-      await this.page.keyboard.press(key)
-      await this.drawn()
-    }
+    for (const key of keys) await this.page.keyboard.press(key)
+    await this.drawn()
   }
 
   /** Waits until the page has drawn what was done before. */
