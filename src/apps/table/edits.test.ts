@@ -1,0 +1,105 @@
+import fc from 'fast-check'
+import {
+  addColumn,
+  addRow,
+  removeColumn,
+  removeRow,
+  renameColumn,
+  setCell,
+  shownRows,
+  sortBy,
+  widths,
+} from './edits'
+import type { TableContent } from './manifest'
+
+const cell = fc.oneof(
+  fc.constantFrom('', 'NW 34', '−5.1', '-7', '12', '118', 'Tarn'),
+  fc.integer().map(String),
+)
+const table = fc
+  .integer({ min: 1, max: 4 })
+  .chain((columns) =>
+    fc.record({
+      columns: fc.array(fc.constantFrom('a', 'b', 'c'), { minLength: columns, maxLength: columns }),
+      rows: fc.array(fc.array(cell, { minLength: columns, maxLength: columns }), { maxLength: 12 }),
+      sort: fc.constant(null),
+      filter: fc.constant(''),
+    }),
+  )
+  .map((given) => given as TableContent)
+
+const anyRow = (given: TableContent, at: number): number => at % Math.max(1, given.rows.length)
+
+test('what is added is empty and what is removed is gone; nothing else changes', () => {
+  fc.assert(
+    fc.property(table, fc.nat(20), (given, at) => {
+      const row = anyRow(given, at)
+      const longer = addRow(given, row)
+      expect(longer.rows[Math.min(row + 1, given.rows.length)]?.every((one) => one === '')).toBe(
+        true,
+      )
+      expect(removeRow(longer, Math.min(row + 1, given.rows.length))).toEqual(given)
+      const column = at % given.columns.length
+      const wider = addColumn(given, column)
+      expect(wider.rows.every((cells) => cells[column + 1] === '')).toBe(true)
+      expect(new Set([...given.columns, wider.columns[column + 1]]).size).toBe(
+        new Set(given.columns).size + 1,
+      )
+      expect(removeColumn(wider, column + 1)).toEqual(given)
+    }),
+  )
+})
+
+test('every row is shown once, numbers by size, empty cells last, both ways round', () => {
+  fc.assert(
+    fc.property(table, fc.nat(3), (given, at) => {
+      const column = at % given.columns.length
+      const up = sortBy(given, column)
+      const down = sortBy(up, column)
+      expect(sortBy(down, column)).toEqual(given)
+      for (const sorted of [up, down]) {
+        const order = shownRows(sorted)
+        expect([...order].sort((a, b) => a - b)).toEqual([...given.rows.keys()])
+        const cells = order.map((row) => given.rows[row]?.[column] ?? '')
+        const full = cells.filter((text) => text !== '')
+        expect(cells.slice(0, full.length)).toEqual(full)
+        const numbers = full.map((text) => Number(text.replace('−', '-')))
+        if (numbers.some(Number.isNaN)) continue
+        const wanted = numbers.toSorted((a, b) => (sorted === up ? a - b : b - a))
+        expect(numbers).toEqual(wanted)
+      }
+    }),
+  )
+})
+
+test('a filter leaves the rows that have the text in any cell, in their order', () => {
+  fc.assert(
+    fc.property(table, fc.constantFrom('T', '1', 'nw', ' ', 'none of them'), (given, filter) => {
+      const wanted = filter.trim().toLowerCase()
+      const kept = [...given.rows.keys()].filter((row) =>
+        given.rows[row]?.some((text) => text.toLowerCase().includes(wanted)),
+      )
+      expect(shownRows({ ...given, filter })).toEqual(wanted ? kept : [...given.rows.keys()])
+    }),
+  )
+})
+
+test('a cell is written in one place; the same again changes nothing; a name is never empty', () => {
+  const given: TableContent = {
+    columns: ['station', 'wind'],
+    rows: [
+      ['HR-01', 'NW 34'],
+      ['HR-02', ''],
+    ],
+    sort: null,
+    filter: '',
+  }
+  const written = setCell(given, 1, 1, 'W 12')
+  expect(written.rows).toEqual([given.rows[0], ['HR-02', 'W 12']])
+  expect(setCell(written, 1, 1, 'W 12')).toBe(written)
+  expect(renameColumn(given, 0, ' place ').columns).toEqual(['place', 'wind'])
+  expect(renameColumn(given, 0, '  ')).toBe(given)
+  expect(removeColumn({ ...given, columns: ['one'] }, 0).columns).toEqual(['one'])
+  const [narrow, wide] = widths({ ...given, rows: [['x'.repeat(80), '']] })
+  expect([narrow, wide]).toEqual([44, 9])
+})
