@@ -1,16 +1,20 @@
 import { boolean, number, object, string } from 'yup'
 import { addressOf } from '@/core/formats/address'
+import { maybeId } from '@/core/formats/shape'
 import { limited, reachable } from '@/core/geometry/rect'
 import { homeFor, momentOf } from '@/core/homes/matching'
 import { where } from '@/core/homes/words'
 import { byUse, currentId, desktop, openDesktop, window } from '@/core/model/selectors'
 import { type AppFacts, EVERY, HERE, type Home, type State, type Window } from '@/core/model/types'
 import { focusOn, goTo } from './change'
-import { command, type Env, no, type Refusal, type Result } from './command'
-import { placeAt, settleAt } from './homes'
+import { command, type Env, nameArgument, no, type Refusal, type Result } from './command'
+import { placeAt, reachesHome, settleAt } from './homes'
 import { newFrame, openWindow, visit } from './opening'
 
 const group = 'Apps' as const
+
+/** The longest title a document is given when it is opened. */
+const TITLE_MOST = 300
 
 const known = (id: string, env: Env): true | Refusal => {
   if (env.app(id)) return true
@@ -39,7 +43,7 @@ function openApp(
   const known = draft.documents[shown]
   if (known) known.openedAt = env.now
   else {
-    const untitled = given ?? app.untitled
+    const untitled = given?.trim().slice(0, TITLE_MOST) || app.untitled
     draft.documents[shown] = {
       id: shown,
       app: id,
@@ -49,7 +53,10 @@ function openApp(
     }
   }
   const name = draft.documents[shown]?.title ?? app.untitled
-  const home = homeFor(draft, { app: id, title: name }, momentOf(env.now))
+  const found = homeFor(draft, { app: id, title: name }, momentOf(env.now))
+  // A desktop that cannot be made is no home for now.
+  const home = found && reachesHome(draft, found) === true ? found : null
+  const full = found && !home ? `; there is no room to make ${found.name}, its home` : ''
   const area = draft.displays[draft.display]
   const opened: Window = {
     id: env.id('window'),
@@ -73,7 +80,7 @@ function openApp(
   goTo(draft, here)
   openWindow(draft, opened)
   const placed = home ? goHome(draft, opened.id, home, app, env) : here
-  const say = `Opened “${name}”`
+  const say = `Opened “${name}”${full}`
   const journal: Result['journal'] = [{ kind: 'open', window: opened.id, app: id, to: placed }]
   if (placed === here || placed === EVERY) {
     focusOn(draft, opened.id)
@@ -112,9 +119,9 @@ export const open = command({
   title: 'Open a window',
   group,
   args: {
-    app: string().required(),
-    document: string(),
-    title: string(),
+    app: maybeId().required(),
+    document: maybeId(),
+    title: nameArgument(),
     frame: object({
       x: number().required(),
       y: number().required(),
@@ -134,7 +141,7 @@ export const launch = command({
   id: 'app.launch',
   title: 'Go to an app, or open it',
   group,
-  args: { app: string(), slot: number().integer().min(1).max(9), another: boolean() },
+  args: { app: maybeId(), slot: number().integer().min(1).max(9), another: boolean() },
   can: (state, args, env) => {
     const app = chosen(state, args)
     if (app) return known(app, env)
@@ -161,7 +168,7 @@ export const cycle = command({
   id: 'app.cycle',
   title: 'Next window of this app',
   group,
-  args: { app: string(), back: boolean() },
+  args: { app: maybeId(), back: boolean() },
   can: (state, args) => {
     const app = args.app ?? state.windows[state.focus ?? '']?.app
     if (!app) return no('No window has the focus. Click one first.')
@@ -182,7 +189,7 @@ export const slot = command({
   id: 'app.slot',
   title: 'Put an app on a number key',
   group,
-  args: { app: string().required(), slot: number().integer().min(1).max(9).required() },
+  args: { app: maybeId().required(), slot: number().integer().min(1).max(9).required() },
   can: (_state, args, env) => known(args.app, env),
   run: (draft, args, env) => {
     const from = draft.slots.indexOf(args.app)
@@ -197,7 +204,7 @@ export const add = command({
   id: 'app.add',
   title: 'Add a web address as an app',
   group,
-  args: { name: string().required(), address: string().required(), icon: string() },
+  args: { name: string().required(), address: string().required().max(2000), icon: string() },
   can: (_state, { name, address, icon }) => {
     if (!name.trim()) return no('An app needs a name: type at least one letter.')
     if (name.trim().length > 40) return no('That name is too long: use at most 40 letters.')
@@ -221,7 +228,7 @@ export const remove = command({
   id: 'app.remove',
   title: 'Remove an app that was added',
   group,
-  args: { app: string().required() },
+  args: { app: maybeId().required() },
   can: (state, { app }) => {
     const own = state.apps[app]
     if (!own) return no('Only apps that were added can be removed.')

@@ -1,5 +1,5 @@
 import type { ObjectSchema, ObjectShape, TypeFromShape } from 'yup'
-import { object } from 'yup'
+import { object, string } from 'yup'
 import type { By, JournalEvent } from '@/core/journal/events'
 import type { AppFacts, DesktopId, DocumentId, State, WindowId } from '@/core/model/types'
 
@@ -47,6 +47,8 @@ export type View =
   | { view: 'open file' }
   | { view: 'export shelf' }
   | { view: 'export damaged' }
+  | { view: 'keep folder' }
+  | { view: 'clear up' }
   | { view: 'import shelf' }
   | { view: 'save document'; window: WindowId }
   | { view: 'export document'; document: DocumentId }
@@ -84,7 +86,12 @@ export interface Command<Args = Record<string, unknown>> {
   /** Changes the draft of the state. */
   run?(draft: State, args: Args, env: Env): Result | undefined
   travel?: 'undo' | 'redo'
+  /** Whether what is known of documents is part of the step. */
+  documents?: boolean
 }
+
+/** An argument that is typed as a name or a title. */
+export const nameArgument = () => string().max(1000)
 
 export const no = (reason: string, ask?: View): Refusal => ({ reason, ...(ask && { ask }) })
 

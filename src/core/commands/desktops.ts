@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string } from 'yup'
+import { maybeId } from '@/core/formats/shape'
 import { clamp } from '@/core/geometry/rect'
 import { CALL_LETTERS } from '@/core/keys/letters'
 import {
@@ -19,18 +20,13 @@ import {
   settleFocus,
 } from './change'
 import { command, no, type Refusal } from './command'
-import { named, refused, resolvePlace, roomFor } from './places'
+import { named, nameProblem, refused, resolvePlace, roomFor } from './places'
 
 const group = 'Desktops' as const
 
 const exists = (state: State, place: string | undefined): true | Refusal => {
   const found = named(state, place)
   return refused(found) ? found : true
-}
-
-const nameProblem = (name: string): Refusal | null => {
-  if (!name.trim()) return no('A desktop needs a name: type at least one letter.')
-  return name.trim().length > 60 ? no('That name is too long: use at most 60 letters.') : null
 }
 
 export const create = command({
@@ -153,7 +149,7 @@ export function foldOrigin(state: State, id: string, folded: DesktopId[]): Deskt
   return origin && !folded.includes(origin) ? origin : undefined
 }
 
-const moves = array(object({ window: string().required(), to: string().required() }).noUnknown())
+const moves = array(object({ window: maybeId().required(), to: maybeId().required() }).noUnknown())
 
 export const fold = command({
   id: 'desktop.fold',

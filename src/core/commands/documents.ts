@@ -1,9 +1,10 @@
-import { boolean, string } from 'yup'
-import type { State } from '@/core/model/types'
-import { command, no, type Refusal } from './command'
+import { array, boolean, mixed } from 'yup'
+import { maybeId, OBJECTS, objectProblem } from '@/core/formats/shape'
+import type { DocumentInfo, State } from '@/core/model/types'
+import { command, nameArgument, no, type Refusal } from './command'
 
 const group = 'Documents' as const
-const which = { document: string().required() }
+const which = { document: maybeId().required() }
 
 const known = (state: State, { document }: { document: string }): true | Refusal =>
   Object.hasOwn(state.documents, document) || no('There is no such document.')
@@ -14,7 +15,7 @@ export const set = command({
   title: 'Rename a document',
   group,
   step: false,
-  args: { ...which, title: string(), unsaved: boolean() },
+  args: { ...which, title: nameArgument(), unsaved: boolean() },
   can: (state, args) => {
     const there = known(state, args)
     if (there !== true) return there
@@ -42,11 +43,71 @@ export const discard = command({
     const { title, discarded } = state.documents[document] ?? {}
     return discarded || !open || no(`“${title}” is open. Close its windows first, then delete it.`)
   },
-  run: (draft, { document }) => {
+  run: (draft, { document }, env) => {
     const found = draft.documents[document]
     if (!found) return
     found.discarded = !found.discarded
+    if (found.discarded) found.discardedAt = env.now
+    else delete found.discardedAt
     return { say: `${found.discarded ? 'Deleted' : 'Took back'} “${found.title}”` }
+  },
+})
+
+/** Many documents out of sight at once, in one undoable step. */
+export const discardAll = command({
+  id: 'documents.discard',
+  title: 'Delete several documents',
+  group,
+  documents: true,
+  args: { documents: array(maybeId().required()).required().min(1) },
+  can: (state, { documents }) => {
+    const open = new Set(Object.values(state.windows).map(({ document }) => document))
+    const wrong = documents.find((id) => !Object.hasOwn(state.documents, id) || open.has(id))
+    return wrong === undefined || no('One of them is open, or there is no such document.')
+  },
+  run: (draft, { documents }, env) => {
+    for (const id of documents) {
+      const found = draft.documents[id]
+      if (found) Object.assign(found, { discarded: true, discardedAt: env.now })
+    }
+    const what = documents.length === 1 ? '1 document' : `${documents.length} documents`
+    return { say: `Deleted ${what}` }
+  },
+})
+
+/** What is known of documents that nobody looks at is kept elsewhere, and comes back from there. */
+export const putAway = command({
+  id: 'documents.putAway',
+  title: 'Put documents away that nobody looks at',
+  group,
+  step: false,
+  args: { documents: array(maybeId().required()).required() },
+  can: (state, { documents }) => {
+    const windows = [...Object.values(state.windows), ...state.closed.map(({ window }) => window)]
+    const used = new Set(windows.map(({ document }) => document))
+    return !documents.some((id) => used.has(id)) || no('A window shows one of them.')
+  },
+  run: (draft, { documents }) => {
+    for (const id of documents) delete draft.documents[id]
+    return undefined
+  },
+})
+
+export const bring = command({
+  id: 'documents.bring',
+  title: 'Bring documents back to hand',
+  group,
+  step: false,
+  args: { documents: array(mixed<DocumentInfo>().required()).required() },
+  can: (_state, { documents }) => {
+    const wrong = documents.find(
+      (one) => objectProblem(String(one?.id), one, OBJECTS.documents) !== null,
+    )
+    return wrong === undefined || no('One of them is not what is known of a document.')
+  },
+  run: (draft, { documents }) => {
+    for (const one of documents) draft.documents[one.id] ??= { ...one }
+    return undefined
   },
 })
 
@@ -64,6 +125,9 @@ const asking = (view: 'title' | 'export document', id: string, title: string) =>
 export const documentCommands = [
   set,
   discard,
+  discardAll,
+  putAway,
+  bring,
   asking('title', 'document.askTitle', 'Rename this document…'),
   asking('export document', 'document.export', 'Export this document to a file'),
 ]

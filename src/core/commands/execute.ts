@@ -2,6 +2,7 @@ import { create } from 'mutative'
 import { ValidationError } from 'yup'
 import { type History, record, redo, undo } from '@/core/history/history'
 import type { JournalEvent } from '@/core/journal/events'
+import { check } from '@/core/model/check'
 import { currentId } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
 import type { Command, Env, Refusal, Result, View } from './command'
@@ -22,8 +23,14 @@ export type Outcome =
       journal: JournalEvent[]
       /** Whether undo would take this back. */
       step: boolean
+      /** The step that was taken back or done again. */
+      travelled?: { step: number; direction: 'undo' | 'redo' }
     }
-  | ({ ok: false } & Refusal)
+  | ({
+      ok: false
+      /** The rule it would have broken: a fault of the command, not of who gave it. */
+      broken?: string
+    } & Refusal)
 
 /**
  * Runs a command on a session. Pure: the same session, command, arguments, times and ids give
@@ -42,6 +49,13 @@ export function execute(session: Session, id: string, args: object, env: Env): O
   const state = create(session.state, (draft) => {
     result = command.run?.(draft, given, env) ?? {}
   })
+  const [broken] = check(state, session.state)
+  if (broken)
+    return {
+      ok: false,
+      reason: `${command.title}: it would break the shelf. ${broken} Nothing was changed.`,
+      broken,
+    }
   // A command that only went somewhere says nothing and is no step.
   const step = command.step && state !== session.state && result.say !== undefined
   return {
@@ -49,7 +63,7 @@ export function execute(session: Session, id: string, args: object, env: Env): O
     session: {
       state,
       history: step
-        ? record(session.history, session.state, state, result.say ?? '')
+        ? record(session.history, session.state, state, result.say ?? '', command.documents)
         : session.history,
     },
     say: result.say,
@@ -75,9 +89,23 @@ function travel(session: Session, direction: 'undo' | 'redo', env: Env): Outcome
   const travelled = direction === 'undo' ? undo(before, now) : redo(before, now)
   if (!travelled) return { ok: false, reason: `There is nothing to ${direction}.` }
   const { state, history, step } = travelled
+  const [broken] = check(state, now)
+  if (broken)
+    return {
+      ok: false,
+      reason: `That cannot be taken back: ${broken} Nothing was changed.`,
+      broken,
+    }
   const say = `${direction === 'undo' ? 'Undone' : 'Redone'}: ${step.say}`
   const journal = told(moves(direction, now, state), env)
-  return { ok: true, session: { state, history }, say, journal, step: false }
+  return {
+    ok: true,
+    session: { state, history },
+    say,
+    journal,
+    step: false,
+    travelled: { step: step.id, direction },
+  }
 }
 
 /** What the journal tells of an undo or redo: windows that are elsewhere, and where one is. */

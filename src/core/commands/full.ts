@@ -1,4 +1,5 @@
-import { number, string } from 'yup'
+import { number } from 'yup'
+import { maybeId } from '@/core/formats/shape'
 import { clamp } from '@/core/geometry/rect'
 import { currentId, desktop, isVisible, openDesktop, title, window } from '@/core/model/selectors'
 import { type Desktop, EVERY, type State, type Window } from '@/core/model/types'
@@ -14,7 +15,7 @@ import {
   subject,
 } from './change'
 import { command, type Env, no, type Refusal } from './command'
-import { roomFor } from './places'
+import { NAME_MOST, roomFor } from './places'
 
 const group = 'Windows' as const
 
@@ -52,6 +53,9 @@ function fill(draft: State, full: Desktop, found: Window): void {
   found.minimised = false
 }
 
+/** A title as the name of a desktop. */
+const fitting = (name: string): string => name.slice(0, NAME_MOST).trim() || 'Untitled'
+
 /** Makes a desktop right after the one a window is on, in its hue, named after what it shows. */
 function makeFull(
   draft: State,
@@ -61,7 +65,7 @@ function makeFull(
   name: string,
 ): Desktop {
   const beside = of.desktop === EVERY ? currentId(draft) : of.desktop
-  const made = makeDesktop(draft, env, name.slice(0, 60))
+  const made = makeDesktop(draft, env, fitting(name))
   draft.order = draft.order.filter((id) => id !== made.id)
   draft.order.splice(draft.order.indexOf(beside) + 1, 0, made.id)
   made.kind = kind
@@ -90,7 +94,7 @@ export const solo = command({
   id: 'window.solo',
   title: 'Solo: full screen on a desktop of its own, and back',
   group,
-  args: { window: string() },
+  args: { window: maybeId() },
   can: (state, args) => {
     const found = subject(state, args.window)
     if (found && fullOf(state, found)) return true
@@ -130,7 +134,7 @@ export const pair = command({
   id: 'window.pair',
   title: 'Pair: two windows share a desktop, and back',
   group,
-  args: { window: string(), with: string() },
+  args: { window: maybeId(), with: maybeId() },
   can: (state, args) => {
     const found = subject(state, args.window)
     if (found && fullOf(state, found)?.kind === 'pair' && args.with === undefined) return true
@@ -171,7 +175,7 @@ export const pair = command({
     const made = full ?? makeFull(draft, env, 'pair', found, name)
     made.kind = 'pair'
     made.divider = 0.5
-    if (full) made.name = name.slice(0, 60)
+    if (full) made.name = fitting(name)
     else fill(draft, made, found)
     fill(draft, made, other)
     nameLetters(draft)

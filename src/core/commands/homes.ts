@@ -1,4 +1,5 @@
-import { array, boolean, number, object, string } from 'yup'
+import { array, boolean, number, object } from 'yup'
+import { maybeId } from '@/core/formats/shape'
 import { spanFrame } from '@/core/geometry/rect'
 import { destinationOf, misplaced, putRightPlan } from '@/core/homes/explain'
 import { momentOf } from '@/core/homes/matching'
@@ -6,7 +7,8 @@ import { homeInWords, where } from '@/core/homes/words'
 import { title, window } from '@/core/model/selectors'
 import { EVERY, HERE, type Home, NAMED, type State, type Window } from '@/core/model/types'
 import { makeDesktop, moveTo, settleFocus, subject } from './change'
-import { command, type Env, no, type Refusal } from './command'
+import { command, type Env, nameArgument, no, type Refusal } from './command'
+import { nameProblem, roomFor } from './places'
 
 const group = 'Homes' as const
 
@@ -18,17 +20,17 @@ export const set = command({
   title: 'Set a home',
   group,
   args: {
-    id: string(),
-    app: string().required(),
-    desktop: string().required(),
-    name: string(),
-    display: string(),
+    id: maybeId(),
+    app: maybeId().required(),
+    desktop: maybeId().required(),
+    name: nameArgument(),
+    display: maybeId(),
     place: object({ top: cell, left: cell, bottom: cell, right: cell }).default(undefined),
-    title: string(),
+    title: nameArgument(),
     days: array(number().integer().min(0).max(6).required()),
     from: minute,
     to: minute,
-    displays: array(string().required()),
+    displays: array(maybeId().required()),
     follow: boolean(),
     on: boolean(),
   },
@@ -36,6 +38,8 @@ export const set = command({
     if (!env.app(app)) return no(`There is no app “${app}”.`)
     if (id && !state.homes.some((home) => home.id === id)) return no('That home is gone.')
     if (desktop === NAMED && !name?.trim()) return no('Type the name of the desktop to make.')
+    const wrong = desktop === NAMED && nameProblem(name ?? '')
+    if (wrong) return wrong
     if (![EVERY, HERE, NAMED].includes(desktop) && state.desktops[desktop]?.kind !== 'open')
       return no('There is no such desktop, or a window fills it. Choose another.')
     if ((from === undefined) !== (to === undefined))
@@ -67,7 +71,7 @@ export const remove = command({
   id: 'home.remove',
   title: 'Remove a home',
   group,
-  args: { id: string().required() },
+  args: { id: maybeId().required() },
   can: known,
   run: (draft, { id }, env) => {
     const home = draft.homes.find((other) => other.id === id)
@@ -81,7 +85,7 @@ export const reorder = command({
   id: 'home.reorder',
   title: 'Move a home in the order',
   group,
-  args: { id: string().required(), by: number().integer().required() },
+  args: { id: maybeId().required(), by: number().integer().required() },
   can: (state, { id, by }) => {
     const at = state.homes.findIndex((home) => home.id === id)
     if (at < 0) return no('That home is gone.')
@@ -96,7 +100,11 @@ export const reorder = command({
   },
 })
 
-/** Moves a window to where a home says, into the part of the pad it says. */
+/** Whether there is a desktop where a home says, or room to make it. */
+export const reachesHome = (state: State, home: Home): true | Refusal =>
+  destinationOf(state, home) !== null || roomFor(state, 1)
+
+/** Moves a window to where a home says, into the part of the pad it says. It must be reachable. */
 export function settleAt(draft: State, found: Window, home: Home, env: Env): void {
   const to = destinationOf(draft, home) ?? makeDesktop(draft, env, home.name).id
   moveTo(draft, found.id, to)
@@ -118,28 +126,33 @@ export const putRight = command({
   id: 'home.putRight',
   title: 'Put windows right',
   group,
-  args: { windows: array(string().required()) },
+  args: { windows: array(maybeId().required()) },
   can: (state, { windows }, env) => {
     const plan = putRightPlan(state, momentOf(env.now))
     if (plan.length === 0) return no('Every window is at home. There is nothing to put right.')
-    return (
-      !windows ||
-      plan.some((move) => windows.includes(move.window)) ||
-      no('None of these windows is away from home.')
-    )
+    const wanted = plan.filter((move) => !windows || windows.includes(move.window))
+    if (wanted.length === 0) return no('None of these windows is away from home.')
+    const [first] = wanted.map(({ home }) => reachesHome(state, home)).filter((can) => can !== true)
+    return wanted.some(({ home }) => reachesHome(state, home) === true) || (first ?? true)
   },
   run: (draft, { windows }, env) => {
     const plan = putRightPlan(draft, momentOf(env.now)).filter(
       (move) => !windows || windows.includes(move.window),
     )
-    for (const { window: id, home } of plan) settleAt(draft, window(draft, id), home, env)
+    const moved = plan.filter(({ window: id, home }) => {
+      // Each may make a desktop, so that there may be no room for the next.
+      if (reachesHome(draft, home) !== true) return false
+      settleAt(draft, window(draft, id), home, env)
+      return true
+    })
     settleFocus(draft)
-    const [first] = plan
+    const [first] = moved
     const what =
-      plan.length === 1 && first
+      moved.length === 1 && first
         ? `“${title(draft, window(draft, first.window))}” ${where(first.home, draft)}`
-        : `${plan.length} windows`
-    return { say: `Put right: ${what}` }
+        : `${moved.length} windows`
+    const left = plan.length - moved.length
+    return { say: `Put right: ${what}${left ? `. No room for the desktops of ${left} more` : ''}` }
   },
 })
 
@@ -153,7 +166,7 @@ const asking = (view: 'home' | 'why', id: string, commandTitle: string) =>
     title: commandTitle,
     group,
     step: false,
-    args: { window: string() },
+    args: { window: maybeId() },
     can: about,
     run: (draft, args) => {
       const found = subject(draft, args.window)
@@ -172,11 +185,12 @@ export const homeCommands = [
     id: 'window.goHome',
     title: 'Send this window home',
     group,
-    args: { window: string() },
+    args: { window: maybeId() },
     can: (state, args, env) => {
       const found = subject(state, args.window)
       if (!found) return no('No window has the focus. Click one first.')
-      return !!misplaced(state, found, momentOf(env.now)) || no('It is at home.')
+      const move = misplaced(state, found, momentOf(env.now))
+      return move ? reachesHome(state, move.home) : no('It is at home.')
     },
     run: (draft, args, env) => {
       const found = subject(draft, args.window)

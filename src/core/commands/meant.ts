@@ -1,13 +1,13 @@
+import { maybeId } from '@/core/formats/shape'
 /** Which window a command is about, and whether it can be. */
 
-import { string } from 'yup'
 import { title } from '@/core/model/selectors'
 import type { State, Window } from '@/core/model/types'
 import { subject } from './change'
 import { no, type Refusal, type Result } from './command'
 import { refused } from './places'
 
-export const which = { window: string() }
+export const which = { window: maybeId() }
 
 /** The window meant, or why there is none. */
 export function meant(state: State, id: string | undefined): Window | Refusal {

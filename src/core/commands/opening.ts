@@ -25,7 +25,10 @@ import type { Result } from './command'
 export function openWindow(draft: State, opened: Window): void {
   draft.windows[opened.id] = { ...opened, z: ++draft.top }
   const document = draft.documents[opened.document]
-  if (document?.discarded) delete document.discarded
+  if (document?.discarded) {
+    delete document.discarded
+    delete document.discardedAt
+  }
   if (opened.desktop === EVERY) draft.everywhere.push(opened.id)
   else desktop(draft, opened.desktop).windows.push(opened.id)
 }

@@ -3,6 +3,17 @@ import { currentId, lastId } from '@/core/model/selectors'
 import { DESKTOPS_MOST, type Desktop, type DesktopId, type State } from '@/core/model/types'
 import { no, type Refusal } from './command'
 
+/** The longest name of a desktop, in letters. */
+export const NAME_MOST = 60
+
+/** What is wrong with a name for a desktop, or null. */
+export function nameProblem(name: string): Refusal | null {
+  if (!name.trim()) return no('A desktop needs a name: type at least one letter.')
+  return name.trim().length > NAME_MOST
+    ? no(`That name is too long: use at most ${NAME_MOST} letters.`)
+    : null
+}
+
 /** Whether as many desktops more can be made. */
 export const roomFor = (state: State, more: number): true | Refusal =>
   state.order.length + more <= DESKTOPS_MOST ||

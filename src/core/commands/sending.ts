@@ -1,4 +1,5 @@
 import { array, number, object, string } from 'yup'
+import { maybeId } from '@/core/formats/shape'
 import { currentId, desktop, openDesktop, window } from '@/core/model/selectors'
 import { EVERY, type State } from '@/core/model/types'
 import { focusOn, goTo, makeDesktop, moveTo, settleFocus } from './change'
@@ -59,7 +60,7 @@ export const sendAll = command({
   id: 'window.sendAll',
   title: 'Send several windows',
   group,
-  args: { windows: array(string().required()).required().min(1), to: string().required() },
+  args: { windows: array(maybeId().required()).required().min(1), to: string().required() },
   can: (state, { windows, to }) => {
     const refusals = windows.map((id) => canMove(state, { window: id, to }))
     return refusals.includes(true) || (refusals[0] ?? true)
@@ -150,7 +151,7 @@ export const onEvery = command({
   id: 'window.everywhere',
   title: 'Show on every desktop, and back',
   group,
-  args: { ...which, windows: array(string().required()).min(1) },
+  args: { ...which, windows: array(maybeId().required()).min(1) },
   can: (state, { window: id, windows }) => {
     const wrong = (windows ?? [id]).map((one) => meant(state, one)).find(refused)
     return wrong ?? true
@@ -169,7 +170,7 @@ export const appOnEvery = command({
   id: 'app.everywhere',
   title: 'Show all windows of this app on every desktop, and back',
   group: 'Apps',
-  args: { ...which, app: string() },
+  args: { ...which, app: maybeId() },
   can: (state, args) => {
     if (args.app === undefined) return there(state, args)
     return (

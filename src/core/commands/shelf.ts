@@ -1,8 +1,10 @@
 import { current, isDraft } from 'mutative'
 import { array, boolean, mixed, number, string } from 'yup'
-import { merge, readState } from '@/core/formats/shelfFile'
+import { merge } from '@/core/formats/merge'
+import { maybeId } from '@/core/formats/shape'
+import { BadState, readState } from '@/core/formats/shelfFile'
 import { currentId, openDesktop, stack } from '@/core/model/selectors'
-import { EVERY, type State, type Window } from '@/core/model/types'
+import { DESKTOPS_MOST, EVERY, LONGEST, type State, type Window } from '@/core/model/types'
 import { nameLetters, putBack, settleFocus } from './change'
 import { command, no, type Refusal } from './command'
 import { fitWindows, openWindow } from './opening'
@@ -33,11 +35,12 @@ export const resizeDisplay = command({
   group,
   step: false,
   args: {
-    display: string().required(),
-    width: number().integer().min(320).required(),
-    height: number().integer().min(200).required(),
+    display: maybeId().required(),
+    width: number().integer().min(320).max(LONGEST).required(),
+    height: number().integer().min(200).max(LONGEST).required(),
   },
-  can: (state, args) => !!state.displays[args.display] || no('There is no such display.'),
+  can: (state, args) =>
+    Object.hasOwn(state.displays, args.display) || no('There is no such display.'),
   run: (draft, { display: id, width, height }) => {
     const display = draft.displays[id]
     if (!display || (display.width === width && display.height === height)) return
@@ -52,7 +55,6 @@ export const setting = command({
   id: 'settings.set',
   title: 'Change a setting',
   group,
-  step: false,
   args: {
     wrap: boolean(),
     wrapRows: boolean(),
@@ -72,10 +74,9 @@ export const inspector = command({
   id: 'shelf.inspector',
   title: 'Show or hide the inspector',
   group,
-  step: false,
   run: (draft) => {
     draft.settings.inspector = !draft.settings.inspector
-    return { announce: draft.settings.inspector ? 'Inspector shown' : 'Inspector hidden' }
+    return { say: draft.settings.inspector ? 'Inspector shown' : 'Inspector hidden' }
   },
 })
 
@@ -90,14 +91,32 @@ function bringIn(draft: State, theirs: State): void {
   settleFocus(draft)
 }
 
-/** What was given is a state, and one in which the rules hold. */
+/** What was given is a state in which the rules hold. */
 function sound(given: State): true | Refusal {
   try {
     readState(given)
     return true
   } catch (error) {
-    return no(`That is not the state of a shelf: ${(error as Error).message} Nothing was changed.`)
+    if (!(error instanceof BadState)) throw error
+    return no(`That is not the state of a shelf: ${error.message}. Nothing was changed.`)
   }
+}
+
+/** What was given is sound, and together with what is here not too much. */
+function fitting(here: State, given: State): true | Refusal {
+  const can = sound(given)
+  if (can !== true) return can
+  // Solos and pairs of this shelf are taken apart for it.
+  const stays = here.order.filter(
+    (id) => !Object.hasOwn(given.desktops, id) && here.desktops[id]?.kind === 'open',
+  )
+  const over = given.order.length + stays.length - DESKTOPS_MOST
+  return (
+    over <= 0 ||
+    no(
+      `There would be ${DESKTOPS_MOST + over} desktops; ${DESKTOPS_MOST} is the most. Nothing was changed. Fold ${over} first.`,
+    )
+  )
 }
 
 /** Brings the state of a shelf file in. */
@@ -105,8 +124,9 @@ export const mergeFile = command({
   id: 'shelf.merge',
   title: 'Bring a shelf file in',
   group,
+  documents: true,
   args: { state: mixed<State>().required() },
-  can: (_state, { state: theirs }) => sound(theirs),
+  can: (state, { state: theirs }) => fitting(state, theirs),
   run: (draft, { state: theirs }) => {
     bringIn(draft, readState(theirs))
     return { say: 'Imported the shelf file' }
@@ -118,8 +138,9 @@ export const reopenSession = command({
   id: 'session.reopen',
   title: 'Reopen an earlier session',
   group,
+  documents: true,
   args: { state: mixed<State>().required() },
-  can: (_state, { state: theirs }) => sound(theirs),
+  can: (state, { state: theirs }) => fitting(state, theirs),
   run: (draft, { state: theirs }) => {
     const { documents } = draft
     const earlier = readState(theirs)
@@ -141,7 +162,8 @@ export const reopenWindows = command({
   id: 'session.windows',
   title: 'Reopen windows of an earlier session',
   group,
-  args: { windows: array(string().required()).required(), from: mixed<State>().required() },
+  documents: true,
+  args: { windows: array(maybeId().required()).required(), from: mixed<State>().required() },
   can: (state, { windows, from }) => {
     const problem = sound(from)
     if (problem !== true) return problem
@@ -175,6 +197,8 @@ const opens = (
     | 'open file'
     | 'export shelf'
     | 'export damaged'
+    | 'keep folder'
+    | 'clear up'
     | 'import shelf'
     | 'sessions',
   id: string,
@@ -233,6 +257,8 @@ export const shelfCommands = [
   opens('open file', 'shelf.openFile', 'Open a file from this computer…'),
   opens('export shelf', 'shelf.export', 'Export the shelf file'),
   opens('export damaged', 'shelf.exportDamaged', 'Export saved copies that were damaged'),
+  opens('keep folder', 'shelf.keepFolder', 'Keep a copy in a folder, or end it…'),
+  opens('clear up', 'documents.clearUp', 'Clear up documents…'),
   opens('import shelf', 'shelf.import', 'Import a shelf file…'),
   opens('sessions', 'sessions.open', 'Earlier sessions…'),
   mergeFile,

@@ -86,13 +86,18 @@ interface Sources {
   apps: AppFacts[]
   /** Text of documents, as far as it is known. */
   texts: ReadonlyMap<DocumentId, string>
+  /** All documents, also those that are not at hand. */
+  documents?: State['documents']
 }
 
 /**
  * What can be found in the shelf, most recently used first. Made once when the Line opens; `rank`
  * then filters it with every keystroke.
  */
-export function everything(state: State, { apps, texts }: Sources): Found[] {
+export function everything(
+  state: State,
+  { apps, texts, documents: all = state.documents }: Sources,
+): Found[] {
   const appName = (id: string) => apps.find((app) => app.id === id)?.name ?? id
   const text = (id: DocumentId) => texts.get(id) ?? ''
   const open = byUse(state)
@@ -111,7 +116,7 @@ export function everything(state: State, { apps, texts }: Sources): Found[] {
     }
   })
   const shown = new Set(open.map(({ document }) => document))
-  const documents = Object.values(state.documents)
+  const documents = Object.values(all)
     .filter(({ id, discarded }) => !shown.has(id) && !discarded)
     .sort((a, b) => b.openedAt - a.openedAt)
     .map(

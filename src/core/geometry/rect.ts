@@ -1,4 +1,12 @@
-import { HEM, type Limits, REACH, type Rect, type Size, type Span } from '@/core/model/types'
+import {
+  HEM,
+  type Limits,
+  LONGEST,
+  REACH,
+  type Rect,
+  type Size,
+  type Span,
+} from '@/core/model/types'
 
 export const clamp = (value: number, low: number, high: number): number =>
   Math.max(low, Math.min(value, high))
@@ -12,7 +20,7 @@ export function overlap(a: Rect, b: Rect): number {
 
 /** The size brought within an app's limits, in whole pixels. The minimum wins over the maximum. */
 export function limited(size: Size, limits: Limits): Size {
-  const { minWidth, minHeight, maxWidth = Infinity, maxHeight = Infinity } = limits
+  const { minWidth, minHeight, maxWidth = LONGEST, maxHeight = LONGEST } = limits
   return {
     width: Math.max(minWidth, Math.min(Math.round(size.width), maxWidth)),
     height: Math.max(minHeight, Math.min(Math.round(size.height), maxHeight)),

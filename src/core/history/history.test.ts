@@ -23,16 +23,46 @@ test('a new step after an undo ends what could be redone', () => {
   expect(world.refusal('history.redo')).toBe('There is nothing to redo.')
 })
 
-test('titles, unsaved marks and settings are not taken back with the arrangement', () => {
+test('titles and unsaved marks are not taken back with the arrangement; settings are a step', () => {
   const world = new World()
   const id = world.open()
   const document = world.state.windows[id]?.document ?? ''
   world.run('desktop.create', { name: 'Made' })
   world.run('document.set', { document, title: 'Typed since', unsaved: true })
   world.run('settings.set', { wrap: false })
+  expect(world.run('history.undo').say).toBe('Undone: Changed the setting')
+  expect(world.state.settings.wrap).toBe(true)
   expect(world.run('history.undo').say).toBe('Undone: Made Made')
   expect(currentId(world.state)).toBe('first')
   expect(world.state.documents[document]).toMatchObject({ title: 'Typed since', unsaved: true })
+  world.run('history.redo')
+  world.run('history.redo')
+  expect(world.state.settings.wrap).toBe(false)
+})
+
+test('undoing an import takes back titles, settings and added documents; redoing brings them', () => {
+  const world = new World()
+  const id = world.open('notes', 'Mine')
+  const document = world.state.windows[id]?.document ?? ''
+  const before = world.state
+  const theirs = structuredClone(before)
+  const known = theirs.documents[document]
+  if (known) known.title = 'Theirs'
+  theirs.documents.added = {
+    id: 'added',
+    app: 'notes',
+    title: 'Added',
+    unsaved: false,
+    openedAt: 1,
+  }
+  theirs.settings.wrap = false
+  world.run('shelf.merge', { state: theirs })
+  expect(world.state.documents[document]?.title).toBe('Theirs')
+  const { travelled } = world.run('history.undo')
+  expect(travelled).toEqual({ step: world.session.history.future.at(-1)?.id, direction: 'undo' })
+  expect(world.state).toEqual(before)
+  world.run('history.redo')
+  expect(world.state.documents.added?.title).toBe('Added')
   expect(world.state.settings.wrap).toBe(false)
 })
 

@@ -20,17 +20,24 @@ export function momentOf(now: number): Moment {
   return { day: date.getDay(), minute: date.getHours() * 60 + date.getMinutes() }
 }
 
-const patterns = new Map<string, RegExp>()
-
-/** Whether a text is as a pattern says: `*` stands for any text; capitals do not count. */
+/**
+ * Whether a text is as a pattern says: `*` stands for any text; capitals do not count. What stands
+ * between two stars is taken where it comes first, which is as good as anywhere later: one search
+ * through the text, however many stars there are.
+ */
 export function fits(pattern: string, text: string): boolean {
-  let compiled = patterns.get(pattern)
-  if (!compiled) {
-    const parts = pattern.split('*').map((part) => part.replace(/[.+?^${}()|[\]\\]/g, '\\$&'))
-    compiled = new RegExp(`^${parts.join('.*')}$`, 'is')
-    patterns.set(pattern, compiled)
+  const [first = '', ...others] = pattern.toLowerCase().split('*')
+  const last = others.pop()
+  const given = text.toLowerCase()
+  if (last === undefined) return given === first
+  if (!given.startsWith(first)) return false
+  let at = first.length
+  for (const part of others) {
+    const found = given.indexOf(part, at)
+    if (found < 0) return false
+    at = found + part.length
   }
-  return compiled.test(text)
+  return given.length - last.length >= at && given.endsWith(last)
 }
 
 /** How narrow a home is: the number of its conditions, where a title counts 2. */

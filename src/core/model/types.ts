@@ -199,6 +199,8 @@ export interface DocumentInfo {
   openedAt: number
   /** Deleted by the person; it is kept, and can be taken back. */
   discarded?: boolean
+  /** When it was; such documents go for good after a while. */
+  discardedAt?: number
 }
 
 /** A window that was closed and can be reopened. */
@@ -249,13 +251,13 @@ export interface Arrangement {
   /** The apps on number keys 1 to 9. */
   slots: (AppId | null)[]
   bindings: Binding[]
+  settings: Settings
   /** The highest z given so far. */
   top: number
 }
 
 export interface State extends Arrangement {
   documents: Record<DocumentId, DocumentInfo>
-  settings: Settings
 }
 
 /** What core has to know of an app; the rest lives with the app. */
@@ -275,3 +277,5 @@ export const DESKTOPS_MOST = 40
 export const HEM = 30
 /** How much of the hem stays within reach. */
 export const REACH = 48
+/** The longest side a window or a display can have, in CSS pixels. */
+export const LONGEST = 20_000

@@ -1,0 +1,163 @@
+import { CLOSED_KEPT, EVERY, type State } from '@/core/model/types'
+import { renumbered } from './shelfFile'
+
+/**
+ * The state with a file's brought in. Whatever has the same id becomes as in the file,
+ * everything else of the file is added, and nothing that is only here goes away.
+ */
+export function merge(here: State, file: State): State {
+  const windows = { ...here.windows }
+  const top = Math.max(here.top, file.top)
+  const moved = new Set(Object.keys(file.windows))
+  // Windows only here keep their order among themselves, below those of the file.
+  const kept = Object.values(here.windows)
+    .filter(({ id }) => !moved.has(id))
+    .sort((a, b) => a.z - b.z)
+  const offset = kept.length
+  kept.forEach((window, index) => {
+    windows[window.id] = { ...window, z: index + 1 }
+  })
+  for (const window of Object.values(file.windows))
+    windows[window.id] = offset ? { ...window, z: window.z + offset } : window
+  const stays = (id: string) => !moved.has(id)
+  const desktops = { ...file.desktops }
+  // What a window fills in the file takes no other: those that are only here go to an open one.
+  const open = file.order.find((id) => file.desktops[id]?.kind === 'open') ?? ''
+  const lands = (id: string): string =>
+    file.desktops[id] && file.desktops[id].kind !== 'open' ? open : id
+  for (const desktop of Object.values(here.desktops)) {
+    const windowsHere = desktop.windows.filter(stays)
+    const theirs = desktops[lands(desktop.id)]
+    if (theirs) desktops[theirs.id] = { ...theirs, windows: [...theirs.windows, ...windowsHere] }
+    else
+      desktops[desktop.id] = { ...desktop, windows: windowsHere, focus: windowsHere.at(-1) ?? null }
+    for (const id of windowsHere) {
+      const window = windows[id]
+      if (window && theirs) windows[id] = { ...window, desktop: theirs.id }
+    }
+  }
+  const letters = new Set(Object.values(file.desktops).map(({ letter }) => letter))
+  const onlyHere = here.order.filter((id) => !file.desktops[id])
+  for (const id of onlyHere) {
+    const desktop = desktops[id]
+    if (desktop?.letter && letters.has(desktop.letter))
+      desktops[id] = { ...desktop, letter: null, letterByHand: false }
+  }
+  const closedHere = here.closed.flatMap((closed) => {
+    const { window } = closed
+    if (windows[window.id] || file.closed.some((other) => other.window.id === window.id)) return []
+    return { ...closed, window: { ...window, desktop: lands(window.desktop) } }
+  })
+  return renumbered({
+    ...file,
+    displays: withSizes(file.displays, here.displays),
+    desktops,
+    order: [...file.order, ...onlyHere],
+    windows,
+    everywhere: [...file.everywhere, ...here.everywhere.filter(stays)],
+    visited: [...file.visited, ...here.visited.filter((id) => !file.visited.includes(id))],
+    closed: [...file.closed.filter(({ window }) => !windows[window.id]), ...closedHere].slice(
+      0,
+      CLOSED_KEPT,
+    ),
+    homes: [
+      ...file.homes,
+      ...here.homes.filter(({ id }) => !file.homes.some((home) => home.id === id)),
+    ],
+    apps: { ...here.apps, ...file.apps },
+    documents: { ...here.documents, ...file.documents },
+    top: top + offset,
+  })
+}
+
+/**
+ * Displays as the file has them, but of the size they physically have here. One that is only here
+ * and would show what another shows is left unplugged.
+ */
+function withSizes(theirs: State['displays'], ours: State['displays']): State['displays'] {
+  const displays = { ...theirs }
+  const shown = new Set(Object.values(theirs).map(({ shows }) => shows))
+  for (const [id, display] of Object.entries(ours))
+    displays[id] ??= shown.has(display.shows) ? { ...display, connected: false } : display
+  for (const [id, { width, height }] of Object.entries(ours))
+    if (displays[id]) displays[id] = { ...displays[id], width, height }
+  return displays
+}
+
+export interface Difference {
+  desktopsAdded: string[]
+  desktopsChanged: string[]
+  windowsAdded: number
+  windowsMoved: number
+  documentsAdded: string[]
+  /** Documents that are called something else in the file, with both titles. */
+  documentsRenamed: string[]
+  /** Windows that are only here; they stay. */
+  windowsKept: number
+  homesChanged: number
+  appsChanged: string[]
+  /** Settings that are other in the file, by name. */
+  settingsChanged: string[]
+  keysChanged: boolean
+  /** Whether the desktops would stand in another order, or in other rows. */
+  reordered: boolean
+}
+
+const differ = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.stringify(b)
+
+/** What bringing a file in would change, for the preview. Everything but focus and stacking. */
+export function difference(here: State, file: State): Difference {
+  const { desktops, windows } = file
+  const face = ({ name, kind, letter, hue, backdrop, sign }: State['desktops'][string]) => ({
+    name,
+    kind,
+    letter,
+    hue,
+    backdrop,
+    sign,
+  })
+  const place = ({ desktop, frame, minimised, maximised }: State['windows'][string]) => ({
+    desktop,
+    frame,
+    minimised,
+    maximised,
+  })
+  const settings = Object.keys(file.settings) as (keyof State['settings'])[]
+  const order = (one: State, other: State) => one.order.filter((id) => other.desktops[id])
+  return {
+    desktopsAdded: file.order.flatMap((id) =>
+      here.desktops[id] ? [] : (desktops[id]?.name ?? []),
+    ),
+    desktopsChanged: Object.values(desktops).flatMap((theirs) => {
+      const ours = here.desktops[theirs.id]
+      return ours && differ(face(ours), face(theirs)) ? [theirs.name] : []
+    }),
+    windowsAdded: Object.keys(windows).filter((id) => !here.windows[id]).length,
+    windowsMoved: Object.values(windows).filter((theirs) => {
+      const ours = here.windows[theirs.id]
+      return ours && differ(place(ours), place(theirs))
+    }).length,
+    documentsAdded: Object.values(file.documents).flatMap(({ id, title }) =>
+      here.documents[id] ? [] : [title],
+    ),
+    documentsRenamed: Object.values(file.documents).flatMap(({ id, title }) => {
+      const ours = here.documents[id]?.title
+      return ours === undefined || ours === title ? [] : [`${ours} to ${title}`]
+    }),
+    windowsKept: Object.values(here.windows).filter(
+      ({ id, desktop }) => !windows[id] && (desktop === EVERY || here.desktops[desktop]),
+    ).length,
+    homesChanged: file.homes.filter((theirs) =>
+      differ(
+        here.homes.find(({ id }) => id === theirs.id),
+        theirs,
+      ),
+    ).length,
+    appsChanged: Object.values(file.apps).flatMap((theirs) =>
+      differ(here.apps[theirs.id], theirs) ? [theirs.name] : [],
+    ),
+    settingsChanged: settings.filter((name) => here.settings[name] !== file.settings[name]),
+    keysChanged: differ(here.bindings, file.bindings) || differ(here.slots, file.slots),
+    reordered: here.columns !== file.columns || differ(order(here, file), order(file, here)),
+  }
+}

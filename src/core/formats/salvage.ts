@@ -1,0 +1,236 @@
+import { reachable } from '@/core/geometry/rect'
+import { check } from '@/core/model/check'
+import { initialState, newDesktop } from '@/core/model/initial'
+import { isVisible } from '@/core/model/selectors'
+import {
+  CLOSED_KEPT,
+  DESKTOPS_MOST,
+  type Desktop,
+  EVERY,
+  HERE,
+  HUES,
+  NAMED,
+  type State,
+  type Window,
+} from '@/core/model/types'
+import { migrated } from './migrations'
+import { isObject, LISTS, OBJECTS, objectProblem, problemOf, WHOLES } from './shape'
+import { renumbered } from './shelfFile'
+
+/** What could be read of a state that cannot be read whole. */
+export interface Salvaged {
+  state: State
+  /** What was left out or put elsewhere, in words: “2 windows”, “the settings”. */
+  lost: string[]
+}
+
+/**
+ * Reads a state in part: every object that is sound by itself is kept, and brought into agreement
+ * with the others; what is not sound is left out and told. Windows whose desktop is gone go to the
+ * first open desktop.
+ * @returns null where there is nothing to keep
+ */
+export function salvage(parsed: unknown): Salvaged | null {
+  const given = migrated(parsed)
+  if (!isObject(given)) return null
+  const lost: string[] = []
+  const first = initialState()
+  const objects = Object.fromEntries(
+    Object.keys(OBJECTS).map((part) => [part, soundObjects(part as Part, given[part], lost)]),
+  ) as Pick<State, Part>
+  if (Object.keys(objects.desktops).length + Object.keys(objects.windows).length === 0) return null
+  const lists = Object.fromEntries(
+    Object.entries(LISTS).map(([part, schema]) => {
+      const all = Array.isArray(given[part]) ? (given[part] as unknown[]) : []
+      const sound = all.filter((one) => problemOf(one, schema.required()) === null)
+      tell(lost, all.length - sound.length, LIST_WORDS[part as keyof typeof LIST_WORDS])
+      return [part, sound]
+    }),
+  ) as Pick<State, keyof typeof LISTS>
+  const wholes = Object.fromEntries(
+    Object.entries(WHOLES).map(([part, schema]) => {
+      const sound = problemOf(given[part], schema) === null
+      if (!sound && part === 'settings') lost.push('the settings')
+      return [part, sound ? given[part] : first[part as keyof State]]
+    }),
+  ) as Pick<State, keyof typeof WHOLES>
+  const state = renumbered(agreed({ ...objects, ...lists, ...wholes }, lost))
+  return check(state).length === 0 ? { state, lost } : null
+}
+
+type Part = keyof typeof OBJECTS
+
+const WORDS: Record<Part, string> = {
+  desktops: 'desktop',
+  windows: 'window',
+  displays: 'display',
+  apps: 'app',
+  documents: 'document',
+}
+const LIST_WORDS = { closed: 'closed window', homes: 'home', bindings: 'key' }
+
+const tell = (lost: string[], count: number, word: string): void => {
+  if (count > 0) lost.push(count === 1 ? `1 ${word}` : `${count} ${word}s`)
+}
+
+function soundObjects(part: Part, given: unknown, lost: string[]): Record<string, unknown> {
+  const all = isObject(given) ? Object.entries(given) : []
+  const sound = all.filter(([id, object]) => objectProblem(id, object, OBJECTS[part]) === null)
+  tell(lost, all.length - sound.length, WORDS[part])
+  return Object.fromEntries(sound)
+}
+
+/** Brings objects that are sound by themselves into agreement with each other. */
+function agreed(given: State, lost: string[]): State {
+  const state = structuredClone(given)
+  const order = [...new Set(state.order)].filter((id) => state.desktops[id])
+  for (const id of Object.keys(state.desktops)) if (!order.includes(id)) order.push(id)
+  for (const id of order.splice(DESKTOPS_MOST)) {
+    delete state.desktops[id]
+    tell(lost, 1, 'desktop')
+  }
+  state.order = order
+  // Solos and pairs are more than their parts: where one does not hold, its windows come out.
+  for (const desktop of Object.values(state.desktops)) if (!isWhole(state, desktop)) open(desktop)
+  if (!Object.values(state.desktops).some(({ kind }) => kind === 'open')) {
+    const made = newDesktop({ id: freeId(state), name: 'Found', hue: HUES[0] })
+    state.desktops[made.id] = made
+    // One that is full gives its place up.
+    if (state.order.length === DESKTOPS_MOST) {
+      const gone = state.order.pop() ?? ''
+      delete state.desktops[gone]
+    }
+    state.order.unshift(made.id)
+  }
+  settleLetters(state)
+  settleDisplays(state)
+  settleWindows(state, lost)
+  settleLists(state)
+  return state
+}
+
+const freeId = ({ desktops }: State): string => {
+  let id = 'found'
+  while (desktops[id]) id += '-'
+  return id
+}
+
+function isWhole(state: State, { id, kind, windows, origins, divider }: Desktop): boolean {
+  if (kind === 'open') return true
+  return (
+    windows.length === (kind === 'solo' ? 1 : 2) &&
+    (kind === 'solo' || divider !== undefined) &&
+    windows.every((window) => {
+      const from = origins?.[window]?.desktop
+      const there = from === EVERY || (from !== undefined && state.desktops[from]?.kind === 'open')
+      const shown = state.windows[window]
+      return there && shown?.desktop === id && !shown.minimised
+    })
+  )
+}
+
+function open(desktop: Desktop): void {
+  desktop.kind = 'open'
+  delete desktop.origins
+  delete desktop.divider
+}
+
+function settleLetters({ order, desktops }: State): void {
+  const taken = new Set<string>()
+  for (const id of order) {
+    const desktop = desktops[id]
+    if (!desktop?.letter) continue
+    if (taken.has(desktop.letter)) Object.assign(desktop, { letter: null, letterByHand: false })
+    else taken.add(desktop.letter)
+  }
+  for (const desktop of Object.values(desktops)) if (!desktop.name.trim()) desktop.name = 'Nameless'
+}
+
+function settleDisplays(state: State): void {
+  if (Object.keys(state.displays).length === 0)
+    state.displays = structuredClone(initialState().displays)
+  const shown = new Set<string>()
+  for (const display of Object.values(state.displays)) {
+    if (!display.connected) continue
+    const free = () => state.order.find((id) => !shown.has(id))
+    if (!state.desktops[display.shows] || shown.has(display.shows)) {
+      const other = free()
+      if (other) display.shows = other
+      else display.connected = false
+    }
+    if (display.connected) shown.add(display.shows)
+  }
+  const all = Object.values(state.displays)
+  const near = all.find(({ connected }) => connected) ?? all[0]
+  if (near && !all.some(({ connected }) => connected)) {
+    near.connected = true
+    near.shows = state.order[0] ?? near.shows
+  }
+  if (near && !state.displays[state.display]?.connected) state.display = near.id
+  state.displayOrder = [...new Set([...state.displayOrder, ...Object.keys(state.displays)])].filter(
+    (id) => state.displays[id],
+  )
+}
+
+function settleWindows(state: State, lost: string[]): void {
+  const openId = state.order.find((id) => state.desktops[id]?.kind === 'open') ?? ''
+  const all = Object.values(state.windows).sort((a, b) => a.z - b.z)
+  const listed = new Map<string, string[]>()
+  let moved = 0
+  let height = 0
+  for (const window of all) {
+    window.z = ++height
+    if (window.desktop !== EVERY && !state.desktops[window.desktop]) {
+      window.desktop = openId
+      moved++
+    }
+    if (!state.displays[window.display]) window.display = state.display
+    fitted(state, window)
+    state.documents[window.document] ??= {
+      id: window.document,
+      app: window.app,
+      title: 'Untitled',
+      unsaved: false,
+      openedAt: window.openedAt,
+    }
+    listed.set(window.desktop, [...(listed.get(window.desktop) ?? []), window.id])
+  }
+  state.top = height
+  if (moved) tell(lost, moved, 'desktop of a window')
+  const inOrder = (before: string[], lives: string): string[] => {
+    const here = listed.get(lives) ?? []
+    const known = [...new Set(before)].filter((id) => here.includes(id))
+    return [...known, ...here.filter((id) => !known.includes(id))]
+  }
+  for (const desktop of Object.values(state.desktops)) {
+    desktop.windows = inOrder(desktop.windows, desktop.id)
+    if (desktop.focus && !state.windows[desktop.focus]) desktop.focus = null
+  }
+  state.everywhere = inOrder(state.everywhere, EVERY)
+  const focused = state.windows[state.focus ?? '']
+  if (!focused || !isVisible(state, focused)) state.focus = null
+}
+
+/** Size and place as the app's limits and the display allow. */
+function fitted(state: State, window: Window): void {
+  const { frame, limits } = window
+  const within = (value: number, least: number, most = Number.POSITIVE_INFINITY) =>
+    Math.max(least, Math.min(value, most))
+  frame.width = within(frame.width, limits.minWidth, limits.maxWidth)
+  frame.height = within(frame.height, limits.minHeight, limits.maxHeight)
+  const area = state.displays[window.display]
+  if (area) window.frame = reachable(frame, area)
+}
+
+function settleLists(state: State): void {
+  const here = state.displays[state.display]?.shows ?? ''
+  const visited = state.visited.filter((id) => id !== here && state.desktops[id])
+  state.visited = [here, ...new Set(visited)]
+  const lives = (id: string) => id === EVERY || state.desktops[id]?.kind === 'open'
+  state.closed = state.closed
+    .filter(({ window }) => !state.windows[window.id] && lives(window.desktop))
+    .slice(0, CLOSED_KEPT)
+  state.homes = state.homes.filter(
+    ({ desktop }) => [EVERY, HERE, NAMED].includes(desktop) || state.desktops[desktop],
+  )
+}

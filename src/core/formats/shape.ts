@@ -1,0 +1,260 @@
+import { array, boolean, mixed, number, object, type Schema, string, ValidationError } from 'yup'
+import { BACKDROPS, HUES, LONGEST } from '@/core/model/types'
+
+/**
+ * The shape of a state, for everything that comes from outside or was kept. Objects are looked at
+ * one by one, so that one that is not as it should be can be told from the others.
+ */
+
+/** Every object has these names: as ids they would stand for something else. */
+export const isId = (text: string): boolean => text !== '' && !(text in Object.prototype)
+
+/** An id: a text that is not among the names all objects have. */
+export const id = () =>
+  string()
+    .required()
+    .max(200)
+    .test(
+      'id',
+      ({ path }) => `${path} is not an id`,
+      (value) => isId(value),
+    )
+/** As `id`, where there may be none; for arguments of commands too. */
+export const maybeId = () =>
+  string()
+    .max(200)
+    .test(
+      'id',
+      ({ path }) => `${path} is not an id`,
+      (value) => value == null || isId(value),
+    )
+
+/** The longest address and picture of an app the person added, in characters. */
+export const ICON_MOST = 400_000
+
+const coordinate = () => number().required().min(-1e6).max(1e6)
+const length = () => number().required().positive().max(LONGEST)
+/** Milliseconds since 1970, as far as dates go. */
+const moment = () => number().required().min(0).max(8.64e15)
+/** Heights grow by one with every raise; far below where numbers stop being exact. */
+const height = () =>
+  number()
+    .integer()
+    .required()
+    .min(-(2 ** 50))
+    .max(2 ** 50)
+const flag = () => boolean().required()
+const cell = number().integer().min(0).max(2).required()
+const span = { top: cell, left: cell, bottom: cell, right: cell }
+
+const window = object({
+  id: id(),
+  app: id(),
+  document: id(),
+  desktop: id(),
+  display: id(),
+  frame: object({ x: coordinate(), y: coordinate(), width: length(), height: length() }).required(),
+  minimised: flag(),
+  maximised: flag(),
+  placed: object(span).nullable().defined(),
+  limits: object({
+    minWidth: length(),
+    minHeight: length(),
+    maxWidth: number().positive().max(LONGEST),
+    maxHeight: number().positive().max(LONGEST),
+  }).required(),
+  z: height(),
+  openedAt: moment(),
+  cause: object({
+    by: string().oneOf(['home', 'here', 'hand', 'fold']).required(),
+    home: string(),
+    name: string(),
+  }).default(undefined),
+})
+const origin = object({
+  desktop: id(),
+  at: number().integer().required().min(-1).max(1e6),
+  z: height(),
+  minimised: flag(),
+  focused: flag(),
+})
+const desktop = object({
+  id: id(),
+  name: string().required().max(300),
+  kind: string().oneOf(['open', 'solo', 'pair']).required(),
+  origins: mixed().test('origins', (value, { createError, path }) => {
+    const problem = value === undefined ? null : objectsProblem(value, origin, false)
+    return problem ? createError({ path: `${path}.${problem.path}`, message: problem.why }) : true
+  }),
+  divider: number().min(0.2).max(0.8),
+  aside: object({
+    by: string().oneOf(['sweep', 'isolate']).required(),
+    windows: array(id()).required(),
+    focus: maybeId().nullable().defined(),
+  }).default(undefined),
+  letter: string().length(1).nullable().defined(),
+  letterByHand: flag(),
+  hue: string().oneOf(HUES).required(),
+  backdrop: string().oneOf(BACKDROPS).required(),
+  sign: flag(),
+  windows: array(id()).required(),
+  focus: maybeId().nullable().defined(),
+})
+const display = object({
+  id: id(),
+  name: string().required(),
+  width: length(),
+  height: length(),
+  scale: number().required().positive().max(16),
+  x: coordinate(),
+  y: coordinate(),
+  connected: flag(),
+  shows: id(),
+})
+const documentInfo = object({
+  id: id(),
+  app: id(),
+  title: string().defined(),
+  unsaved: flag(),
+  openedAt: moment(),
+  discarded: boolean(),
+  discardedAt: number().min(0).max(8.64e15),
+})
+const minute = number().integer().min(0).max(1439)
+const home = object({
+  id: id(),
+  app: id(),
+  desktop: id(),
+  name: string(),
+  display: maybeId(),
+  place: object(span).default(undefined),
+  title: string(),
+  days: array(number().integer().min(0).max(6).required()),
+  from: minute,
+  to: minute,
+  displays: array(id()),
+  follow: flag(),
+  on: flag(),
+})
+const ownApp = object({
+  id: id(),
+  name: string().required(),
+  address: string().required(),
+  icon: string().max(ICON_MOST),
+})
+const binding = object({
+  keys: string().required(),
+  command: string().nullable().defined(),
+  args: mixed(),
+})
+const closed = object({ window: window.required(), at: moment() })
+const settings = object({
+  wrap: flag(),
+  wrapRows: flag(),
+  trail: string().oneOf(['all', 'here']).required(),
+  launch: string().oneOf(['go', 'here']).required(),
+  restAfter: number().integer().min(0).max(1440).required(),
+  inspector: flag(),
+  keys: string().oneOf(['alt', 'leader']).required(),
+  cloth: string().oneOf(['system', 'day', 'night']).required(),
+})
+
+/** The parts that hold objects by id, each with the shape of one. */
+export const OBJECTS = {
+  desktops: desktop,
+  windows: window,
+  displays: display,
+  apps: ownApp,
+  documents: documentInfo,
+} satisfies Record<string, Schema>
+
+/** The parts that are lists of objects, each with the shape of one. */
+export const LISTS = { closed, homes: home, bindings: binding } satisfies Record<string, Schema>
+
+/** All other parts, each whole. */
+export const WHOLES = {
+  order: array(id()).required().min(1),
+  columns: number().integer().min(1).max(1000).required(),
+  everywhere: array(id()).required(),
+  displayOrder: array(id()).required(),
+  display: id(),
+  focus: maybeId().nullable().defined(),
+  visited: array(id()).required(),
+  slots: array(maybeId().nullable().defined()).required().length(9),
+  top: height(),
+  settings: settings.required(),
+} satisfies Record<string, Schema>
+
+/** All parts there are. */
+export const PARTS = [OBJECTS, LISTS, WHOLES].flatMap((some) => Object.keys(some))
+
+/** What is wrong and where, in a sentence that does not repeat what it was given at length. */
+export interface Problem {
+  path: string
+  why: string
+}
+
+export const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** What is wrong with one value, or null. */
+export function problemOf(value: unknown, schema: Schema): Problem | null {
+  try {
+    schema.validateSync(value, { strict: true })
+    return null
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error
+    return { path: shortened(error.path ?? '', 60), why: shortened(error.message, 160) }
+  }
+}
+
+export const shortened = (text: string, most: number): string =>
+  text.length > most ? `${text.slice(0, most)}…` : text
+
+/** What is wrong with a part that holds objects by id: each has the shape, and its id as its key. */
+function objectsProblem(value: unknown, schema: Schema, named = true): Problem | null {
+  if (!isObject(value)) return { path: '', why: 'it is not an object' }
+  for (const [key, object] of Object.entries(value)) {
+    const problem = objectProblem(key, object, schema, named)
+    if (problem) return problem
+  }
+  return null
+}
+
+/** What is wrong with an object that stands at a key. */
+export function objectProblem(
+  key: string,
+  object: unknown,
+  schema: Schema,
+  named = true,
+): Problem | null {
+  const at = shortened(key, 60)
+  if (!isId(key)) return { path: at, why: 'it is not an id' }
+  const problem = problemOf(object, schema.required())
+  if (problem) return { path: `${at}.${problem.path}`, why: problem.why }
+  if (named && (object as { id: string }).id !== key)
+    return { path: `${at}.id`, why: 'its id is not the key it stands at' }
+  return null
+}
+
+/** What is wrong with the shape of a whole state, or null. */
+export function stateProblem(value: unknown): Problem | null {
+  if (!isObject(value)) return { path: '', why: 'it is not an object' }
+  for (const [part, schema] of Object.entries<Schema>(OBJECTS)) {
+    const problem = objectsProblem(value[part], schema)
+    if (problem) return { path: `${part}.${problem.path}`, why: problem.why }
+  }
+  for (const [part, schema] of Object.entries<Schema>(LISTS)) {
+    const list = value[part]
+    if (!Array.isArray(list)) return { path: part, why: 'it is not a list' }
+    for (const [at, one] of list.entries()) {
+      const problem = problemOf(one, schema.required())
+      if (problem) return { path: `${part}[${at}].${problem.path}`, why: problem.why }
+    }
+  }
+  for (const [part, schema] of Object.entries(WHOLES)) {
+    const problem = problemOf(value[part], schema)
+    if (problem) return { path: `${part}${problem.path}`, why: problem.why }
+  }
+  return null
+}

@@ -1,0 +1,244 @@
+import fc from 'fast-check'
+import type { State } from '@/core/model/types'
+import { World } from './world'
+
+/** A command that may name desktops and windows by their number; most are accepted. */
+export type Said = { id: string; args: (state: State) => object }
+
+const nth = <T>(list: T[], at: number): T | undefined => list[at % Math.max(1, list.length)]
+const places = ['next', 'previous', 'above', 'below', 'last', 'new']
+
+const maybe = fc.option(fc.nat(60), { nil: undefined })
+const windowAt = (state: State, at: number | undefined) => {
+  const id = at === undefined ? undefined : nth(Object.keys(state.windows), at)
+  return id ? { window: id } : {}
+}
+const desktopAt = (state: State, at: number | undefined) => {
+  const id = at === undefined ? undefined : nth(state.order, at)
+  return id ? { desktop: id } : {}
+}
+const placeAt = (state: State, at: number) => nth([...places, ...state.order], at) ?? 'next'
+
+const coordinate = fc.integer({ min: -3000, max: 5000 })
+const length = fc.oneof(fc.integer({ min: 1, max: 4000 }), fc.constant(1e300))
+/** Numbers as a program may give them. */
+const extent = fc.constantFrom(-1e308, -1, 0, 0.5, 300, 1e9, 1e308, Number.POSITIVE_INFINITY)
+const cell = fc.nat(2)
+
+/** Another shelf to bring in, with a desktop and a window of its own. */
+const other = new World()
+other.env.id = (kind) => `other-${kind}`
+other.desktops('Brought')
+other.open('dial')
+
+/** An earlier session, with a solo, a window on every desktop and a desktop of its own. */
+const past = new World()
+past.env.id = (kind) => `past-${kind}-${++pastCount}`
+let pastCount = 0
+past.desktops('Yesterday')
+past.open()
+past.open('dial')
+past.run('window.everywhere')
+past.open()
+past.run('window.solo')
+const earlier = past.state
+
+/** Every command that changes the shelf, with what a person or a program may give it. */
+export const said: fc.Arbitrary<Said> = fc.oneof(
+  fc.record({ id: fc.constant('desktop.create'), args: fc.constant(() => ({})) }),
+  fc.boolean().map((stay) => ({ id: 'desktop.create', args: () => ({ name: 'Named', stay }) })),
+  fc.tuple(maybe, fc.string({ minLength: 1, maxLength: 12 })).map(([at, name]) => ({
+    id: 'desktop.rename',
+    args: (state: State) => ({ ...desktopAt(state, at), name }),
+  })),
+  fc.tuple(maybe, fc.constantFrom(...'ABKWXZ')).map(([at, letter]) => ({
+    id: 'desktop.letter',
+    args: (state: State) => ({ ...desktopAt(state, at), letter }),
+  })),
+  fc.tuple(maybe, fc.integer({ min: -3, max: 3 })).map(([at, by]) => ({
+    id: 'desktop.reorder',
+    args: (state: State) => ({ ...desktopAt(state, at), by }),
+  })),
+  fc.tuple(maybe, maybe, maybe).map(([at, into, choice]) => ({
+    id: 'desktop.fold',
+    args: (state: State) => {
+      const folded = desktopAt(state, at).desktop ?? nth(state.order, 0)
+      const window = state.desktops[folded ?? '']?.windows[0]
+      const target = desktopAt(state, choice).desktop
+      const to = desktopAt(state, into).desktop
+      return {
+        ...(folded && { desktop: folded }),
+        ...(to && { into: to }),
+        ...(window && target && { moves: [{ window, to: target }] }),
+      }
+    },
+  })),
+  fc.nat(60).map((at) => ({
+    id: 'desktop.fold',
+    args: (state: State) => {
+      const kept = nth(state.order, at)
+      return { desktops: state.order.filter((id) => id !== kept).slice(0, 3), into: kept }
+    },
+  })),
+  fc.nat(60).map((at) => ({
+    id: 'desktop.go',
+    args: (state: State) => ({ to: placeAt(state, at) }),
+  })),
+  fc
+    .tuple(fc.constantFrom('window.send', 'window.carry'), maybe, fc.nat(60))
+    .map(([id, window, at]) => ({
+      id,
+      args: (state: State) => ({ ...windowAt(state, window), to: placeAt(state, at) }),
+    })),
+  fc.tuple(maybe, maybe, fc.nat(60)).map(([one, two, at]) => ({
+    id: 'window.sendAll',
+    args: (state: State) => ({
+      windows: [windowAt(state, one).window, windowAt(state, two).window].filter(Boolean),
+      to: placeAt(state, at),
+    }),
+  })),
+  fc
+    .tuple(
+      fc.constantFrom('notes', 'dial'),
+      fc.constantFrom(undefined, '', ' ', '.csv', 'x'.repeat(400)),
+    )
+    .map(([app, title]) => ({
+      id: 'window.open',
+      args: () => ({ app, ...(title !== undefined && { title }) }),
+    })),
+  fc.tuple(maybe, extent, extent).map(([at, x, width]) => ({
+    id: 'window.open',
+    args: (state: State) => ({
+      app: 'notes',
+      frame: { x, y: x, width, height: width },
+      ...(at !== undefined && { document: nth(Object.keys(state.documents), at) }),
+    }),
+  })),
+  fc.constantFrom('notes', 'dial').map((app) => ({ id: 'app.launch', args: () => ({ app }) })),
+  fc
+    .tuple(
+      fc.constantFrom('window.focus', 'window.minimise', 'window.maximise', 'window.close'),
+      maybe,
+    )
+    .map(([id, at]) => ({ id, args: (state: State) => windowAt(state, at) })),
+  fc.integer({ min: 1, max: 5 }).map((columns) => ({
+    id: 'grid.columns',
+    args: () => ({ columns }),
+  })),
+  fc.constantFrom('grid.addRow', 'grid.addColumn').map((id) => ({ id, args: () => ({}) })),
+  fc
+    .constantFrom('window.everywhere', 'app.everywhere')
+    .chain((id) => maybe.map((at) => ({ id, args: (state: State) => windowAt(state, at) }))),
+  fc
+    .tuple(fc.constantFrom('notes', 'dial'), maybe, fc.constantFrom('Note', 'D*', ''), fc.boolean())
+    .map(([app, at, title, follow]) => ({
+      id: 'home.set',
+      args: (state: State) => ({
+        app,
+        follow,
+        desktop: desktopAt(state, at).desktop ?? nth(['every', 'here', 'named'], title.length),
+        name: `Made for it ${(at ?? 0) % 7}`,
+        ...(title && { title }),
+        ...(follow && { place: { top: 0, left: 0, bottom: 2, right: 1 } }),
+      }),
+    })),
+  fc.nat(9).map((at) => ({
+    id: 'home.remove',
+    args: ({ homes }: State) => ({ id: nth(homes, at)?.id ?? 'none' }),
+  })),
+  fc.tuple(fc.nat(9), fc.constantFrom(-1, 1)).map(([at, by]) => ({
+    id: 'home.reorder',
+    args: ({ homes }: State) => ({ id: nth(homes, at)?.id ?? 'none', by }),
+  })),
+  maybe.map((at) => ({ id: 'window.solo', args: (state: State) => windowAt(state, at) })),
+  // Pairs are rare enough to be drawn more often, and so is what only they take.
+  {
+    weight: 4,
+    arbitrary: fc.tuple(maybe, maybe).map(([at, other]) => ({
+      id: 'window.pair',
+      args: (state: State) => {
+        const second = windowAt(state, other).window
+        return { ...windowAt(state, at), ...(second && { with: second }) }
+      },
+    })),
+  },
+  {
+    weight: 3,
+    arbitrary: fc
+      .constantFrom(-0.2, 0.1)
+      .map((by) => ({ id: 'pair.divide', args: () => ({ by }) })),
+  },
+  {
+    weight: 3,
+    arbitrary: fc
+      .constantFrom('pair.swap', 'windows.sweep', 'windows.isolate')
+      .map((id) => ({ id, args: () => ({}) })),
+  },
+  fc.record({
+    id: fc.constant('app.add'),
+    args: fc.constant(() => ({ name: 'Forecast', address: 'example.org' })),
+  }),
+  fc.record({
+    id: fc.constant('app.remove'),
+    args: fc.constant(({ apps }: State) => ({ app: Object.keys(apps)[0] ?? 'none' })),
+  }),
+  fc.record({ id: fc.constant('home.putRight'), args: fc.constant(() => ({})) }),
+  maybe.map((at) => ({ id: 'window.goHome', args: (state: State) => windowAt(state, at) })),
+  fc.boolean().map((back) => ({ id: 'app.cycle', args: () => ({ back }) })),
+  fc.record({ id: fc.constant('window.reopen'), args: fc.constant(() => ({})) }),
+  fc.tuple(maybe, coordinate, coordinate).map(([at, x, y]) => ({
+    id: 'window.move',
+    args: (state: State) => ({ ...windowAt(state, at), x, y }),
+  })),
+  fc.tuple(maybe, length, length).map(([at, width, height]) => ({
+    id: 'window.resize',
+    args: (state: State) => ({ ...windowAt(state, at), width, height }),
+  })),
+  fc.tuple(maybe, cell, cell, cell, cell).map(([at, top, left, bottom, right]) => ({
+    id: 'window.place',
+    args: (state: State) => ({ ...windowAt(state, at), top, left, bottom, right }),
+  })),
+  fc.tuple(maybe, fc.constantFrom('teal', 'rust')).map(([at, hue]) => ({
+    id: 'desktop.look',
+    args: (state: State) => ({ ...desktopAt(state, at), hue }),
+  })),
+  fc.integer({ min: 1, max: 9 }).map((slot) => ({
+    id: 'app.slot',
+    args: () => ({ app: 'notes', slot }),
+  })),
+  fc
+    .tuple(fc.integer({ min: 320, max: 4000 }), fc.integer({ min: 200, max: 2200 }))
+    .map(([width, height]) => ({
+      id: 'display.resize',
+      args: () => ({ display: 'near', width, height }),
+    })),
+  fc.record({ id: fc.constant('session.reopen'), args: fc.constant(() => ({ state: earlier })) }),
+  fc.nat(3).map((at) => ({
+    id: 'session.windows',
+    args: () => ({ windows: Object.keys(earlier.windows).slice(at % 2), from: earlier }),
+  })),
+  fc.record({ id: fc.constant('shelf.merge'), args: fc.constant(() => ({ state: other.state })) }),
+  fc.boolean().map((wrap) => ({ id: 'settings.set', args: () => ({ wrap }) })),
+  fc.constant({ id: 'shelf.inspector', args: () => ({}) }),
+  fc.constantFrom('documents.discard', 'documents.putAway').chain((id) =>
+    fc.nat(60).map((at) => ({
+      id,
+      args: ({ documents }: State) => ({ documents: [nth(Object.keys(documents), at) ?? 'none'] }),
+    })),
+  ),
+  fc.nat(60).map((at) => ({
+    id: 'documents.bring',
+    args: () => ({
+      documents: [{ id: `kept-${at}`, app: 'notes', title: 'Kept', unsaved: false, openedAt: at }],
+    }),
+  })),
+  fc.tuple(fc.nat(60), fc.constantFrom('', ' ', '.md', 'Renamed')).map(([at, title]) => ({
+    id: 'document.set',
+    args: ({ documents }: State) => ({
+      document: nth(Object.keys(documents), at) ?? 'none',
+      title,
+      unsaved: at % 2 === 0,
+    }),
+  })),
+  fc.constantFrom('history.undo', 'history.redo').map((id) => ({ id, args: () => ({}) })),
+)
