@@ -1,43 +1,42 @@
+import type { KeptContent } from '@/core/formats/shelfFile'
 import { initialState } from '@/core/model/initial'
 import { APPS } from '@/core/testing/world'
 import {
   changeContent,
   contentOf,
   discardDraft,
+  forgetContents,
   loadContent,
+  peekContent,
   provideContents,
   putContent,
+  retryContent,
   saveDraft,
   shownContent,
+  takeForSpare,
   writeContents,
 } from './documents'
 import { dispatch, getState, provideApps, shelf } from './shelf'
+import { MemoryStore } from './testing'
 
-const kept = new Map<string, unknown>()
-let full = false
-let asked = 0
+const store = new MemoryStore()
+const kept = store.items
 let soon = 0
+const spare = new Map<string, KeptContent>()
 
 beforeEach(() => {
   kept.clear()
-  full = false
-  asked = 0
+  spare.clear()
+  store.failing = {}
   soon = 0
+  forgetContents()
   provideApps(APPS)
   shelf.setState(({ session }) => ({ session: { ...session, state: initialState() } }))
-  provideContents(
-    {
-      getItem: async (key) => {
-        asked++
-        return kept.get(key) ?? null
-      },
-      setItem: async (key, value) => {
-        if (full) throw new Error('full')
-        kept.set(key, value)
-      },
-    },
-    () => soon++,
-  )
+  provideContents({
+    store,
+    changed: () => soon++,
+    spare: async (id) => spare.get(id) ?? null,
+  })
 })
 
 /** Opens a window and returns its document. */
@@ -52,7 +51,6 @@ test('content is read once, however many ask for it at the same time', async () 
   const [first, second] = await Promise.all([loadContent(id), loadContent(id)])
   expect(first).toEqual({ saved: 'snow', draft: null })
   expect(second).toBe(first)
-  expect(asked).toBe(1)
 })
 
 test('what nobody has written yet is empty', async () => {
@@ -95,12 +93,53 @@ test('every change is written soon; what could not be is written the next time',
   const id = opened()
   changeContent(id, 'one', 'saved')
   expect(soon).toBe(1)
-  full = true
-  await expect(writeContents()).rejects.toThrow('full')
-  full = false
+  store.failing = { writes: /./ }
+  await expect(writeContents()).rejects.toMatchObject({ ids: [id] })
+  store.failing = {}
   await writeContents()
   expect(shownContent(kept.get(id) as { saved: unknown; draft: unknown })).toBe('one')
   kept.clear()
+  await writeContents()
+  expect(kept.size).toBe(0)
+})
+
+test('one document that cannot be written holds no other up', async () => {
+  const [one, two] = [opened(), opened()]
+  changeContent(one, 'first', 'saved')
+  changeContent(two, 'second', 'saved')
+  store.failing = { writes: new RegExp(one) }
+  await expect(writeContents()).rejects.toMatchObject({ ids: [one] })
+  expect(kept.get(two)).toEqual({ saved: 'second', draft: null })
+})
+
+test('one that cannot be read is not written over; it is read when it can be', async () => {
+  const id = opened()
+  kept.set(id, { saved: 'snow', draft: null })
+  store.failing = { reads: /./ }
+  await expect(loadContent(id)).rejects.toThrow('cannot be read')
+  changeContent(id, 'typed over', 'saved')
+  await writeContents()
+  store.failing = {}
+  retryContent(id)
+  expect(await loadContent(id)).toEqual({ saved: 'snow', draft: null })
+})
+
+test('what the store has lost comes from the spare copy', async () => {
+  const id = opened()
+  spare.set(id, { saved: 'copied', draft: null })
+  expect(await peekContent(id)).toEqual({ saved: 'copied', draft: null })
+  store.failing = { reads: /./ }
+  expect(await loadContent(id)).toEqual({ saved: 'copied', draft: null })
+})
+
+test('what changed is copied once, and a shelf that was taken over keeps and writes nothing', async () => {
+  const id = opened()
+  changeContent(id, 'one', 'saved')
+  expect([...takeForSpare()]).toEqual([[id, { saved: 'one', draft: null }]])
+  expect(takeForSpare().size).toBe(0)
+  forgetContents()
+  expect(contentOf(id)).toBeNull()
+  changeContent(id, 'two', 'saved')
   await writeContents()
   expect(kept.size).toBe(0)
 })

@@ -2,41 +2,66 @@ import { useEffect, useSyncExternalStore } from 'react'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/types'
 import { dispatch, getState } from './shelf'
+import { patiently } from './storage'
 
 /**
  * The contents of documents, loaded when a window first shows them and written back soon after
- * a change. What was typed is a draft until it is saved; both are kept.
+ * a change. What was typed is a draft until it is saved; both are kept. Each stands by itself: one
+ * that cannot be read or written is told by name and holds nothing else up.
  */
 export interface ContentStore {
   getItem(key: string): Promise<unknown>
   setItem(key: string, value: unknown): Promise<unknown>
+  removeItem(key: string): Promise<void>
 }
 
-let store: ContentStore | null = null
+interface Provided {
+  store: ContentStore
+  /** A document is to be written. */
+  changed(id: DocumentId): void
+  /** Where else a content may be, for one that the store does not have. */
+  spare?: (id: DocumentId) => Promise<KeptContent | null>
+}
+
+const EMPTY: KeptContent = { saved: null, draft: null }
+
+let provided: Provided | null = null
 const contents = new Map<DocumentId, KeptContent>()
+/** Those that could not be read. They are not written over. */
+const unreadable = new Set<DocumentId>()
 const loading = new Map<DocumentId, Promise<void>>()
 const changed = new Set<DocumentId>()
+/** Changed since the spare copy was last written. */
+const sinceSpare = new Set<DocumentId>()
 const listeners = new Set<() => void>()
-let onChange = () => {}
 
 const tell = () => {
   for (const listener of listeners) listener()
 }
 
-export function provideContents(given: ContentStore, changedSoon: () => void): void {
-  store = given
-  onChange = changedSoon
+export function provideContents(given: Provided): void {
+  provided = given
 }
 
-/** Puts a document's content in, saved, before a window for it is opened. */
-export function putContent(id: DocumentId, content: KeptContent): void {
-  contents.set(id, content)
+/** Another page has the shelf: nothing of it stays here, and nothing is written any more. */
+export function forgetContents(): void {
+  provided = null
+  for (const all of [contents, unreadable, loading, changed, sinceSpare]) all.clear()
+}
+
+/** Puts a document's content in, before a window for it is opened; null takes it away. */
+export function putContent(id: DocumentId, content: KeptContent | null): void {
+  if (content) contents.set(id, content)
+  else contents.delete(id)
+  unreadable.delete(id)
   touch(id)
 }
 
 function touch(id: DocumentId): void {
+  if (!provided) return
   changed.add(id)
-  onChange()
+  sinceSpare.add(id)
+  provided.changed(id)
   tell()
 }
 
@@ -49,21 +74,63 @@ export function contentOf(id: DocumentId): unknown {
   return kept ? shownContent(kept) : null
 }
 
+/** What is kept of a document that is loaded. */
+export const keptContent = (id: DocumentId): KeptContent | null => contents.get(id) ?? null
+
+const isKept = (value: unknown): value is KeptContent =>
+  typeof value === 'object' && value !== null && 'saved' in value
+
+/**
+ * Reads what is kept of a document without holding on to it.
+ * @throws when it cannot be read, neither from the store nor from the spare copy
+ */
+export async function peekContent(id: DocumentId): Promise<KeptContent> {
+  const known = contents.get(id)
+  if (known || !provided) return known ?? EMPTY
+  const { store, spare } = provided
+  try {
+    const kept = await patiently(() => store.getItem(id))
+    if (isKept(kept)) return kept
+  } catch (error) {
+    const copy = await spare?.(id)
+    if (copy) return copy
+    throw error
+  }
+  return (await spare?.(id)) ?? EMPTY
+}
+
+/**
+ * The content of a document, from then on at hand.
+ * @throws when it cannot be read
+ */
 export async function loadContent(id: DocumentId): Promise<KeptContent> {
   if (!contents.has(id)) {
-    if (!loading.has(id))
-      loading.set(
-        id,
-        (async () => {
-          const kept = (await store?.getItem(id)) as KeptContent | null | undefined
-          if (!contents.has(id)) contents.set(id, kept ?? { saved: null, draft: null })
-          loading.delete(id)
-          tell()
-        })(),
-      )
+    if (!loading.has(id)) loading.set(id, load(id))
     await loading.get(id)
   }
-  return contents.get(id) ?? { saved: null, draft: null }
+  const kept = contents.get(id)
+  if (!kept) throw new Error(`${id} cannot be read`)
+  return kept
+}
+
+async function load(id: DocumentId): Promise<void> {
+  try {
+    const kept = await peekContent(id)
+    if (!contents.has(id) && provided) contents.set(id, kept)
+    unreadable.delete(id)
+  } catch {
+    unreadable.add(id)
+  } finally {
+    loading.delete(id)
+    tell()
+  }
+}
+
+/** Tries once more to read a document that could not be read. */
+export function retryContent(id: DocumentId): void {
+  unreadable.delete(id)
+  tell()
+  void loadContent(id).catch(() => {})
 }
 
 /**
@@ -75,7 +142,8 @@ export function changeContent(
   content: unknown,
   as: 'draft' | 'saved' | 'look',
 ): void {
-  const before = contents.get(id) ?? { saved: null, draft: null }
+  if (unreadable.has(id)) return
+  const before = contents.get(id) ?? EMPTY
   const drafted = as === 'draft' || (as === 'look' && before.draft !== null)
   contents.set(id, drafted ? { ...before, draft: content } : { saved: content, draft: null })
   touch(id)
@@ -95,27 +163,63 @@ export function discardDraft(id: DocumentId): void {
   markUnsaved(id, false)
 }
 
+/** The mark of a document whose content was put in from elsewhere. */
+export const markAsKept = (id: DocumentId): void => markUnsaved(id, contents.get(id)?.draft != null)
+
 function markUnsaved(id: DocumentId, unsaved: boolean): void {
   const known = getState().documents[id]
   if (known && known.unsaved !== unsaved) dispatch('document.set', { document: id, unsaved }, 'app')
 }
 
-/** Writes what changed since the last call. @throws when the store takes no more */
+/** Some documents could not be written; the others were. */
+export class NotWritten extends Error {
+  constructor(
+    readonly ids: DocumentId[],
+    readonly why: unknown,
+  ) {
+    super('Some documents could not be written')
+  }
+}
+
+/** Writes what changed since the last call. @throws NotWritten with those that could not be */
 export async function writeContents(): Promise<void> {
   const ids = [...changed]
   changed.clear()
-  try {
-    await Promise.all(ids.map((id) => store?.setItem(id, contents.get(id))))
-  } catch (error) {
-    for (const id of ids) changed.add(id)
-    throw error
-  }
+  const failed: DocumentId[] = []
+  let why: unknown
+  await Promise.all(
+    ids.map(async (id) => {
+      try {
+        const content = contents.get(id)
+        if (content) await provided?.store.setItem(id, content)
+        else await provided?.store.removeItem(id)
+      } catch (error) {
+        failed.push(id)
+        why = error
+      }
+    }),
+  )
+  if (failed.length === 0) return
+  for (const id of failed) changed.add(id)
+  throw new NotWritten(failed, why)
+}
+
+/** Those that changed since the spare copy was last written, with what they are now. */
+export function takeForSpare(): Map<DocumentId, KeptContent | null> {
+  const taken = new Map([...sinceSpare].map((id) => [id, contents.get(id) ?? null]))
+  sinceSpare.clear()
+  return taken
+}
+
+/** They could not be copied: the next time. */
+export function giveBackForSpare(ids: Iterable<DocumentId>): void {
+  for (const id of ids) sinceSpare.add(id)
 }
 
 /** A document's content, undefined until it is loaded. */
 export function useContent(id: DocumentId): KeptContent | undefined {
   useEffect(() => {
-    void loadContent(id)
+    void loadContent(id).catch(() => {})
   }, [id])
   return useSyncExternalStore(
     subscribe,
@@ -123,6 +227,14 @@ export function useContent(id: DocumentId): KeptContent | undefined {
     () => undefined,
   )
 }
+
+/** Whether a document cannot be read. */
+export const useUnreadable = (id: DocumentId): boolean =>
+  useSyncExternalStore(
+    subscribe,
+    () => unreadable.has(id),
+    () => false,
+  )
 
 function subscribe(listener: () => void): () => void {
   listeners.add(listener)

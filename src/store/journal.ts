@@ -21,20 +21,27 @@ export const useToday = (): readonly JournalEvent[] => useStore(today, ({ events
 export class Journal {
   private days = new Map<string, JournalEvent[]>()
   private changed = new Set<string>()
+  /** After a day that could not be read its events go to records of their own. */
+  private beside = ''
 
   constructor(private store: DayStore) {}
 
   /** The days to come are read on their first event; what is there is kept. */
   async open(now: number): Promise<void> {
     const day = dayOf(now)
-    const events = ((await this.store.getItem(day)) as JournalEvent[] | null) ?? []
-    this.days.set(day, events)
-    today.setState({ events })
+    try {
+      const events = await this.store.getItem(day)
+      this.days.set(day, Array.isArray(events) ? (events as JournalEvent[]) : [])
+    } catch {
+      // It is not written over: what happens now goes beside it.
+      this.beside = `-${now}`
+    }
+    today.setState({ events: this.days.get(day) ?? [] })
   }
 
   add(events: JournalEvent[]): void {
     for (const event of events) {
-      const day = dayOf(event.at)
+      const day = dayOf(event.at) + this.beside
       const list = [...(this.days.get(day) ?? []), event]
       this.days.set(day, list)
       this.changed.add(day)

@@ -16,12 +16,12 @@ function keeper(write: () => Promise<void>) {
   return { work, log }
 }
 
-test('many changes are one write, within 300 ms of the first', async () => {
+test('changes of one moment are one write, right after them', async () => {
   const { work, log } = keeper(async () => {})
   work.soon()
-  await jest.advanceTimersByTimeAsync(60)
+  await jest.advanceTimersByTimeAsync(5)
   work.soon()
-  await jest.advanceTimersByTimeAsync(240)
+  await jest.advanceTimersByTimeAsync(30)
   expect(log).toEqual(['saving', 'write', 'saved'])
 })
 
@@ -46,4 +46,26 @@ test('a failure is told and tried again', async () => {
   full = false
   await jest.advanceTimersByTimeAsync(5000)
   expect(log).toEqual(['write', 'failed', 'write', 'saved'])
+})
+
+test('a write that failed is not tried again once the shelf was let go', async () => {
+  const { work, log } = keeper(async () => {
+    throw new Error('full')
+  })
+  await work.flush()
+  work.stop()
+  work.soon()
+  await jest.advanceTimersByTimeAsync(20_000)
+  expect(log).toEqual(['write', 'failed'])
+})
+
+test('what changed while it was let go is not written after it', async () => {
+  let done = () => {}
+  const { work, log } = keeper(() => new Promise((resolve) => (done = resolve)))
+  const first = work.flush()
+  void work.flush()
+  work.stop()
+  done()
+  await first
+  expect(log.filter((one) => one === 'write')).toHaveLength(1)
 })

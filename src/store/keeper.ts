@@ -1,5 +1,5 @@
 /** At most this long after a change it is being written, in milliseconds. */
-export const SAVE_WITHIN = 100
+export const SAVE_WITHIN = 20
 
 interface Work {
   write(): Promise<void>
@@ -39,7 +39,7 @@ export class Keeper {
       do {
         this.again = false
         await this.work.write()
-      } while (this.again)
+      } while (this.again && !this.stopped)
       if (this.timer === null) this.work.saved()
     } catch (error) {
       this.work.failed(error)

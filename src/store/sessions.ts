@@ -24,6 +24,11 @@ const sessions = createStore<{ list: KeptSession[] }>(() => ({ list: [] }))
 
 export const useSessions = (): KeptSession[] => useStore(sessions, ({ list }) => list)
 
+const isSession = (value: unknown): value is KeptSession => {
+  const { at, state } = (value ?? {}) as Partial<KeptSession>
+  return typeof at === 'number' && Array.isArray(state?.order) && typeof state.windows === 'object'
+}
+
 /** What makes one arrangement the same as another: where windows are, not what is focused. */
 const likeness = ({ desktops, order, windows, everywhere }: State): string =>
   JSON.stringify([order, desktops, windows, everywhere], (key, value) =>
@@ -41,8 +46,8 @@ export async function keepSessions(
   opened: State | null,
   now: () => number,
 ): Promise<() => void> {
-  const kept = (await store.getItem(KEY)) as KeptSession[] | null
-  sessions.setState({ list: kept ?? [] })
+  const kept = await store.getItem(KEY)
+  sessions.setState({ list: Array.isArray(kept) ? kept.filter(isSession) : [] })
   const keep = async (state: State) => {
     const { list } = sessions.getState()
     const [latest] = list

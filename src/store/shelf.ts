@@ -19,8 +19,6 @@ export interface Said {
   /** The keys for what was just done by pointer. */
   nextTime?: string
   refused?: boolean
-  /** A command that helps, with what it is called beside the words. */
-  offers?: { command: string; label: string }
   /** Counts up, so that the same words twice are two messages. */
   count: number
 }
@@ -127,7 +125,7 @@ export function provideApps(facts: AppFacts[]): void {
 }
 
 export function appFacts(id: string): AppFacts | undefined {
-  const own = getState().apps[id]
+  const own = Object.hasOwn(getState().apps, id) ? getState().apps[id] : undefined
   return apps.get(id) ?? (own && ownFacts(own))
 }
 
@@ -146,6 +144,23 @@ const env = (by: By): Env => ({
 
 let count = 0
 
+const travellers = new Set<(step: number) => void>()
+
+/** Calls back with the number of a step that is taken back or done again. */
+export function onTravel(listener: (step: number) => void): void {
+  travellers.add(listener)
+}
+
+/** Whether another page has taken the shelf over. */
+let over = false
+
+/** Another page has the shelf: nothing can be done to it here any more. */
+export function letGo(): void {
+  over = true
+  delete window.kiteShelf
+  shelf.setState({ ...shelf.getInitialState(), ready: false }, true)
+}
+
 /** Says something in the Line. */
 export function say(text: string, more: Partial<Said> = {}): void {
   shelf.setState({ said: { text, step: false, count: ++count, ...more }, announced: text })
@@ -154,7 +169,7 @@ export function say(text: string, more: Partial<Said> = {}): void {
 /** Runs a command; what it says, shows and writes to the journal goes where it belongs. */
 export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Outcome {
   const before = shelf.getState()
-  const outcome = execute(before.session, id, args, env(by))
+  const outcome = over ? TAKEN_OVER : attempt(before.session, id, args, by)
   if (!outcome.ok) {
     refuse(outcome)
     return outcome
@@ -166,12 +181,29 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   const text = outcome.say ?? (keys ? announce : undefined)
   if (text !== undefined)
     patch.said = { text, step, count: ++count, ...(keys && { nextTime: keys }) }
-  else if (before.said?.refused) patch.said = null
+  else if (before.said?.refused && by !== 'app') patch.said = null
   const aloud = [outcome.say, announce].filter(Boolean).join('. ')
   if (aloud) patch.announced = aloud
   shelf.setState(patch)
+  if (outcome.travelled) for (const listener of travellers) listener(outcome.travelled.step)
   if (journal.length) for (const listener of listeners) listener(journal)
   return outcome
+}
+
+const TAKEN_OVER: Outcome = {
+  ok: false,
+  reason: 'This shelf is open in another tab. Nothing was changed here.',
+}
+
+/** A command that fails takes nothing with it: the shelf is as it was. */
+function attempt(session: Session, id: string, args: object, by: By): Outcome {
+  try {
+    return execute(session, id, args, env(by))
+  } catch (error) {
+    console.error(error)
+    const why = error instanceof Error ? error.message.slice(0, 200) : ''
+    return { ok: false, reason: `That could not be done; nothing was changed. (${id}: ${why})` }
+  }
 }
 
 /** The loft is a place of its own; everything else that is asked for is a view. */

@@ -1,23 +1,15 @@
-import { emptyHistory } from '@/core/history/history'
 import { initialState } from '@/core/model/initial'
-import { currentId } from '@/core/model/selectors'
 import type { AppFacts, State } from '@/core/model/types'
-import { provideContents, putContent, writeContents } from './documents'
-import { Journal } from './journal'
-import { Keeper } from './keeper'
+import { databaseFor, exportDatabase, leaveDatabase, marksOf, setAside } from './aside'
+import { begin, type Opening as Locked, shut, use } from './begin'
+import { provideContents } from './documents'
+import { findKept, type Kept } from './keeping'
+import { claim } from './lock'
+import type { Notice } from './notices'
 import { setSaving } from './saving'
-import { keepSessions } from './sessions'
-import { getState, onJournal, provideApps, say, shelf } from './shelf'
-import { loadSlots, saveSlot } from './slots'
-import { openStores, type Stores } from './storage'
-
-/** Tells when the page is looked at, first now, and when it is left. */
-function keepPresence(tell: (kind: 'here' | 'away') => void, signal: AbortSignal): void {
-  tell('here')
-  const changed = () => tell(document.visibilityState === 'visible' ? 'here' : 'away')
-  document.addEventListener('visibilitychange', changed, { signal })
-  addEventListener('pagehide', () => tell('away'), { signal })
-}
+import { provideApps, shelf } from './shelf'
+import { Spare, type SpareCopy } from './spare'
+import { databaseLost, type KeptStore, openStores, type Stores } from './storage'
 
 /** What a shelf starts with when nothing is kept yet. */
 export interface Seed {
@@ -25,147 +17,228 @@ export interface Seed {
   contents: Record<string, unknown>
 }
 
-let stores: Stores | null = null
+/** The shelf could not be read. Nothing is written until the person has chosen what to do. */
+export interface Trouble {
+  why: string
+  /** When the spare copy is of, in milliseconds since 1970; null where there is none. */
+  spareAt: number | null
+  openSpare(): Promise<void>
+  exportThere(): Promise<Blob>
+  beginAnew(): Promise<void>
+  /** An empty shelf of which nothing is kept. */
+  workWithout(): void
+}
 
-/** Resolves when this page may write the shelf; rejects `lost` when another page takes it over. */
-function claim(name: string, steal: boolean): { held: Promise<boolean>; lost: Promise<void> } {
-  let lose = () => {}
-  const lost = new Promise<void>((resolve) => {
-    lose = resolve
-  })
-  const held = new Promise<boolean>((resolve) => {
-    const options = steal ? { steal } : { ifAvailable: true }
-    navigator.locks
-      .request(`kite-shelf-${name}`, options, (lock) => {
-        resolve(lock !== null)
-        return lock ? new Promise(() => {}) : undefined
-      })
-      .catch(lose)
-  })
-  return { held, lost }
+export type Started = 'ready' | 'elsewhere' | Trouble
+
+interface Opening extends Locked {
+  seed(): Promise<Seed>
 }
 
 /**
  * Loads a shelf and keeps it from then on.
- * @returns `elsewhere` when another page has this shelf open and `steal` is not given
+ * @param take when another page has this shelf open, it gives it up; else that is `elsewhere`
  */
 export async function start(
   name: string,
   apps: AppFacts[],
   seed: () => Promise<Seed>,
-  steal = false,
-): Promise<'ready' | 'elsewhere'> {
-  const { held, lost } = claim(name, steal)
-  if (!(await held)) return 'elsewhere'
-  provideApps(apps)
-  stores = openStores(name)
-  const { slots, documents } = stores
-  const journal = new Journal(stores.journal)
-  let revision = 0
-  let written: State | null = null
-  const keeper = new Keeper({
-    write: async () => {
-      await Promise.all([writeContents(), journal.write()])
-      const state = getState()
-      if (state === written) return
-      await saveSlot(slots, state, ++revision)
-      written = state
-    },
-    saving: () => setSaving({ state: 'saving' }),
-    saved: () => setSaving({ state: 'saved' }),
-    failed: (error) => setSaving({ state: 'failed', why: whyNot(error) }),
-  })
-  provideContents(documents, () => keeper.soon())
-  await load(name, seed, (found) => {
-    revision = found.revision
-    written = found.fresh ? null : found.state
-  })
-  await journal.open(Date.now()).catch(() => {})
-  await keepSessions(stores.sessions, written, Date.now).catch(() => {})
-  // Until another page takes the shelf over.
+  take = false,
+): Promise<Started> {
   const over = new AbortController()
-  const { signal } = over
-  const offJournal = onJournal((events) => journal.add(events))
-  const offShelf = shelf.subscribe((now, before) => {
-    if (now.session.state !== before.session.state) keeper.soon()
-  })
-  keepPresence((kind) => {
-    journal.add([{ kind, to: currentId(getState()), at: Date.now(), by: 'app' }])
-    keeper.soon()
-  }, signal)
-  const flush = () => void keeper.flush()
-  addEventListener('pagehide', flush, { signal })
-  document.addEventListener('visibilitychange', flush, { signal })
-  void lost.then(() => {
-    keeper.stop()
+  const finish = { write: async () => {} }
+  const lock = await claim(name, take, (held) => {
     over.abort()
-    offJournal()
-    offShelf()
-    shelf.setState({ ready: false })
-    dispatchEvent(new Event('shelf-taken-over'))
+    void finish.write().finally(() => {
+      shut()
+      held.release()
+    })
   })
-  shelf.setState({ ready: true })
+  if (!lock) return 'elsewhere'
+  provideApps(apps)
+  return open({ name, seed, lock, over, finish })
+}
+
+async function open(opening: Opening): Promise<Started> {
+  const { name } = opening
+  const spare = await Spare.open(databaseFor(name))
+  const lost = await databaseLost(databaseFor(name)).catch(() => false)
+  const stores = openStores(databaseFor(name))
+  let kept: Kept
+  try {
+    kept = await findKept(stores.slots)
+    if (kept.damaged.length) await setAside(stores.slots, kept.damaged, Date.now())
+  } catch (error) {
+    return trouble(opening, spare, `What is kept of it could not be read. ${reason(error)}`)
+  }
+  const found = told(kept)
+  if (kept.state) {
+    await clear(stores, kept)
+    // What was read in part has to be written as it is now.
+    const { state, lost: left } = kept
+    const written = left.length > 0 || kept.damaged.length > 0 ? null : state
+    const copy = await spare?.read()
+    // The log of changes may be a moment ahead of the store.
+    const ahead = copy && copy.seq > kept.seq && left.length === 0 ? copy : null
+    if (ahead) await bringBackDocuments(stores.documents, null, ahead.documents, kept.seq)
+    const seq = Math.max(kept.seq, copy?.seq ?? 0)
+    await begin(
+      opening,
+      stores,
+      spare,
+      { ...kept, state: ahead?.state ?? state, written, seq },
+      found,
+    )
+  } else {
+    const missing = kept.damaged.length > 0 || lost || marksOf(name).kept === true
+    const copy = missing ? await spare?.read() : null
+    if (copy) await restore(opening, stores, spare, kept, copy, spare)
+    else if (kept.damaged.length)
+      return trouble(opening, spare, 'What is kept of it is damaged, all of it.')
+    else await anew(opening, stores, spare, kept, missing)
+  }
   return 'ready'
 }
 
-const EXPORT_DAMAGED = { command: 'shelf.exportDamaged', label: 'export it' }
-
-/** The copies that could not be read, as they were found; null when there is none. */
-export async function damagedCopies(): Promise<Blob | null> {
-  const copies: Record<string, unknown> = {}
-  await stores?.slots.iterate((record, key) => {
-    if (key.startsWith(DAMAGED)) copies[key] = record
-  })
-  if (Object.keys(copies).length === 0) return null
-  return new Blob([JSON.stringify(copies, null, 1)], { type: 'application/json' })
+/** What is kept aside goes from its place: found again at every start it would be told every time. */
+async function clear({ slots }: Stores, { damaged }: Kept): Promise<void> {
+  for (const { key } of damaged) await slots.removeItem(key)
 }
 
-const DAMAGED = 'damaged-'
+const reason = (error: unknown): string =>
+  error instanceof Error && error.message ? `The browser says: ${error.message.slice(0, 200)}` : ''
 
-interface Found {
-  state: State
-  revision: number
-  fresh: boolean
+const EXPORT_DAMAGED = { command: 'shelf.exportDamaged', label: 'Export it' }
+
+/** What has to be told of how the shelf was found. */
+function told({ state, damaged, cut, lost }: Kept): Notice[] {
+  const notices: Notice[] = []
+  if (state && lost.length)
+    notices.push({
+      id: 'in part',
+      text: `The shelf could be read only in part. Left out: ${lost.join(', ')}. What could not be read is kept aside.`,
+      offers: EXPORT_DAMAGED,
+    })
+  else if (state && damaged.length)
+    notices.push({
+      id: 'damaged',
+      text: 'A saved copy was damaged; what was kept beside it was loaded. The damaged copy is kept aside.',
+      offers: EXPORT_DAMAGED,
+    })
+  if (state && cut)
+    notices.push({
+      id: 'cut',
+      text: 'The last change was being written when the browser stopped. Only that change is lost.',
+    })
+  return notices
 }
 
-async function load(
-  name: string,
-  seed: () => Promise<Seed>,
-  found: (found: Found) => void,
+/** Nothing is kept: the shelf begins with what a new one has. */
+async function anew(
+  opening: Opening,
+  stores: Stores,
+  spare: Spare | null,
+  { revision, slots }: Kept,
+  missing: boolean,
 ): Promise<void> {
-  if (!stores) return
-  try {
-    const { state, revision, damaged } = await loadSlots(stores.slots)
-    for (const { slot, record } of damaged) await stores.slots.setItem(`${DAMAGED}${slot}`, record)
-    if (state) {
-      use(state)
-      found({ state, revision, fresh: false })
-      if (damaged.length)
-        say(
-          'A saved copy was damaged. The other, a moment older, was loaded; nothing else is lost.',
-          { offers: EXPORT_DAMAGED },
-        )
-      return
-    }
-    const fresh = await seed()
-    for (const [id, content] of Object.entries(fresh.contents))
-      putContent(id, { saved: content, draft: null })
-    use(fresh.state)
-    found({ state: fresh.state, revision, fresh: true })
-    if (damaged.length)
-      say(`The saved shelf “${name}” was damaged and could not be read. It is kept.`, {
-        refused: true,
-        offers: EXPORT_DAMAGED,
+  const { state, contents } = await opening.seed()
+  const fresh = { state, revision, slots, written: null }
+  const notices = missing
+    ? [
+        {
+          id: 'lost',
+          text: 'The browser has lost what it kept of this shelf, and there was no second copy. It begins anew. Import a shelf file to go on from there.',
+          offers: { command: 'shelf.import', label: 'Import' },
+        },
+      ]
+    : []
+  await begin(opening, stores, spare, fresh, notices, contents)
+}
+
+/**
+ * The database is gone or damaged: the second copy is loaded, with word.
+ * @param from where the copy is read from; it may be that of a database that is left
+ */
+async function restore(
+  opening: Opening,
+  stores: Stores,
+  spare: Spare | null,
+  kept: Kept,
+  copy: SpareCopy,
+  from: Spare | null,
+): Promise<void> {
+  const { revision, slots } = kept
+  await clear(stores, kept)
+  await bringBackDocuments(stores.documents, from, copy.documents, -1)
+  const { state, seq } = copy
+  await begin(opening, stores, spare, { state, revision, slots, written: null, seq }, [
+    {
+      id: 'restored',
+      text: `The browser had lost what it kept of this shelf. The second copy was loaded, written on ${when(copy.at)} with what changed up to the last moment.`,
+    },
+  ])
+}
+
+/** “26 Nov 2026, 14:05”, as it is written where the person is. */
+export const when = (at: number): string =>
+  new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short', hourCycle: 'h23' })
+
+/**
+ * Documents that are only in the spare copy, and what they said after a line of the log.
+ * @param spare null where only what the log says is wanted
+ */
+async function bringBackDocuments(
+  documents: KeptStore,
+  spare: Spare | null,
+  since: SpareCopy['documents'],
+  after: number,
+): Promise<void> {
+  const there = new Set(spare ? await documents.keys().catch(() => []) : [])
+  for (const id of (await spare?.listDocuments()) ?? []) {
+    const content = there.has(id) ? null : await spare?.readDocument(id)
+    if (content) await documents.setItem(id, content)
+  }
+  for (const [id, { seq, content }] of since)
+    if (seq > after && content) await documents.setItem(id, content)
+}
+
+/** Keeps nothing, and has nothing. */
+const NOWHERE = {
+  getItem: async () => null,
+  setItem: async () => {},
+  removeItem: async () => {},
+}
+
+async function trouble(opening: Opening, spare: Spare | null, why: string): Promise<Trouble> {
+  const { name } = opening
+  const copy = await spare?.read()
+  /** The database stays as it is, another is begun. */
+  const leave = async (): Promise<[Stores, Kept, Spare | null]> => {
+    leaveDatabase(name, Date.now())
+    const stores = openStores(databaseFor(name))
+    return [stores, await findKept(stores.slots), await Spare.open(databaseFor(name))]
+  }
+  return {
+    why,
+    spareAt: copy?.at ?? null,
+    exportThere: () => exportDatabase(databaseFor(name)),
+    openSpare: async () => {
+      if (!copy) return
+      const [stores, kept, fresh] = await leave()
+      await restore(opening, stores, fresh, kept, copy, spare)
+    },
+    beginAnew: async () => {
+      const [stores, kept, fresh] = await leave()
+      await anew(opening, stores, fresh, kept, false)
+    },
+    workWithout: () => {
+      provideContents({ store: NOWHERE, changed: () => {} })
+      use(initialState())
+      setSaving({
+        state: 'failed',
+        why: 'You work without keeping anything. Export the shelf to keep it.',
       })
-  } catch (error) {
-    use(initialState())
-    setSaving({ state: 'failed', why: whyNot(error) })
+      shelf.setState({ ready: true })
+    },
   }
 }
-
-const use = (state: State): void => shelf.setState({ session: { state, history: emptyHistory } })
-
-const whyNot = (error: unknown): string =>
-  error instanceof DOMException && error.name === 'QuotaExceededError'
-    ? 'The browser’s storage is full. Export the shelf, then free some space.'
-    : 'The browser does not let this page store anything. Export the shelf to keep it.'

@@ -1,17 +1,28 @@
 import localforage from 'localforage'
 
-/** The stores of one shelf in the browser. The demo and a person's own shelf never share them. */
-export interface Stores {
-  slots: LocalForage
-  documents: LocalForage
-  journal: LocalForage
-  sessions: LocalForage
+/** What is asked of a store of the browser: localForage has more. */
+export interface KeptStore {
+  getItem(key: string): Promise<unknown>
+  setItem(key: string, value: unknown): Promise<unknown>
+  removeItem(key: string): Promise<void>
+  keys(): Promise<string[]>
 }
 
-export const openStores = (shelfName: string): Stores => {
-  const open = (storeName: string) =>
+/** The stores of one shelf in the browser. The demo and a person's own shelf never share them. */
+export interface Stores {
+  /** Snapshots, changes since, and what is kept beside them. */
+  slots: KeptStore
+  documents: KeptStore
+  journal: KeptStore
+  sessions: KeptStore
+}
+
+const databaseOf = (shelf: string): string => `kite-shelf-${shelf}`
+
+export const openStores = (shelf: string): Stores => {
+  const open = (storeName: string): KeptStore =>
     localforage.createInstance({
-      name: `kite-shelf-${shelfName}`,
+      name: databaseOf(shelf),
       storeName,
       driver: localforage.INDEXEDDB,
     })
@@ -21,4 +32,53 @@ export const openStores = (shelfName: string): Stores => {
     journal: open('journal'),
     sessions: open('sessions'),
   }
+}
+
+/** How long it is waited before a read that failed is tried again, in milliseconds. */
+const WAITS = [60, 240, 900]
+
+/** Tries again a few times: a read may fail once and be well the next moment. */
+export async function patiently<T>(read: () => Promise<T>, waits = WAITS): Promise<T> {
+  for (const wait of waits) {
+    try {
+      return await read()
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, wait))
+    }
+  }
+  return read()
+}
+
+/**
+ * Whether the browser says that it has lost this shelf's database: it tells so only to who opens
+ * it anew, so it is looked before anything else opens it. Nothing is made by looking.
+ */
+export function databaseLost(shelf: string): Promise<boolean> {
+  return new Promise((resolve) => {
+    const asked = indexedDB.open(databaseOf(shelf))
+    let lost = false
+    asked.onupgradeneeded = (event) => {
+      lost = (event as { dataLoss?: string }).dataLoss === 'total'
+      asked.transaction?.abort()
+    }
+    asked.onsuccess = () => {
+      asked.result.close()
+      resolve(false)
+    }
+    asked.onerror = (event) => {
+      event.preventDefault()
+      resolve(lost)
+    }
+    asked.onblocked = () => resolve(false)
+  })
+}
+
+/** Told in the Line when a store takes nothing: what is the matter and what helps. */
+export function whyNotKept(error: unknown): string {
+  const { name = '', message = '' } = (error ?? {}) as Partial<Error>
+  if (/quota|no space|disk (is )?full|FILE_ERROR_NO_SPACE/i.test(`${name} ${message}`))
+    return 'The browser’s storage is full. Export the shelf, then free some space.'
+  if (/SecurityError|InvalidAccess/.test(name))
+    return 'The browser does not let this page store anything. Export the shelf to keep it.'
+  return 'The browser’s storage does not answer as it should. It is tried again; export the shelf to be safe.'
 }

@@ -1,20 +1,39 @@
 import type { DocumentId } from '@/core/model/types'
-import { loadContent, shownContent } from './documents'
+import { peekContent, shownContent } from './documents'
 
 /** How much of each document is looked through, in characters. */
 const MOST = 20_000
+/** So many documents are read at a time; the page goes on between. */
+const BATCH = 20
 
-/** The words in documents, whatever the shape of their content; pictures have none. */
-export async function textsOf(ids: DocumentId[]): Promise<Map<DocumentId, string>> {
-  const texts = await Promise.all(ids.map(async (id) => words(shownContent(await loadContent(id)))))
-  return new Map(ids.map((id, at) => [id, texts[at] ?? '']))
+/**
+ * The words in documents, whatever the shape of their content; pictures have none, and neither has
+ * what cannot be read. Nothing of it is held on to.
+ */
+export async function textsOf(
+  ids: DocumentId[],
+  signal?: AbortSignal,
+): Promise<Map<DocumentId, string>> {
+  const texts = new Map<DocumentId, string>()
+  for (let at = 0; at < ids.length && !signal?.aborted; at += BATCH)
+    await Promise.all(
+      ids.slice(at, at + BATCH).map(async (id) => {
+        const content = await peekContent(id).catch(() => null)
+        texts.set(id, content ? words(shownContent(content)) : '')
+      }),
+    )
+  return texts
 }
 
 function words(content: unknown): string {
   const found: string[] = []
+  let length = 0
   const gather = (value: unknown) => {
-    if (typeof value === 'string' && !value.startsWith('data:')) found.push(value)
-    else if (typeof value === 'object' && value)
+    if (length > MOST) return
+    if (typeof value === 'string' && !value.startsWith('data:')) {
+      found.push(value.slice(0, MOST))
+      length += value.length
+    } else if (typeof value === 'object' && value)
       for (const part of Object.values(value)) gather(part)
   }
   gather(content)

@@ -1,0 +1,87 @@
+/** What could not be read and is kept all the same: damaged records, and databases left as they were. */
+
+import type { Damage } from './keeping'
+import { type KeptStore, openStores } from './storage'
+
+const DAMAGED = 'damaged-'
+/** How many damaged records are kept; the first ones stay. */
+const MOST = 12
+
+/** Keeps damaged records as they were found, each time under names of their own. @throws when it cannot */
+export async function setAside(store: KeptStore, damaged: Damage[], now: number): Promise<void> {
+  const there = (await store.keys()).filter((key) => key.startsWith(DAMAGED)).length
+  for (const [at, { key, record }] of damaged.entries())
+    if (there + at < MOST) await store.setItem(`${DAMAGED}${now}-${key}`, record)
+}
+
+const place = (shelf: string): string => `kite-shelf-${shelf}`
+
+interface Marks {
+  /** Whether something was kept at all, so that nothing there means that it is lost. */
+  kept?: boolean
+  /** The database in use, and those that were left as they were. */
+  database?: string
+  left?: string[]
+}
+
+/** What is known of a shelf apart from its database. */
+export function marksOf(shelf: string): Marks {
+  try {
+    return JSON.parse(localStorage.getItem(place(shelf)) ?? '{}') as Marks
+  } catch {
+    return {}
+  }
+}
+
+export function setMarks(shelf: string, marks: Marks): void {
+  try {
+    localStorage.setItem(place(shelf), JSON.stringify({ ...marksOf(shelf), ...marks }))
+  } catch {
+    // Without it a lost database is taken for one that never was.
+  }
+}
+
+/** The name of the database in use. */
+export const databaseFor = (shelf: string): string => marksOf(shelf).database ?? shelf
+
+/** Leaves the database as it is and begins another. */
+export function leaveDatabase(shelf: string, now: number): void {
+  const { left = [] } = marksOf(shelf)
+  setMarks(shelf, {
+    kept: false,
+    database: `${shelf}-${now}`,
+    left: [...left, databaseFor(shelf)],
+  })
+}
+
+/** Everything that can be read of a store, record by record. */
+async function readable(store: KeptStore): Promise<Record<string, unknown>> {
+  const found: Record<string, unknown> = {}
+  const keys = await store.keys().catch(() => ['slot-a', 'slot-b'])
+  for (const key of keys)
+    found[key] = await store
+      .getItem(key)
+      .catch((error: unknown) => ({ unreadable: String(error).slice(0, 200) }))
+  return found
+}
+
+const asFile = (value: unknown): Blob =>
+  new Blob([JSON.stringify(value, null, 1)], { type: 'application/json' })
+
+/** What is there of a database, readable or not, as a file. */
+export async function exportDatabase(database: string): Promise<Blob> {
+  const { slots, documents } = openStores(database)
+  return asFile({ slots: await readable(slots), documents: await readable(documents) })
+}
+
+/** All that was set aside, as it was found; null when there is nothing. */
+export async function exportAside(shelf: string, store: KeptStore): Promise<Blob | null> {
+  const copies: Record<string, unknown> = {}
+  for (const key of await store.keys())
+    if (key.startsWith(DAMAGED)) copies[key] = await store.getItem(key)
+  for (const database of marksOf(shelf).left ?? []) {
+    const { slots, documents } = openStores(database)
+    copies[database] = { slots: await readable(slots), documents: await readable(documents) }
+  }
+  return Object.keys(copies).length ? asFile(copies) : null
+}

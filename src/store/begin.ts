@@ -1,0 +1,268 @@
+import { emptyHistory } from '@/core/history/history'
+import { currentId } from '@/core/model/selectors'
+import type { DocumentId, State } from '@/core/model/types'
+import { databaseFor, exportAside, setMarks } from './aside'
+import { provideCatalogue, tidy } from './catalogue'
+import { ChangeLog } from './changeLog'
+import { Copies } from './copies'
+import { forgetContents, NotWritten, provideContents, putContent, writeContents } from './documents'
+import { exportText } from './exporting'
+import { FolderCopy } from './folder'
+import { whenIdle } from './idle'
+import { Journal } from './journal'
+import { Keeper } from './keeper'
+import { Keeping } from './keeping'
+import type { Lock } from './lock'
+import { type Notice, notice, provideNotices, putAwayNotice } from './notices'
+import { setSaving } from './saving'
+import { keepSessions } from './sessions'
+import { getState, letGo, onJournal, shelf } from './shelf'
+import type { Spare } from './spare'
+import { type KeptStore, type Stores, whyNotKept } from './storage'
+
+/** All that belongs to the shelf that is open. */
+interface Opened {
+  name: string
+  stores: Stores
+  folder: FolderCopy
+  copies: Copies
+}
+let opened: Opened | null = null
+
+/** What is known of a shelf before it is open. */
+export interface Opening {
+  name: string
+  lock: Lock
+  /** Cut off when another page takes the shelf over. */
+  over: AbortController
+  /** Writes what is not written yet, before the shelf is given up. */
+  finish: { write(): Promise<void> }
+}
+
+/** Another page has the shelf: nothing of it stays here. */
+export function shut(): void {
+  letGo()
+  provideCatalogue(null)
+  forgetContents()
+  opened?.copies.stop()
+  opened = null
+  dispatchEvent(new Event('shelf-taken-over'))
+}
+
+export interface Beginning {
+  state: State
+  revision: number
+  slots: [number, number]
+  /** The state as it is in the store; null where it has to be written first. */
+  written: State | null
+  /** The last line of the log of changes that is known. */
+  seq?: number
+}
+
+/** Opens the shelf with a state and keeps it from then on, until another page takes it over. */
+export async function begin(
+  { name, lock, over, finish }: Opening,
+  stores: Stores,
+  spare: Spare | null,
+  { state, revision, slots, written, seq = 0 }: Beginning,
+  notices: Notice[],
+  contents: Record<string, unknown> = {},
+): Promise<void> {
+  const { signal } = over
+  const keeping = new Keeping(stores.slots, written, revision, slots)
+  const journal = new Journal(stores.journal)
+  const keeper = new Keeper({
+    write: () => writeAll(keeping, journal, log.seq),
+    saving: () => setSaving({ state: 'saving' }),
+    saved: () => setSaving({ state: 'saved' }),
+    failed: (error) => setSaving({ state: 'failed', why: whyNotKept(error) }),
+  })
+  const folder = new FolderCopy(stores.slots, name)
+  const touched = new Set<DocumentId>()
+  const log = new ChangeLog(databaseFor(name), seq)
+  const copies = new Copies(spare, log, getState, async () => {
+    if (folder.name) await folder.write(await exportText())
+  })
+  opened = { name, stores, folder, copies }
+  finish.write = async () => {
+    await keeper.flush()
+    await copies.now()
+    // What could not be written now must not be tried again later, from a page that has nothing left.
+    keeper.stop()
+  }
+  let noting = false
+  const changed = () => {
+    keeper.soon()
+    copies.soon()
+    if (noting) return
+    // In the log it is at once: all of one moment together.
+    noting = true
+    queueMicrotask(() => {
+      noting = false
+      copies.note(getState(), touched)
+      touched.clear()
+    })
+  }
+  provideCatalogue(stores.slots)
+  provideContents({
+    store: stores.documents,
+    changed: (id) => {
+      touched.add(id)
+      changed()
+    },
+    ...(spare && { spare: (id) => spare.readDocument(id) }),
+  })
+  for (const [id, content] of Object.entries(contents))
+    putContent(id, { saved: content, draft: null })
+  use(state)
+  // What changes from here on is noted against it.
+  copies.note(state, [])
+  await provideKeptNotices(stores.slots, notices)
+  await journal.open(Date.now())
+  const stopSessions = await keepSessions(stores.sessions, written, Date.now).catch(() => () => {})
+  await offerFolder(folder)
+  const offJournal = onJournal((events) => journal.add(events))
+  const offShelf = shelf.subscribe((now, before) => {
+    if (now.session.state === before.session.state) return
+    changed()
+    settleLater(() => keeping.settle())
+  })
+  keepPresence((kind) => {
+    journal.add([{ kind, to: currentId(getState()), at: Date.now(), by: 'app' }])
+    keeper.soon()
+  }, signal)
+  const flush = () => void keeper.flush()
+  addEventListener('pagehide', flush, { signal })
+  document.addEventListener(
+    'visibilitychange',
+    () => {
+      flush()
+      // Who leaves may not come back for long.
+      if (document.visibilityState === 'hidden') void copies.now()
+    },
+    { signal },
+  )
+  signal.addEventListener('abort', () => {
+    stopSessions()
+    offJournal()
+    offShelf()
+    clearTimeout(settling)
+  })
+  void lock.lost.then(() => {
+    keeper.stop()
+    over.abort()
+    shut()
+  })
+  if (written === null) keeper.soon()
+  copies.soon()
+  setMarks(name, { kept: true })
+  shelf.setState({ ready: true })
+  void navigator.storage?.persist?.().catch(() => false)
+  whenIdle(() => void copies.fill().catch(() => {}), IDLE_WITHIN)
+  keepTidy(signal)
+}
+
+/** Each by itself: what can be written is, whatever cannot. @throws the first of what went wrong */
+async function writeAll(keeping: Keeping, journal: Journal, seq: number): Promise<void> {
+  const all = await Promise.allSettled([
+    keeping.write(getState(), seq),
+    writeContents(),
+    journal.write(),
+  ])
+  const [, documents] = all
+  const wrong = all.find(({ status }) => status === 'rejected') as PromiseRejectedResult | undefined
+  tellNotWritten(documents.status === 'rejected' ? documents.reason : null)
+  if (wrong) throw wrong.reason instanceof NotWritten ? wrong.reason.why : wrong.reason
+}
+
+/** Documents that could not be written, by name, until they are. */
+function tellNotWritten(error: unknown): void {
+  if (!(error instanceof NotWritten)) {
+    putAwayNotice('not written')
+    return
+  }
+  const names = error.ids.slice(0, 3).map((id) => `“${getState().documents[id]?.title ?? id}”`)
+  const more = error.ids.length - names.length
+  notice({
+    id: 'not written',
+    text: `Not written to the disk: ${names.join(', ')}${more > 0 ? ` and ${more} more` : ''}. ${whyNotKept(error.why)}`,
+    offers: { command: 'shelf.export', label: 'Export' },
+  })
+}
+
+async function provideKeptNotices(store: KeptStore, fresh: Notice[]): Promise<void> {
+  const before = await store.getItem('notices').catch(() => null)
+  provideNotices(Array.isArray(before) ? (before as Notice[]) : [], (list) => {
+    void store.setItem('notices', list).catch(() => {})
+  })
+  for (const one of fresh) notice(one)
+}
+
+const NO_FOLDER = 'folder'
+
+async function offerFolder(folder: FolderCopy): Promise<void> {
+  if ((await folder.open().catch(() => 'none')) !== 'asks') return putAwayNotice(NO_FOLDER)
+  notice({
+    id: NO_FOLDER,
+    text: `The copy in the folder “${folder.name}” waits: the browser has to be allowed again to write there.`,
+    offers: { command: 'shelf.keepFolder', label: 'Allow' },
+  })
+}
+
+/** Chooses a folder to keep a copy in, allows one again, or ends it. @returns what to say */
+export async function keepInFolder(): Promise<{ says: string; refused?: boolean }> {
+  if (!opened) return { says: 'Nothing is kept now.', refused: true }
+  const { folder, copies } = opened
+  const is = await folder.open()
+  if (is === 'ready') {
+    await folder.forget()
+    return { says: 'No copy is kept in a folder any more; the file stays there' }
+  }
+  if (is === 'asks' && !(await folder.allow()))
+    return { says: 'The browser may not write there. No copy is kept in it.', refused: true }
+  const problem = is === 'none' ? await folder.choose() : null
+  if (problem) return { says: problem, refused: true }
+  putAwayNotice(NO_FOLDER)
+  await copies.now()
+  return { says: `A copy is kept in the folder “${folder.name}”, at most half a minute behind` }
+}
+
+/** All that was set aside, as it was found; null when there is nothing. */
+export const damagedCopies = async (): Promise<Blob | null> =>
+  opened ? exportAside(opened.name, opened.stores.slots) : null
+
+/** Shows a state, with nothing to undo. */
+export const use = (state: State): void =>
+  shelf.setState({ session: { state, history: emptyHistory } })
+
+let settling: ReturnType<typeof setTimeout> | undefined
+/** How long the person pauses before a snapshot is written, in milliseconds. */
+const PAUSE = 4000
+
+function settleLater(settle: () => Promise<void>): void {
+  clearTimeout(settling)
+  settling = setTimeout(() => void settle().catch(() => {}), PAUSE)
+}
+
+const TIDY_EVERY = 3_600_000
+/** What can wait is done after this time even if the page always has something to do. */
+const IDLE_WITHIN = 5000
+
+/** Soon after the start and once an hour. */
+function keepTidy(signal: AbortSignal): void {
+  const work = () => void tidy(Date.now()).catch(() => {})
+  const first = setTimeout(() => whenIdle(work, IDLE_WITHIN), 8000)
+  const timer = setInterval(work, TIDY_EVERY)
+  signal.addEventListener('abort', () => {
+    clearTimeout(first)
+    clearInterval(timer)
+  })
+}
+
+/** Tells when the page is looked at, first now, and when it is left. */
+function keepPresence(tell: (kind: 'here' | 'away') => void, signal: AbortSignal): void {
+  tell('here')
+  const changed = () => tell(document.visibilityState === 'visible' ? 'here' : 'away')
+  document.addEventListener('visibilitychange', changed, { signal })
+  addEventListener('pagehide', () => tell('away'), { signal })
+}

@@ -1,0 +1,128 @@
+/**
+ * What is known of documents that no window shows and nobody has looked at for a while. It is kept
+ * apart from the arrangement, which every start reads and every change is compared with, and is
+ * read when it is looked for.
+ */
+
+import { useEffect, useMemo, useState } from 'react'
+import type { DocumentId, DocumentInfo, State } from '@/core/model/types'
+import { peekContent, putContent } from './documents'
+import { appFacts, dispatch, getState, shelf, useArrangement } from './shelf'
+import type { KeptStore } from './storage'
+
+const KEY = 'catalogue'
+/** So many closed documents stay at hand, the latest opened. */
+const AT_HAND = 150
+/** It is tidied when so many more have gathered. */
+const GATHERED = 50
+/** Deleted documents can be taken back for so long, in milliseconds. */
+export const TAKEN_BACK_WITHIN = 30 * 86_400_000
+
+type Catalogue = Record<DocumentId, DocumentInfo>
+
+let store: KeptStore | null = null
+let read: Promise<Catalogue> | null = null
+
+export function provideCatalogue(given: KeptStore | null): void {
+  store = given
+  read = null
+}
+
+function catalogue(): Promise<Catalogue> {
+  read ??= (store?.getItem(KEY) ?? Promise.resolve(null)).then(
+    (kept) => (kept ?? {}) as Catalogue,
+    (error: unknown) => {
+      read = null
+      throw error
+    },
+  )
+  return read
+}
+
+/** All documents there are, at hand or not. @throws when the catalogue cannot be read */
+export const allDocuments = async (): Promise<State['documents']> => ({
+  ...(await catalogue()),
+  ...getState().documents,
+})
+
+/** All documents, as they change; those that are not at hand come a moment later. */
+export function useAllDocuments(): State['documents'] {
+  const atHand = useArrangement(({ documents }) => documents)
+  const [away, setAway] = useState<Catalogue>({})
+  // What is brought back or put away changes what is at hand.
+  const count = Object.keys(atHand).length
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another count is the reason to read
+  useEffect(() => {
+    let left = false
+    catalogue().then(
+      (found) => left || setAway(found),
+      () => {},
+    )
+    return () => {
+      left = true
+    }
+  }, [count])
+  return useMemo(() => ({ ...away, ...atHand }), [away, atHand])
+}
+
+/** Brings documents back to hand, before a window shows one or a step of undo is about it. */
+export async function bringBack(ids: DocumentId[]): Promise<void> {
+  const all = await catalogue()
+  const documents = ids.flatMap((id) => (getState().documents[id] ? [] : (all[id] ?? [])))
+  if (documents.length) dispatch('documents.bring', { documents }, 'app')
+}
+
+/** Everything a window shows, may show again, or a step of undo knows. */
+function inUse(): Set<DocumentId> {
+  const { state, history } = shelf.getState().session
+  const used = new Set<DocumentId>()
+  const arrangements = [
+    state,
+    ...[...history.past, ...history.future].flatMap((step) => [step.before, step.after]),
+  ]
+  const seen = new Set<unknown>()
+  for (const { windows, closed } of arrangements) {
+    if (!seen.has(windows)) for (const id in windows) used.add(windows[id]?.document ?? '')
+    if (!seen.has(closed)) for (const { window } of closed) used.add(window.document)
+    seen.add(windows).add(closed)
+  }
+  for (const { documents } of [...history.past, ...history.future])
+    for (const id in documents?.after)
+      if (documents?.before[id] !== documents?.after[id]) used.add(id)
+  return used
+}
+
+/**
+ * Puts away what has not been looked at for long, and lets go for good what was never written in,
+ * or was deleted a month ago. Nothing that has a window, or could get one back, is touched.
+ */
+export async function tidy(now: number): Promise<void> {
+  if (!store) return
+  const used = inUse()
+  const idle = Object.values(getState().documents)
+    .filter(({ id, unsaved }) => !used.has(id) && !unsaved)
+    .sort((a, b) => b.openedAt - a.openedAt)
+  const gone: DocumentId[] = []
+  for (const one of idle) if (await isNothing(one, now)) gone.push(one.id)
+  const left = idle.filter(({ id }) => !gone.includes(id))
+  const away = left.length > AT_HAND + GATHERED ? left.slice(AT_HAND) : []
+  const kept = await catalogue()
+  if (away.length || gone.some((id) => kept[id])) {
+    const next = { ...kept, ...Object.fromEntries(away.map((one) => [one.id, one])) }
+    for (const id of gone) delete next[id]
+    // Only when it is written there it goes from here.
+    await store.setItem(KEY, next)
+    read = Promise.resolve(next)
+  }
+  const documents = [...gone, ...away.map(({ id }) => id)]
+  if (documents.length === 0) return
+  if (!dispatch('documents.putAway', { documents }, 'app').ok) return
+  for (const id of gone) putContent(id, null)
+}
+
+async function isNothing(one: DocumentInfo, now: number): Promise<boolean> {
+  if (one.discarded) return now - (one.discardedAt ?? now) > TAKEN_BACK_WITHIN
+  if (one.title !== appFacts(one.app)?.untitled) return false
+  const kept = await peekContent(one.id).catch(() => null)
+  return kept?.saved === null && kept.draft === null
+}

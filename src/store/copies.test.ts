@@ -1,0 +1,92 @@
+import { initialState } from '@/core/model/initial'
+import type { State } from '@/core/model/types'
+import { World } from '@/core/testing/world'
+import type { ChangeLog } from './changeLog'
+import { COPY_EVERY, Copies } from './copies'
+import { changeContent, forgetContents, provideContents } from './documents'
+import { provideApps, shelf } from './shelf'
+import type { Spare } from './spare'
+import { MemoryStore } from './testing'
+
+/** A second place that keeps what it is given, or fails when it is told to. */
+function copying() {
+  const states: State[] = []
+  const documents = new Map<string, unknown>()
+  const order: string[] = []
+  const place = { full: false }
+  const spare = {
+    write: async (state: State) => {
+      if (place.full) throw new Error('full')
+      order.push('copy')
+      states.push(state)
+    },
+    writeDocument: async (id: string, content: unknown) => void documents.set(id, content),
+    removeDocument: async (id: string) => void documents.delete(id),
+  } as unknown as Spare
+  const log = {
+    turn: () => order.push('turn'),
+    drop: () => order.push('drop'),
+    close: () => order.push('close'),
+    state: () => {},
+    document: () => {},
+  } as unknown as ChangeLog
+  const world = new World()
+  const copies = new Copies(
+    spare,
+    log,
+    () => world.state,
+    async () => {},
+  )
+  return { copies, world, states, documents, order, place }
+}
+
+beforeEach(() => {
+  jest.useFakeTimers()
+  forgetContents()
+  provideApps([])
+  shelf.setState(({ session }) => ({ session: { ...session, state: initialState() } }))
+  provideContents({ store: new MemoryStore(), changed: () => {} })
+})
+afterEach(() => jest.useRealTimers())
+
+test('the first change is copied soon, the next ones together some time after it', async () => {
+  const { copies, states } = copying()
+  copies.soon()
+  await jest.advanceTimersByTimeAsync(1000)
+  expect(states).toHaveLength(1)
+  copies.soon()
+  copies.soon()
+  await jest.advanceTimersByTimeAsync(5000)
+  expect(states).toHaveLength(1)
+  await jest.advanceTimersByTimeAsync(COPY_EVERY)
+  expect(states).toHaveLength(2)
+})
+
+test('the log is only let go of when the copy that has it is written', async () => {
+  const { copies, order, place, documents } = copying()
+  changeContent('note', 'snow', 'saved')
+  await copies.now()
+  expect(order).toEqual(['turn', 'copy', 'drop'])
+  expect(documents.get('note')).toEqual({ saved: 'snow', draft: null })
+  place.full = true
+  changeContent('note', 'more', 'saved')
+  await copies.now()
+  expect(order.slice(3)).toEqual(['turn'])
+  // What could not be copied is copied the next time.
+  place.full = false
+  await copies.now()
+  expect(documents.get('note')).toEqual({ saved: 'more', draft: null })
+  expect(order.slice(4)).toEqual(['turn', 'copy', 'drop'])
+})
+
+test('after the shelf was let go nothing is copied, also not what was waiting its turn', async () => {
+  const { copies, states, order } = copying()
+  const first = copies.now()
+  const second = copies.now()
+  copies.stop()
+  await Promise.all([first, second])
+  copies.soon()
+  await jest.advanceTimersByTimeAsync(2 * COPY_EVERY)
+  expect(states).toHaveLength(0)
+  expect(order).toEqual(['close'])
+})

@@ -1,0 +1,86 @@
+import type { DocumentId, State } from '@/core/model/types'
+import type { ChangeLog } from './changeLog'
+import { giveBackForSpare, keptContent, peekContent, takeForSpare } from './documents'
+import type { Spare } from './spare'
+
+/** From one copy to the next; the first change after a pause is copied soon, in milliseconds. */
+export const COPY_EVERY = 25_000
+const SOON = 700
+
+/** Copies the shelf to a second place, some time after each change. */
+export class Copies {
+  private timer: ReturnType<typeof setTimeout> | null = null
+  private working: Promise<void> = Promise.resolve()
+  private stopped = false
+  private copiedAt = 0
+
+  /**
+   * @param log what changes between two copies
+   * @param also what else is written then, such as a folder of the person's
+   */
+  constructor(
+    private spare: Spare | null,
+    private log: ChangeLog,
+    private state: () => State,
+    private also: () => Promise<unknown>,
+  ) {}
+
+  /** What was just written to the store is noted here as well. */
+  note(state: State, documents: Iterable<DocumentId>): void {
+    this.log.state(state)
+    for (const id of documents) this.log.document(id, keptContent(id))
+  }
+
+  soon(): void {
+    if (this.stopped || this.timer !== null) return
+    const wait = Math.max(SOON, this.copiedAt + COPY_EVERY - Date.now())
+    this.timer = setTimeout(() => void this.now(), wait)
+  }
+
+  /** Copies at once what has changed since the last time. */
+  now(): Promise<void> {
+    if (this.timer !== null) clearTimeout(this.timer)
+    this.timer = null
+    this.copiedAt = Date.now()
+    this.working = this.working.then(() => this.copy())
+    return this.working
+  }
+
+  stop(): void {
+    this.stopped = true
+    this.log.close()
+    if (this.timer !== null) clearTimeout(this.timer)
+  }
+
+  /** Documents there is no copy of yet, such as those of a shelf that is older than the copy. */
+  async fill(): Promise<void> {
+    if (!this.spare) return
+    const there = await this.spare.listDocuments()
+    for (const id of Object.keys(this.state().documents)) {
+      if (there.has(id) || this.stopped) continue
+      const content = await peekContent(id).catch(() => null)
+      if (content) await this.spare.writeDocument(id, content)
+    }
+    this.soon()
+  }
+
+  private async copy(): Promise<void> {
+    // After the shelf was let go there is nothing here any more, and it must not be copied.
+    if (this.stopped) return
+    const state = this.state()
+    const documents = takeForSpare()
+    const seq = this.log.turn(state)
+    try {
+      for (const [id, content] of documents)
+        if (content) await this.spare?.writeDocument(id, content)
+        else await this.spare?.removeDocument(id)
+      await this.spare?.write(state, Date.now(), seq)
+      this.log.drop()
+    } catch {
+      // A disk that is full is told where the shelf itself is written.
+      giveBackForSpare(documents.keys())
+      this.soon()
+    }
+    await this.also().catch(() => {})
+  }
+}

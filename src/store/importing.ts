@@ -1,0 +1,50 @@
+import type { KeptContent, ShelfFile } from '@/core/formats/shelfFile'
+import type { DocumentId } from '@/core/model/types'
+import { allDocuments, bringBack } from './catalogue'
+import { keptContent, loadContent, markAsKept, peekContent, putContent } from './documents'
+import { dispatch, getState, onTravel, shelf } from './shelf'
+
+/** Documents that are both here and in a file, with other content; what cannot be read differs. */
+export async function differingDocuments(file: ShelfFile): Promise<DocumentId[]> {
+  const here = await allDocuments()
+  const differing: DocumentId[] = []
+  for (const [id, theirs] of Object.entries(file.documents)) {
+    if (!here[id]) continue
+    const ours = await peekContent(id).catch(() => null)
+    if (JSON.stringify(ours) !== JSON.stringify(theirs)) differing.push(id)
+  }
+  return differing
+}
+
+/** The other contents of a step of undo: what is put in when it is gone back or forth over. */
+const other = new Map<number, Map<DocumentId, KeptContent | null>>()
+
+onTravel((step) => {
+  const contents = other.get(step)
+  for (const [id, content] of contents ?? []) {
+    contents?.set(id, keptContent(id))
+    putContent(id, content)
+    markAsKept(id)
+  }
+})
+
+/** Brings a shelf file in: all of it, contents too, in one undoable step. */
+export async function importShelf(file: ShelfFile, replace: boolean): Promise<void> {
+  await bringBack(Object.keys(file.state.documents))
+  const here = getState().documents
+  const taken = Object.entries(file.documents).filter(([id]) => replace || !here[id])
+  const before = new Map<DocumentId, KeptContent | null>()
+  for (const [id] of taken)
+    before.set(id, here[id] ? await loadContent(id).catch(() => null) : null)
+  const documents = Object.fromEntries(
+    Object.values(file.state.documents).map((info) => [
+      info.id,
+      replace ? info : { ...info, unsaved: here[info.id]?.unsaved ?? info.unsaved },
+    ]),
+  )
+  const outcome = dispatch('shelf.merge', { state: { ...file.state, documents } }, 'key')
+  if (!outcome.ok) return
+  for (const [id, content] of taken) putContent(id, content)
+  const step = shelf.getState().session.history.past.at(-1)
+  if (step) other.set(step.id, before)
+}

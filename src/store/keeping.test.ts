@@ -1,0 +1,136 @@
+import type { State } from '@/core/model/types'
+import { World } from '@/core/testing/world'
+import { findKept, Keeping } from './keeping'
+import { MemoryStore } from './testing'
+
+/** A shelf that is written after every change, with what it was after each. */
+async function written(changes: number) {
+  const store = new MemoryStore()
+  const world = new World()
+  const keeping = new Keeping(store, null, 0, [0, 0])
+  await keeping.write(world.state)
+  const states: State[] = [world.state]
+  for (let n = 1; n <= changes; n++) {
+    world.run('desktop.rename', { name: `Named ${n}` })
+    await keeping.write(world.state)
+    states.push(world.state)
+  }
+  return { store, world, keeping, states }
+}
+
+const alter = (store: MemoryStore, key: string, to: (record: { json: string }) => unknown) =>
+  store.items.set(key, to(store.items.get(key) as { json: string }))
+
+test('a snapshot, then a record for each change: what is loaded is the last state', async () => {
+  const { store, states } = await written(3)
+  expect((await store.keys()).sort()).toEqual([
+    'change-000000000002',
+    'change-000000000003',
+    'change-000000000004',
+    'slot-a',
+  ])
+  expect(await findKept(store)).toMatchObject({
+    state: states[3],
+    revision: 4,
+    damaged: [],
+    cut: false,
+    lost: [],
+    slots: [1, 0],
+  })
+})
+
+test('a change costs what changed, however many windows there are', async () => {
+  const world = new World()
+  for (let n = 0; n < 200; n++) world.run('window.open', { app: 'notes' })
+  const store = new MemoryStore()
+  const keeping = new Keeping(store, null, 0, [0, 0])
+  await keeping.write(world.state)
+  const whole = store.written
+  world.run('window.move', { x: 10, y: 10 })
+  await keeping.write(world.state)
+  expect(store.written - whole).toBeLessThan(whole / 50)
+})
+
+test('a snapshot is written in the other slot when the person pauses; changes both have go', async () => {
+  const { store, keeping, world } = await written(45)
+  await keeping.settle()
+  expect(await store.keys()).toContain('slot-b')
+  expect((await store.keys()).filter((key) => key.startsWith('change-'))).toHaveLength(45)
+  for (let n = 0; n < 45; n++) {
+    world.run('desktop.rename', { name: `Again ${n}` })
+    await keeping.write(world.state)
+  }
+  await keeping.settle()
+  expect((await store.keys()).filter((key) => key.startsWith('change-'))).toHaveLength(45)
+  expect((await findKept(store)).state).toEqual(world.state)
+})
+
+test.each([
+  ['altered', (slot: { json: string }) => ({ ...slot, json: slot.json.replace('Named', 'Maned') })],
+  ['torn', (slot: { json: string }) => ({ ...slot, json: slot.json.slice(0, -20) })],
+  ['a foreign record', () => ({ something: 'else' })],
+])(
+  'the newest snapshot is %s: the other one and the changes since give the same state',
+  async (_, damage) => {
+    const { store, keeping, states } = await written(45)
+    await keeping.settle()
+    alter(store, 'slot-b', damage)
+    const kept = await findKept(store)
+    expect(kept.state).toEqual(states.at(-1))
+    expect(kept.damaged.map(({ key }) => key)).toEqual(['slot-b'])
+  },
+)
+
+test('a write that was cut off loses only itself; one damaged before is told and passed over', async () => {
+  const { store, states } = await written(3)
+  alter(store, 'change-000000000004', (record) => ({ ...record, json: record.json.slice(0, 9) }))
+  const cut = await findKept(store)
+  expect([cut.cut, cut.damaged]).toEqual([true, []])
+  expect(cut.state).toEqual(states[2])
+  // The next change is written over it.
+  const next = new World(cut.state ?? undefined)
+  next.run('desktop.rename', { name: 'After' })
+  await new Keeping(store, cut.state, cut.revision, cut.slots).write(next.state)
+  expect(await findKept(store)).toMatchObject({ state: next.state, cut: false })
+  alter(store, 'change-000000000002', () => null)
+  const damaged = await findKept(store)
+  expect(damaged.damaged.map(({ key }) => key)).toEqual(['change-000000000002'])
+  expect(damaged.state).toEqual(next.state)
+})
+
+test('a state that cannot be read whole is read in part, and what it was is kept aside', async () => {
+  const { store, world } = await written(0)
+  const state = structuredClone(world.state) as State & { visited: string[] }
+  state.visited = ['nowhere']
+  state.columns = -1
+  await new Keeping(store, null, 0, [0, 0]).write(state)
+  const kept = await findKept(store)
+  expect(kept.state?.desktops).toEqual(state.desktops)
+  expect(kept.damaged).toEqual([{ key: 'state', record: state }])
+})
+
+test('both snapshots torn: nothing can be read, and nothing is made up', async () => {
+  const { store } = await written(0)
+  alter(store, 'slot-a', () => ({ json: 'torn' }))
+  expect(await findKept(store)).toMatchObject({ state: null, damaged: [{ key: 'slot-a' }] })
+})
+
+test('a read that fails is tried again; one that goes on failing is told', async () => {
+  const { store, states } = await written(2)
+  store.failing = { reads: /slot-a/ }
+  setTimeout(() => (store.failing = {}), 30)
+  expect((await findKept(store)).state).toEqual(states[2])
+  store.failing = { reads: /change/ }
+  await expect(findKept(store)).rejects.toThrow('not readable')
+})
+
+test('a write that fails changes nothing, and the next one writes all of it', async () => {
+  const { store, keeping, world } = await written(1)
+  store.failing = { writes: /change/ }
+  world.run('desktop.rename', { name: 'Not yet' })
+  await expect(keeping.write(world.state)).rejects.toThrow('full')
+  store.failing = {}
+  world.run('desktop.create', { name: 'More' })
+  await keeping.write(world.state)
+  expect((await findKept(store)).state).toEqual(world.state)
+})

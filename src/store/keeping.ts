@@ -1,0 +1,202 @@
+/**
+ * The state in the browser's store: a snapshot in one of two alternating slots, and after it a
+ * record for each change, so that writing costs what changed. Changes are kept until both slots
+ * have them: with one slot damaged nothing is lost.
+ */
+
+import { type Changes, changesBetween, withChanges } from '@/core/formats/changes'
+import { salvage } from '@/core/formats/salvage'
+import { readState } from '@/core/formats/shelfFile'
+import type { State } from '@/core/model/types'
+import { sealed, unsealed } from './checksum'
+import { type KeptStore, patiently } from './storage'
+
+const SLOTS = ['slot-a', 'slot-b'] as const
+const CHANGE = 'change-'
+const keyOf = (revision: number): string => `${CHANGE}${String(revision).padStart(12, '0')}`
+
+/** A snapshot is written after so many changes: when the person pauses, and at the latest. */
+const CHANGES_TO_SETTLE = 40
+const CHANGES_MOST = 400
+
+/** A record that could not be read, as it was found. */
+export interface Damage {
+  key: string
+  record: unknown
+}
+
+export interface Kept {
+  state: State | null
+  revision: number
+  damaged: Damage[]
+  /** Whether the last change was being written when the browser stopped. */
+  cut: boolean
+  /** What could not be read of a state that was read in part, in words. */
+  lost: string[]
+  /** Up to which line of the log of changes the state has everything. */
+  seq: number
+  /** The revision of the snapshot in each slot, 0 where there is none. */
+  slots: [number, number]
+}
+
+/**
+ * The newest state that can be read: whole where it can, else in part.
+ * @throws when the store cannot be read, also when tried again
+ */
+export async function findKept(store: KeptStore): Promise<Kept> {
+  const damaged: Damage[] = []
+  const found: Snapshot[] = []
+  const torn: unknown[] = []
+  const slots: [number, number] = [0, 0]
+  for (const [at, key] of SLOTS.entries()) {
+    const record = await patiently(() => store.getItem(key))
+    if (record === null || record === undefined) continue
+    const snapshot = numbered(record)
+    if (snapshot) {
+      found.push(snapshot)
+      slots[at] = snapshot.revision
+    } else {
+      damaged.push({ key, record })
+      torn.push(record)
+    }
+  }
+  found.sort((a, b) => b.revision - a.revision)
+  const changes = await readChanges(store, found.at(-1)?.revision ?? 0)
+  damaged.push(...changes.damaged)
+  const last = Math.max(found[0]?.revision ?? 0, changes.last)
+  const seq = Math.max(0, ...[...found, ...changes.list].map((one) => one.seq))
+  const kept = { revision: last, damaged, cut: changes.cut, slots, seq }
+  for (const { value, revision } of found) {
+    const since = changes.list.filter((change) => change.revision > revision)
+    const state = readable(since.reduce((at, { value }) => withChanges(at, value), value))
+    if (state) return { ...kept, state, lost: [] }
+  }
+  // Not whole from any snapshot: in part, from the newest, or from what is left of a torn one.
+  const rest = changes.list.filter(({ revision }) => revision > (found[0]?.revision ?? 0))
+  const newest = found[0] && rest.reduce((at, { value }) => withChanges(at, value), found[0].value)
+  for (const given of [newest, ...found.map(({ value }) => value), ...torn.map(textOf)]) {
+    const part = given === undefined ? null : salvage(given)
+    if (!part) continue
+    if (damaged.length === 0) damaged.push({ key: 'state', record: given })
+    return { ...kept, state: part.state, lost: part.lost }
+  }
+  return { ...kept, state: null, lost: [] }
+}
+
+function readable(given: unknown): State | null {
+  try {
+    return readState(given)
+  } catch {
+    return null
+  }
+}
+
+/** What can be made of a record whose seal is broken. */
+function textOf(record: unknown): unknown {
+  try {
+    return JSON.parse((record as { json: string }).json)
+  } catch {
+    return undefined
+  }
+}
+
+/** A record with the line of the log up to which it has everything; older ones do not say. */
+interface Snapshot {
+  value: unknown
+  revision: number
+  seq: number
+}
+
+function numbered(record: unknown): Snapshot | null {
+  const found = unsealed(record)
+  const { seq } = (record ?? {}) as { seq?: number }
+  return found && { ...found, seq: Number.isSafeInteger(seq) ? Number(seq) : 0 }
+}
+
+interface ReadChanges {
+  list: (Snapshot & { value: Changes })[]
+  damaged: Damage[]
+  last: number
+  cut: boolean
+}
+
+async function readChanges(store: KeptStore, after: number): Promise<ReadChanges> {
+  const keys = (await patiently(() => store.keys()))
+    .filter((key) => key > keyOf(after) && key.startsWith(CHANGE))
+    .sort()
+  const read: ReadChanges = { list: [], damaged: [], last: 0, cut: false }
+  for (const key of keys) {
+    const record = await patiently(() => store.getItem(key))
+    const change = numbered(record)
+    const sound = change && keyOf(change.revision) === key && isChanges(change.value)
+    if (sound) {
+      read.list.push({ ...change, value: change.value as Changes })
+      read.last = change.revision
+    }
+    // The last one was being written: it loses only itself, and the next is written over it.
+    else if (key === keys.at(-1)) read.cut = true
+    else read.damaged.push({ key, record })
+  }
+  return read
+}
+
+const isChanges = (value: unknown): boolean => {
+  const { objects, parts } = (value ?? {}) as Partial<Changes>
+  return typeof objects === 'object' && typeof parts === 'object' && !!objects && !!parts
+}
+
+/** Writes a state from change to change, with snapshots between. */
+export class Keeping {
+  private since: number
+  private seq = 0
+
+  /**
+   * @param written the state that was loaded; null on a fresh shelf, which begins with a snapshot
+   */
+  constructor(
+    private store: KeptStore,
+    private written: State | null,
+    private revision: number,
+    private slots: [number, number],
+  ) {
+    this.since = revision - Math.max(...slots)
+  }
+
+  /**
+   * Writes what changed since the last write.
+   * @param seq the line of the log of changes up to which the state has everything
+   * @throws when the store takes no more
+   */
+  async write(state: State, seq = 0): Promise<void> {
+    const changes = this.written && changesBetween(this.written, state)
+    if (this.written && !changes) return
+    if (!changes || this.since >= CHANGES_MOST) return this.snapshot(state, seq)
+    const revision = this.revision + 1
+    await this.store.setItem(keyOf(revision), { ...sealed(changes, revision), seq })
+    this.seq = seq
+    this.revision = revision
+    this.written = state
+    this.since++
+  }
+
+  /** The person pauses: a snapshot where enough has changed, so that loading stays quick. */
+  async settle(): Promise<void> {
+    if (this.written && this.since >= CHANGES_TO_SETTLE) await this.snapshot(this.written, this.seq)
+  }
+
+  /** Over the older of the two slots; then the changes both have go. */
+  private async snapshot(state: State, seq: number): Promise<void> {
+    const revision = this.revision + 1
+    const at = this.slots[0] <= this.slots[1] ? 0 : 1
+    await this.store.setItem(SLOTS[at], { ...sealed(state, revision), seq })
+    this.seq = seq
+    this.slots[at] = revision
+    this.revision = revision
+    this.written = state
+    this.since = 0
+    const both = keyOf(Math.min(...this.slots))
+    const keys = await this.store.keys()
+    for (const key of keys)
+      if (key.startsWith(CHANGE) && key <= both) await this.store.removeItem(key)
+  }
+}

@@ -1,0 +1,59 @@
+/** Only one page writes a shelf. The others wait, or ask the one that has it to give it up. */
+
+/** How long the page that has the shelf is given to write the last of it, in milliseconds. */
+const PATIENCE = 2000
+
+export interface Lock {
+  /** Resolves when another page has taken the shelf without waiting. */
+  lost: Promise<void>
+  release(): void
+}
+
+const ASKED = 'give the shelf up'
+
+/**
+ * The right to write a shelf, or null while another page has it.
+ * @param take asks the page that has it to give it up, and takes it when no answer comes
+ * @param asked another page wants it: write the last of it, then release the lock
+ */
+export async function claim(
+  shelf: string,
+  take: boolean,
+  asked: (lock: Lock) => void,
+): Promise<Lock | null> {
+  const name = `kite-shelf-${shelf}`
+  const channel = new BroadcastChannel(name)
+  let lock = await request(name, { ifAvailable: true })
+  if (!lock && take) {
+    channel.postMessage(ASKED)
+    lock =
+      (await request(name, { signal: AbortSignal.timeout(PATIENCE) })) ??
+      (await request(name, { steal: true }))
+  }
+  if (!lock) {
+    channel.close()
+    return null
+  }
+  const held = lock
+  channel.onmessage = ({ data }) => data === ASKED && asked(held)
+  return held
+}
+
+function request(name: string, options: LockOptions): Promise<Lock | null> {
+  return new Promise((resolve) => {
+    let lose = () => {}
+    const lost = new Promise<void>((done) => {
+      lose = done
+    })
+    navigator.locks
+      .request(name, options, (lock) => {
+        if (!lock) return resolve(null)
+        return new Promise<void>((release) => resolve({ lost, release }))
+      })
+      // Waited too long for it, or held it until it was taken.
+      .catch(() => {
+        resolve(null)
+        lose()
+      })
+  })
+}

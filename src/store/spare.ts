@@ -1,0 +1,153 @@
+/**
+ * A second copy of the shelf by another mechanism of the browser, its private file system, for
+ * the day its database is gone: the arrangement and the contents of documents, a file each.
+ */
+
+import { withChanges } from '@/core/formats/changes'
+import { type KeptContent, readState } from '@/core/formats/shelfFile'
+import type { DocumentId, State } from '@/core/model/types'
+import { readLog } from './changeLog'
+import { sealed, unsealed } from './checksum'
+import { LOGS } from './logs'
+
+const FILES = ['shelf-a.json', 'shelf-b.json'] as const
+
+export interface SpareCopy {
+  state: State
+  /** Milliseconds since 1970. */
+  at: number
+  /** Up to which line of the log it has everything. */
+  seq: number
+  /** What documents said after it, and in which line. */
+  documents: Map<DocumentId, { seq: number; content: KeptContent | null }>
+}
+
+export class Spare {
+  private last: (typeof FILES)[number] = FILES[1]
+
+  private constructor(
+    private folder: FileSystemDirectoryHandle,
+    private documents: FileSystemDirectoryHandle,
+  ) {}
+
+  /** The spare copy of a shelf, or null where the browser has no private files. */
+  static async open(shelf: string): Promise<Spare | null> {
+    try {
+      const root = await navigator.storage.getDirectory()
+      const folder = await root.getDirectoryHandle(`kite-shelf-${shelf}`, { create: true })
+      return new Spare(folder, await folder.getDirectoryHandle('documents', { create: true }))
+    } catch {
+      return null
+    }
+  }
+
+  /** The newest copy that is whole. */
+  async read(): Promise<SpareCopy | null> {
+    let newest: { copy: SpareCopy; file: (typeof FILES)[number] } | null = null
+    for (const file of FILES) {
+      const copy = copyOf(await readFile(this.folder, file))
+      if (copy && copy.at >= (newest?.copy.at ?? 0)) newest = { copy, file }
+    }
+    if (!newest) return null
+    this.last = newest.file
+    return this.withLog(newest.copy)
+  }
+
+  /** A copy with what was logged after it. */
+  private async withLog(copy: SpareCopy): Promise<SpareCopy> {
+    const texts = await Promise.all(LOGS.map((name) => readFile(this.folder, name)))
+    const since = texts
+      .flatMap((text) => readLog(text ?? ''))
+      .filter(({ seq }) => seq > copy.seq)
+      .sort((a, b) => a.seq - b.seq)
+    let state: unknown = copy.state
+    let seq = copy.seq
+    for (const record of since) {
+      // What follows a line that is missing is not built on it.
+      if (record.seq !== seq + 1) break
+      seq = record.seq
+      if ('changes' in record) state = withChanges(state, record.changes)
+      else copy.documents.set(record.document, { seq, content: record.content })
+    }
+    try {
+      return { ...copy, state: readState(state), seq }
+    } catch {
+      return copy
+    }
+  }
+
+  /** @param seq the line of the log up to which the state has everything */
+  async write(state: State, now: number, seq: number): Promise<void> {
+    const file = this.last === FILES[0] ? FILES[1] : FILES[0]
+    await writeFile(this.folder, file, JSON.stringify(sealed({ at: now, seq, state }, now)))
+    this.last = file
+  }
+
+  async readDocument(id: DocumentId): Promise<KeptContent | null> {
+    const found = unsealed(parsed(await readFile(this.documents, fileOf(id))))
+    return (found?.value as KeptContent | undefined) ?? null
+  }
+
+  async writeDocument(id: DocumentId, content: KeptContent): Promise<void> {
+    await writeFile(this.documents, fileOf(id), JSON.stringify(sealed(content, 0)))
+  }
+
+  async removeDocument(id: DocumentId): Promise<void> {
+    await this.documents.removeEntry(fileOf(id)).catch(() => {})
+  }
+
+  /** The documents there is a copy of. */
+  async listDocuments(): Promise<Set<DocumentId>> {
+    const ids = new Set<DocumentId>()
+    for await (const name of this.documents.keys())
+      ids.add(decodeURIComponent(name.replace(/\.json$/, '')))
+    return ids
+  }
+}
+
+const fileOf = (id: DocumentId): string => `${encodeURIComponent(id)}.json`
+
+function copyOf(text: string | null): SpareCopy | null {
+  const found = unsealed(parsed(text))
+  if (!found) return null
+  try {
+    const { at, seq, state } = found.value as SpareCopy
+    return { at, seq: seq ?? 0, state: readState(state), documents: new Map() }
+  } catch {
+    return null
+  }
+}
+
+function parsed(text: string | null): unknown {
+  try {
+    return text === null ? null : JSON.parse(text)
+  } catch {
+    return null
+  }
+}
+
+async function readFile(folder: FileSystemDirectoryHandle, name: string): Promise<string | null> {
+  try {
+    const handle = await folder.getFileHandle(name)
+    return await (await handle.getFile()).text()
+  } catch {
+    return null
+  }
+}
+
+/** Whole or not at all: the file is put in place when all is written. */
+export async function writeFile(
+  folder: FileSystemDirectoryHandle,
+  name: string,
+  text: string,
+): Promise<void> {
+  const handle = await folder.getFileHandle(name, { create: true })
+  const writing = await handle.createWritable()
+  try {
+    await writing.write(text)
+    await writing.close()
+  } catch (error) {
+    await writing.abort().catch(() => {})
+    throw error
+  }
+}
