@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { inWords, left, parse } from './countdown/time'
 import { readCsv } from './table/csv'
-import { addColumn, addRow, removeColumn, setCell, shownRows, sortBy } from './table/edits'
-import { csvOf, type TableContent } from './table/manifest'
+import { addColumn, addRow, removeColumns, setCell, shownRows, sortBy } from './table/edits'
+import { csvOf, runningCells, type TableContent } from './table/manifest'
 
 const table: TableContent = {
   columns: ['station', 'new'],
@@ -53,7 +53,7 @@ test('rows and columns are added and removed without touching the old content', 
   const before = structuredClone(table)
   expect(addRow(table, 0).rows[1]).toEqual(['', ''])
   expect(addColumn(table, 0).columns).toEqual(['station', 'A', 'new'])
-  expect(removeColumn(table, 0).columns).toEqual(['new'])
+  expect(removeColumns(table, 0, 0).columns).toEqual(['new'])
   expect(setCell(table, 1, 1, '4').rows[1]).toEqual(['HR-10', '4'])
   expect(setCell(table, 0, 0, 'HR-02')).toBe(table)
   expect(table).toEqual(before)
@@ -79,4 +79,30 @@ test('the time left is said in words and ends at nothing', () => {
   expect(inWords(0)).toBe('0:00')
   expect(left({ kind: 'running', until: 5, of: 10 }, 9)).toBe(0)
   expect(left({ kind: 'paused', left: 7, of: 10 }, 9)).toBe(7)
+})
+
+test('what a spreadsheet would run is counted, and written as text where it is wanted', () => {
+  const risky = {
+    columns: ['name', '=HEAD()'],
+    rows: [
+      ['=1+1', '-8.0'],
+      ['@cmd', '+41 %'],
+      ['plain', '- not a number'],
+    ],
+  }
+  expect(runningCells(risky)).toBe(4)
+  expect(csvOf(risky, true).split('\r\n')).toEqual([
+    "name,'=HEAD()",
+    "'=1+1,-8.0",
+    "'@cmd,+41 %",
+    "plain,'- not a number",
+    '',
+  ])
+  expect(csvOf(risky).startsWith('name,=HEAD()')).toBe(true)
+})
+
+test('a table may have very many rows, but not very many columns', () => {
+  const rows = Array.from({ length: 130_000 }, (_, n) => `${n},x`).join('\n')
+  expect(readCsv(`a,b\n${rows}`).rows).toHaveLength(130_000)
+  expect(() => readCsv('a,'.repeat(3000))).toThrow('2000 is the most')
 })

@@ -1,6 +1,7 @@
 import type { LucideIcon } from 'lucide-react'
 import type { ComponentType } from 'react'
-import type { AppFacts, DocumentId, WindowId } from '@/core/model/types'
+import type { AppFacts, AppId, DocumentId, WindowId } from '@/core/model/types'
+import type { Working } from '@/store/working'
 
 /** What an app is given; the same for every app. */
 export interface AppProps {
@@ -16,12 +17,26 @@ export interface AppManifest extends AppFacts {
   /** Whether changes wait for the person to save them. */
   drafts: boolean
   load(): Promise<{ default: ComponentType<AppProps> }>
-  /** Turns a file into content. @throws FileProblem when the file is not what its name says */
-  read?(file: File): Promise<unknown>
+  /**
+   * Turns a file into content, or into what another app shows.
+   * @throws FileProblem when the file is not what its name says, or too much of it
+   */
+  read?(file: File, working: Working): Promise<unknown | OpensIn>
   /** Turns content into a file to keep on the computer. */
   write?(content: unknown, title: string): Blob
+  /** Where there is more than one way to write a content: why, and the ways. */
+  writes?(content: unknown): { why: string; ways: { label: string; write(): Blob }[] } | null
   /** Extension of the files `write` makes. */
   extension?: string
+}
+
+/** What another app shows better, and why. */
+export class OpensIn {
+  constructor(
+    readonly app: AppId,
+    readonly content: unknown,
+    readonly says: string,
+  ) {}
 }
 
 /** Says in a sentence what is wrong with a file. */

@@ -95,7 +95,7 @@ function status(content: CountdownContent, done: boolean): string {
   const at = new Date(content.until).toLocaleTimeString([], {
     hour: '2-digit',
     minute: '2-digit',
-    hour12: false,
+    hourCycle: 'h23',
   })
   return done ? `It was ${at}` : `until ${at}`
 }

@@ -1,29 +1,55 @@
 'use client'
-import { Markdown } from '@tiptap/markdown'
-import { EditorContent, useEditor, useEditorState } from '@tiptap/react'
-import StarterKit from '@tiptap/starter-kit'
-import { Bold, Heading, Italic, List, ListOrdered, Quote } from 'lucide-react'
+import { Node } from '@tiptap/pm/model'
+import { type Editor, EditorContent, type JSONContent, useEditor } from '@tiptap/react'
 import { useEffect, useRef } from 'react'
-import { changeContent, shownContent, useContent } from '@/store/documents'
-import { Tool } from '@/ui/parts/Tool'
+import {
+  changeContent,
+  discardDraft,
+  keptContent,
+  shownContent,
+  useContent,
+} from '@/store/documents'
+import { LongText } from '@/ui/parts/LongText'
+import { LONG } from '@/ui/parts/longParts'
 import type { AppProps } from '../contract'
+import { readBlocks } from './blocks'
 import type { DocumentContent } from './manifest'
+import { picture } from './Picture'
+import { insertPicture, isPicture, openReference, taken } from './references'
+import { schemaOf } from './schema'
+import { Tools } from './Tools'
+import { Origin } from './toMarkdown'
 
 /** Rich text, kept as Markdown. */
 export default function Document({ document: id }: AppProps) {
   const content = useContent(id)
   if (!content) return null
   const { markdown = '' } = (shownContent(content) as DocumentContent | null) ?? {}
-  return <Editor id={id} markdown={markdown} />
+  if (markdown.length <= LONG) return <Editable id={id} markdown={markdown} />
+  return <LongText text={markdown} label="Text, too long to be edited" />
 }
 
-function Editor({ id, markdown }: { id: string; markdown: string }) {
+const extensions = schemaOf(picture)
+
+/** The blocks of a text as what the editor takes. */
+function docOf(markdown: string): { blocks: ReturnType<typeof readBlocks>; content: JSONContent } {
+  const blocks = readBlocks(markdown)
+  const nodes = blocks.blocks.map(({ node }) => node)
+  return {
+    blocks,
+    content: { type: 'doc', content: nodes.length ? nodes : [{ type: 'paragraph' }] },
+  }
+}
+
+function Editable({ id, markdown }: { id: string; markdown: string }) {
   // What the editor and the store last agreed on; anything else came from outside.
   const agreed = useRef(markdown)
+  const origin = useRef<Origin | null>(null)
+  const first = useRef<ReturnType<typeof docOf>>(null)
+  first.current ??= docOf(markdown)
   const editor = useEditor({
-    extensions: [StarterKit.configure({ link: { openOnClick: false } }), Markdown],
-    content: markdown,
-    contentType: 'markdown',
+    extensions,
+    content: first.current.content,
     immediatelyRender: false,
     injectCSS: false,
     editorProps: {
@@ -34,62 +60,74 @@ function Editor({ id, markdown }: { id: string; markdown: string }) {
         'aria-label': 'Text',
         'data-autofocus': '',
       },
+      handleClickOn: (_view, _position, _node, _at, event) => followed(event),
+      handlePaste: (view, event) =>
+        taken(view, event.clipboardData?.getData('text/plain') ?? '', view.state.selection.from),
+      handleDrop: (view, event) => {
+        const at = view.posAtCoords({ left: event.clientX, top: event.clientY })?.pos
+        const text = event.dataTransfer?.getData('text/plain') ?? ''
+        const pictures = [...(event.dataTransfer?.files ?? [])].filter(isPicture)
+        if (at === undefined) return false
+        if (pictures.length === 0) return taken(view, text, at)
+        // Else the desktop would open them in windows.
+        event.stopPropagation()
+        for (const file of pictures) void insertPicture(view, file, at)
+        return true
+      },
+    },
+    onCreate: ({ editor: made }) => {
+      origin.current = new Origin(docOf(agreed.current).blocks, made.state.doc)
     },
     // The caret is where it was before the first key comes, not a moment later.
     onFocus: ({ editor: { view } }) => view.focus(),
-    onUpdate: ({ editor: { getMarkdown } }) => {
-      agreed.current = getMarkdown()
-      changeContent(id, { markdown: agreed.current } satisfies DocumentContent, 'draft')
+    onUpdate: ({ editor: now }) => {
+      const next = origin.current?.write(now.state.doc)
+      if (next === undefined || next === agreed.current) return
+      agreed.current = next
+      keep(id, next)
     },
   })
   useEffect(() => {
     if (!editor || agreed.current === markdown) return
     agreed.current = markdown
-    editor.commands.setContent(markdown, { contentType: 'markdown', emitUpdate: false })
+    put(editor, origin, markdown)
   }, [editor, markdown])
-  const marks = useEditorState({
-    editor,
-    selector: ({ editor: now }) => ({
-      bold: now?.isActive('bold') ?? false,
-      italic: now?.isActive('italic') ?? false,
-      heading: now?.isActive('heading') ?? false,
-      bullets: now?.isActive('bulletList') ?? false,
-      numbers: now?.isActive('orderedList') ?? false,
-      quote: now?.isActive('blockquote') ?? false,
-    }),
-  })
-  const run = () => editor?.chain().focus()
   return (
     <>
-      <div className="bar" role="toolbar" aria-label="Text style">
-        <Tool
-          label="Heading"
-          on={marks?.heading}
-          onClick={() => run()?.toggleHeading({ level: 2 }).run()}
-        >
-          <Heading size={15} />
-        </Tool>
-        <Tool label="Bold, Ctrl+B" on={marks?.bold} onClick={() => run()?.toggleBold().run()}>
-          <Bold size={15} />
-        </Tool>
-        <Tool label="Italic, Ctrl+I" on={marks?.italic} onClick={() => run()?.toggleItalic().run()}>
-          <Italic size={15} />
-        </Tool>
-        <Tool label="List" on={marks?.bullets} onClick={() => run()?.toggleBulletList().run()}>
-          <List size={15} />
-        </Tool>
-        <Tool
-          label="Numbered list"
-          on={marks?.numbers}
-          onClick={() => run()?.toggleOrderedList().run()}
-        >
-          <ListOrdered size={15} />
-        </Tool>
-        <Tool label="Quote" on={marks?.quote} onClick={() => run()?.toggleBlockquote().run()}>
-          <Quote size={15} />
-        </Tool>
-      </div>
+      <Tools editor={editor} />
       <EditorContent editor={editor} className="min-h-0 flex-1 overflow-auto" />
     </>
   )
+}
+
+/** What was typed is a draft, unless it is again what was saved. */
+function keep(id: string, markdown: string): void {
+  const saved = (keptContent(id)?.saved as DocumentContent | null)?.markdown ?? ''
+  if (markdown === saved) discardDraft(id)
+  else changeContent(id, { markdown } satisfies DocumentContent, 'draft')
+}
+
+/** A text that came from outside: imported, discarded, taken back. */
+function put(editor: Editor, origin: { current: Origin | null }, markdown: string): void {
+  const { blocks, content } = docOf(markdown)
+  editor.commands.setContent(content, { emitUpdate: false })
+  const doc = editor.state.doc
+  origin.current = new Origin(
+    blocks,
+    doc.childCount === blocks.blocks.length ? doc : Node.fromJSON(editor.schema, content),
+  )
+}
+
+/** A link to a document goes there; one to the web opens beside the shelf, with Ctrl or Command. */
+function followed(event: MouseEvent): boolean {
+  const link = (event.target as Element).closest('a')
+  const address = link?.getAttribute('href') ?? ''
+  if (address.startsWith('kite:')) {
+    event.preventDefault()
+    openReference(address)
+    return true
+  }
+  if (!link || !(event.ctrlKey || event.metaKey)) return false
+  window.open(address, '_blank', 'noopener,noreferrer')
+  return true
 }

@@ -1,5 +1,6 @@
 import { FileText } from 'lucide-react'
-import { type AppManifest, FileProblem } from '../contract'
+import { LONG } from '@/ui/parts/longParts'
+import { type AppManifest, FileProblem, OpensIn } from '../contract'
 
 /** Content of a document: Markdown. */
 export interface DocumentContent {
@@ -22,6 +23,12 @@ export const document: AppManifest = {
   read: async (file) => {
     const markdown = await file.text()
     if (markdown.includes('\0')) throw new FileProblem('it is not text')
+    if (markdown.length > LONG)
+      return new OpensIn(
+        'reader',
+        { kind: 'text', text: markdown },
+        'it is too long to be edited here, so it is shown as it is',
+      )
     return { markdown } satisfies DocumentContent
   },
   write: (content) =>

@@ -1,16 +1,17 @@
 'use client'
-import { Download, FolderInput, Pencil, Trash2 } from 'lucide-react'
+import { Brush, Download, FolderInput, Pencil, Trash2 } from 'lucide-react'
 import { type DragEvent, type KeyboardEvent, useEffect, useState } from 'react'
 import { referenceTo } from '@/core/formats/reference'
 import type { DocumentInfo } from '@/core/model/types'
-import { appFacts, dispatch, useArrangement } from '@/store/shelf'
+import { bringBack, useAllDocuments } from '@/store/catalogue'
+import { appFacts, dispatch, say } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 
 /** Everything the person keeps: documents, open or not, to be looked at, opened and put away. */
 export default function Drawer({ document: own }: AppProps) {
-  const documents = useArrangement((state) => state.documents)
+  const documents = useAllDocuments()
   const [filter, setFilter] = useState('')
   const [chosen, setChosen] = useState<string | null>(null)
   const wanted = filter.trim().toLowerCase()
@@ -49,6 +50,9 @@ export default function Drawer({ document: own }: AppProps) {
         <Tool label="Import files" onClick={() => dispatch('shelf.openFile')}>
           <FolderInput size={15} />
         </Tool>
+        <Tool label="Clear up" onClick={() => dispatch('documents.clearUp')}>
+          <Brush size={15} />
+        </Tool>
         <span className="flex-1" />
         {shown ? <Actions shown={shown} /> : null}
       </div>
@@ -73,7 +77,12 @@ export default function Drawer({ document: own }: AppProps) {
   )
 }
 
-const open = ({ id, app }: DocumentInfo) => dispatch('window.open', { app, document: id })
+/** What nobody has looked at for long comes back to hand first. */
+const about = (id: string, run: () => void): void =>
+  void bringBack([id]).then(run, () => say('It cannot be read now. Try again.', { refused: true }))
+
+const open = ({ id, app }: DocumentInfo) =>
+  about(id, () => dispatch('window.open', { app, document: id }))
 
 function Actions({ shown }: { shown: DocumentInfo }) {
   const { id } = shown
@@ -82,7 +91,7 @@ function Actions({ shown }: { shown: DocumentInfo }) {
       <button
         type="button"
         className="tool"
-        onClick={() => dispatch('document.discard', { document: id })}
+        onClick={() => about(id, () => dispatch('document.discard', { document: id }))}
       >
         Take back
       </button>
@@ -92,13 +101,22 @@ function Actions({ shown }: { shown: DocumentInfo }) {
       <button type="button" className="tool" onClick={() => open(shown)}>
         Open
       </button>
-      <Tool label="Rename" onClick={() => dispatch('document.askTitle', { document: id })}>
+      <Tool
+        label="Rename"
+        onClick={() => about(id, () => dispatch('document.askTitle', { document: id }))}
+      >
         <Pencil size={14} />
       </Tool>
-      <Tool label="Export" onClick={() => dispatch('document.export', { document: id })}>
+      <Tool
+        label="Export"
+        onClick={() => about(id, () => dispatch('document.export', { document: id }))}
+      >
         <Download size={14} />
       </Tool>
-      <Tool label="Delete" onClick={() => dispatch('document.discard', { document: id })}>
+      <Tool
+        label="Delete"
+        onClick={() => about(id, () => dispatch('document.discard', { document: id }))}
+      >
         <Trash2 size={14} />
       </Tool>
     </>

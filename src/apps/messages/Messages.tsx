@@ -182,4 +182,4 @@ function Talk({ thread, onSay }: { thread: Thread; onSay(text: string): void }) 
 }
 
 const clock = (at: number): string =>
-  new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })
+  new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })

@@ -1,9 +1,11 @@
 'use client'
-import { lazy, Suspense } from 'react'
-import Markdown from 'react-markdown'
-import gfm from 'remark-gfm'
+import purify from 'dompurify'
+import { lazy, Suspense, useEffect, useRef } from 'react'
 import { shownContent, useContent } from '@/store/documents'
+import { LongText } from '@/ui/parts/LongText'
+import { LONG } from '@/ui/parts/longParts'
 import type { AppProps } from '../contract'
+import { toHtml } from '../markdown/engine'
 import type { ReaderContent } from './manifest'
 import { Picture } from './Picture'
 
@@ -30,7 +32,9 @@ export default function Reader({ document: id }: AppProps) {
         </Suspense>
       )
     default:
-      return (
+      return shown.text.length > LONG ? (
+        <LongText text={shown.text} label="Text" />
+      ) : (
         <section
           aria-label="Text"
           tabIndex={0}
@@ -38,14 +42,24 @@ export default function Reader({ document: id }: AppProps) {
           className="min-h-0 flex-1 overflow-auto px-[18px] py-3 outline-none"
         >
           {shown.kind === 'markdown' ? (
-            <div className="prose">
-              {/* Markdown becomes elements, never markup: raw HTML in it is shown as text. */}
-              <Markdown remarkPlugins={[gfm]}>{shown.text}</Markdown>
-            </div>
+            <Shown markdown={shown.text} />
           ) : (
             <pre className="whitespace-pre-wrap font-mono text-[13px]">{shown.text}</pre>
           )}
         </section>
       )
   }
+}
+
+/** Markdown as elements: made by the engine, and through a sanitiser before it is drawn. */
+function Shown({ markdown }: { markdown: string }) {
+  const place = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const elements = purify.sanitize(toHtml(markdown), {
+      RETURN_DOM_FRAGMENT: true,
+      ADD_ATTR: ['target'],
+    })
+    place.current?.replaceChildren(elements)
+  }, [markdown])
+  return <div ref={place} className="prose" />
 }

@@ -1,5 +1,6 @@
 import { BookOpen } from 'lucide-react'
 import { type AppManifest, FileProblem } from '../contract'
+import { pictureSize } from './pictureSize'
 
 /** Content of a reader: text, or a picture or PDF as a data address. */
 export type ReaderContent =
@@ -48,7 +49,20 @@ async function readPdf(file: File): Promise<ReaderContent> {
   return { kind: 'pdf', data }
 }
 
+/** The most pixels of a picture that is opened: four bytes of memory each, whatever the file's size. */
+const PIXELS_MOST = 64_000_000
+/** Where the size stands: after whatever a camera writes before it. */
+const HEAD = 512 * 1024
+const SVG_MOST = 5 * 1024 * 1024
+
 async function readPicture(file: File, type: string): Promise<ReaderContent> {
+  const size = pictureSize(new Uint8Array(await file.slice(0, HEAD).arrayBuffer()))
+  if (size && size.width * size.height > PIXELS_MOST)
+    throw new FileProblem(
+      `it has ${size.width} × ${size.height} pixels, more than the ${PIXELS_MOST / 1e6} million that are shown. Make it smaller first`,
+    )
+  if (type === PICTURES['.svg'] && file.size > SVG_MOST)
+    throw new FileProblem('it is a drawing of more than 5 MB. Make it simpler, or a picture of it')
   const data =
     type === PICTURES['.svg']
       ? await dataAddress(new Blob([await cleanSvg(file)]), type)

@@ -1,28 +1,44 @@
 'use client'
-import { useVirtualizer } from '@tanstack/react-virtual'
-import { ArrowDown, ArrowUp, Columns3, Rows3, Search, Trash2, Undo2 } from 'lucide-react'
-import { type KeyboardEvent, memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import { changeContent, shownContent, useContent } from '@/store/documents'
-import { Tool } from '@/ui/parts/Tool'
+import {
+  type CellKeyboardEvent,
+  type CellKeyDownArgs,
+  DataGrid,
+  type DataGridHandle,
+} from 'react-data-grid'
+import 'react-data-grid/lib/styles.css'
+import {
+  type ClipboardEvent,
+  type RefObject,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react'
+import { shownContent, useContent } from '@/store/documents'
 import type { AppProps } from '../contract'
+import { toBlock, toText } from './clipboard'
+import { type Row, useColumns } from './columns'
 import {
   addColumn,
   addRow,
+  type Cells,
   EMPTY,
-  removeColumn,
-  removeRow,
+  fill,
+  putBlock,
+  removeColumns,
+  removeRows,
   renameColumn,
   setCell,
   shownRows,
-  sortBy,
-  widths,
 } from './edits'
 import type { TableContent } from './manifest'
+import { Tools } from './Tools'
+import { useTable } from './useTable'
 
 const ROW_HEIGHT = 27
-
-/** Position on screen: row -1 is the header. */
-interface Cursor {
+/** A place on screen: row -1 is the header. */
+interface Place {
   row: number
   column: number
 }
@@ -34,327 +50,293 @@ export default function Table({ document: id }: AppProps) {
 }
 
 function Grid({ id, table }: { id: string; table: TableContent }) {
-  const [cursor, setCursor] = useState<Cursor>({ row: 0, column: 0 })
-  const [editing, setEditing] = useState<string | null>(null)
-  const [past, setPast] = useState<TableContent[]>([])
-  const shown = useMemo(() => shownRows(table), [table])
-  const scroller = useRef<HTMLDivElement>(null)
-  const focusWanted = useRef(false)
-  const rows = useVirtualizer({
-    count: shown.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => ROW_HEIGHT,
-    overscan: 12,
-    // Before it is measured (a hidden desktop), as many rows as a window is likely to show.
-    initialRect: { width: 500, height: 300 },
+  const grid = useRef<DataGridHandle>(null)
+  const [active, setActive] = useState<Place>({ row: 0, column: 0 })
+  // Where a range begins that ends at the active cell.
+  const [anchor, setAnchor] = useState<Place | null>(null)
+  const extending = useRef(false)
+  const [editing, setEditing] = useState(false)
+  const wanted = useRef<Place | null>(null)
+  const { change, view, type, typed, undo, redo, canUndo, canRedo } = useTable(id, table)
+  const shown = useShown(table, editing)
+  const rows = useMemo(
+    () => shown.map((at, index): Row => ({ at, index, cells: table.rows[at] ?? [] })),
+    [shown, table.rows],
+  )
+  const range = rangeOf(active, anchor)
+  const inRange = shown.slice(Math.max(0, range.top), range.bottom + 1)
+  const goTo = (to: Place) => {
+    wanted.current = to
+    setActive(to)
+  }
+  // A cell that is only there after the change is gone to then, before the next key comes.
+  useLayoutEffect(() => {
+    const to = wanted.current
+    if (!to || to.row >= rows.length || to.column >= table.columns.length) return
+    wanted.current = null
+    grid.current?.setActivePosition({ rowIdx: to.row, idx: to.column }, { shouldFocus: true })
   })
-  const change = (next: TableContent) => {
-    if (next === table) return
-    setPast((before) => [...before.slice(-99), table])
-    changeContent(id, next, 'draft')
-  }
-  // Sorting and filtering change how the table is looked at, not what is in it.
-  const view = (next: TableContent) => changeContent(id, next, 'look')
-  const moveTo = (row: number, column: number) => {
-    const to = {
-      row: Math.max(-1, Math.min(row, shown.length - 1)),
-      column: Math.max(0, Math.min(column, table.columns.length - 1)),
-    }
-    focusWanted.current = true
-    setCursor(to)
-    if (to.row >= 0) rows.scrollToIndex(to.row)
-  }
-  useEffect(() => {
-    if (!focusWanted.current || editing !== null) return
-    focusWanted.current = false
-    scroller.current
-      ?.querySelector<HTMLElement>(`[data-cell="${cursor.row}:${cursor.column}"]`)
-      ?.focus({ preventScroll: true })
+  const [area, width] = useWidth()
+  const columns = useColumns({
+    table,
+    width,
+    range: anchor ? range : null,
+    edit: {
+      onType: (at, column, value) => type(setCell(table, at, column, value)),
+      onEditing: setEditing,
+      onLeave: typed,
+    },
+    onRename: (column, name) => change(renameColumn(table, column, name)),
   })
-  const at = shown[cursor.row]
-  const valueAt = (): string =>
-    cursor.row < 0
-      ? (table.columns[cursor.column] ?? '')
-      : (table.rows[at ?? -1]?.[cursor.column] ?? '')
-  const commit = (value: string) => {
-    setEditing(null)
-    if (cursor.row < 0) change(renameColumn(table, cursor.column, value))
-    else if (at !== undefined) change(setCell(table, at, cursor.column, value))
+  const edits = {
+    addRow: () => {
+      change(addRow(table, shown[active.row] ?? table.rows.length - 1))
+      goTo({ row: active.row + 1, column: active.column })
+    },
+    addColumn: () => change(addColumn(table, active.column)),
+    removeRows: () => change(removeRows(table, inRange)),
+    removeColumns: () => change(removeColumns(table, range.left, range.right)),
+    undo,
+    redo,
   }
-  /** Puts text that was dropped or pasted into a cell. */
-  const put = (cell: { row: number; column: number } | null, text: string) => {
-    const into = cell && shown[cell.row]
-    if (!cell || into === undefined || into === null || !text) return
-    change(setCell(table, into, cell.column, text.replace(/\s+/g, ' ').trim()))
-    moveTo(cell.row, cell.column)
-  }
-  const undo = () => {
-    const before = past.at(-1)
-    if (!before) return
-    setPast(past.slice(0, -1))
-    changeContent(id, before, 'draft')
-  }
-  const keys = (event: KeyboardEvent) => {
+  const keys = (args: CellKeyDownArgs<Row>, event: CellKeyboardEvent) => {
     if (event.altKey) return
-    const { row, column } = cursor
-    if (editing !== null) {
-      const value = (event.target as HTMLInputElement).value
+    if (args.mode === 'EDIT') {
       if (event.key === 'Escape') {
         event.stopPropagation()
-        setEditing(null)
-        moveTo(row, column)
-      } else if (event.key === 'Enter' || event.key === 'Tab') {
-        commit(value)
-        if (event.key === 'Enter') moveTo(row + 1, column)
-        else moveTo(row, column + (event.shiftKey ? -1 : 1))
-      } else return
-      event.preventDefault()
+        typed(false)
+      } else if (event.key === 'Enter') {
+        event.preventGridDefault()
+        event.preventDefault()
+        args.onClose(true)
+        const below = { row: args.rowIdx + 1, column: args.column.idx }
+        if (below.row === rows.length) {
+          typed(true)
+          type(addRow(table, table.rows.length - 1))
+          typed(true)
+        }
+        goTo(below)
+      }
       return
     }
-    if (event.ctrlKey || event.metaKey) {
-      if (event.key === 'z') undo()
-      else return
-      event.preventDefault()
-      return
-    }
-    const moves: Record<string, [number, number]> = {
-      ArrowUp: [row - 1, column],
-      ArrowDown: [row + 1, column],
-      ArrowLeft: [row, column - 1],
-      ArrowRight: [row, column + 1],
-      Home: [row, 0],
-      End: [row, table.columns.length - 1],
-      PageUp: [Math.max(0, row - 10), column],
-      PageDown: [row + 10, column],
-    }
-    const to = moves[event.key]
-    if (to) moveTo(...to)
-    else if (event.key === 'Enter' || event.key === 'F2') {
-      setEditing(valueAt())
-    } else if (event.key === 'Delete' || event.key === 'Backspace') {
-      if (row >= 0 && at !== undefined) change(setCell(table, at, column, ''))
-    } else if (event.key.length === 1) setEditing(event.key)
-    else return
+    const done = acts(event, args.rowIdx)
+    if (!done) return
+    event.preventGridDefault()
     event.preventDefault()
   }
-  const select = useCallback((row: number, column: number) => setCursor({ row, column }), [])
-  const template = useMemo(
-    () =>
-      widths(table)
-        .map((width) => `minmax(${Math.min(width, 24)}ch, ${width}fr)`)
-        .join(' '),
-    [table],
-  )
+  /** @returns whether the key meant something */
+  const acts = (event: CellKeyboardEvent, row: number): boolean => {
+    const { key, shiftKey } = event
+    const step = ARROWS[key]
+    if (event.ctrlKey || event.metaKey) {
+      const does =
+        CONTROL[`${shiftKey ? 'Shift+' : ''}${key.length === 1 ? key.toLowerCase() : key}`]
+      if (does === 'all') {
+        setAnchor({ row: 0, column: 0 })
+        extend({ row: rows.length - 1, column: table.columns.length - 1 })
+      } else if (does) edits[does]()
+      return does !== undefined
+    }
+    if (shiftKey && step && row >= 0) {
+      const to = {
+        row: clamp(active.row + step[0], rows.length),
+        column: clamp(active.column + step[1], table.columns.length),
+      }
+      extend(to)
+      return true
+    }
+    if (key === 'Delete' || key === 'Backspace') {
+      change(fill(table, inRange, range.left, range.right, ''))
+      return true
+    }
+    return false
+  }
+  const extend = (to: Place) => {
+    setAnchor(anchor ?? active)
+    extending.current = true
+    setActive(to)
+    grid.current?.setActivePosition({ rowIdx: to.row, idx: to.column }, { shouldFocus: true })
+  }
+  const copy = (event: ClipboardEvent, cut: boolean) => {
+    if (editing || range.top < 0) return
+    event.preventDefault()
+    const block = inRange.map((at) => table.rows[at]?.slice(range.left, range.right + 1) ?? [])
+    event.clipboardData.setData('text/plain', toText(block))
+    if (cut) change(fill(table, inRange, range.left, range.right, ''))
+  }
+  /** Puts what was dropped or pasted into the cells from a place on; one value fills a range. */
+  const put = (text: string, at: Place, over: Cells | null) => {
+    const block = toBlock(text)
+    const [first] = block
+    if (!first || at.row < 0) return
+    const single = block.length === 1 && first.length === 1 && over
+    if (single) change(fill(table, inRange, range.left, range.right, first[0] ?? ''))
+    else change(putBlock(table, shown.slice(at.row, at.row + block.length), at.column, block))
+    goTo(at)
+  }
   return (
     <>
-      <div className="bar" role="toolbar" aria-label="Table">
-        <Tool
-          label="Add a row below"
-          onClick={() => change(addRow(table, at ?? table.rows.length - 1))}
-        >
-          <Rows3 size={15} />+
-        </Tool>
-        <Tool
-          label="Add a column at the right"
-          onClick={() => change(addColumn(table, cursor.column))}
-        >
-          <Columns3 size={15} />+
-        </Tool>
-        <Tool
-          label="Remove this row"
-          disabled={at === undefined}
-          onClick={() => at !== undefined && change(removeRow(table, at))}
-        >
-          <Rows3 size={15} />
-          <Trash2 size={12} />
-        </Tool>
-        <Tool
-          label="Remove this column"
-          disabled={table.columns.length === 1}
-          onClick={() => change(removeColumn(table, cursor.column))}
-        >
-          <Columns3 size={15} />
-          <Trash2 size={12} />
-        </Tool>
-        <Tool label="Undo in this table" disabled={past.length === 0} onClick={undo}>
-          <Undo2 size={15} />
-        </Tool>
-        <label className="ml-auto flex min-w-0 items-center gap-1.5 text-soft">
-          <Search size={14} aria-hidden />
-          <input
-            className="w-24 min-w-0 border-seam border-b border-dashed bg-transparent text-ink"
-            aria-label="Filter rows"
-            placeholder="filter"
-            value={table.filter ?? ''}
-            onChange={(event) => view({ ...table, filter: event.target.value })}
-          />
-          {table.filter ? (
-            <span className="font-mono text-[11px]">
-              {shown.length}/{table.rows.length}
-            </span>
-          ) : null}
-        </label>
-      </div>
+      <Tools
+        table={table}
+        shown={shown.length}
+        onFilter={(filter) => view({ ...table, filter })}
+        edits={edits}
+        can={{ undo: canUndo, redo: canRedo, removeRow: inRange.length > 0 }}
+      />
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: the grid within takes the keys */}
       <div
-        ref={scroller}
-        role="grid"
-        aria-label="Cells"
-        aria-rowcount={shown.length + 1}
-        aria-colcount={table.columns.length}
+        ref={area}
+        className="flex min-h-0 flex-1 flex-col outline-none"
+        data-autofocus=""
         tabIndex={-1}
-        className="min-h-0 flex-1 overflow-auto font-mono text-[12.5px]"
-        onKeyDown={keys}
-        onDragOver={(event) => {
-          if (cellOf(event.target)) event.preventDefault()
+        onFocus={(event) => {
+          if (event.target !== event.currentTarget) return
+          grid.current?.setActivePosition(
+            { rowIdx: clamp(active.row, rows.length), idx: active.column },
+            { shouldFocus: true },
+          )
         }}
-        onDrop={(event) => {
-          event.preventDefault()
-          put(cellOf(event.target), event.dataTransfer.getData('text/plain'))
-        }}
+        onCopy={(event) => copy(event, false)}
+        onCut={(event) => copy(event, true)}
         onPaste={(event) => {
-          if (editing !== null) return
+          if (editing) return
           event.preventDefault()
-          put(cursor, event.clipboardData.getData('text/plain'))
+          const corner = { row: range.top, column: range.left }
+          put(event.clipboardData.getData('text/plain'), corner, anchor && range)
+        }}
+        onDragOver={(event) => placeOf(event.target) && event.preventDefault()}
+        onDrop={(event) => {
+          const at = placeOf(event.target)
+          if (!at || event.dataTransfer.files.length) return
+          event.preventDefault()
+          put(event.dataTransfer.getData('text/plain').replace(/\s+/g, ' ').trim(), at, null)
+        }}
+        onMouseOver={(event) => {
+          const at = event.buttons === 1 && !editing ? placeOf(event.target) : null
+          if (at && (at.row !== active.row || at.column !== active.column)) extend(at)
         }}
       >
-        <div
-          role="row"
-          className="sticky top-0 z-10 grid w-max min-w-full bg-panel"
-          style={{ gridTemplateColumns: template }}
-        >
-          {table.columns.map((name, column) => {
-            const here = cursor.row === -1 && cursor.column === column
-            const sorted = table.sort?.column === column ? table.sort : null
-            return (
-              <div
-                // biome-ignore lint/suspicious/noArrayIndexKey: columns are known by position only
-                key={column}
-                role="columnheader"
-                aria-sort={sorted ? (sorted.down ? 'descending' : 'ascending') : 'none'}
-                data-cell={`-1:${column}`}
-                tabIndex={here ? 0 : -1}
-                className="flex h-[27px] items-center border-seam border-r border-b px-2 font-sans font-semibold text-soft focus-visible:outline-offset-[-2px]"
-                onFocus={() => select(-1, column)}
-                onDoubleClick={() => setEditing(name)}
-              >
-                {here && editing !== null ? (
-                  <CellInput value={editing} onLeave={commit} />
-                ) : (
-                  <>
-                    <span className="truncate">{name}</span>
-                    <button
-                      type="button"
-                      tabIndex={here ? 0 : -1}
-                      className="ml-auto grid size-5 shrink-0 place-items-center opacity-60 hover:opacity-100"
-                      aria-label={`Sort by ${name}`}
-                      onClick={() => view(sortBy(table, column))}
-                    >
-                      {sorted?.down ? (
-                        <ArrowDown size={12} />
-                      ) : (
-                        <ArrowUp size={12} className={sorted ? '' : 'opacity-30'} />
-                      )}
-                    </button>
-                  </>
-                )}
-              </div>
-            )
-          })}
-        </div>
-        <div
-          role="rowgroup"
-          className="relative w-max min-w-full"
-          style={{ height: rows.getTotalSize() }}
-        >
-          {rows.getVirtualItems().map(({ index, start }) => (
-            <div
-              key={shown[index]}
-              role="row"
-              aria-rowindex={index + 2}
-              className="absolute inset-x-0 grid"
-              style={{ top: start, height: ROW_HEIGHT, gridTemplateColumns: template }}
-            >
-              {table.rows[shown[index] ?? -1]?.map((value, column) => (
-                <Cell
-                  // biome-ignore lint/suspicious/noArrayIndexKey: cells are known by position only
-                  key={column}
-                  row={index}
-                  column={column}
-                  value={value}
-                  here={cursor.row === index && cursor.column === column}
-                  editing={cursor.row === index && cursor.column === column ? editing : null}
-                  onSelect={select}
-                  onEdit={setEditing}
-                  onLeave={commit}
-                />
-              ))}
-            </div>
-          ))}
-        </div>
-        {shown.length === 0 ? (
-          <p className="p-3 font-sans text-soft">
-            {table.rows.length ? 'No row matches the filter.' : 'No rows yet. Add one above.'}
-          </p>
-        ) : null}
+        <DataGrid
+          ref={grid}
+          aria-label="Cells"
+          className="table-grid"
+          columns={columns}
+          rows={rows}
+          rowKeyGetter={({ at }) => at}
+          rowHeight={ROW_HEIGHT}
+          headerRowHeight={ROW_HEIGHT}
+          // What is typed is kept as it is typed.
+          onRowsChange={() => {}}
+          sortColumns={
+            table.sort
+              ? [
+                  {
+                    columnKey: String(table.sort.column),
+                    direction: table.sort.down ? 'DESC' : 'ASC',
+                  },
+                ]
+              : []
+          }
+          onSortColumnsChange={([sort]) =>
+            view({
+              ...table,
+              sort: sort
+                ? { column: Number(sort.columnKey), down: sort.direction === 'DESC' }
+                : null,
+            })
+          }
+          onCellMouseDown={({ rowIdx, column }, event) => {
+            if (!event.shiftKey || editing) return
+            event.preventGridDefault()
+            extend({ row: rowIdx, column: column.idx })
+          }}
+          onCellKeyDown={keys}
+          onActivePositionChange={({ rowIdx, column }) => {
+            if (extending.current) extending.current = false
+            else setAnchor(null)
+            if (column) setActive({ row: rowIdx, column: column.idx })
+          }}
+          renderers={{
+            noRowsFallback: (
+              <p className="p-3 font-sans text-soft">
+                {table.rows.length
+                  ? 'No row matches the filter.'
+                  : 'No rows yet. Ctrl+Enter adds one.'}
+              </p>
+            ),
+          }}
+        />
       </div>
     </>
   )
 }
 
-interface CellProps {
-  row: number
-  column: number
-  value: string
-  here: boolean
-  editing: string | null
-  onSelect(row: number, column: number): void
-  onEdit(value: string): void
-  onLeave(value: string): void
+const ARROWS: Record<string, [number, number]> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
 }
 
-const Cell = memo(
-  function Cell({ row, column, value, here, editing, onSelect, onEdit, onLeave }: CellProps) {
-    return (
-      <div
-        role="gridcell"
-        data-cell={`${row}:${column}`}
-        {...(here && row >= 0 && { 'data-autofocus': '' })}
-        tabIndex={here ? 0 : -1}
-        className="flex items-center overflow-hidden border-seam border-r border-b px-2 focus-visible:outline-offset-[-2px]"
-        onFocus={() => onSelect(row, column)}
-        onDoubleClick={() => onEdit(value)}
-      >
-        {editing !== null ? (
-          <CellInput value={editing} onLeave={onLeave} />
-        ) : (
-          <span className="truncate">{value}</span>
-        )}
-      </div>
-    )
-  },
-  // A cell the cursor is not on has no use for newer handlers.
-  (a, b) => a.value === b.value && a.row === b.row && !a.here && !b.here,
-)
+/** What keys with Ctrl or Command do. */
+const CONTROL: Record<
+  string,
+  'undo' | 'redo' | 'addRow' | 'addColumn' | 'removeRows' | 'removeColumns' | 'all'
+> = {
+  z: 'undo',
+  'Shift+z': 'redo',
+  y: 'redo',
+  Enter: 'addRow',
+  'Shift+Enter': 'addColumn',
+  Backspace: 'removeRows',
+  'Shift+Backspace': 'removeColumns',
+  a: 'all',
+}
 
-function CellInput({ value, onLeave }: { value: string; onLeave(value: string): void }) {
-  const [typed, setTyped] = useState(value)
-  const input = useRef<HTMLInputElement>(null)
-  useEffect(() => input.current?.focus(), [])
-  return (
-    <input
-      ref={input}
-      aria-label="Cell"
-      className="w-full min-w-0 bg-transparent outline-none"
-      value={typed}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={() => onLeave(typed)}
-    />
+const clamp = (at: number, count: number): number => Math.max(0, Math.min(at, count - 1))
+
+const rangeOf = (active: Place, anchor: Place | null): Cells => {
+  const other = anchor ?? active
+  return {
+    top: Math.min(active.row, other.row),
+    left: Math.min(active.column, other.column),
+    bottom: Math.max(active.row, other.row),
+    right: Math.max(active.column, other.column),
+  }
+}
+
+/** The rows on screen. While a cell is typed into they stay where they are, however they sort. */
+function useShown(table: TableContent, editing: boolean): number[] {
+  const { rows, sort, filter } = table
+  const now = useMemo(
+    () => shownRows({ columns: [], rows, sort: sort ?? null, filter: filter ?? '' }),
+    [rows, sort, filter],
   )
+  const last = useRef(now)
+  if (!editing) last.current = now
+  // A row that was added meanwhile is shown all the same.
+  return editing && last.current.length === now.length ? last.current : now
+}
+
+/** How wide an element is, followed while it changes. */
+function useWidth(): [RefObject<HTMLDivElement | null>, number] {
+  const element = useRef<HTMLDivElement>(null)
+  const [width, setWidth] = useState(0)
+  useEffect(() => {
+    const observer = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? 0))
+    if (element.current) observer.observe(element.current)
+    return () => observer.disconnect()
+  }, [])
+  return [element, width]
 }
 
 /** The cell something happened in; the header takes nothing. */
-function cellOf(target: EventTarget): { row: number; column: number } | null {
-  const at = (target as HTMLElement).closest<HTMLElement>('[data-cell]')?.dataset.cell
-  const [row = -1, column = 0] = at?.split(':').map(Number) ?? []
-  return row >= 0 ? { row, column } : null
+function placeOf(target: EventTarget): Place | null {
+  const cell = (target as Element).closest('[role="gridcell"]')
+  const row = cell?.closest('[role="row"]')
+  if (!cell || !row) return null
+  return {
+    row: Number(row.getAttribute('aria-rowindex')) - 2,
+    column: Number(cell.getAttribute('aria-colindex')) - 1,
+  }
 }

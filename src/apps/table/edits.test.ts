@@ -1,9 +1,12 @@
 import fc from 'fast-check'
+import { toBlock, toText } from './clipboard'
 import {
   addColumn,
   addRow,
-  removeColumn,
-  removeRow,
+  fill,
+  putBlock,
+  removeColumns,
+  removeRows,
   renameColumn,
   setCell,
   shownRows,
@@ -38,14 +41,14 @@ test('what is added is empty and what is removed is gone; nothing else changes',
       expect(longer.rows[Math.min(row + 1, given.rows.length)]?.every((one) => one === '')).toBe(
         true,
       )
-      expect(removeRow(longer, Math.min(row + 1, given.rows.length))).toEqual(given)
+      expect(removeRows(longer, [Math.min(row + 1, given.rows.length)])).toEqual(given)
       const column = at % given.columns.length
       const wider = addColumn(given, column)
       expect(wider.rows.every((cells) => cells[column + 1] === '')).toBe(true)
       expect(new Set([...given.columns, wider.columns[column + 1]]).size).toBe(
         new Set(given.columns).size + 1,
       )
-      expect(removeColumn(wider, column + 1)).toEqual(given)
+      expect(removeColumns(wider, column + 1, column + 1)).toEqual(given)
     }),
   )
 })
@@ -99,7 +102,46 @@ test('a cell is written in one place; the same again changes nothing; a name is 
   expect(setCell(written, 1, 1, 'W 12')).toBe(written)
   expect(renameColumn(given, 0, ' place ').columns).toEqual(['place', 'wind'])
   expect(renameColumn(given, 0, '  ')).toBe(given)
-  expect(removeColumn({ ...given, columns: ['one'] }, 0).columns).toEqual(['one'])
+  expect(removeColumns({ ...given, columns: ['one'] }, 0, 0).columns).toEqual(['one'])
   const [narrow, wide] = widths({ ...given, rows: [['x'.repeat(80), '']] })
   expect([narrow, wide]).toEqual([44, 9])
+})
+
+test('a block goes into rows wherever they stand, and makes what is not there', () => {
+  const table = {
+    columns: ['A', 'B'],
+    rows: [
+      ['1', '2'],
+      ['3', '4'],
+      ['5', '6'],
+    ],
+  }
+  expect(putBlock(table, [2, 0], 1, [['x', 'y'], ['z']])).toEqual({
+    columns: ['A', 'B', 'C'],
+    rows: [
+      ['1', 'z', ''],
+      ['3', '4', ''],
+      ['5', 'x', 'y'],
+    ],
+  })
+  expect(putBlock(table, [2], 0, [['x'], ['y']]).rows).toHaveLength(4)
+  expect(fill(table, [0, 1], 0, 1, '').rows).toEqual([
+    ['', ''],
+    ['', ''],
+    ['5', '6'],
+  ])
+  expect(fill(table, [0], 0, 0, '1')).toBe(table)
+  expect(removeColumns(table, 0, 5).columns).toEqual(['B'])
+})
+
+test('a block is the same after the clipboard and back, whatever is in it', () => {
+  const cell = fc.string({ unit: fc.constantFrom('a', '"', '\t', '\n', ' ', ','), maxLength: 5 })
+  fc.assert(
+    fc.property(fc.array(fc.tuple(cell, fc.constant('end')), { minLength: 1 }), (block) => {
+      expect(toBlock(toText(block))).toEqual(block)
+    }),
+  )
+  expect(toBlock('12\n')).toEqual([['12']])
+  expect(toBlock('a "quote\tb')).toEqual([['a "quote', 'b']])
+  expect(toBlock('')).toEqual([])
 })

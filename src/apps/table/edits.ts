@@ -7,15 +7,72 @@ export const EMPTY: TableContent = {
   rows: Array.from({ length: 4 }, () => ['', '', '']),
 }
 
+/** A block of cells, ends included. */
+export interface Cells {
+  top: number
+  left: number
+  bottom: number
+  right: number
+}
+
 export function setCell(
   table: TableContent,
   row: number,
   column: number,
   value: string,
 ): TableContent {
-  if (table.rows[row]?.[column] === value) return table
-  const rows = table.rows.map((cells, at) => (at === row ? cells.with(column, value) : cells))
-  return { ...table, rows }
+  const cells = table.rows[row]
+  if (!cells || cells[column] === value) return table
+  return { ...table, rows: table.rows.with(row, cells.with(column, value)) }
+}
+
+/**
+ * Puts values into rows that may stand anywhere, a block from a column on. Columns that are not there
+ * yet are made, and so are rows beyond the last of those given.
+ * @param into the rows the block goes into, in order
+ */
+export function putBlock(
+  table: TableContent,
+  into: number[],
+  left: number,
+  block: string[][],
+): TableContent {
+  const width = block.reduce((most, line) => Math.max(most, line.length), 0)
+  const columns = [...table.columns]
+  while (columns.length < left + width) columns.push(freshColumn(columns))
+  const rows = table.rows.map((cells) => padded(cells, columns.length))
+  for (const [at, line] of block.entries()) {
+    const row = into[at] ?? rows.push(columns.map(() => '')) - 1
+    const cells = [...(rows[row] ?? [])]
+    for (const [index, value] of line.entries()) cells[left + index] = value
+    rows[row] = cells
+  }
+  return { ...table, columns, rows }
+}
+
+const padded = (cells: string[], width: number): string[] =>
+  cells.length >= width ? cells : [...cells, ...Array<string>(width - cells.length).fill('')]
+
+/** The same value in every cell of some rows, from one column to another. */
+export function fill(
+  table: TableContent,
+  rows: number[],
+  left: number,
+  right: number,
+  value: string,
+): TableContent {
+  const line = Array<string>(right - left + 1).fill(value)
+  const changed = rows.some((row) =>
+    table.rows[row]?.slice(left, right + 1).some((cell) => cell !== value),
+  )
+  return changed
+    ? putBlock(
+        table,
+        rows,
+        left,
+        rows.map(() => line),
+      )
+    : table
 }
 
 export const renameColumn = (table: TableContent, column: number, name: string): TableContent =>
@@ -30,10 +87,10 @@ export const addRow = (table: TableContent, after: number): TableContent => ({
   ),
 })
 
-export const removeRow = (table: TableContent, row: number): TableContent => ({
-  ...table,
-  rows: table.rows.toSpliced(row, 1),
-})
+export function removeRows(table: TableContent, rows: number[]): TableContent {
+  const gone = new Set(rows)
+  return { ...table, rows: table.rows.filter((_, at) => !gone.has(at)) }
+}
 
 export const addColumn = (table: TableContent, after: number): TableContent => ({
   ...table,
@@ -42,13 +99,14 @@ export const addColumn = (table: TableContent, after: number): TableContent => (
   sort: null,
 })
 
-/** The last column stays. */
-export function removeColumn(table: TableContent, column: number): TableContent {
-  if (table.columns.length === 1) return table
+/** At least one column stays. */
+export function removeColumns(table: TableContent, left: number, right: number): TableContent {
+  const count = Math.min(right - left + 1, table.columns.length - 1)
+  if (count < 1) return table
   return {
     ...table,
-    columns: table.columns.toSpliced(column, 1),
-    rows: table.rows.map((cells) => cells.toSpliced(column, 1)),
+    columns: table.columns.toSpliced(left, count),
+    rows: table.rows.map((cells) => cells.toSpliced(left, count)),
     sort: null,
   }
 }

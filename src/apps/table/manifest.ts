@@ -9,6 +9,9 @@ export interface TableContent {
   filter?: string
 }
 
+/** Text longer than this is read off the page, in characters. */
+const LARGE = 200_000
+
 export const table: AppManifest = {
   id: 'table',
   name: 'Table',
@@ -22,19 +25,47 @@ export const table: AppManifest = {
   extension: '.csv',
   drafts: true,
   load: () => import('./Table'),
-  read: async (file) => {
-    const { readCsv } = await import('./csv')
+  read: async (file, working) => {
     const text = await file.text()
     if (text.includes('\0')) throw new FileProblem('it is not text')
-    return readCsv(text)
+    if (text.length < LARGE) return (await import('./csv')).readCsv(text)
+    return (await import('./readLarge')).readLarge(text, working)
   },
-  write: (content) => new Blob([csvOf(content as TableContent | null)], { type: 'text/csv' }),
+  write: (content) => csvFile(content as TableContent | null, false),
+  writes: (content) => {
+    const table = content as TableContent | null
+    const count = table ? runningCells(table) : 0
+    if (!table || count === 0) return null
+    return {
+      why: `${count === 1 ? '1 cell begins' : `${count} cells begin`} with =, +, - or @. A spreadsheet that opens the file may take it for a formula and run it.`,
+      ways: [
+        { label: 'As text, with ’ before them', write: () => csvFile(table, true) },
+        { label: 'As they are', write: () => csvFile(table, false) },
+      ],
+    }
+  },
 }
 
-/** The table as CSV (RFC 4180), rows in their own order whatever the sorting on screen. */
-export function csvOf(content: TableContent | null): string {
+const csvFile = (table: TableContent | null, asText: boolean): Blob =>
+  new Blob([csvOf(table, asText)], { type: 'text/csv' })
+
+/** What a spreadsheet may run: it begins like a formula and is no number. */
+const runs = (cell: string): boolean =>
+  /^[=+\-@\t\r]/.test(cell) && !/^[+-]?[\d.,\s]+%?$/.test(cell)
+
+/** How many cells a spreadsheet may run. */
+export const runningCells = ({ columns, rows }: TableContent): number =>
+  [columns, ...rows].reduce((sum, cells) => sum + cells.filter(runs).length, 0)
+
+/**
+ * The table as CSV (RFC 4180), rows in their own order whatever the sorting on screen.
+ * @param asText puts an apostrophe before what a spreadsheet may run
+ */
+export function csvOf(content: TableContent | null, asText = false): string {
   if (!content) return ''
-  const cell = (value: string) =>
-    /[",\r\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value
+  const cell = (value: string) => {
+    const safe = asText && runs(value) ? `'${value}` : value
+    return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe
+  }
   return [content.columns, ...content.rows].map((row) => `${row.map(cell).join(',')}\r\n`).join('')
 }

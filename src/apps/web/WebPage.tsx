@@ -1,9 +1,10 @@
 'use client'
-import { ArrowLeft, ExternalLink, RotateCw } from 'lucide-react'
-import { type FormEvent, useEffect, useState } from 'react'
+import { ArrowLeft, ExternalLink, Keyboard, RotateCw } from 'lucide-react'
+import { type FormEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
 import { changeContent, shownContent, useContent } from '@/store/documents'
 import { useArrangement } from '@/store/shelf'
+import { giveKeys, watchFrame } from '@/ui/parts/pageFrames'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import type { WebContent } from './manifest'
@@ -21,7 +22,18 @@ export default function WebPage({ document: id }: AppProps) {
   const [typed, setTyped] = useState<string | null>(null)
   const [problem, setProblem] = useState('')
   const [round, setRound] = useState(0)
-  const refuses = useRefuses(address)
+  // Whether the page that is shown takes the keys by itself, and the one that is shown all the same.
+  const [takes, setTakes] = useState(false)
+  const [wanted, setWanted] = useState('')
+  const frame = useRef<HTMLIFrameElement>(null)
+  const frameRef = useCallback((element: HTMLIFrameElement | null) => {
+    frame.current = element
+    if (element) watchFrame(element, () => setTakes(true))
+  }, [])
+  const framing = useFraming(address)
+  const ours = last.startsWith('/pages/')
+  // Known to our own pages only, so that they may pass keys on.
+  const token = useMemo(() => crypto.randomUUID(), [])
   if (!visited) return null
   const keep = (next: string[]) =>
     changeContent(id, { visited: next.slice(-50) } satisfies WebContent, 'saved')
@@ -31,6 +43,7 @@ export default function WebPage({ document: id }: AppProps) {
     if ('problem' in found) return setProblem(found.problem)
     setProblem('')
     setTyped(null)
+    setTakes(false)
     if (found.href !== last) keep([...visited, found.href])
   }
   return (
@@ -57,7 +70,20 @@ export default function WebPage({ document: id }: AppProps) {
           className="field min-h-7 min-w-0 flex-1"
           value={typed ?? address.replace(location.origin, '')}
           onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'ArrowDown' || event.altKey || !frame.current) return
+            event.preventDefault()
+            giveKeys(frame.current)
+          }}
         />
+        {address ? (
+          <Tool
+            label="Give the keys to the page, ↓"
+            onClick={() => frame.current && giveKeys(frame.current)}
+          >
+            <Keyboard size={15} />
+          </Tool>
+        ) : null}
         {address ? (
           <a
             className="tool"
@@ -76,22 +102,38 @@ export default function WebPage({ document: id }: AppProps) {
           {problem}
         </p>
       ) : null}
-      {refuses ? (
+      {framing?.framed === null ? (
+        <p className="border-seam border-b border-dashed px-3 py-1 text-[12px] text-soft">
+          It is not known whether it may be shown here. {framing.why}
+        </p>
+      ) : null}
+      {framing?.framed === false ? (
         <div role="alert" className="m-auto flex flex-col items-center gap-3 p-4 text-center">
           <p>This site does not let itself be shown in a window of another page.</p>
           <a className="btn" href={address} target="_blank" rel="noreferrer">
             Open in a browser tab
           </a>
         </div>
+      ) : takes && wanted !== address ? (
+        <div role="alert" className="m-auto flex flex-col items-center gap-3 p-4 text-center">
+          <p>This page takes the keys by itself, again and again. It was stopped.</p>
+          <button type="button" className="btn" onClick={() => setWanted(address)}>
+            Show it all the same
+          </button>
+        </div>
       ) : address ? (
-        <iframe
-          key={`${address} ${round}`}
-          title={address}
-          src={address}
-          sandbox="allow-scripts allow-forms"
-          referrerPolicy="no-referrer"
-          className="min-h-0 flex-1 bg-white"
-        />
+        <div className="flex min-h-0 flex-1">
+          <iframe
+            key={`${address} ${round}`}
+            ref={frameRef}
+            title={address}
+            src={ours ? `${address}?kite=${token}` : address}
+            data-page={ours ? token : ''}
+            sandbox="allow-scripts allow-forms"
+            referrerPolicy="no-referrer"
+            className="min-w-0 flex-1 bg-white"
+          />
+        </div>
       ) : (
         <p className="m-auto p-4 text-soft">Type an address above.</p>
       )}
@@ -99,18 +141,24 @@ export default function WebPage({ document: id }: AppProps) {
   )
 }
 
-/** Whether a site says that it is not to be framed; asked of the site before it is shown. */
-function useRefuses(address: string): boolean {
-  const [refused, setRefused] = useState('')
+type Framing = { framed: boolean } | { framed: null; why: string }
+
+/** Whether a site lets itself be framed, asked of the site before it is shown; null until it is known. */
+function useFraming(address: string): Framing | null {
+  const [known, setKnown] = useState<{ address: string; framing: Framing } | null>(null)
   useEffect(() => {
     if (!address) return
     const asked = new AbortController()
+    const tell = (framing: Framing) => setKnown({ address, framing })
     fetch(`/api/frame?address=${encodeURIComponent(address)}`, { signal: asked.signal })
-      .then((answer) => answer.json())
-      .then(({ framed }: { framed: boolean }) => setRefused(framed ? '' : address))
-      // Not known: it is shown, and the tab is one push away.
-      .catch(() => {})
+      .then(async (answer) => {
+        const found = (await answer.json()) as Framing | { error: string }
+        tell('error' in found ? { framed: null, why: found.error } : found)
+      })
+      .catch(() => {
+        if (!asked.signal.aborted) tell({ framed: null, why: 'This server does not answer.' })
+      })
     return () => asked.abort()
   }, [address])
-  return refused !== '' && refused === address
+  return known?.address === address ? known.framing : null
 }

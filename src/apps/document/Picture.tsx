@@ -1,0 +1,44 @@
+import Image from '@tiptap/extension-image'
+import { type NodeViewProps, NodeViewWrapper, ReactNodeViewRenderer } from '@tiptap/react'
+import { shownContent, useContent } from '@/store/documents'
+import type { ReaderContent } from '../reader/manifest'
+
+/** A picture in a text. One of the shelf is shown from there; one from elsewhere by its words. */
+function Picture({ node, selected }: NodeViewProps) {
+  const { src, alt, title } = node.attrs as { src: string; alt: string; title: string | null }
+  return (
+    <NodeViewWrapper
+      as="span"
+      className={`inline-block max-w-full align-bottom ${selected ? 'outline-2 outline-ink outline-dashed' : ''}`}
+    >
+      {src.startsWith('kite:') ? (
+        <OfShelf id={src.slice('kite:'.length)} alt={alt} title={title} />
+      ) : /^(data:image\/|blob:|\/)/.test(src) ? (
+        <img src={src} alt={alt} title={title ?? undefined} className="max-w-full" />
+      ) : (
+        <InWords alt={alt} where={src} />
+      )}
+    </NodeViewWrapper>
+  )
+}
+
+function OfShelf({ id, alt, title }: { id: string; alt: string; title: string | null }) {
+  const content = useContent(id)
+  if (!content) return null
+  const shown = shownContent(content) as ReaderContent | null
+  return shown?.kind === 'picture' ? (
+    <img src={shown.data} alt={alt} title={title ?? undefined} className="max-w-full" />
+  ) : (
+    <InWords alt={alt} where="it is not on this shelf" />
+  )
+}
+
+const InWords = ({ alt, where }: { alt: string; where: string }) => (
+  <span className="border border-seam border-dashed px-1.5 text-soft" title={where}>
+    picture: {alt || where}
+  </span>
+)
+
+export const picture = Image.extend({
+  addNodeView: () => ReactNodeViewRenderer(Picture),
+})

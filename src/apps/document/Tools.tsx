@@ -1,0 +1,114 @@
+import { type Editor, useEditorState } from '@tiptap/react'
+import {
+  Bold,
+  Code,
+  Heading,
+  Italic,
+  List,
+  ListChecks,
+  ListOrdered,
+  Quote,
+  Redo2,
+  Table2,
+  Undo2,
+} from 'lucide-react'
+import { Tool } from '@/ui/parts/Tool'
+
+/** How the text is styled, above it. Every one of them is on a key as well. */
+export function Tools({ editor }: { editor: Editor | null }) {
+  const now = useEditorState({ editor, selector: ({ editor: one }) => stateOf(one) })
+  const run = () => editor?.chain().focus()
+  return (
+    <div className="bar flex-wrap" role="toolbar" aria-label="Text style">
+      <Tool
+        label="Heading, Ctrl+Alt+2"
+        on={now?.heading}
+        onClick={() => run()?.toggleHeading({ level: 2 }).run()}
+      >
+        <Heading size={15} />
+      </Tool>
+      <Tool label="Bold, Ctrl+B" on={now?.bold} onClick={() => run()?.toggleBold().run()}>
+        <Bold size={15} />
+      </Tool>
+      <Tool label="Italic, Ctrl+I" on={now?.italic} onClick={() => run()?.toggleItalic().run()}>
+        <Italic size={15} />
+      </Tool>
+      <Tool label="Code, Ctrl+E" on={now?.code} onClick={() => run()?.toggleCode().run()}>
+        <Code size={15} />
+      </Tool>
+      <Tool
+        label="List, Ctrl+Shift+8"
+        on={now?.bullets}
+        onClick={() => run()?.toggleBulletList().run()}
+      >
+        <List size={15} />
+      </Tool>
+      <Tool
+        label="Numbered list, Ctrl+Shift+7"
+        on={now?.numbers}
+        onClick={() => run()?.toggleOrderedList().run()}
+      >
+        <ListOrdered size={15} />
+      </Tool>
+      <Tool
+        label="Tasks, Ctrl+Shift+9"
+        on={now?.tasks}
+        onClick={() => run()?.toggleTaskList().run()}
+      >
+        <ListChecks size={15} />
+      </Tool>
+      <Tool
+        label="Quote, Ctrl+Shift+B"
+        on={now?.quote}
+        onClick={() => run()?.toggleBlockquote().run()}
+      >
+        <Quote size={15} />
+      </Tool>
+      <Tool
+        label="Table"
+        on={now?.table}
+        onClick={() => run()?.insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run()}
+      >
+        <Table2 size={15} />
+      </Tool>
+      {now?.table ? (
+        <>
+          <button type="button" className="tool" onClick={() => run()?.addRowAfter().run()}>
+            + row
+          </button>
+          <button type="button" className="tool" onClick={() => run()?.deleteRow().run()}>
+            − row
+          </button>
+          <button type="button" className="tool" onClick={() => run()?.addColumnAfter().run()}>
+            + column
+          </button>
+          <button type="button" className="tool" onClick={() => run()?.deleteColumn().run()}>
+            − column
+          </button>
+        </>
+      ) : null}
+      <span className="ml-auto flex">
+        <Tool label="Undo, Ctrl+Z" disabled={!now?.undo} onClick={() => run()?.undo().run()}>
+          <Undo2 size={15} />
+        </Tool>
+        <Tool label="Redo, Ctrl+Shift+Z" disabled={!now?.redo} onClick={() => run()?.redo().run()}>
+          <Redo2 size={15} />
+        </Tool>
+      </span>
+    </div>
+  )
+}
+
+const stateOf = (editor: Editor | null) => ({
+  heading: editor?.isActive('heading') ?? false,
+  bold: editor?.isActive('bold') ?? false,
+  italic: editor?.isActive('italic') ?? false,
+  code: editor?.isActive('code') ?? false,
+  bullets: editor?.isActive('bulletList') ?? false,
+  numbers: editor?.isActive('orderedList') ?? false,
+  tasks: editor?.isActive('taskList') ?? false,
+  quote: editor?.isActive('blockquote') ?? false,
+  table: editor?.isActive('table') ?? false,
+  undo: editor?.can().undo() ?? false,
+  redo: editor?.can().redo() ?? false,
+})

@@ -1,0 +1,68 @@
+import type { EditorView } from '@tiptap/pm/view'
+import { loadContent, putContent } from '@/store/documents'
+import { dispatch, getState, say } from '@/store/shelf'
+import { FileProblem } from '../contract'
+import { type ReaderContent, reader } from '../reader/manifest'
+
+const REFERENCE = /^\[([^\]]*)\]\(kite:([^)\s]+)\)$/
+
+/** A document that is referred to by what was dropped or pasted, or null. */
+export function referredTo(text: string): { id: string; title: string } | null {
+  const found = REFERENCE.exec(text.trim())
+  return found ? { id: found[2] ?? '', title: found[1] ?? '' } : null
+}
+
+/** Goes to the window that shows a document, or opens one. */
+export function openReference(address: string): void {
+  const id = address.slice('kite:'.length)
+  const { documents, windows } = getState()
+  const known = Object.hasOwn(documents, id) ? documents[id] : undefined
+  const shown = Object.values(windows).find(({ document }) => document === id)
+  if (shown) dispatch('window.focus', { window: shown.id })
+  else if (known) dispatch('window.open', { app: known.app, document: id })
+  else say('What this refers to is not on this shelf.', { refused: true })
+}
+
+/** A reference to a document that is dropped or pasted becomes a link to it, or its picture. */
+export function taken(view: EditorView, text: string, at: number): boolean {
+  const found = referredTo(text)
+  if (!found) return false
+  void loadContent(found.id)
+    .then(({ saved }) => (saved as ReaderContent | null)?.kind === 'picture')
+    .catch(() => false)
+    .then((picture) => insert(view, found.id, found.title, at, picture))
+  return true
+}
+
+function insert(view: EditorView, id: string, title: string, at: number, picture: boolean): void {
+  if (view.isDestroyed) return
+  const { schema, tr, doc } = view.state
+  const href = `kite:${id}`
+  const link = schema.marks.link?.create({ href })
+  const node = picture
+    ? schema.nodes.image?.create({ src: href, alt: title })
+    : schema.text(title || 'document', link ? [link] : [])
+  if (node) view.dispatch(tr.insert(Math.min(at, doc.content.size), node).scrollIntoView())
+  view.focus()
+}
+
+export const isPicture = ({ type }: File): boolean => type.startsWith('image/')
+
+/** A picture from a file: kept as a document of its own, and shown in the text. */
+export async function insertPicture(view: EditorView, file: File, at: number): Promise<void> {
+  try {
+    const content = await reader.read?.(file, {
+      signal: new AbortController().signal,
+      progress: () => {},
+    })
+    const id = `document-${crypto.randomUUID()}`
+    const title = file.name.replace(/\.\w+$/, '').trim() || file.name
+    const info = { id, app: 'reader', title, unsaved: false, openedAt: Date.now() }
+    putContent(id, { saved: content, draft: null })
+    dispatch('documents.bring', { documents: [info] }, 'app')
+    insert(view, id, title, at, true)
+  } catch (error) {
+    const why = error instanceof FileProblem ? error.message : 'it cannot be read'
+    say(`“${file.name}” was not put in: ${why}. Nothing was changed.`, { refused: true })
+  }
+}

@@ -1,0 +1,75 @@
+import { Columns3, Redo2, Rows3, Search, Trash2, Undo2 } from 'lucide-react'
+import { Tool } from '@/ui/parts/Tool'
+import type { TableContent } from './manifest'
+
+interface Edits {
+  addRow(): void
+  addColumn(): void
+  removeRows(): void
+  removeColumns(): void
+  undo(): void
+  redo(): void
+}
+
+/** What can be done to rows and columns, and the filter, above the cells. */
+export function Tools({
+  table,
+  shown,
+  onFilter,
+  edits,
+  can,
+}: {
+  table: TableContent
+  shown: number
+  onFilter(filter: string): void
+  edits: Edits
+  can: { undo: boolean; redo: boolean; removeRow: boolean }
+}) {
+  return (
+    <div className="bar" role="toolbar" aria-label="Table">
+      <Tool label="Add a row below, Ctrl+Enter" onClick={edits.addRow}>
+        <Rows3 size={15} />+
+      </Tool>
+      <Tool label="Add a column at the right, Ctrl+Shift+Enter" onClick={edits.addColumn}>
+        <Columns3 size={15} />+
+      </Tool>
+      <Tool
+        label="Remove these rows, Ctrl+Backspace"
+        disabled={!can.removeRow}
+        onClick={edits.removeRows}
+      >
+        <Rows3 size={15} />
+        <Trash2 size={12} />
+      </Tool>
+      <Tool
+        label="Remove these columns, Ctrl+Shift+Backspace"
+        disabled={table.columns.length === 1}
+        onClick={edits.removeColumns}
+      >
+        <Columns3 size={15} />
+        <Trash2 size={12} />
+      </Tool>
+      <Tool label="Undo in this table, Ctrl+Z" disabled={!can.undo} onClick={edits.undo}>
+        <Undo2 size={15} />
+      </Tool>
+      <Tool label="Redo in this table, Ctrl+Shift+Z" disabled={!can.redo} onClick={edits.redo}>
+        <Redo2 size={15} />
+      </Tool>
+      <label className="ml-auto flex min-w-0 items-center gap-1.5 text-soft">
+        <Search size={14} aria-hidden />
+        <input
+          className="w-24 min-w-0 border-seam border-b border-dashed bg-transparent text-ink"
+          aria-label="Filter rows"
+          placeholder="filter"
+          value={table.filter ?? ''}
+          onChange={(event) => onFilter(event.target.value)}
+        />
+        {table.filter ? (
+          <span className="font-mono text-[11px]">
+            {shown}/{table.rows.length}
+          </span>
+        ) : null}
+      </label>
+    </div>
+  )
+}
