@@ -1,4 +1,5 @@
 import type { JobEvent } from '@/apps/job/protocol'
+import { isKey } from './guard'
 import { numberIn, type Source } from './streams'
 
 /** How long a step of a job takes at speed 1, in milliseconds. */
@@ -19,6 +20,21 @@ export interface RunningJob {
   failsAt?: number
   /** The step it was paused at; null while it runs. */
   paused: number | null
+  /** When someone last listened to it, in milliseconds since 1970. */
+  heardAt: number
+}
+
+/** A job has at most so many steps, and so many run here at once. */
+export const STEPS_MOST = 1000
+export const JOBS_MOST = 200
+/** A job nobody listens to is dropped after this time; who comes back later starts it where it was. */
+export const FORGET_AFTER = 30 * 60_000
+
+/** Drops what nobody listens to any more, the longest unheard first where there are too many. */
+export function forget(now: number): void {
+  for (const [id, { heardAt }] of jobs) if (now - heardAt > FORGET_AFTER) jobs.delete(id)
+  const byHearing = [...jobs].sort(([, a], [, b]) => a.heardAt - b.heardAt)
+  for (const [id] of byHearing.slice(0, Math.max(0, jobs.size - JOBS_MOST))) jobs.delete(id)
 }
 
 // Route handlers are bundled apart: what they share lives on the global object.
@@ -48,26 +64,37 @@ export function ending(job: RunningJob, step: number): JobEvent | null {
   return step >= job.steps ? { kind: 'done' } : null
 }
 
-/** Runs a job, or joins it where it is, and tells every step after the one that is known. */
-export function jobSource(query: URLSearchParams): Source {
+/**
+ * Runs a job, or joins it where it is, and tells every step after the one that is known.
+ * @returns the reason where it is asked for more than there can be
+ */
+export function jobSource(query: URLSearchParams): Source | string {
   const id = query.get('key') ?? ''
-  const from = numberIn(query, 'at', 0)
-  const fails = numberIn(query, 'fails', 0)
+  if (!isKey(id)) return 'Say which job.'
+  const steps = numberIn(query, 'steps', 10, STEPS_MOST)
+  const from = numberIn(query, 'at', 0, STEPS_MOST)
+  const fails = numberIn(query, 'fails', 0, STEPS_MOST)
+  const speed = numberIn(query, 'speed', 1, 1000)
+  if (steps === null || from === null || fails === null || speed === null)
+    return `A job has whole steps, at most ${STEPS_MOST}.`
   const job: RunningJob = jobs.get(id) ?? {
-    steps: Math.max(1, numberIn(query, 'steps', 10)),
-    from,
+    steps: Math.max(1, Math.floor(steps)),
+    from: Math.floor(from),
     since: Date.now(),
-    every: STEP_EVERY / Math.max(0.01, numberIn(query, 'speed', 1)),
+    every: STEP_EVERY / Math.max(0.01, speed),
     paused: null,
-    ...(fails && { failsAt: fails }),
+    heardAt: Date.now(),
+    ...(fails && { failsAt: Math.floor(fails) }),
   }
   return {
     key: id,
     begin(send) {
       jobs.set(id, job)
-      let told = from
+      forget(Date.now())
+      let told = Math.floor(from)
       const look = () => {
-        const step = stepAt(job, Date.now())
+        job.heardAt = Date.now()
+        const step = stepAt(job, job.heardAt)
         while (told < step) send({ kind: 'step', step: ++told, log: logOf(told, job.steps) })
         const end = ending(job, step)
         if (!end) return

@@ -1,4 +1,5 @@
 import type { Incoming } from '@/apps/messages/protocol'
+import { isKey } from './guard'
 import { numberIn, type Source } from './streams'
 
 /** How long it is from one message to the next at speed 1, in milliseconds. */
@@ -55,17 +56,22 @@ const SAID: Omit<Incoming, 'number'>[] = [
  */
 export function messageAt(seed: number, number: number): Incoming {
   const round = Math.floor((number - 1) / SAID.length)
-  const at = (number - 1 + seed + round * 3) % SAID.length
+  const at = (number - 1 + Math.floor(seed) + round * 3) % SAID.length
   return { number, ...(SAID[at] as Omit<Incoming, 'number'>) }
 }
 
 /** Messages after a number, one now and then. */
-export function messageSource(query: URLSearchParams): Source {
-  const seed = numberIn(query, 'seed', 1)
-  const speed = Math.max(0.01, numberIn(query, 'speed', 1))
-  let number = numberIn(query, 'after', 0)
+export function messageSource(query: URLSearchParams): Source | string {
+  const key = query.get('key') ?? ''
+  const seed = numberIn(query, 'seed', 1, 1e6)
+  const asked = numberIn(query, 'speed', 1, 1000)
+  const after = numberIn(query, 'after', 0, 1e9)
+  if (!isKey(key) || seed === null || asked === null || after === null)
+    return 'Say whose messages, and after which.'
+  const speed = Math.max(0.01, asked)
+  let number = Math.floor(after)
   return {
-    key: query.get('key') ?? '',
+    key,
     begin(send) {
       const timer = setInterval(() => send(messageAt(seed, ++number)), MESSAGE_EVERY / speed)
       return () => clearInterval(timer)

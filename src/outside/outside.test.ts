@@ -1,7 +1,18 @@
-import { isPrivate, mayBeFramed } from './framing'
-import { ending, jobSource, jobs, logOf, type RunningJob, STEP_EVERY, stepAt } from './jobs'
+import {
+  ending,
+  FORGET_AFTER,
+  forget,
+  JOBS_MOST,
+  jobSource,
+  jobs,
+  logOf,
+  type RunningJob,
+  STEP_EVERY,
+  STEPS_MOST,
+  stepAt,
+} from './jobs'
 import { MESSAGE_EVERY, messageAt, messageSource } from './messages'
-import { eventStream, isRunning, numberIn, setRunning } from './streams'
+import { eventStream, isRunning, numberIn, type Source, STREAMS_MOST, setRunning } from './streams'
 
 const job = (given: Partial<RunningJob> = {}): RunningJob => ({
   steps: 10,
@@ -9,6 +20,7 @@ const job = (given: Partial<RunningJob> = {}): RunningJob => ({
   since: 1000,
   every: 100,
   paused: null,
+  heardAt: 0,
   ...given,
 })
 
@@ -29,22 +41,11 @@ test('the same seed gives the same messages, another seed others', () => {
   expect(messageAt(1, 9).number).toBe(9)
 })
 
-test('headers say whether a page lets itself be framed', () => {
-  const headers = (given: Record<string, string>) => new Headers(given)
-  expect(mayBeFramed(headers({}), false)).toBe(true)
-  expect(mayBeFramed(headers({ 'x-frame-options': 'DENY' }), true)).toBe(false)
-  expect(mayBeFramed(headers({ 'x-frame-options': 'SAMEORIGIN' }), true)).toBe(true)
-  expect(mayBeFramed(headers({ 'x-frame-options': 'SAMEORIGIN' }), false)).toBe(false)
-  const policy = { 'content-security-policy': "default-src 'self'; frame-ancestors 'self'" }
-  expect(mayBeFramed(headers(policy), false)).toBe(false)
-  expect(mayBeFramed(headers({ ...policy, 'x-frame-options': 'DENY' }), true)).toBe(true)
-})
-
-test('this machine and private networks are not asked', () => {
-  for (const host of ['localhost', '127.0.0.1', '10.1.2.3', '172.20.0.1', '[::1]', 'nas.local'])
-    expect(isPrivate(host)).toBe(true)
-  for (const host of ['example.org', '172.40.0.1', '100.1.1.1']) expect(isPrivate(host)).toBe(false)
-})
+/** A source that was not refused. */
+const source = (given: Source | string): Source => {
+  if (typeof given === 'string') throw new Error(given)
+  return given
+}
 
 /** A source that is told by hand, and whether it was stopped. */
 function byHand(key: string) {
@@ -106,13 +107,13 @@ test('a job told of twice is one job, joined where it is', async () => {
   try {
     const told: object[] = []
     const query = (at: number) => new URLSearchParams({ key: 'run', steps: '4', at: String(at) })
-    const stop = jobSource(query(0)).begin((event) => told.push(event))
+    const stop = source(jobSource(query(0))).begin((event) => told.push(event))
     jest.advanceTimersByTime(STEP_EVERY * 2)
     stop()
     expect(told).toMatchObject([{ step: 1 }, { step: 2 }])
     // It goes on while nobody listens.
     jest.advanceTimersByTime(STEP_EVERY)
-    jobSource(query(2)).begin((event) => told.push(event))
+    source(jobSource(query(2))).begin((event) => told.push(event))
     expect(told.slice(2)).toMatchObject([{ step: 3 }])
     jest.advanceTimersByTime(STEP_EVERY)
     expect(told.slice(3)).toMatchObject([{ step: 4 }, { kind: 'done' }])
@@ -127,7 +128,7 @@ test('messages come after the number that is known, faster when asked to be', ()
   try {
     const told: { number?: number }[] = []
     const query = new URLSearchParams({ key: 'line', seed: '2', after: '5', speed: '10' })
-    const stop = messageSource(query).begin((event) => told.push(event))
+    const stop = source(messageSource(query)).begin((event) => told.push(event))
     jest.advanceTimersByTime((MESSAGE_EVERY / 10) * 3)
     stop()
     jest.advanceTimersByTime(MESSAGE_EVERY)
@@ -137,7 +138,43 @@ test('messages come after the number that is known, faster when asked to be', ()
   }
 })
 
-test('numbers in a query are taken when they are numbers', () => {
-  const query = new URLSearchParams('a=5&b=x&c=-1&d=')
-  expect(['a', 'b', 'c', 'e'].map((name) => numberIn(query, name, 7))).toEqual([5, 7, 7, 7])
+test('numbers in a query are taken when they are numbers, and no larger than may be', () => {
+  const query = new URLSearchParams('a=5&b=x&c=-1&d=&f=1e12')
+  expect(['a', 'b', 'c', 'd', 'e', 'f'].map((name) => numberIn(query, name, 7, 100))).toEqual([
+    5,
+    null,
+    null,
+    null,
+    7,
+    null,
+  ])
+})
+
+test('what would take the server down is refused', () => {
+  const asks = (given: Record<string, string>) => new URLSearchParams(given)
+  expect(jobSource(asks({ key: 'x', steps: '1e12' }))).toContain(`at most ${STEPS_MOST}`)
+  expect(jobSource(asks({ key: 'x', at: '-5' }))).toContain('whole steps')
+  expect(jobSource(asks({ key: '__proto__' }))).toBe('Say which job.')
+  expect(messageSource(asks({ key: 'x', after: 'NaN' }))).toContain('Say whose')
+})
+
+test('jobs nobody listens to are dropped, and there are never too many', () => {
+  jobs.clear()
+  jobs.set('old', job({ heardAt: 0 }))
+  jobs.set('new', job({ heardAt: FORGET_AFTER }))
+  forget(FORGET_AFTER + 1)
+  expect([...jobs.keys()]).toEqual(['new'])
+  for (let n = 0; n < JOBS_MOST + 20; n++) jobs.set(`job ${n}`, job({ heardAt: FORGET_AFTER + n }))
+  forget(FORGET_AFTER + 1)
+  expect(jobs.size).toBe(JOBS_MOST)
+  expect(jobs.has(`job ${JOBS_MOST + 19}`)).toBe(true)
+  jobs.clear()
+})
+
+test('only so many pages listen at once; those that leave make room', () => {
+  const leaving = Array.from({ length: STREAMS_MOST }, () => new AbortController())
+  for (const { signal } of leaving) expect(eventStream([], signal).status).toBe(200)
+  expect(eventStream([], new AbortController().signal).status).toBe(503)
+  for (const one of leaving) one.abort()
+  expect(eventStream([], AbortSignal.abort()).status).toBe(200)
 })

@@ -1,25 +1,47 @@
 /** Small pages that ship with the demo, shown in web page windows. */
 
-/** All the script they run: strokes with Alt, or with the leader, are passed on to Kite Shelf. */
-const PASS_KEYS = `
+/**
+ * All the script they run: strokes with Alt, or with the leader, are passed on to Kite Shelf, with
+ * the token it gave this page, which no page that comes after it in the frame knows.
+ */
+const passKeys = (token: string): string => `
+const token = ${JSON.stringify(token)}
 for (const type of ['keydown', 'keyup'])
   addEventListener(type, (event) => {
     const { key, code, altKey, shiftKey, ctrlKey, metaKey } = event
     if (event.getModifierState('AltGraph')) return
     if (!altKey && key !== 'Alt' && !(ctrlKey && code === 'Period')) return
     event.preventDefault()
-    const kiteShelfKey = { type, key, code, altKey, shiftKey, ctrlKey, metaKey }
+    const kiteShelfKey = { token, type, key, code, altKey, shiftKey, ctrlKey, metaKey }
     parent.postMessage({ kiteShelfKey }, '*')
   })`
 
-const page = (nonce: string, title: string, body: string): Response =>
+/** Who asks for a page: the nonce of its script, and the token Kite Shelf knows it by. */
+interface Asker {
+  nonce: string
+  token: string
+}
+
+export function askerOf(request: Request): Asker {
+  const token = new URL(request.url).searchParams.get('kite') ?? ''
+  return {
+    nonce: request.headers.get('x-nonce') ?? '',
+    token: /^[\w-]{1,64}$/.test(token) ? token : '',
+  }
+}
+
+const page = ({ nonce, token }: Asker, title: string, body: string): Response =>
   new Response(
-    `<!doctype html><html lang="en"><meta charset="utf-8"><title>${title}</title><script nonce="${nonce}">${PASS_KEYS}</script><body>${body}</body></html>`,
+    `<!doctype html><html lang="en"><meta charset="utf-8"><title>${title}</title><script nonce="${nonce}">${passKeys(token)}</script><body>${body}</body></html>`,
     { headers: { 'content-type': 'text/html; charset=utf-8' } },
   )
 
+/** A link to another of these pages, which passes keys on as well. */
+const link = ({ token }: Asker, path: string, text: string): string =>
+  `<a href="${path}${token && `?kite=${token}`}">${text}</a>`
+
 /** What the camera on the ridge sees: made for the hour it is asked for. */
-export function ridgeCamera(nonce: string, now: number): Response {
+export function ridgeCamera(asker: Asker, now: number): Response {
   const date = new Date(now)
   const clock = `${String(date.getHours()).padStart(2, '0')}:${String(date.getMinutes()).padStart(2, '0')}`
   const flakes = Array.from({ length: 60 }, (_, at) => {
@@ -28,7 +50,7 @@ export function ridgeCamera(nonce: string, now: number): Response {
     return `<circle cx="${x}" cy="${y}" r="${1 + (at % 3) * 0.6}" fill="#fff" opacity="0.8"/>`
   }).join('')
   return page(
-    nonce,
+    asker,
     'Ridge camera',
     `<h1 style="font:600 15px sans-serif">Ridge camera, Tarn Ridge 2,140 m, ${clock}</h1>
 <svg viewBox="0 0 640 400" width="100%" role="img" aria-label="Snow on Tarn Ridge">
@@ -39,15 +61,15 @@ export function ridgeCamera(nonce: string, now: number): Response {
 <path d="M92 330 v-44 M88 290 h30 l-6 -8 h-24 z" stroke="#444" stroke-width="4" fill="#c23a20"/>
 ${flakes}</svg>
 <p style="font:14px sans-serif">Wind north-west 41 km/h, −8.0 °C. The next picture is taken in ten minutes.</p>
-<p style="font:14px sans-serif"><a href="/pages/notice">Notice of the snow office</a></p>`,
+<p style="font:14px sans-serif">${link(asker, '/pages/notice', 'Notice of the snow office')}</p>`,
   )
 }
 
-export const notice = (nonce: string): Response =>
+export const notice = (asker: Asker): Response =>
   page(
-    nonce,
+    asker,
     'Notice',
     `<h1 style="font:600 18px sans-serif">Harrow Range Snow Office</h1>
 <p style="font:15px sans-serif">The bulletin is issued every day at 16:00. Ask at the hut before you cross Tarn Ridge.</p>
-<p style="font:15px sans-serif"><a href="/pages/ridge-camera">Ridge camera</a></p>`,
+<p style="font:15px sans-serif">${link(asker, '/pages/ridge-camera', 'Ridge camera')}</p>`,
   )

@@ -11,6 +11,8 @@ export interface Source {
 }
 
 interface Outages {
+  /** How many pages listen now. */
+  streams: number
   down: Set<string>
   /** How to break off what is told, by key. */
   told: Map<string, Set<() => void>>
@@ -18,17 +20,26 @@ interface Outages {
 
 // Route handlers are bundled apart: what they share lives on the global object.
 const shared = globalThis as unknown as { kiteOutside?: Outages }
-shared.kiteOutside ??= { down: new Set(), told: new Map() }
+shared.kiteOutside ??= { streams: 0, down: new Set(), told: new Map() }
 const outages = shared.kiteOutside
 
-/** Stops or starts the service for those who go by a key; what they are told breaks off at once. */
-export function setRunning(key: string, running: boolean): void {
+/** So many services can be down, and so many pages listen, at once. */
+const DOWN_MOST = 200
+export const STREAMS_MOST = 64
+
+/**
+ * Stops or starts the service for those who go by a key; what they are told breaks off at once.
+ * @returns false where too many are stopped already
+ */
+export function setRunning(key: string, running: boolean): boolean {
   if (running) {
     outages.down.delete(key)
-    return
+    return true
   }
+  if (outages.down.size >= DOWN_MOST) return false
   outages.down.add(key)
   for (const breakOff of outages.told.get(key) ?? []) breakOff()
+  return true
 }
 
 export const isRunning = (key: string): boolean => !outages.down.has(key)
@@ -38,6 +49,9 @@ export const isRunning = (key: string): boolean => !outages.down.has(key)
  * lost, and `{ key, event }` for all it tells.
  */
 export function eventStream(sources: Source[], signal: AbortSignal): Response {
+  if (outages.streams >= STREAMS_MOST)
+    return Response.json({ error: 'Too many pages listen already.' }, { status: 503 })
+  outages.streams++
   const encoder = new TextEncoder()
   let close = () => {}
   const body = new ReadableStream<Uint8Array>({
@@ -47,9 +61,11 @@ export function eventStream(sources: Source[], signal: AbortSignal): Response {
       const stops = sources.map((source) => tell(source, write))
       close = () => {
         close = () => {}
+        outages.streams--
         for (const stop of stops) stop()
         controller.close()
       }
+      if (signal.aborted) close()
       signal.addEventListener('abort', () => close())
     },
     cancel: () => close(),
@@ -69,6 +85,7 @@ function tell({ key, begin }: Source, write: (line: object) => void): () => void
   const told = outages.told.get(key) ?? new Set()
   const stop = () => {
     if (told.delete(breakOff)) end()
+    if (told.size === 0) outages.told.delete(key)
   }
   const breakOff = () => {
     stop()
@@ -78,8 +95,15 @@ function tell({ key, begin }: Source, write: (line: object) => void): () => void
   return stop
 }
 
-/** A number from a query, or what stands in for it. */
-export const numberIn = (query: URLSearchParams, name: string, otherwise: number): number => {
-  const given = Number(query.get(name))
-  return query.get(name) !== null && Number.isFinite(given) && given >= 0 ? given : otherwise
+/** A number from a query, or what stands in for it; null where it is no number, or too large. */
+export const numberIn = (
+  query: URLSearchParams,
+  name: string,
+  otherwise: number,
+  most: number,
+): number | null => {
+  const text = query.get(name)
+  if (text === null) return otherwise
+  const given = text.trim() === '' ? Number.NaN : Number(text)
+  return given >= 0 && given <= most ? given : null
 }

@@ -1,25 +1,13 @@
-import { isPrivate, mayBeFramed } from '@/outside/framing'
-
-/** How long a site has to answer, in milliseconds. */
-const PATIENCE = 4000
+import { framingOf } from '@/outside/framing'
+import { problem, refusal } from '@/outside/guard'
 
 /** Whether a page lets itself be framed, by its headers; only the answer to that is passed on. */
 export async function GET(request: Request): Promise<Response> {
-  const here = new URL(request.url)
-  const address = URL.parse(here.searchParams.get('address') ?? '')
+  const refused = refusal(request.headers)
+  if (refused) return refused
+  const given = new URL(request.url).searchParams.get('address') ?? ''
+  const address = given.length <= 2000 && URL.canParse(given) ? new URL(given) : null
   if (!address || !/^https?:$/.test(address.protocol))
-    return Response.json({ error: 'Only http and https addresses.' }, { status: 400 })
-  const same = address.host === request.headers.get('host')
-  if (!same && isPrivate(address.hostname))
-    return Response.json({ error: 'Private addresses are not asked.' }, { status: 403 })
-  try {
-    const answer = await fetch(address, {
-      method: 'HEAD',
-      redirect: 'follow',
-      signal: AbortSignal.timeout(PATIENCE),
-    })
-    return Response.json({ framed: mayBeFramed(answer.headers, same) })
-  } catch {
-    return Response.json({ error: 'The site does not answer.' }, { status: 502 })
-  }
+    return problem('Only http and https addresses.', 400)
+  return Response.json(await framingOf(address, request.headers.get('host') ?? ''))
 }

@@ -1,3 +1,3 @@
-import { notice } from '@/outside/pages'
+import { askerOf, notice } from '@/outside/pages'
 
-export const GET = ({ headers }: Request): Response => notice(headers.get('x-nonce') ?? '')
+export const GET = (request: Request): Response => notice(askerOf(request))

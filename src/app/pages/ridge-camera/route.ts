@@ -1,4 +1,3 @@
-import { ridgeCamera } from '@/outside/pages'
+import { askerOf, ridgeCamera } from '@/outside/pages'
 
-export const GET = ({ headers }: Request): Response =>
-  ridgeCamera(headers.get('x-nonce') ?? '', Date.now())
+export const GET = (request: Request): Response => ridgeCamera(askerOf(request), Date.now())
