@@ -6,15 +6,17 @@ import { initialState } from '@/core/model/initial'
 import { currentId, desktop } from '@/core/model/selectors'
 import { provideConsole } from '@/store/console'
 import { shelf, useArrangement, useShelf } from '@/store/shelf'
-import { type Seed, start } from '@/store/start'
+import { type Seed, type Started, start, type Trouble } from '@/store/start'
 import { Dialogs } from './dialogs/Dialogs'
+import { Shut } from './keeping/Shut'
+import { Troubled } from './keeping/Troubled'
 import { useFrames } from './keys/frames'
 import { useKeys } from './keys/useKeys'
 import { Line } from './line/Line'
+import { Notices } from './line/Notices'
 import { OpenLine } from './line/OpenLine'
 import { OpenMenu } from './menus/OpenMenu'
 import { Rack } from './rack/Rack'
-import { Shut } from './Shut'
 import { Stage } from './stage/Stage'
 import { Trail } from './trail/Trail'
 
@@ -24,9 +26,19 @@ const seed = async (name: string): Promise<Seed> => {
   return demo(Date.now())
 }
 
-let started: Promise<'ready' | 'elsewhere'> | null = null
+/** That this page takes the shelf over is remembered while it is loaded anew, with nothing of before. */
+const TAKE = 'kite-shelf-take'
 
-const begin = (name: string, steal: boolean) => {
+function takeOver(name: string): void {
+  sessionStorage.setItem(TAKE, name)
+  location.reload()
+}
+
+let started: Promise<Started> | null = null
+
+const begin = (name: string): Promise<Started> => {
+  const take = sessionStorage.getItem(TAKE) === name
+  sessionStorage.removeItem(TAKE)
   const facts = APPS.map(({ id, name: title, plural, untitled, width, height, limits }) => ({
     id,
     name: title,
@@ -36,31 +48,28 @@ const begin = (name: string, steal: boolean) => {
     height,
     limits,
   }))
-  started = start(name, facts, () => seed(name), steal)
+  started = start(name, facts, () => seed(name), take)
   return started
 }
 
 /** The whole of one shelf: `demo`, or the person's `own`. */
 export function Workspace({ name, nonce }: { name: string; nonce: string }) {
   const [elsewhere, setElsewhere] = useState(false)
+  const [trouble, setTrouble] = useState<Trouble | null>(null)
   const ready = useShelf((shelf) => shelf.ready)
   useEffect(() => {
     // Style sheets made at run time carry the page's nonce.
     setNonce(nonce)
-    void (started ?? begin(name, false)).then((result) => setElsewhere(result === 'elsewhere'))
+    void (started ?? begin(name)).then((result) => {
+      setElsewhere(result === 'elsewhere')
+      if (typeof result === 'object') setTrouble(result)
+    })
     const taken = () => setElsewhere(true)
     addEventListener('shelf-taken-over', taken)
     return () => removeEventListener('shelf-taken-over', taken)
   }, [name, nonce])
-  if (elsewhere)
-    return (
-      <Shut
-        onUse={() => {
-          setElsewhere(false)
-          void begin(name, true)
-        }}
-      />
-    )
+  if (elsewhere) return <Shut onUse={() => takeOver(name)} />
+  if (trouble && !ready) return <Troubled trouble={trouble} />
   return ready ? (
     <Open name={name} />
   ) : (
@@ -78,6 +87,7 @@ function Open({ name }: { name: string }) {
       <Rack shelf={name} />
       <Stage />
       <Line />
+      <Notices />
       <Dialogs />
       <OpenLine />
       <Trail />

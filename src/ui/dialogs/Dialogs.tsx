@@ -6,7 +6,9 @@ import { HomesDialog } from '@/ui/homes/HomesDialog'
 import { PutRightDialog } from '@/ui/homes/PutRightDialog'
 import { WhyDialog } from '@/ui/homes/WhyDialog'
 import { AddApp } from './AddApp'
+import { ClearUp } from './ClearUp'
 import { Errands } from './Errands'
+import { ExportDocument } from './ExportDocument'
 import { FoldPreview } from './FoldPreview'
 import { ImportShelf } from './ImportShelf'
 import { KeyCard } from './KeyCard'
@@ -50,11 +52,15 @@ export function Dialogs() {
       return <KeyCard />
     case 'import shelf':
       return <ImportShelf />
+    case 'export document':
+      return <ExportDocument id={view.document} />
+    case 'clear up':
+      return <ClearUp />
     case 'open file':
     case 'export shelf':
     case 'export damaged':
+    case 'keep folder':
     case 'save document':
-    case 'export document':
     case 'copy reference':
     case 'rest':
       return <Errands view={view} />

@@ -1,12 +1,12 @@
 import { useEffect } from 'react'
-import { APPS, appOf } from '@/apps/list'
+import { APPS } from '@/apps/list'
 import type { View } from '@/core/commands/command'
 import { referenceTo } from '@/core/formats/reference'
 import { desktop, title } from '@/core/model/selectors'
-import { loadContent, saveDraft, shownContent } from '@/store/documents'
+import { damagedCopies, keepInFolder } from '@/store/begin'
+import { saveDraft } from '@/store/documents'
 import { exportShelf } from '@/store/exporting'
 import { closeView, getState, say } from '@/store/shelf'
-import { damagedCopies } from '@/store/start'
 import { chooseFiles, openFiles } from '@/ui/stage/openFiles'
 import { keepsAwake, rest } from '@/ui/stage/rest'
 import { download } from './download'
@@ -15,7 +15,10 @@ import { download } from './download'
 export function Errands({ view }: { view: View }) {
   useEffect(() => {
     closeView()
-    void run(view)
+    run(view).catch((error: unknown) => {
+      const why = error instanceof Error ? error.message.slice(0, 200) : ''
+      say(`That did not work; nothing was changed. ${why}`, { refused: true })
+    })
   }, [view])
   return null
 }
@@ -24,25 +27,40 @@ async function run(view: View): Promise<void> {
   switch (view.view) {
     case 'open file':
       return openFiles(await chooseFiles(APPS.flatMap(({ opens }) => opens).join(','), true))
-    case 'export shelf': {
-      download(await exportShelf(), `shelf-${new Date().toISOString().slice(0, 10)}.kite.json`)
-      return say('Exported the shelf file')
-    }
+    case 'export shelf':
+      return exportWhole()
     case 'export damaged': {
       const copies = await damagedCopies()
       if (!copies) return say('No saved copy was damaged. There is nothing to export.')
       download(copies, 'damaged copies.json')
       return say('Exported the damaged copies as they were found')
     }
+    case 'keep folder': {
+      const { says, refused } = await keepInFolder()
+      return say(says, refused ? { refused } : {})
+    }
     case 'rest':
       return putToRest(view.desktop)
     case 'save document':
       return saveDocument(view.window)
-    case 'export document':
-      return exportDocument(view.document)
     case 'copy reference':
       return copyReference(view.document)
   }
+}
+
+/** Says so when something of the shelf could not be read and is not in the file. */
+async function exportWhole(): Promise<void> {
+  const { file, missing } = await exportShelf()
+  download(file, `shelf-${new Date().toISOString().slice(0, 10)}.kite.json`)
+  if (missing.length === 0) return say('Exported the shelf file')
+  const names = missing.slice(0, 3).map((title) => `“${title}”`)
+  const more = missing.length > 3 ? ` and ${missing.length - 3} more` : ''
+  say(
+    `Exported the shelf file without ${names.join(', ')}${more}: what is in them cannot be read`,
+    {
+      refused: true,
+    },
+  )
 }
 
 function saveDocument(id: string): void {
@@ -63,21 +81,6 @@ function putToRest(id: string): void {
     rest([id])
     say(`${name} is at rest; it wakes when you go there`)
   }
-}
-
-async function exportDocument(id: string): Promise<void> {
-  const known = getState().documents[id]
-  const app = appOf(known?.app ?? '')
-  if (!known || !app) return
-  if (!app.write) {
-    const can = APPS.filter(({ write }) => write).map(({ plural }) => plural)
-    return say(`There is nothing to export in it. These can be: ${can.join(', ')}.`, {
-      refused: true,
-    })
-  }
-  const content = shownContent(await loadContent(id))
-  download(app.write(content, known.title), `${known.title}${app.extension ?? ''}`)
-  say(`Exported “${known.title}”`)
 }
 
 async function copyReference(id: string): Promise<void> {

@@ -1,6 +1,9 @@
 import { useEffect, useRef, useState } from 'react'
-import { BadShelfFile, difference, readShelfFile, type ShelfFile } from '@/core/formats/shelfFile'
-import { differingDocuments, importShelf } from '@/store/exporting'
+import { type Difference, difference } from '@/core/formats/merge'
+import { BadShelfFile, readShelfFile, type ShelfFile } from '@/core/formats/shelfFile'
+import type { State } from '@/core/model/types'
+import { allDocuments } from '@/store/catalogue'
+import { differingDocuments, importShelf } from '@/store/importing'
 import { closeView, getState, say } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { chooseFiles } from '@/ui/stage/openFiles'
@@ -9,6 +12,7 @@ interface Read {
   file: ShelfFile
   name: string
   differing: string[]
+  here: State
 }
 
 /** Asks for a shelf file and shows what bringing it in would change. */
@@ -28,7 +32,13 @@ async function ask(): Promise<Read | null> {
   if (!chosen) return null
   try {
     const file = readShelfFile(await chosen.text())
-    return { file, name: chosen.name, differing: await differingDocuments(file) }
+    const differing = await differingDocuments(file)
+    return {
+      file,
+      name: chosen.name,
+      differing,
+      here: { ...getState(), documents: await allDocuments() },
+    }
   } catch (error) {
     const why = error instanceof BadShelfFile ? error.message : 'it cannot be read'
     say(
@@ -41,17 +51,32 @@ async function ask(): Promise<Read | null> {
   }
 }
 
-function Preview({ file, name, differing }: Read) {
-  const change = difference(getState(), file.state)
-  const [replace, setReplace] = useState(false)
-  const rows: [number, string][] = [
-    [change.desktopsAdded.length, `desktops added: ${change.desktopsAdded.join(', ')}`],
-    [change.desktopsChanged.length, `desktops changed: ${change.desktopsChanged.join(', ')}`],
+const some = (names: string[]): string => {
+  const first = names.slice(0, 6).map((name) => (name.length > 40 ? `${name.slice(0, 40)}…` : name))
+  return `${first.join(', ')}${names.length > 6 ? ` and ${names.length - 6} more` : ''}`
+}
+
+/** How many of what would change, and which. */
+function rowsOf(change: Difference): [number, string][] {
+  return [
+    [change.desktopsAdded.length, `desktops added: ${some(change.desktopsAdded)}`],
+    [change.desktopsChanged.length, `desktops changed: ${some(change.desktopsChanged)}`],
     [change.windowsAdded, 'windows added'],
     [change.windowsMoved, 'windows moved to where the file has them'],
-    [change.documentsAdded, 'documents added'],
     [change.windowsKept, 'windows that are only here stay'],
+    [change.documentsAdded.length, `documents added: ${some(change.documentsAdded)}`],
+    [change.documentsRenamed.length, `documents renamed: ${some(change.documentsRenamed)}`],
+    [change.homesChanged, 'homes added or changed'],
+    [change.appsChanged.length, `apps added or changed: ${some(change.appsChanged)}`],
+    [change.settingsChanged.length, `settings changed: ${some(change.settingsChanged)}`],
+    [Number(change.keysChanged), 'your own keys, or the apps on number keys, as in the file'],
+    [Number(change.reordered), 'the order of the desktops, or their rows, as in the file'],
   ]
+}
+
+function Preview({ file, name, differing, here }: Read) {
+  const rows = rowsOf(difference(here, file.state))
+  const [replace, setReplace] = useState(false)
   const shown = rows.filter(([count]) => count > 0)
   return (
     <Dialog title={`Import “${name}”`} intro="What will change. Undo takes it back." width={500}>
@@ -66,6 +91,11 @@ function Preview({ file, name, differing }: Read) {
           </li>
         ))}
       </ul>
+      {file.missing?.length ? (
+        <p className="mt-3 text-alarm">
+          What is in these documents could not be read when the file was made: {some(file.missing)}.
+        </p>
+      ) : null}
       {differing.length ? (
         <fieldset className="mt-4 flex flex-col gap-1">
           <legend className="mb-1 font-semibold">
@@ -104,7 +134,11 @@ function Preview({ file, name, differing }: Read) {
           autoFocus
           onClick={() => {
             closeView()
-            importShelf(file, replace)
+            importShelf(file, replace).catch((error: unknown) =>
+              say(`It was not imported: ${String(error).slice(0, 200)}. Nothing was changed.`, {
+                refused: true,
+              }),
+            )
           }}
         >
           Import

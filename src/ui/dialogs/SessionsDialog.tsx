@@ -34,7 +34,7 @@ export function SessionsDialog() {
                     month: 'short',
                     hour: '2-digit',
                     minute: '2-digit',
-                    hour12: false,
+                    hourCycle: 'h23',
                   })}
                   <span className="block font-normal text-soft">
                     {session.state.order.length} desktops,{' '}

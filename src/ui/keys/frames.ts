@@ -1,6 +1,7 @@
 import { useEffect } from 'react'
 import { boolean, object, string } from 'yup'
 import { dispatch, getState, shelf } from '@/store/shelf'
+import { openFrame, shutFrames, wasGiven } from '@/ui/parts/pageFrames'
 import { focusContent } from '@/ui/window/focus'
 
 /**
@@ -16,6 +17,7 @@ const TWICE = 500
 
 /** A key that one of our own pages passes on. */
 const passed = object({
+  token: string().min(1).required(),
   type: string()
     .oneOf(['keydown', 'keyup'] as const)
     .required(),
@@ -30,6 +32,7 @@ const passed = object({
 /** Gives the keys back to Kite Shelf. */
 export function takeKeys(): void {
   if (document.activeElement instanceof HTMLIFrameElement) document.activeElement.blur()
+  shutFrames()
   focus()
   focusContent()
 }
@@ -39,6 +42,7 @@ export function useFrames(): void {
     let timer: ReturnType<typeof setInterval> | undefined
     const look = () => {
       const active = document.activeElement
+      if (active instanceof HTMLIFrameElement && !wasGiven(active)) return takeKeys()
       const keysIn =
         (active instanceof HTMLIFrameElement &&
           active.closest<HTMLElement>('[data-window]')?.dataset.window) ||
@@ -60,10 +64,16 @@ export function useFrames(): void {
       setTimeout(() => document.activeElement === document.body && focusContent())
     }
     const off = passKeys()
+    const listening = new AbortController()
+    const { signal } = listening
+    addEventListener('keydown', shutFrames, { capture: true, signal })
+    addEventListener('pointermove', openFrame, { capture: true, passive: true, signal })
+    addEventListener('pointerdown', openFrame, { capture: true, passive: true, signal })
     addEventListener('blur', left)
     addEventListener('focus', back)
     return () => {
       clearInterval(timer)
+      listening.abort()
       off()
       removeEventListener('blur', left)
       removeEventListener('focus', back)
@@ -78,10 +88,11 @@ function passKeys(): () => void {
     const frame = [...document.querySelectorAll('iframe')].find(
       (one) => one.contentWindow === source,
     )
-    if (!frame?.src.startsWith(`${location.origin}/pages/`)) return
-    const given = (data as { kiteShelfKey?: unknown } | null)?.kiteShelfKey
-    if (!passed.isValidSync(given, { strict: true })) return
-    const { type, ...init } = given
+    const key = (data as { kiteShelfKey?: unknown } | null)?.kiteShelfKey
+    if (!frame || !passed.isValidSync(key, { strict: true })) return
+    const { token, type, ...init } = key
+    // A page that the frame was sent on to does not know what ours was given.
+    if (token !== frame.dataset.page) return
     if (type === 'keyup' && init.key === 'Alt') {
       const now = performance.now()
       if (now - tapped < TWICE) takeKeys()

@@ -69,15 +69,6 @@ function Happened() {
           undo
         </button>
       ) : null}
-      {said.offers ? (
-        <button
-          type="button"
-          className="shrink-0 text-ink underline decoration-dashed underline-offset-[3px]"
-          onClick={() => said.offers && dispatch(said.offers.command)}
-        >
-          {said.offers.label}
-        </button>
-      ) : null}
       {said.nextTime ? (
         <span className="flex shrink-0 items-center gap-1.5 max-[1100px]:hidden">
           next time <Keys keys={said.nextTime} />
@@ -112,7 +103,7 @@ function SaveState() {
 }
 
 const clock = () =>
-  new Date().toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })
+  new Date().toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
 
 /** The time, woken once a minute. */
 function Clock() {

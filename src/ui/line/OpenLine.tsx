@@ -4,7 +4,9 @@ import { allApps, appOf } from '@/apps/list'
 import { desktopsFor, everything, type Found, KINDS, prepare, rank } from '@/core/finding/find'
 import { keysFor } from '@/core/keys/bindings'
 import type { DocumentId } from '@/core/model/types'
-import { closeView, dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { bringBack, useAllDocuments } from '@/store/catalogue'
+import { whenIdle } from '@/store/idle'
+import { closeView, dispatch, say, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
@@ -33,20 +35,23 @@ function Field() {
   const [chosen, setChosen] = useState('')
   const [texts, setTexts] = useState<ReadonlyMap<DocumentId, string>>(new Map())
   const box = useRef<HTMLDivElement>(null)
-  const documents = state.documents
+  const documents = useAllDocuments()
   useEffect(() => {
-    void textsOf(Object.keys(documents)).then(setTexts)
+    const left = new AbortController()
+    void textsOf(Object.keys(documents), left.signal).then(
+      (found) => left.signal.aborted || setTexts(found),
+    )
+    return () => left.abort()
   }, [documents])
   const all = useMemo(
     () =>
       asking
         ? desktopsFor(state, asking.command, asking.args)
-        : everything(state, { apps: allApps(state.apps), texts }),
-    [state, texts, asking],
+        : everything(state, { apps: allApps(state.apps), texts, documents }),
+    [state, texts, documents, asking],
   )
   useEffect(() => {
-    const handle = requestIdleCallback(() => prepare(all), { timeout: 300 })
-    return () => cancelIdleCallback(handle)
+    return whenIdle(() => prepare(all), 300)
   }, [all])
   const results = useMemo(() => (asking && !typed ? all : rank(all, typed)), [all, typed, asking])
   const first = results[0]
@@ -65,7 +70,15 @@ function Field() {
       return
     }
     closeView()
-    dispatch(found.command, found.args, 'key')
+    if (found.kind !== 'documents') {
+      dispatch(found.command, found.args, 'key')
+      return
+    }
+    // It may have been put away.
+    void bringBack([found.id]).then(
+      () => dispatch(found.command, found.args, 'key'),
+      () => say('It cannot be read now. Try again.', { refused: true }),
+    )
   }
   return (
     <Command

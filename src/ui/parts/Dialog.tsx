@@ -20,8 +20,8 @@ export function Dialog({
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-ground/55" />
         <Radix.Content
-          className="sheet-dialog rise top-9 left-1/2 p-5"
-          style={{ width, marginLeft: -width / 2, maxWidth: 'calc(100vw - 48px)' }}
+          className="sheet-dialog rise inset-x-0 top-9 mx-auto p-5"
+          style={{ width, maxWidth: 'calc(100vw - 48px)' }}
           {...(!intro && { 'aria-describedby': undefined })}
           onCloseAutoFocus={(event) => {
             event.preventDefault()

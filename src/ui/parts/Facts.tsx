@@ -40,4 +40,4 @@ export function HomeFact({ id }: { id: WindowId }) {
 
 /** “14:05” */
 export const timeOfDay = (at: number): string =>
-  new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })
+  new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })

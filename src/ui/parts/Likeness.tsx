@@ -1,15 +1,19 @@
 import { useEffect, useRef } from 'react'
+import { useShallow } from 'zustand/react/shallow'
 import { shownFrame } from '@/core/model/selectors'
 import type { Size, WindowId } from '@/core/model/types'
+import { whenIdle } from '@/store/idle'
 import { useArrangement } from '@/store/shelf'
 import { windowElement } from '@/ui/window/focus'
 
 /** A picture of a window: its elements, copied, and copied again when they change if it is live. */
 export function Likeness({ id, within, live }: { id: WindowId; within: Size; live?: boolean }) {
-  const size = useArrangement((state) => {
-    const window = state.windows[id]
-    return window ? shownFrame(state, window) : null
-  })
+  const size = useArrangement(
+    useShallow((state) => {
+      const window = state.windows[id]
+      return window ? shownFrame(state, window) : null
+    }),
+  )
   const place = useRef<HTMLDivElement>(null)
   useEffect(() => {
     const original = windowElement(id)?.querySelector('.win-edge')
@@ -20,8 +24,8 @@ export function Likeness({ id, within, live }: { id: WindowId; within: Size; liv
       place.current?.replaceChildren(copied)
     }
     // What is opened with it comes first: a picture can wait.
-    const soon = requestIdleCallback(copy, { timeout: 100 })
-    if (!live) return () => cancelIdleCallback(soon)
+    const leave = whenIdle(copy, 100)
+    if (!live) return leave
     const watch = new MutationObserver(copy)
     watch.observe(original, {
       childList: true,
@@ -30,7 +34,7 @@ export function Likeness({ id, within, live }: { id: WindowId; within: Size; liv
       attributes: true,
     })
     return () => {
-      cancelIdleCallback(soon)
+      leave()
       watch.disconnect()
     }
   }, [id, live])

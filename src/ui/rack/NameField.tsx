@@ -32,6 +32,8 @@ export function NameField({ id, name }: { id: DesktopId; name: string }) {
       className="min-w-0 flex-1 border-ink border-b-2 border-dashed bg-transparent font-display font-semibold text-[14.5px] outline-none"
       onKeyDown={(event) => {
         event.stopPropagation()
+        // What answers here must not be heard by the window beneath, which gets the focus next.
+        if (event.key === 'Enter' || event.key === 'Escape') event.preventDefault()
         if (event.key === 'Enter') keep(false)
         if (event.key !== 'Escape') return
         left.current = true

@@ -70,6 +70,8 @@ export function ShelfMenu({ shelf }: { shelf: string }) {
         <CommandItem command="shelf.openFile" />
         <CommandItem command="shelf.export" />
         <CommandItem command="shelf.import" />
+        <CommandItem command="shelf.keepFolder" />
+        <CommandItem command="documents.clearUp" />
         <MenuSeam />
         {FLAGS.map(({ label, on, set }) => (
           <Choice

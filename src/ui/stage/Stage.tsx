@@ -1,6 +1,7 @@
 import { type DragEvent, useEffect, useRef, useState } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
 import type { Hue } from '@/core/model/types'
+import { whenIdle } from '@/store/idle'
 import { dispatch, getState, shelf, useArrangement, useList, useShelf } from '@/store/shelf'
 import { Divider } from '@/ui/full/Divider'
 import { Glance } from '@/ui/glance/Glance'
@@ -96,8 +97,7 @@ function useWarming(count: number): number {
   const most = Math.min(count, WARM_MOST)
   useEffect(() => {
     if (warm >= most) return
-    const handle = requestIdleCallback(() => setWarm(warm + 1), { timeout: 2000 })
-    return () => cancelIdleCallback(handle)
+    return whenIdle(() => setWarm(warm + 1), 2000)
   }, [warm, most])
   return warm
 }

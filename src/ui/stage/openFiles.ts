@@ -1,25 +1,41 @@
-import { FileProblem } from '@/apps/contract'
+import { FileProblem, OpensIn } from '@/apps/contract'
 import { APPS } from '@/apps/list'
 import { putContent } from '@/store/documents'
 import { dispatch, say } from '@/store/shelf'
+import { work } from '@/store/working'
 
 /** The largest file that is opened, in bytes: contents are kept in the browser's storage. */
 const MOST = 50 * 1024 * 1024
 
-/** Opens files in the apps that take them. One that cannot be opened is named; the rest open. */
+/** Opens files in the apps that take them. Those that cannot be opened are named; the rest open. */
 export async function openFiles(files: File[]): Promise<void> {
+  const problems: string[] = []
   for (const file of files) {
     try {
-      await openFile(file)
+      await work(`Reading “${file.name}”…`, (working) => openFile(file, working))
     } catch (error) {
       const why = error instanceof FileProblem ? error.message : 'it cannot be read'
-      say(`“${file.name}” was not opened: ${why}. Nothing was changed.`, { refused: true })
-      return
+      problems.push(`“${file.name}”: ${why}`)
     }
   }
+  const [first] = problems
+  if (!first) return
+  const opened = files.length - problems.length
+  const rest = opened
+    ? `The other ${opened === 1 ? 'one is' : `${opened} are`} open.`
+    : 'Nothing was changed.'
+  say(
+    `${problems.length === 1 ? 'Not opened' : `${problems.length} files were not opened`}: ${problems.join('; ')}. ${rest}`,
+    {
+      refused: true,
+    },
+  )
 }
 
-async function openFile(file: File): Promise<void> {
+async function openFile(
+  file: File,
+  working: Parameters<Parameters<typeof work>[1]>[0],
+): Promise<void> {
   const extension = /\.\w+$/.exec(file.name.toLowerCase())?.[0] ?? ''
   const app = APPS.find(({ opens }) => opens.includes(extension))
   if (!app?.read) {
@@ -27,11 +43,16 @@ async function openFile(file: File): Promise<void> {
     throw new FileProblem(`no app opens such files. Those that open end in ${known}`)
   }
   if (file.size > MOST) throw new FileProblem('it is larger than 50 MB')
-  const content = await app.read(file)
+  const read = await app.read(file, working)
+  if (working.signal.aborted) throw new FileProblem('you ended it')
+  const elsewhere = read instanceof OpensIn ? read : null
   const document = `document-${crypto.randomUUID()}`
-  putContent(document, { saved: content, draft: null })
-  const title = file.name.replace(/\.\w+$/, '')
-  dispatch('window.open', { app: app.id, document, title }, 'app')
+  putContent(document, { saved: elsewhere ? elsewhere.content : read, draft: null })
+  // A file that is all extension is called by it.
+  const title = file.name.replace(/\.\w+$/, '').trim() || file.name
+  const outcome = dispatch('window.open', { app: elsewhere?.app ?? app.id, document, title }, 'app')
+  if (!outcome.ok) throw new FileProblem(outcome.reason)
+  if (elsewhere) say(`Opened “${title}”: ${elsewhere.says}`)
 }
 
 /** Asks the person for files of this computer. */

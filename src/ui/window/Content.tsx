@@ -1,6 +1,10 @@
-import { Component, type ComponentType, lazy, memo, type ReactNode, Suspense } from 'react'
+import { type ComponentType, lazy, memo, Suspense, useEffect, useMemo, useState } from 'react'
+import { ErrorBoundary } from 'react-error-boundary'
 import type { AppProps } from '@/apps/contract'
 import { appOf } from '@/apps/list'
+import type { DocumentId } from '@/core/model/types'
+import { retryContent, shownContent, useContent, useUnreadable } from '@/store/documents'
+import { beginOpening, didNotEnd, endOpening, isLarge } from './opening'
 
 const components = new Map<string, ComponentType<AppProps>>()
 
@@ -15,33 +19,94 @@ function componentOf(app: string): ComponentType<AppProps> | null {
 
 /** What a window shows. An app that fails takes only its own window with it. */
 export const Content = memo(function Content({ app, ...props }: AppProps & { app: string }) {
+  const [, setRound] = useState(0)
+  const unreadable = useUnreadable(props.document)
+  const [wanted, setWanted] = useState(() => !didNotEnd(props.document))
+  const large = useLarge(props.document, wanted)
   const App = componentOf(app)
+  if (unreadable)
+    return (
+      <Stopped
+        says="What is in this document cannot be read. It is not written over."
+        does="Try again"
+        onDo={() => retryContent(props.document)}
+      />
+    )
+  if (large && !wanted)
+    return (
+      <Stopped
+        says="Opening this did not end the last time; there is very much of it."
+        does="Open it all the same"
+        onDo={() => setWanted(true)}
+      />
+    )
+  // Noted before it begins: what hangs the page does not come to its end.
+  if (large) beginOpening(props.document)
   if (!App) return <p className="m-auto p-4 text-soft">There is no app called “{app}” here.</p>
   return (
-    <Guard>
+    <ErrorBoundary
+      onReset={() => {
+        // Its code may not have come: what failed once is not remembered.
+        components.delete(app)
+        setRound((round) => round + 1)
+      }}
+      fallbackRender={({ error, resetErrorBoundary }) => (
+        <Stopped
+          says="This app stopped. What it showed is kept."
+          why={error instanceof Error ? error.message : String(error)}
+          does="Start it again"
+          onDo={resetErrorBoundary}
+        />
+      )}
+    >
       <Suspense>
         <App {...props} />
       </Suspense>
-    </Guard>
+    </ErrorBoundary>
   )
 })
 
-class Guard extends Component<{ children: ReactNode }, { failed: boolean }> {
-  override state = { failed: false }
+/** How long it is waited before a large content counts as opened, in milliseconds. */
+const SETTLED = 1500
 
-  static getDerivedStateFromError() {
-    return { failed: true }
-  }
+/** Whether there is very much in a document; once it is opened, that is noted. */
+function useLarge(id: DocumentId, opened: boolean): boolean {
+  const content = useContent(id)
+  const large = useMemo(() => content !== undefined && isLarge(shownContent(content)), [content])
+  useEffect(() => {
+    if (!large || !opened) return
+    const timer = setTimeout(() => endOpening(id), SETTLED)
+    return () => clearTimeout(timer)
+  }, [large, opened, id])
+  return large
+}
 
-  override render() {
-    if (!this.state.failed) return this.props.children
-    return (
-      <div className="m-auto flex flex-col items-center gap-3 p-4">
-        <p>This app stopped. What it showed is kept.</p>
-        <button type="button" className="btn" onClick={() => this.setState({ failed: false })}>
-          Start it again
-        </button>
-      </div>
-    )
-  }
+/** Instead of what a window shows, with what may help. */
+function Stopped({
+  says,
+  why,
+  does,
+  onDo,
+}: {
+  says: string
+  why?: string
+  does: string
+  onDo(): void
+}) {
+  return (
+    <div
+      role="alert"
+      className="m-auto flex max-w-full flex-col items-center gap-3 p-4 text-center"
+    >
+      <p>{says}</p>
+      {why ? (
+        <p className="max-h-24 overflow-auto break-words font-mono text-[12px] text-soft">
+          {why.slice(0, 300)}
+        </p>
+      ) : null}
+      <button type="button" className="btn" data-autofocus="" onClick={onDo}>
+        {does}
+      </button>
+    </div>
+  )
 }

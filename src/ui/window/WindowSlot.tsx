@@ -200,7 +200,9 @@ const Hem = memo(function Hem({
       >
         {Glyph ? <Glyph size={15} aria-hidden /> : null}
       </button>
-      <b className="min-w-0 truncate font-semibold">{name}</b>
+      <b dir="auto" className="min-w-0 truncate font-semibold">
+        {name}
+      </b>
       {away ? (
         <HemIcon id={id} command="window.why" label="Away from home: why here?">
           <HomeGlyph size={14} />

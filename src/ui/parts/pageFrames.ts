@@ -1,0 +1,59 @@
+/**
+ * A page in a frame may take the focus by itself. A frame that the pointer has not moved over since
+ * the last key was pressed elsewhere is inert: nobody can have pushed into it, so that the focus is
+ * taken back at once. A page that does it again and again is stopped, for a key may be lost each time.
+ */
+
+const frames = (): NodeListOf<HTMLIFrameElement> => document.querySelectorAll('iframe[data-page]')
+
+/** The frame whose page was given the keys, by key or by pushing into it. */
+let given: HTMLIFrameElement | null = null
+
+/** Gives the keys to the page in a frame. */
+export function giveKeys(frame: HTMLIFrameElement): void {
+  given = frame
+  frame.inert = false
+  frame.focus()
+}
+
+/** No page gets the keys before the pointer moves over it again. */
+export function shutFrames(): void {
+  const { activeElement } = document
+  if (given !== activeElement) given = null
+  for (const frame of frames()) if (frame !== activeElement) frame.inert = true
+}
+
+/** The pointer is over a frame: it may be pushed now. */
+export function openFrame({ target }: Event): void {
+  const frame =
+    target instanceof Element
+      ? target.querySelector<HTMLIFrameElement>(':scope > iframe[data-page]')
+      : null
+  if (frame?.inert) frame.inert = false
+}
+
+/** So often a page may take the keys by itself before it is stopped: many do when they are loaded. */
+const TAKEN_MOST = 3
+
+interface Watched {
+  taken: number
+  stop(): void
+}
+const watched = new WeakMap<HTMLIFrameElement, Watched>()
+
+/** A frame that was just made: inert, and stopped when its page takes the keys again and again. */
+export function watchFrame(frame: HTMLIFrameElement, stop: () => void): void {
+  frame.inert = true
+  watched.set(frame, { taken: 0, stop })
+}
+
+/** Whether the person can have given the keys to a frame; else it took them by itself. */
+export function wasGiven(frame: HTMLIFrameElement): boolean {
+  // Not every browser tells whether anything was pushed.
+  if (!frame.inert && navigator.userActivation?.isActive !== false) given = frame
+  // Once given it has them until they are taken back, also when nothing is pushed for long.
+  if (frame === given) return true
+  const watch = watched.get(frame)
+  if (watch && ++watch.taken === TAKEN_MOST) watch.stop()
+  return false
+}
