@@ -147,7 +147,7 @@ test('a file of the drawer is dragged over a row, its desktop opens, and it is d
   await page.waitForTimeout(300)
   await page.mouse.move(row.x + 82, row.y + 21)
   await expect.poll(() => shelf.here()).toBe('rota')
-  const cell = shelf.window('rota').locator('[data-cell="6:1"]')
+  const cell = shelf.window('rota').locator('[aria-rowindex="8"] > [aria-colindex="2"]')
   const box = await cell.boundingBox()
   await page.mouse.move(box?.x ?? 0, box?.y ?? 0, { steps: 4 })
   await page.mouse.move((box?.x ?? 0) + 20, (box?.y ?? 0) + 8, { steps: 4 })

@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { largeShelf } from '../bench/shelf.mjs'
-import { installChromium, root } from './ready.mjs'
+import { chromiumFlags, installChromium, root } from './ready.mjs'
 import { serve } from './serve.mjs'
 
 installChromium()
@@ -11,7 +11,7 @@ const { chromium } = await import('@playwright/test')
 const { address, stop } = await serve({ from: 4280, quiet: true })
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  args: chromiumFlags,
 })
 
 const sorted = (values) => values.toSorted((a, b) => a - b)

@@ -9,6 +9,17 @@ import { fileURLToPath } from 'node:url'
 export const root = fileURLToPath(new URL('..', import.meta.url))
 export const next = join(root, 'node_modules/next/dist/bin/next')
 
+/** How Chromium is started: also as root, and without asking anything of the network. */
+export const chromiumFlags = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
+
 const digest = (text) => createHash('sha256').update(text).digest('hex')
 const read = (path) => (existsSync(path) ? readFileSync(path, 'utf8') : '')
 

@@ -13,15 +13,23 @@ export async function serve({
   installPackages()
   build()
   const port = await freePort(from)
-  const server = spawn(process.execPath, [next, 'start', '--port', String(port)], {
-    cwd: root,
-    stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
-    env: {
-      ...process.env,
-      ...(demo && { KITE_SHELF_START: 'demo' }),
-      NEXT_TELEMETRY_DISABLED: '1',
+  // Nobody but this machine is answered unless it is told otherwise.
+  const host = process.env.HOST ?? '127.0.0.1'
+  const hosts = ['localhost', '127.0.0.1', host].map((name) => `${name}:${port}`).join(',')
+  const server = spawn(
+    process.execPath,
+    [next, 'start', '--hostname', host, '--port', String(port)],
+    {
+      cwd: root,
+      stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
+      env: {
+        KITE_SHELF_HOSTS: hosts,
+        ...process.env,
+        ...(demo && { KITE_SHELF_START: 'demo' }),
+        NEXT_TELEMETRY_DISABLED: '1',
+      },
     },
-  })
+  )
   const stop = () => server.kill()
   process.once('exit', stop)
   for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => process.exit(0))

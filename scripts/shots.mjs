@@ -1,7 +1,7 @@
 // npm run shots: one current picture of each main view, from the demo data.
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { installChromium, root } from './ready.mjs'
+import { chromiumFlags, installChromium, root } from './ready.mjs'
 import { serve } from './serve.mjs'
 
 installChromium()
@@ -12,7 +12,7 @@ mkdirSync(folder, { recursive: true })
 
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  args: chromiumFlags,
 })
 
 /** A fresh demo at two in the afternoon, driven by keys, and a picture of what it shows. */

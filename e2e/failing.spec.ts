@@ -1,0 +1,233 @@
+import { expect, ShelfPage, test } from './shelf'
+
+test('the trail and the loft open with a window that fills its display', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+Shift+-')
+  await page.keyboard.down('Alt')
+  await shelf.press('Backquote')
+  await expect(page.getByRole('dialog', { name: 'Trail' })).toBeVisible()
+  await shelf.press('Escape')
+  await page.keyboard.up('Alt')
+  await shelf.press('Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+  await expect(page.getByRole('complementary', { name: 'Bench' })).toContainText('maximised')
+  await shelf.press('Escape', 'Alt+Enter', 'Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+  await shelf.press('Escape')
+  await expect(page.locator('#stage')).toBeVisible()
+})
+
+test('a name that is typed is not heard by the window beneath', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+P')
+  const reply = page.getByRole('textbox', { name: /^Reply to/ })
+  await reply.fill('Half a reply')
+  const sent = page.getByRole('log').getByText('Half a reply')
+  await shelf.press('Alt+Shift+;', 'R')
+  await expect(page.getByRole('textbox', { name: 'Name of the desktop' })).toBeFocused()
+  await page.keyboard.type('Hut line')
+  await shelf.press('Enter')
+  await expect(shelf.row('Hut line')).toBeVisible()
+  await expect(reply).toHaveValue('Half a reply')
+  await expect(sent).toHaveCount(0)
+})
+
+test('an app whose code does not come can be started again', async ({ shelf, page }) => {
+  shelf.expected = /Failed to load|ChunkLoadError|Failed to fetch|chunk/i
+  await shelf.open('shelf')
+  let down = true
+  await page.route('**/_next/static/chunks/**', (route) =>
+    down ? route.abort() : route.continue(),
+  )
+  await shelf.press('Alt+4')
+  const stopped = page.getByRole('alert').filter({ hasText: 'This app stopped' })
+  await expect(stopped).toBeVisible()
+  // Its window can be dealt with as any other.
+  await shelf.run('window.minimise')
+  await shelf.run('window.focus', { window: Object.keys((await shelf.state()).windows)[0] })
+  down = false
+  await stopped.getByRole('button', { name: 'Start it again' }).click()
+  await expect(page.getByRole('textbox', { name: 'Time or duration' })).toBeVisible()
+})
+
+test('an app that throws at its content shows why; the shelf lives on', async ({ shelf, page }) => {
+  shelf.expected = /./
+  await shelf.open('shelf')
+  const exporting = page.waitForEvent('download')
+  await shelf.press('Alt+2')
+  await expect(page.getByRole('grid')).toBeVisible()
+  await shelf.run('shelf.export')
+  const stream = await (await exporting).createReadStream()
+  let text = ''
+  for await (const chunk of stream) text += chunk
+  const file = JSON.parse(text)
+  const [id = ''] = Object.keys(file.documents)
+  file.documents[id] = { saved: { columns: 5, rows: 'none' }, draft: null }
+  const chooser = page.waitForEvent('filechooser')
+  await shelf.run('shelf.import')
+  await (await chooser).setFiles({
+    name: 'odd.kite.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(file)),
+  })
+  await page.getByLabel('Take what is in the file').check()
+  await page.getByRole('button', { name: 'Import' }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'This app stopped' })).toBeVisible()
+  await shelf.press('Alt+Z')
+  await page.getByRole('button', { name: 'Start it again' }).click()
+  await expect(page.getByRole('grid')).toBeVisible()
+})
+
+/** A page that takes the focus when it is loaded, or again and again. */
+const taking = (again: boolean) => `<!doctype html><title>Takes</title><input><script>
+  const take = () => document.querySelector('input').focus()
+  setTimeout(take, 300)
+  ${again ? 'setInterval(take, 50)' : ''}</script>`
+
+test('a page that takes the keys once does not keep them; by key it gets them', async ({
+  shelf,
+  page,
+}) => {
+  await page.route('**/pages/notice*', (route) =>
+    route.fulfill({ contentType: 'text/html', body: taking(false) }),
+  )
+  await shelf.open('shelf')
+  await shelf.press('Alt+8')
+  const address = page.getByLabel('Address')
+  await address.fill('/pages/notice')
+  await shelf.press('Enter')
+  await expect(page.locator('iframe')).toBeVisible()
+  await page.waitForTimeout(600)
+  await expect(address).toBeFocused()
+  await page.keyboard.type('still here')
+  await expect(address).toHaveValue(/still here/)
+  await shelf.press('ArrowDown')
+  await expect(page.getByRole('button', { name: 'keys go to the page' })).toBeVisible()
+})
+
+test('a page that takes the keys again and again is stopped, with a choice', async ({
+  shelf,
+  page,
+}) => {
+  await page.route('**/pages/notice*', (route) =>
+    route.fulfill({ contentType: 'text/html', body: taking(true) }),
+  )
+  await shelf.open('shelf')
+  await shelf.press('Alt+8')
+  await page.getByLabel('Address').fill('/pages/notice')
+  await shelf.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'takes the keys' })).toBeVisible()
+  await shelf.press('Alt+1')
+  const text = page.getByRole('textbox', { name: 'Text' })
+  await expect(text).toBeFocused()
+  await page.keyboard.type('These words stay here', { delay: 40 })
+  await expect(text).toHaveText('These words stay here')
+  await page.getByRole('button', { name: 'Show it all the same' }).click()
+  await expect(page.locator('iframe')).toBeVisible()
+})
+
+test('several files: a bad one is named, the others open; a name that is all extension is one', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  const png = Buffer.alloc(40)
+  Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]).copy(png)
+  png.writeUInt32BE(20_000, 16)
+  png.writeUInt32BE(20_000, 20)
+  await shelf.drop(
+    { name: 'huge.png', type: 'image/png', content: png },
+    { name: '.csv', type: 'text/csv', content: 'a,b\n1,2' },
+    { name: 'bad.csv', type: 'text/csv', content: 'a\n"1' },
+  )
+  await expect(shelf.said()).toContainText('2 files were not opened')
+  await expect(shelf.said()).toContainText('20000 × 20000 pixels')
+  const { windows, documents } = await shelf.state()
+  expect(Object.keys(windows)).toHaveLength(1)
+  expect(Object.values(documents).map(({ title }) => title)).toEqual(['.csv'])
+  await shelf.run('window.solo')
+  await shelf.reload()
+  expect(await shelf.rowNames()).toContain('.csv')
+  await expect(page.getByRole('region', { name: 'Notices' })).toBeEmpty()
+})
+
+test('a table that a spreadsheet would run asks how it is exported', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  await shelf.drop({ name: 'risky.csv', type: 'text/csv', content: 'a,b\n=1+1,-8.0\n' })
+  await expect(page.getByRole('gridcell', { name: '=1+1' })).toBeVisible()
+  const given = page.waitForEvent('download')
+  await shelf.run('window.export')
+  await expect(page.getByRole('dialog', { name: 'Export “risky”' })).toContainText('1 cell begins')
+  await shelf.press('Enter')
+  const stream = await (await given).createReadStream()
+  let text = ''
+  for await (const chunk of stream) text += chunk
+  expect(text).toBe("a,b\r\n'=1+1,-8.0\r\n")
+})
+
+test('documents are cleared up in one step, which is taken back', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  await shelf.press('Alt+1', 'Alt+Backspace')
+  const old = { app: 'document', unsaved: false, openedAt: 5 }
+  await shelf.run('documents.bring', { documents: [{ ...old, id: 'old', title: 'Last winter' }] })
+  const before = (await shelf.state()).documents
+  await shelf.run('documents.clearUp')
+  const list = page.getByRole('list', { name: 'Documents that may go' })
+  await expect(list.getByRole('checkbox')).toHaveCount(2)
+  await expect(list).toContainText('Last winter')
+  await page.getByRole('button', { name: 'Delete 2 documents' }).click()
+  await expect(shelf.said()).toContainText('Deleted 2 documents')
+  await shelf.press('Alt+Z')
+  expect((await shelf.state()).documents).toEqual(before)
+})
+
+test('menus and dialogs stay on the screen', async ({ shelf, page }) => {
+  await page.setViewportSize({ width: 960, height: 640 })
+  await shelf.open()
+  const within = async (box: { x: number; y: number; width: number; height: number } | null) => {
+    expect(box?.x).toBeGreaterThanOrEqual(0)
+    expect(box?.y).toBeGreaterThanOrEqual(0)
+    expect((box?.x ?? 0) + (box?.width ?? 0)).toBeLessThanOrEqual(960)
+    expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThanOrEqual(640)
+  }
+  await page.getByRole('button', { name: 'Kite Shelf menu' }).click()
+  await within(await page.getByRole('menu').boundingBox())
+  await shelf.press('Escape')
+  await shelf.window('stations').locator('.hem').click({ button: 'right' })
+  await within(await page.getByRole('menu').boundingBox())
+  await shelf.press('Escape', 'Alt+Shift+/')
+  await within(await page.getByRole('dialog', { name: 'Keys' }).boundingBox())
+})
+
+test('a shelf that could not be written is not emptied by the tab that lost it', async ({
+  shelf,
+  page,
+  context,
+}) => {
+  await page.addInitScript(() => {
+    if (self !== top) return
+    const put = IDBObjectStore.prototype.put
+    IDBObjectStore.prototype.put = function (...args) {
+      if ('full' in window) throw new DOMException('full', 'QuotaExceededError')
+      return put.apply(this, args)
+    }
+  })
+  await shelf.open('shelf')
+  await shelf.run('desktop.create', { name: 'Ridge', stay: true })
+  await shelf.kept()
+  await page.evaluate(() => Object.assign(window, { full: true }))
+  await shelf.run('desktop.rename', { name: 'Cannot be kept there' })
+  await expect(page.getByRole('alert').filter({ hasText: 'storage is full' })).toBeVisible()
+  const other = new ShelfPage(await context.newPage())
+  await other.page.goto('/shelf')
+  await other.page.getByRole('button', { name: 'Use it here' }).click()
+  await expect(other.page.locator('#stage')).toBeVisible()
+  // The log of changes had it; and what failed is not tried again from a page that has nothing left.
+  await page.evaluate(() => delete (window as { full?: boolean }).full)
+  await page.waitForTimeout(6500)
+  await other.reload()
+  expect(await other.rowNames()).toEqual(['Cannot be kept there', 'Ridge'])
+})
