@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { chromiumFlags } from './scripts/ready.mjs'
 
 const port = 4199
 
@@ -7,8 +8,8 @@ export default defineConfig({
   outputDir: 'test-results/e2e',
   fullyParallel: true,
   workers: 2,
-  // A loaded machine may miss a beat; what needed its second try is listed as flaky.
-  retries: 1,
+  // A second try would hide a cause.
+  retries: 0,
   timeout: 30_000,
   expect: { timeout: 7_000 },
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['line'], ['json']] : 'line',
@@ -20,19 +21,11 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args: chromiumFlags,
     },
   },
   webServer: {
-    command: `node node_modules/next/dist/bin/next start --port ${port}`,
+    command: `node node_modules/next/dist/bin/next start --hostname 127.0.0.1 --port ${port}`,
     port,
     env: { KITE_SHELF_START: 'demo', NEXT_TELEMETRY_DISABLED: '1' },
     stdout: 'ignore',
