@@ -4,7 +4,14 @@ import { merge } from '@/core/formats/merge'
 import { maybeId } from '@/core/formats/shape'
 import { BadState, readState } from '@/core/formats/shelfFile'
 import { currentId, openDesktop, stack } from '@/core/model/selectors'
-import { DESKTOPS_MOST, EVERY, LONGEST, type State, type Window } from '@/core/model/types'
+import {
+  DESKTOPS_MOST,
+  DISPLAY_LEAST,
+  EVERY,
+  LONGEST,
+  type State,
+  type Window,
+} from '@/core/model/types'
 import { nameLetters, putBack, settleFocus } from './change'
 import { command, no, type Refusal } from './command'
 import { fitWindows, openWindow } from './opening'
@@ -36,8 +43,8 @@ export const resizeDisplay = command({
   step: false,
   args: {
     display: maybeId().required(),
-    width: number().integer().min(320).max(LONGEST).required(),
-    height: number().integer().min(200).max(LONGEST).required(),
+    width: number().integer().min(DISPLAY_LEAST.width).max(LONGEST).required(),
+    height: number().integer().min(DISPLAY_LEAST.height).max(LONGEST).required(),
   },
   can: (state, args) =>
     Object.hasOwn(state.displays, args.display) || no('There is no such display.'),

@@ -86,6 +86,20 @@ test('whatever happened to a state, it is read, read in part with all rules, or 
   )
 })
 
+test('a display too small to reach a window on is not kept', () => {
+  const given = structuredClone(new World().state)
+  Object.assign(given.displays.near ?? {}, { width: 0.5 })
+  Object.assign(given, { desktops: {} })
+  expect(() => readState(given)).toThrow(BadState)
+  const world = new World()
+  world.open('notes')
+  const shelf = structuredClone(world.state)
+  Object.assign(shelf.displays.near ?? {}, { width: 0.5 })
+  const found = salvage(shelf)
+  expect(found?.lost).toEqual(['1 display'])
+  expect(found && check(found.state)).toEqual([])
+})
+
 test('windows are kept when their desktops are gone, and what is lost is told', () => {
   const world = new World()
   const [field] = world.desktops('Field')

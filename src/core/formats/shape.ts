@@ -1,5 +1,15 @@
-import { array, boolean, mixed, number, object, type Schema, string, ValidationError } from 'yup'
-import { BACKDROPS, HUES, LONGEST } from '@/core/model/types'
+import {
+  array,
+  boolean,
+  mixed,
+  number,
+  object,
+  ref,
+  type Schema,
+  string,
+  ValidationError,
+} from 'yup'
+import { BACKDROPS, DISPLAY_LEAST, HUES, LONGEST } from '@/core/model/types'
 
 /**
  * The shape of a state, for everything that comes from outside or was kept. Objects are looked at
@@ -60,8 +70,8 @@ const window = object({
   limits: object({
     minWidth: length(),
     minHeight: length(),
-    maxWidth: number().positive().max(LONGEST),
-    maxHeight: number().positive().max(LONGEST),
+    maxWidth: number().positive().min(ref('minWidth')).max(LONGEST),
+    maxHeight: number().positive().min(ref('minHeight')).max(LONGEST),
   }).required(),
   z: height(),
   openedAt: moment(),
@@ -103,8 +113,8 @@ const desktop = object({
 const display = object({
   id: id(),
   name: string().required(),
-  width: length(),
-  height: length(),
+  width: length().min(DISPLAY_LEAST.width),
+  height: length().min(DISPLAY_LEAST.height),
   scale: number().required().positive().max(16),
   x: coordinate(),
   y: coordinate(),

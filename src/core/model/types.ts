@@ -277,5 +277,8 @@ export const DESKTOPS_MOST = 40
 export const HEM = 30
 /** How much of the hem stays within reach. */
 export const REACH = 48
+
+/** The smallest a display can be, in CSS pixels: windows must be within reach on it. */
+export const DISPLAY_LEAST: Size = { width: 320, height: 200 }
 /** The longest side a window or a display can have, in CSS pixels. */
 export const LONGEST = 20_000

@@ -1,6 +1,6 @@
 import { type DragEvent, useEffect, useRef, useState } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
-import type { Hue } from '@/core/model/types'
+import { DISPLAY_LEAST, type Hue } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
 import { dispatch, getState, shelf, useArrangement, useList, useShelf } from '@/store/shelf'
 import { Divider } from '@/ui/full/Divider'
@@ -124,8 +124,8 @@ function useStageSize(stage: React.RefObject<HTMLElement | null>, display: strin
     const element = stage.current
     if (!element) return
     const measure = () => {
-      const width = Math.max(320, Math.round(element.clientWidth))
-      const height = Math.max(200, Math.round(element.clientHeight))
+      const width = Math.max(DISPLAY_LEAST.width, Math.round(element.clientWidth))
+      const height = Math.max(DISPLAY_LEAST.height, Math.round(element.clientHeight))
       const known = getState().displays[display]
       if (known?.width !== width || known.height !== height)
         dispatch('display.resize', { display, width, height }, 'app')
