@@ -8,6 +8,7 @@ import type { By, JournalEvent } from '@/core/journal/events'
 import { keysFor } from '@/core/keys/bindings'
 import { initialState } from '@/core/model/initial'
 import { ownFacts } from '@/core/model/ownApps'
+import { isVisible } from '@/core/model/selectors'
 import type { AppFacts, DesktopId, State, WindowId } from '@/core/model/types'
 import { sameItems, sameValues } from './same'
 
@@ -182,6 +183,8 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   if (text !== undefined)
     patch.said = { text, step, count: ++count, ...(keys && { nextTime: keys }) }
   else if (before.said?.refused && by !== 'app') patch.said = null
+  const view = patch.view === undefined ? before.view : patch.view
+  if (view && !isAbout(view, session.state)) patch.view = null
   const aloud = [outcome.say, announce].filter(Boolean).join('. ')
   if (aloud) patch.announced = aloud
   shelf.setState(patch)
@@ -212,6 +215,15 @@ function shown(show: View, { loft, loftBy }: Shelf): Partial<Shelf> {
   if (show.view !== 'loft') return { view: show }
   if (show.by && loft) return { view: null, loftBy: loftBy === 'app' ? 'desktop' : 'app' }
   return { view: null, loft: !loft, loftBy: show.by ?? 'desktop', marked: [] }
+}
+
+/** Whether what a view is about is still there; for the pad, whether it can be seen. */
+function isAbout(view: View, state: State): boolean {
+  const window = 'window' in view ? state.windows[view.window] : undefined
+  if (view.view === 'pad') return !!window && isVisible(state, window)
+  if ('window' in view && !window) return false
+  if ('desktop' in view && view.desktop && !state.desktops[view.desktop]) return false
+  return !('document' in view) || !!state.documents[view.document]
 }
 
 export const closeLoft = (): void => shelf.setState({ loft: false })

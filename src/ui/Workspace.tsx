@@ -16,6 +16,7 @@ import { Line } from './line/Line'
 import { Notices } from './line/Notices'
 import { OpenLine } from './line/OpenLine'
 import { OpenMenu } from './menus/OpenMenu'
+import { Guarded } from './parts/Guarded'
 import { Rack } from './rack/Rack'
 import { Stage } from './stage/Stage'
 import { Trail } from './trail/Trail'
@@ -84,14 +85,22 @@ function Open({ name }: { name: string }) {
   useEffect(provideConsole, [])
   return (
     <div className="grid h-full grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_36px] [--rack:208px] max-[1000px]:[--rack:60px]">
-      <Rack shelf={name} />
+      <Rack name={name} />
       <Stage />
       <Line />
       <Notices />
-      <Dialogs />
-      <OpenLine />
-      <Trail />
-      <OpenMenu />
+      <Guarded name="What was asked">
+        <Dialogs />
+      </Guarded>
+      <Guarded name="The line">
+        <OpenLine />
+      </Guarded>
+      <Guarded name="The trail">
+        <Trail />
+      </Guarded>
+      <Guarded name="The menu" onFail={() => shelf.setState({ menu: null })}>
+        <OpenMenu />
+      </Guarded>
       <Announcer />
     </div>
   )

@@ -20,13 +20,16 @@ export function focusOn(draft: State, id: WindowId): void {
   current(draft).focus = id
 }
 
-/** After windows moved: focus stays where it can be seen, or goes to the topmost window here. */
+/**
+ * After windows moved: focus stays where it can be seen, or goes to the topmost window of this
+ * desktop's own. One that stands on every desktop gets it only when it is asked for: keys meant for
+ * an empty desktop would act on it everywhere.
+ */
 export function settleFocus(draft: State): void {
   const focused = draft.focus ? draft.windows[draft.focus] : undefined
   if (focused && isVisible(draft, focused)) return
   const here = currentId(draft)
-  const visible = stack(draft, here).filter((other) => isVisible(draft, other))
-  const next = visible.find((other) => other.desktop === here) ?? visible[0]
+  const next = stack(draft, here).find((other) => other.desktop === here && isVisible(draft, other))
   draft.focus = null
   desktop(draft, here).focus = null
   if (next) focusOn(draft, next.id)

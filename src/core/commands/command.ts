@@ -40,6 +40,9 @@ export type View =
   | { view: 'homes' }
   | { view: 'keys' }
   | { view: 'line' }
+  | { view: 'rack' }
+  | { view: 'apps' }
+  | { view: 'menu' }
   | { view: 'loft'; by?: 'app' }
   | { view: 'unstack'; app: boolean; desktop?: DesktopId }
   | { view: 'glance'; desktop: DesktopId }

@@ -207,7 +207,10 @@ const opens = (
     | 'keep folder'
     | 'clear up'
     | 'import shelf'
-    | 'sessions',
+    | 'sessions'
+    | 'rack'
+    | 'apps'
+    | 'menu',
   id: string,
   title: string,
 ) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
@@ -226,6 +229,9 @@ export const shelfCommands = [
   }),
   inspector,
   opens('line', 'line.open', 'Find anything'),
+  opens('rack', 'rack.walk', 'Go to the rack'),
+  opens('apps', 'apps.walk', 'Go to the apps'),
+  opens('menu', 'shelf.menu', 'Menu of the whole shelf'),
   command({
     id: 'unstack.open',
     title: 'Unstack: windows side by side',

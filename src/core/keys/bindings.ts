@@ -110,6 +110,9 @@ const FIXED: Bound[] = [
   { keys: 'Alt+Shift+; P', command: 'home.askPutRight' },
   { keys: 'Alt+Shift+; Home', command: 'window.goHome' },
   { keys: 'Alt+Shift+; O', command: 'shelf.openFile' },
+  { keys: 'Alt+Shift+; K', command: 'rack.walk' },
+  { keys: 'Alt+Shift+; J', command: 'apps.walk' },
+  { keys: 'Alt+Shift+; M', command: 'shelf.menu' },
   { keys: 'Alt+End', command: 'app.cycle' },
   { keys: 'Alt+Shift+End', command: 'app.cycle', args: { back: true } },
   ...digits.flatMap((slot) => [

@@ -63,6 +63,8 @@ export function Dialogs() {
     case 'save document':
     case 'copy reference':
     case 'rest':
+    case 'rack':
+    case 'apps':
       return <Errands view={view} />
     default:
       return null

@@ -39,6 +39,10 @@ async function run(view: View): Promise<void> {
       const { says, refused } = await keepInFolder()
       return say(says, refused ? { refused } : {})
     }
+    case 'rack':
+      return walkTo('[data-row-name][aria-current]')
+    case 'apps':
+      return walkTo('.app-row button')
     case 'rest':
       return putToRest(view.desktop)
     case 'save document':
@@ -72,6 +76,9 @@ function saveDocument(id: string): void {
   saveDraft(window.document)
   say(unsaved ? `Saved “${name}”` : `“${name}” has no changes to save`)
 }
+
+/** From there arrows and Tab lead on. */
+const walkTo = (first: string): void => document.querySelector<HTMLElement>(first)?.focus()
 
 function putToRest(id: string): void {
   const { name } = desktop(getState(), id)

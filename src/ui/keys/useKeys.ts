@@ -2,30 +2,13 @@ import { useEffect } from 'react'
 import { registry } from '@/core/commands/registry'
 import { type Bound, hear } from '@/core/keys/bindings'
 import { dispatch, getState, say, shelf } from '@/store/shelf'
+import { keepEarly } from './early'
 import { type Layout, strokeOf } from './stroke'
 
 const LEADER = 'Ctrl+.'
 
-/** Views that take the keys themselves, or in which a chord would act behind the person's back. */
-const MODAL = new Set([
-  'trail',
-  'unstack',
-  'glance',
-  'fold',
-  'unsaved',
-  'letter',
-  'look',
-  'title',
-  'home',
-  'homes',
-  'why',
-  'put right',
-  'add app',
-  'sessions',
-  'pair',
-  'full',
-  'import shelf',
-])
+/** In all other views the keys are theirs, or a chord would act behind the person's back. */
+const CHORDS_IN = new Set(['rename', 'pad', 'line', 'keys'])
 
 /** Turns key strokes anywhere on the page into commands. */
 export function useKeys(): void {
@@ -37,7 +20,7 @@ export function useKeys(): void {
     const down = (event: KeyboardEvent) => {
       if (event.isComposing) return
       const stroke = strokeOf(event, layout)
-      if (stroke && listen(stroke)) {
+      if ((stroke && listen(stroke)) || (event.isTrusted && keepEarly(event))) {
         event.preventDefault()
         event.stopPropagation()
       }
@@ -62,7 +45,7 @@ export function useKeys(): void {
 /** @returns whether the stroke was ours */
 function listen(stroke: string): boolean {
   const { pending, view } = shelf.getState()
-  if (view && MODAL.has(view.view)) return false
+  if (view && !CHORDS_IN.has(view.view)) return false
   if (pending && stroke === 'Escape') {
     shelf.setState({ pending: '' })
     return true

@@ -1,7 +1,7 @@
 import { DropdownMenu } from 'radix-ui'
 import { type Menu, shelf, useShelf } from '@/store/shelf'
 import { MenuSheet } from '@/ui/parts/Menu'
-import { focusContent } from '@/ui/window/focus'
+import { giveBack } from '@/ui/window/focus'
 import { AppItems } from './AppItems'
 import { DesktopItems } from './DesktopItems'
 import { WindowItems } from './WindowItems'
@@ -20,12 +20,7 @@ export function OpenMenu() {
       </DropdownMenu.Trigger>
       <MenuSheet
         aria-label={'window' in menu ? 'Window' : 'desktop' in menu ? 'Desktop' : 'App'}
-        onCloseAutoFocus={(event) => {
-          event.preventDefault()
-          const { view, loft } = shelf.getState()
-          if (loft && !view) document.getElementById('loft')?.focus()
-          else if (!view) focusContent()
-        }}
+        onCloseAutoFocus={giveBack}
       >
         <Items menu={menu} />
       </MenuSheet>

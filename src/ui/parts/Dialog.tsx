@@ -1,7 +1,7 @@
 import { Dialog as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'
-import { closeView, shelf } from '@/store/shelf'
-import { focusContent } from '@/ui/window/focus'
+import { closeView } from '@/store/shelf'
+import { giveBack } from '@/ui/window/focus'
 
 /** A sheet over the stage that asks or shows something; Escape leaves it. */
 export function Dialog({
@@ -23,11 +23,7 @@ export function Dialog({
           className="sheet-dialog rise inset-x-0 top-9 mx-auto p-5"
           style={{ width, maxWidth: 'calc(100vw - 48px)' }}
           {...(!intro && { 'aria-describedby': undefined })}
-          onCloseAutoFocus={(event) => {
-            event.preventDefault()
-            if (!shelf.getState().loft) focusContent()
-            else document.getElementById('loft')?.focus()
-          }}
+          onCloseAutoFocus={giveBack}
         >
           <Radix.Title className="font-bold font-display text-[19px] leading-tight">
             {title}

@@ -5,6 +5,7 @@ import { allApps } from '@/apps/list'
 import type { State } from '@/core/model/types'
 import { dispatch, openMenu, useArrangement } from '@/store/shelf'
 import { launching } from '@/ui/menus/AppItems'
+import { walkAmong } from './walking'
 
 /** The apps, those on number keys first: how many windows each has, and a click to go there. */
 export function Apps() {
@@ -14,7 +15,7 @@ export function Apps() {
   const own = useArrangement((state) => state.apps)
   const listed = allApps(own).toSorted((a, b) => place(a) - place(b))
   return (
-    <section aria-label="Apps" className="pb-2">
+    <section aria-label="Apps" className="pb-2" onKeyDown={walk}>
       {listed.map((app) => (
         <AppRow
           key={app.id}
@@ -36,6 +37,8 @@ export function Apps() {
     </section>
   )
 }
+
+const walk = walkAmong('.app-row button')
 
 /** How many windows each app has. */
 function countWindows({ windows }: State): Record<string, number> {

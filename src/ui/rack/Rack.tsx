@@ -1,6 +1,5 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
-import type { KeyboardEvent } from 'react'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { Marks } from '@/ui/map/Marks'
 import { CommandButton } from '@/ui/parts/CommandButton'
@@ -9,16 +8,17 @@ import { Bows } from './Bow'
 import { contentOver } from './dropping'
 import { Row } from './Row'
 import { ShelfMenu } from './ShelfMenu'
+import { walkAmong } from './walking'
 
 /** The list of desktops at the left: where everything is, without opening anything. */
-export function Rack({ shelf }: { shelf: string }) {
+export function Rack({ name }: { name: string }) {
   const order = useArrangement((state) => state.order)
   const columns = useArrangement((state) => state.columns)
   const everywhere = useArrangement((state) => state.everywhere)
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
   return (
     <div className="row-span-1 flex min-h-0 flex-col overflow-y-auto overflow-x-hidden border-seam border-r bg-panel py-2">
-      <ShelfMenu shelf={shelf} />
+      <ShelfMenu name={name} />
       {everywhere.length > 0 ? (
         <section
           aria-label="On every desktop"
@@ -70,12 +70,4 @@ export function Rack({ shelf }: { shelf: string }) {
   )
 }
 
-/** Arrows walk from row to row. */
-function walk(event: KeyboardEvent): void {
-  if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
-  const rows = [...document.querySelectorAll<HTMLElement>('[data-row-name]')]
-  const at = rows.indexOf(document.activeElement as HTMLElement)
-  if (at < 0) return
-  rows[(at + (event.key === 'ArrowDown' ? 1 : -1) + rows.length) % rows.length]?.focus()
-  event.preventDefault()
-}
+const walk = walkAmong('[data-row-name]')

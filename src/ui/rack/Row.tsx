@@ -55,7 +55,8 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
       >
         <Kite hue={hue} letter={letter} filled={here} width={29} />
       </button>
-      <div className="min-w-0 flex-1 max-[1000px]:hidden">
+      {/* In a narrow rack the name is typed beside it. */}
+      <div className={`min-w-0 flex-1 ${naming ? 'naming' : 'max-[1000px]:sr-only'}`}>
         <div className="flex h-[21px] items-center gap-1.5">
           {naming ? (
             <NameField id={id} name={name} />

@@ -1,10 +1,11 @@
 import { Check } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import type { Settings } from '@/core/model/types'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { Kite } from '@/ui/parts/Kite'
 import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
+import { giveBack } from '@/ui/window/focus'
 
 const CLOTHS = { system: 'Cloth as the system', day: 'Day cloth', night: 'Night cloth' } as const
 
@@ -39,10 +40,15 @@ const FLAGS: { label: string; on(settings: Settings): boolean; set(settings: Set
   ]
 
 /** The name of the product, with the menu of what concerns the whole shelf. */
-export function ShelfMenu({ shelf }: { shelf: string }) {
+export function ShelfMenu({ name }: { name: string }) {
   const settings = useArrangement((state) => state.settings)
+  const open = useShelf(({ view }) => view?.view === 'menu')
   return (
-    <DropdownMenu.Root modal={false}>
+    <DropdownMenu.Root
+      modal={false}
+      open={open}
+      onOpenChange={(wanted) => (wanted ? dispatch('shelf.menu') : closeMenu())}
+    >
       <DropdownMenu.Trigger asChild>
         <button
           type="button"
@@ -51,12 +57,12 @@ export function ShelfMenu({ shelf }: { shelf: string }) {
         >
           <Kite hue="slate" filled width={15} />
           <b className="font-bold font-display text-[15px] max-[1000px]:hidden">Kite Shelf</b>
-          {shelf === 'demo' ? (
+          {name === 'demo' ? (
             <span className="ml-auto text-[11px] text-soft max-[1000px]:hidden">demo</span>
           ) : null}
         </button>
       </DropdownMenu.Trigger>
-      <MenuSheet>
+      <MenuSheet onCloseAutoFocus={giveBack}>
         <CommandItem command="loft.open" />
         <CommandItem command="loft.byApp" />
         <CommandItem command="windows.sweep" />
@@ -119,14 +125,17 @@ export function ShelfMenu({ shelf }: { shelf: string }) {
         <MenuSeam />
         <CommandItem command="shelf.keys" />
         <DropdownMenu.Item className="menu-item" asChild>
-          <a href={shelf === 'demo' ? '/shelf' : '/demo'}>
-            {shelf === 'demo' ? 'Go to your own shelf' : 'Look at the demo'}
+          <a href={name === 'demo' ? '/shelf' : '/demo'}>
+            {name === 'demo' ? 'Go to your own shelf' : 'Look at the demo'}
           </a>
         </DropdownMenu.Item>
       </MenuSheet>
     </DropdownMenu.Root>
   )
 }
+
+/** What was chosen in it may have opened something else by then. */
+const closeMenu = () => shelf.setState(({ view }) => (view?.view === 'menu' ? { view: null } : {}))
 
 function Choice({ label, on, set }: { label: string; on: boolean; set(): void }) {
   return (

@@ -2,14 +2,15 @@ import { type DragEvent, useEffect, useRef, useState } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
 import { DISPLAY_LEAST, type Hue } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
-import { dispatch, getState, shelf, useArrangement, useList, useShelf } from '@/store/shelf'
+import { closeLoft, dispatch, getState, useArrangement, useList, useShelf } from '@/store/shelf'
 import { Divider } from '@/ui/full/Divider'
 import { Glance } from '@/ui/glance/Glance'
 import { Inspector } from '@/ui/inspector/Inspector'
+import { useFocus } from '@/ui/keys/useFocus'
 import { Loft } from '@/ui/loft/Loft'
 import { SmallMap } from '@/ui/map/SmallMap'
+import { Guarded } from '@/ui/parts/Guarded'
 import { Unstack } from '@/ui/unstack/Unstack'
-import { focusContent } from '@/ui/window/focus'
 import { WindowSlot } from '@/ui/window/WindowSlot'
 import { EmptyHelp } from './EmptyHelp'
 import { openFiles } from './openFiles'
@@ -26,7 +27,7 @@ export function Stage() {
   const loft = useShelf((now) => now.loft)
   const [dropping, setDropping] = useState(false)
   useStageSize(stage, display)
-  useFocusFollows()
+  useFocus()
   useRest()
   const takesFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files')
   return (
@@ -66,14 +67,26 @@ export function Stage() {
             : 'pointer-events-none absolute inset-0'
         }
       >
-        {loft ? <Loft /> : null}
+        {loft ? (
+          <Guarded name="The loft" onFail={closeLoft}>
+            <Loft />
+          </Guarded>
+        ) : null}
         <Windows />
       </div>
       <Divider />
-      <Inspector />
-      <Pad />
-      <Unstack />
-      <Glance />
+      <Guarded name="The inspector" onFail={() => dispatch('shelf.inspector', {}, 'app')}>
+        <Inspector />
+      </Guarded>
+      <Guarded name="The pad">
+        <Pad />
+      </Guarded>
+      <Guarded name="Unstack">
+        <Unstack />
+      </Guarded>
+      <Guarded name="Looking into a desktop">
+        <Glance />
+      </Guarded>
       <SmallMap />
       {dropping ? (
         <div className="pointer-events-none absolute inset-2 z-[2147483001] grid place-items-center border-2 border-ink border-dashed">
@@ -135,27 +148,4 @@ function useStageSize(stage: React.RefObject<HTMLElement | null>, display: strin
     observer.observe(element)
     return () => observer.disconnect()
   }, [stage, display])
-}
-
-/** The browser's focus goes where the focused window is, unless something is being asked. */
-function useFocusFollows(): void {
-  const focus = useArrangement((state) => state.focus)
-  const here = useArrangement(currentId)
-  const idle = useShelf(({ view, loft }) => view === null && !loft)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop or window is the reason to run
-  useEffect(() => {
-    if (idle) focusContent()
-  }, [focus, here, idle])
-  useEffect(() => {
-    // A window's content may load after it got the focus.
-    const loaded = new MutationObserver(() => {
-      const active = document.activeElement
-      const waiting = active === document.body || active?.classList.contains('win-body')
-      const { view, loft } = shelf.getState()
-      if (waiting && view === null && !loft) focusContent()
-    })
-    const stage = document.getElementById('stage')
-    if (stage) loaded.observe(stage, { childList: true, subtree: true })
-    return () => loaded.disconnect()
-  }, [])
 }

@@ -5,7 +5,6 @@ import { closeView, dispatch, useArrangement, useShelf } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 import { Likeness } from '@/ui/parts/Likeness'
-import { focusContent } from '@/ui/window/focus'
 
 /** Recent windows in order of use, while Alt is held; letting go picks. */
 export function Trail() {
@@ -26,7 +25,6 @@ function List({ back }: { back: boolean }) {
   const chosen = windows[index]
   useEffect(() => {
     list.current?.focus()
-    return () => focusContent()
   }, [])
   useEffect(() => {
     list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' })

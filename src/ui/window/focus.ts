@@ -1,16 +1,38 @@
 import type { WindowId } from '@/core/model/types'
-import { getState } from '@/store/shelf'
+import { getState, shelf } from '@/store/shelf'
+
+/**
+ * Where the keys land. Unless something is being asked, or the person went elsewhere by Tab, the
+ * browser's focus is in the focused window, on the element that had it there.
+ */
 
 /** The element that had the browser's focus in each window, to return to. */
 const remembered = new Map<WindowId, WeakRef<HTMLElement>>()
 
 export function rememberElement(id: WindowId, element: EventTarget): void {
-  if (element instanceof HTMLElement && !element.classList.contains('win-body'))
-    remembered.set(id, new WeakRef(element))
+  if (element instanceof HTMLElement && isContent(element)) remembered.set(id, new WeakRef(element))
 }
 
 export const windowElement = (id: WindowId): HTMLElement | null =>
   document.getElementById(`window-${id}`)
+
+/** Whether an element belongs to what an app shows, not to the window around it. */
+const isContent = (element: Element): boolean =>
+  !element.classList.contains('win-body') && element.closest('.win-body') !== null
+
+/** Whether the keys belong to something that asks. */
+export function isAsking(): boolean {
+  const { view, loft, menu } = shelf.getState()
+  return view !== null || loft || menu !== null
+}
+
+/** Where the keys of a window land; null while there is nothing that takes them. */
+export function keyTarget(id: WindowId): HTMLElement | null {
+  const element = windowElement(id)
+  const before = remembered.get(id)?.deref()
+  if (before && element?.contains(before)) return before
+  return element?.querySelector<HTMLElement>('[data-autofocus]') ?? null
+}
 
 /** Puts the browser's focus where the focused window had it, or on the first thing to type in. */
 export function focusContent(): void {
@@ -20,13 +42,36 @@ export function focusContent(): void {
     document.getElementById('stage')?.focus({ preventScroll: true })
     return
   }
-  const body = element.querySelector<HTMLElement>('.win-body')
   const active = document.activeElement
-  if (active !== body && element.contains(active)) return
-  const before = remembered.get(id)?.deref()
-  const target =
-    (before && element.contains(before) ? before : null) ??
-    element.querySelector<HTMLElement>('[data-autofocus]') ??
-    body
+  if (active && element.contains(active)) {
+    // On its hem only as long as it was gone to by Tab.
+    if (isContent(active) || active.matches(':focus-visible:not(.win-body)')) return
+  }
+  const target = keyTarget(id) ?? element.querySelector<HTMLElement>('.win-body')
   target?.focus({ preventScroll: true })
+}
+
+/** Whether the keys are where they should be, although perhaps not in the focused window. */
+export function isSettled(): boolean {
+  const active = document.activeElement
+  if (!active || active === document.body || active.id === 'stage') return false
+  const window = active.closest<HTMLElement>('[data-window]')
+  if (window && isContent(active)) return window.dataset.window === getState().focus
+  if (!window && active.matches('input, textarea, select, [contenteditable=true]')) return true
+  if (active.closest('[role=dialog], [role=alertdialog], [role=menu]')) return true
+  return active.matches(':focus-visible') && !active.classList.contains('win-body')
+}
+
+/** Gives the keys back to the focused window, where nothing else rightly has them. */
+export function settle(): void {
+  if (!isAsking() && !isSettled()) focusContent()
+}
+
+/** Where the focus goes when a dialog or a menu closes, instead of to what opened it. */
+export function giveBack(event: Event): void {
+  event.preventDefault()
+  const { view, loft } = shelf.getState()
+  if (view) return
+  if (loft) document.getElementById('loft')?.focus()
+  else focusContent()
 }

@@ -1,0 +1,72 @@
+import type { WindowId } from '@/core/model/types'
+import { getState } from '@/store/shelf'
+import { focusContent, isAsking, isSettled, keyTarget, windowElement } from '@/ui/window/focus'
+
+/**
+ * Keys that are pressed before their window can take them. One goes to a desktop and types at once,
+ * while what its window shows is still on its way: nothing of that is lost. It is kept for the
+ * window and pressed again when there is something to type in.
+ */
+
+type Pressed = Pick<KeyboardEvent, 'key' | 'code' | 'shiftKey'>
+
+const waiting = new Map<WindowId, Pressed[]>()
+let pressing = false
+
+const isTyping = ({ key }: KeyboardEvent): boolean =>
+  key.length === 1 || key === 'Enter' || key === 'Backspace'
+
+/** Keeps a key that nothing would take. @returns whether it was kept */
+export function keepEarly(event: KeyboardEvent): boolean {
+  const { focus } = getState()
+  const commands = event.ctrlKey || event.metaKey || event.altKey
+  if (!focus || isAsking() || !isTyping(event)) return false
+  if (commands && !event.getModifierState('AltGraph')) return false
+  if (!waiting.has(focus) && isSettled()) return false
+  if (!keyTarget(focus) && !isComing(focus)) return false
+  const { key, code, shiftKey } = event
+  waiting.set(focus, [...(waiting.get(focus) ?? []), { key, code, shiftKey }])
+  void pressKept()
+  return true
+}
+
+/** Whether what a window shows is not there yet. */
+const isComing = (id: WindowId): boolean =>
+  !windowElement(id)?.querySelector('.win-body')?.firstElementChild
+
+const soon = () => new Promise<void>((done) => setTimeout(done))
+
+/** Presses what was kept for the focused window, as soon as it takes keys. */
+export async function pressKept(): Promise<void> {
+  const { focus } = getState()
+  if (pressing || !focus || !waiting.has(focus)) return
+  pressing = true
+  try {
+    while (getState().focus === focus && !isAsking() && keyTarget(focus)) {
+      if (!isSettled()) focusContent()
+      // What has the focus may hand it on: a table does, to its cell.
+      await soon()
+      const next = waiting.get(focus)?.shift()
+      if (!next) return void waiting.delete(focus)
+      await press(next)
+    }
+  } finally {
+    pressing = false
+  }
+}
+
+/** Presses a key as the browser would: handlers hear it first, then it types. */
+async function press(pressed: Pressed): Promise<void> {
+  const event = new KeyboardEvent('keydown', { ...pressed, bubbles: true, cancelable: true })
+  const typed = document.activeElement?.dispatchEvent(event)
+  // What it opened is there then.
+  await soon()
+  const into = document.activeElement
+  const { key } = pressed
+  if (!typed) return
+  if (key === 'Backspace') document.execCommand('delete')
+  else if (key.length === 1) document.execCommand('insertText', false, key)
+  else if (into instanceof HTMLTextAreaElement) document.execCommand('insertText', false, '\n')
+  else if (into instanceof HTMLInputElement) into.form?.requestSubmit()
+  else document.execCommand('insertParagraph')
+}

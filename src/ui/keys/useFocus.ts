@@ -1,0 +1,46 @@
+import { useEffect } from 'react'
+import { currentId } from '@/core/model/selectors'
+import { shelf, useArrangement, useShelf } from '@/store/shelf'
+import { focusContent, isAsking, settle } from '@/ui/window/focus'
+import { pressKept } from './early'
+
+/** The browser's focus goes where the focused window is, and comes back there after whatever is done. */
+export function useFocus(): void {
+  const focus = useArrangement((state) => state.focus)
+  const here = useArrangement(currentId)
+  const asking = useShelf(({ view, loft, menu }) => view !== null || loft || menu !== null)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop or window is the reason to run
+  useEffect(() => {
+    if (!isAsking()) focusContent()
+    void pressKept()
+  }, [focus, here])
+  useEffect(() => {
+    if (!asking) settle()
+    void pressKept()
+  }, [asking])
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined
+    // After the click that follows, and after what is drawn for it.
+    const soon = () => {
+      clearTimeout(timer)
+      timer = setTimeout(() => {
+        settle()
+        void pressKept()
+      })
+    }
+    const listening = new AbortController()
+    for (const done of ['pointerup', 'pointercancel', 'dragend', 'drop', 'keyup'])
+      addEventListener(done, soon, { capture: true, signal: listening.signal })
+    const off = shelf.subscribe(soon)
+    // A window's content may load after it got the focus.
+    const loaded = new MutationObserver(soon)
+    const stage = document.getElementById('stage')
+    if (stage) loaded.observe(stage, { childList: true, subtree: true })
+    return () => {
+      clearTimeout(timer)
+      listening.abort()
+      off()
+      loaded.disconnect()
+    }
+  }, [])
+}
