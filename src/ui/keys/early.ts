@@ -1,6 +1,14 @@
 import type { WindowId } from '@/core/model/types'
 import { getState } from '@/store/shelf'
-import { focusContent, isAsking, isSettled, keyTarget, windowElement } from '@/ui/window/focus'
+import {
+  focusContent,
+  isAsking,
+  isLanding,
+  isSettled,
+  keyTarget,
+  LANDING,
+  windowElement,
+} from '@/ui/window/focus'
 
 /**
  * Keys that are pressed before their window can take them. One goes to a desktop and types at once,
@@ -22,7 +30,7 @@ export function keepEarly(event: KeyboardEvent): boolean {
   const commands = event.ctrlKey || event.metaKey || event.altKey
   if (!focus || isAsking() || !isTyping(event)) return false
   if (commands && !event.getModifierState('AltGraph')) return false
-  if (!waiting.has(focus) && isSettled()) return false
+  if (!waiting.has(focus) && isSettled() && !isLanding()) return false
   if (!keyTarget(focus) && !isComing(focus)) return false
   const { key, code, shiftKey } = event
   waiting.set(focus, [...(waiting.get(focus) ?? []), { key, code, shiftKey }])
@@ -34,7 +42,7 @@ export function keepEarly(event: KeyboardEvent): boolean {
 const isComing = (id: WindowId): boolean =>
   !windowElement(id)?.querySelector('.win-body')?.firstElementChild
 
-const soon = () => new Promise<void>((done) => setTimeout(done))
+const soon = (time = 0) => new Promise<void>((done) => setTimeout(done, time))
 
 /** Presses what was kept for the focused window, as soon as it takes keys. */
 export async function pressKept(): Promise<void> {
@@ -44,8 +52,7 @@ export async function pressKept(): Promise<void> {
   try {
     while (getState().focus === focus && !isAsking() && keyTarget(focus)) {
       if (!isSettled()) focusContent()
-      // What has the focus may hand it on: a table does, to its cell.
-      await soon()
+      if (isLanding()) await soon(LANDING)
       const next = waiting.get(focus)?.shift()
       if (!next) return void waiting.delete(focus)
       await press(next)

@@ -49,7 +49,19 @@ export function focusContent(): void {
   }
   const target = keyTarget(id) ?? element.querySelector<HTMLElement>('.win-body')
   target?.focus({ preventScroll: true })
+  landed = performance.now()
 }
+
+/**
+ * What gets the focus may need a moment, in milliseconds: a table hands it on to its cell, an
+ * editor puts its caret where it was.
+ */
+export const LANDING = 40
+
+let landed = 0
+
+/** Whether the focus has only just come to a window. */
+export const isLanding = (): boolean => performance.now() - landed < LANDING
 
 /** Whether the keys are where they should be, although perhaps not in the focused window. */
 export function isSettled(): boolean {

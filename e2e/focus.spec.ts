@@ -1,0 +1,217 @@
+import type { Page } from '@playwright/test'
+import { expect, type ShelfPage, test } from './shelf'
+
+/** Where the keys go now: the window, and the element in it. */
+const keysIn = (page: Page): Promise<string> =>
+  page.evaluate(() => {
+    const active = document.activeElement
+    const window = active?.closest<HTMLElement>('[data-window]')
+    return window && active?.closest('.win-body') && !active.classList.contains('win-body')
+      ? (window.dataset.window ?? '')
+      : (active?.id ?? active?.tagName ?? 'nothing')
+  })
+
+/** Three windows on one desktop and a second, empty one; the document has the focus. */
+async function begin(shelf: ShelfPage): Promise<Record<'doc' | 'table' | 'job', string>> {
+  await shelf.open('shelf')
+  await shelf.run('desktop.create', {})
+  await shelf.press('Escape')
+  await shelf.run('desktop.go', { to: 'first' })
+  for (const app of ['table', 'job', 'document']) await shelf.run('window.open', { app })
+  const { windows } = await shelf.state()
+  const of = (app: string) => Object.values(windows).find((one) => one.app === app)?.id ?? ''
+  const ids = { doc: of('document'), table: of('table'), job: of('job') }
+  await expect.poll(() => keysIn(shelf.page)).toBe(ids.doc)
+  return ids
+}
+
+test('after every pointer act the keys are in the focused window', async ({ shelf, page }) => {
+  const { doc, job } = await begin(shelf)
+  const stage = await page.locator('#stage').boundingBox()
+  if (!stage) throw new Error('no stage')
+  const hem = shelf.window(doc).locator('.hem')
+  await page.keyboard.type('one ')
+  const acts: Record<string, () => Promise<unknown>> = {
+    'a click on the hem': () => hem.click({ position: { x: 120, y: 10 } }),
+    'a drag by the hem': () =>
+      shelf.drag(hem, { x: stage.x + 420, y: stage.y + 60 }, { x: 120, y: 10 }),
+    'a grip': () => shelf.drag(shelf.window(doc).locator('[data-grip=e]'), { x: 900, y: 300 }),
+    maximise: () => shelf.window(doc).getByRole('button', { name: 'Maximise' }).click(),
+    'double click on the hem': () => hem.dblclick({ position: { x: 120, y: 10 } }),
+    'undo in the line': () => page.getByRole('button', { name: 'undo', exact: true }).click(),
+    'the menu of the window, left': async () => {
+      await hem.click({ button: 'right', position: { x: 120, y: 10 } })
+      await page.keyboard.press('Escape')
+    },
+    'the menu of the shelf, left': async () => {
+      await page.getByRole('button', { name: 'Kite Shelf menu' }).click()
+      await expect(page.getByRole('menu')).toBeVisible()
+      await page.keyboard.press('Escape')
+      await expect(page.getByRole('menu')).toBeHidden()
+    },
+    'a setting in the menu': async () => {
+      await page.getByRole('button', { name: 'Kite Shelf menu' }).click()
+      await page.getByRole('menuitemcheckbox', { name: 'Night cloth' }).click()
+    },
+    'the bare desktop': () =>
+      page.mouse.click(stage.x + stage.width - 6, stage.y + stage.height - 6),
+    'the current row': () => page.locator('.row-current [data-row-name]').click(),
+    'a row dragged to its place': () =>
+      shelf.drag(page.locator('.row-current [data-row-name]'), { x: 100, y: 400 }),
+    'the key card, left': async () => {
+      await page.getByRole('button', { name: 'keys', exact: false }).last().click()
+      await page.keyboard.press('Escape')
+    },
+  }
+  for (const [name, act] of Object.entries(acts)) {
+    await act()
+    await expect.poll(() => keysIn(page), name).toBe(doc)
+  }
+  // What is typed is where it was, after what had been typed.
+  await page.keyboard.type('two')
+  await expect(shelf.window(doc).locator('.tiptap')).toHaveText('one two')
+  await page.locator(`[data-bow="${job}"]`).click()
+  await expect.poll(() => keysIn(page)).toBe(job)
+})
+
+test('after every command the keys are in the focused window or with what is asked', async ({
+  shelf,
+  page,
+}) => {
+  test.slow()
+  await begin(shelf)
+  const commands = await page.evaluate(() => window.kiteShelf?.commands().map(({ id }) => id) ?? [])
+  expect(commands.length).toBeGreaterThan(80)
+  for (const id of commands) {
+    if (/export|import|openFile|keepFolder/.test(id)) continue
+    await page.evaluate((command) => window.kiteShelf?.run(command), id)
+    await shelf.drawn()
+    await expect
+      .poll(
+        async () => {
+          const asked = await page.evaluate(
+            () => !!document.querySelector('[role=dialog], [role=menu], input[aria-label^=Name]'),
+          )
+          const { focus } = await shelf.state()
+          const at = await keysIn(page)
+          return asked || at === (focus ?? 'stage') || (id.endsWith('walk') && at === 'BUTTON')
+        },
+        { message: id },
+      )
+      .toBe(true)
+    await page.keyboard.press('Escape')
+    await shelf.drawn()
+  }
+})
+
+test('what is typed before a window is there is kept for it', async ({ shelf, page }) => {
+  await shelf.open('demo')
+  // Nothing is waited for between going and typing.
+  await page.keyboard.press('Alt+B')
+  await page.keyboard.type('Snow above 1400')
+  const { focus, windows } = await shelf.state()
+  expect(windows[focus ?? '']?.app).toBe('document')
+  await expect(shelf.window(focus ?? '').locator('.tiptap')).toContainText('Snow above 1400')
+  await page.keyboard.press('Alt+F')
+  await page.keyboard.type('a')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('b')
+  await expect
+    .poll(async () => {
+      const { focus: at, windows: all } = await shelf.state()
+      return all[at ?? '']?.app
+    })
+    .toBe('table')
+})
+
+test('on half a screen a desktop is named beside its mark, and the rack is walked', async ({
+  shelf,
+  page,
+}) => {
+  await page.setViewportSize({ width: 960, height: 700 })
+  const { doc } = await begin(shelf)
+  await page.keyboard.press('Alt+=')
+  await page.keyboard.type('Avalanche')
+  const field = page.getByRole('textbox', { name: 'Name of the desktop' })
+  await expect(field).toBeVisible()
+  await expect(field).toHaveValue('Avalanche')
+  await shelf.press('Enter')
+  expect(await shelf.rowNames()).toContain('Avalanche')
+  await shelf.run('desktop.go', { to: 'first' })
+  await expect.poll(() => keysIn(page)).toBe(doc)
+  await shelf.press('Alt+Shift+;', 'K', 'ArrowDown', 'Enter')
+  expect(await shelf.here()).not.toBe('first')
+})
+
+test('the rack takes no letters after a click, and does by keyboard', async ({ shelf, page }) => {
+  const { doc } = await begin(shelf)
+  const before = await shelf.rowNames()
+  const here = page.locator('.row-current [data-row-name]')
+  await here.click()
+  await page.keyboard.type('for')
+  await page.keyboard.press('Enter')
+  await shelf.drag(here, { x: 100, y: 300 })
+  await page.keyboard.type('for')
+  await expect(shelf.window(doc).locator('.tiptap')).toHaveText('forfor')
+  expect([...(await shelf.rowNames())].sort()).toEqual([...before].sort())
+  await shelf.press('Alt+Shift+;', 'K', 'r')
+  await expect(page.getByRole('textbox', { name: 'Name of the desktop' })).toBeFocused()
+  await shelf.press('Escape')
+  await shelf.press('Alt+Shift+;', 'J', 'ArrowDown', 'Enter')
+  await expect.poll(async () => Object.keys((await shelf.state()).windows).length).toBe(3)
+  await shelf.press('Alt+Shift+;', 'M')
+  await expect(page.getByRole('menu')).toBeVisible()
+  await shelf.press('Escape')
+  await expect(page.getByRole('menu')).toBeHidden()
+})
+
+test('a desktop without windows of its own gives its keys to none', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  await shelf.run('window.open', { app: 'countdown' })
+  await shelf.run('window.everywhere')
+  await shelf.press('Alt+=')
+  await shelf.press('Enter')
+  expect((await shelf.state()).focus).toBeNull()
+  await page.keyboard.type('25 min')
+  await shelf.press('Alt+Backspace')
+  expect(Object.keys((await shelf.state()).windows)).toHaveLength(1)
+  await expect(page.getByRole('textbox', { name: 'Time or duration' })).toHaveValue('')
+})
+
+test('the pad ends when its window is no longer in sight', async ({ shelf, page }) => {
+  const { doc } = await begin(shelf)
+  const { frame } = (await shelf.state()).windows[doc] ?? {}
+  await shelf.press('Alt+X')
+  await expect(page.getByRole('dialog', { name: 'Pad' })).toBeVisible()
+  await shelf.press('Alt+]')
+  await expect(page.getByRole('dialog', { name: 'Pad' })).toBeHidden()
+  await shelf.press('q')
+  expect((await shelf.state()).windows[doc]?.frame).toEqual(frame)
+})
+
+const VIEWS: [string, string, string[]][] = [
+  ['The trail', '[role=listbox]', ['Alt+`']],
+  ['Unstack', '[aria-label=Unstack]', ['Alt+.']],
+  ['The pad', '[aria-label=Pad]', ['Alt+X']],
+  ['The loft', '#loft', ['Alt+/']],
+  ['The line', '[cmdk-input]', ['Alt+;']],
+  ['What was asked', '[role=dialog] *, [role=dialog]', ['Alt+Shift+/']],
+]
+for (const [name, selector, keys] of VIEWS)
+  test(`${name} fails alone: closed with word, the shelf lives on`, async ({ shelf, page }) => {
+    shelf.expected = /gone wrong|error occurred|boundary/i
+    const { doc } = await begin(shelf)
+    await page.evaluate((failing) => {
+      const { focus } = HTMLElement.prototype
+      HTMLElement.prototype.focus = function (this: HTMLElement, ...given) {
+        if (this.matches(failing)) throw new Error('gone wrong')
+        focus.apply(this, given)
+      }
+    }, selector)
+    await shelf.press(...keys)
+    await expect(shelf.said()).toContainText(`${name} failed and was closed`)
+    await page.keyboard.up('Alt')
+    await expect.poll(() => keysIn(page)).toBe(doc)
+    await page.keyboard.type('on')
+    await expect(shelf.window(doc).locator('.tiptap')).toHaveText('on')
+  })
