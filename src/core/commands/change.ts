@@ -3,10 +3,19 @@
 import { callLetters } from '@/core/keys/letters'
 import { freshHue, freshName } from '@/core/keys/names'
 import { newDesktop } from '@/core/model/initial'
-import { current, currentId, desktop, isVisible, stack, window } from '@/core/model/selectors'
+import {
+  current,
+  currentId,
+  desktop,
+  isVisible,
+  stack,
+  title,
+  window,
+} from '@/core/model/selectors'
 import type { Desktop, DesktopId, State, Window, WindowId } from '@/core/model/types'
 import { EVERY } from '@/core/model/types'
 import type { Env } from './command'
+import { NAME_MOST } from './places'
 
 /** Puts a window on top. */
 export function raise(draft: State, id: WindowId): void {
@@ -98,11 +107,18 @@ export function settleFull(draft: State, id: DesktopId): void {
     nameLetters(draft)
   } else if (left.windows.length === 1) {
     left.kind = 'solo'
+    // Named after two windows it would now be called after one that is gone.
+    const shown = title(draft, window(draft, other))
+    if (left.name.startsWith(`${shown} and `) || left.name.endsWith(` and ${shown}`))
+      left.name = asName(shown)
     delete left.divider
     for (const gone of Object.keys(left.origins ?? {}))
       if (gone !== other) delete left.origins?.[gone]
   }
 }
+
+/** A title as the name of a desktop. */
+export const asName = (text: string): string => text.slice(0, NAME_MOST).trim() || 'Untitled'
 
 /** The open desktop before one in the order, or the first. */
 function leftFor({ order, desktops }: State, id: DesktopId): DesktopId {
@@ -163,7 +179,7 @@ export function makeDesktop(draft: State, env: Env, name?: string): Desktop {
   return desktop(draft, made.id)
 }
 
-/** Assigns call letters anew after a desktop was made, renamed or folded. */
+/** Gives call letters to desktops that have none. */
 export function nameLetters(draft: State): void {
   const letters = callLetters(draft.order.map((id) => desktop(draft, id)))
   for (const id of draft.order) {

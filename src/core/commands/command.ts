@@ -22,7 +22,8 @@ export interface Refusal {
 
 /** Something the page is asked to show. Core says what, the page says how. */
 export type View =
-  | { view: 'rename'; desktop: DesktopId }
+  /** `fresh`: it was only just made. */
+  | { view: 'rename'; desktop: DesktopId; fresh?: boolean }
   | { view: 'fold'; desktops: DesktopId[]; into: DesktopId | null; columns?: number }
   | { view: 'unsaved'; window: WindowId }
   | { view: 'letter'; desktop: DesktopId }

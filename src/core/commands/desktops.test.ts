@@ -7,7 +7,7 @@ test('a new desktop stands after the current one with a free name, letter and hu
   const [, made] = world.state.order
   const desktop = world.state.desktops[made ?? '']
   expect(currentId(world.state)).toBe(made)
-  expect(outcome.show).toEqual({ view: 'rename', desktop: made })
+  expect(outcome.show).toEqual({ view: 'rename', desktop: made, fresh: true })
   expect(desktop?.name).not.toBe('Delta')
   expect(desktop?.letter).toBe(desktop?.name[0])
   expect(desktop?.hue).not.toBe(world.state.desktops.first?.hue)
@@ -29,6 +29,30 @@ test('an empty name is refused with a reason; equal names are told apart by thei
   const [a, b] = world.desktops('Same', 'Other')
   world.run('desktop.rename', { desktop: b, name: 'Same' })
   expect(world.state.desktops[a ?? '']?.letter).not.toBe(world.state.desktops[b ?? '']?.letter)
+})
+
+test('a letter stays with its desktop, whatever is made, named or folded', () => {
+  const world = new World()
+  const ids = world.desktops('Field', 'Model', 'Bulletin')
+  const letters = () => ids.map((id) => world.state.desktops[id]?.letter)
+  const before = letters()
+  world.desktops('Fog', 'Fell', 'Foehn')
+  expect(letters()).toEqual(before)
+  const { say } = world.run('desktop.rename', { desktop: ids[0], name: 'Kestrel' })
+  expect(letters()).toEqual(before)
+  expect(say).toBe('Renamed Field to Kestrel; it keeps F. K is free: Alt+Shift+; L')
+  world.run('desktop.fold', { desktop: ids[1] })
+  expect(letters()[2]).toBe(before[2])
+})
+
+test('a desktop that was only just made takes the letter of the name it is given', () => {
+  const world = new World()
+  const [id] = world.desktops('Gust')
+  world.run('desktop.rename', { desktop: id, name: 'Kestrel', fresh: true })
+  expect(world.state.desktops[id ?? '']?.letter).toBe('K')
+  const [other] = world.desktops('Moor')
+  world.run('desktop.rename', { desktop: other, name: 'Kiln', fresh: true })
+  expect(world.state.desktops[id ?? '']?.letter).toBe('K')
 })
 
 test('a letter set by hand is taken from a desktop that had it by itself', () => {

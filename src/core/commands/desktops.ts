@@ -1,7 +1,8 @@
 import { array, boolean, number, object, string } from 'yup'
 import { maybeId } from '@/core/formats/shape'
 import { clamp } from '@/core/geometry/rect'
-import { CALL_LETTERS } from '@/core/keys/letters'
+import { keysFor } from '@/core/keys/bindings'
+import { betterLetter, CALL_LETTERS } from '@/core/keys/letters'
 import {
   current,
   currentId,
@@ -42,7 +43,7 @@ export const create = command({
     return {
       say: `Made ${made.name}`,
       ...(!stay && { journal: [{ kind: 'switch', from, to: made.id }] }),
-      ...(name === undefined && { show: { view: 'rename', desktop: made.id } }),
+      ...(name === undefined && { show: { view: 'rename', desktop: made.id, fresh: true } }),
     }
   },
 })
@@ -51,15 +52,29 @@ export const rename = command({
   id: 'desktop.rename',
   title: 'Rename desktop',
   group,
-  args: { desktop: string(), name: string().defined() },
+  args: {
+    desktop: string(),
+    name: string().defined(),
+    /** Whether it was only just made, so that nobody knows it by its letter yet. */
+    fresh: boolean(),
+  },
   can: (state, args) => nameProblem(args.name) ?? exists(state, args.desktop),
   run: (draft, args) => {
     const found = named(draft, args.desktop)
     if (refused(found)) return
     const before = found.name
     found.name = args.name.trim()
-    nameLetters(draft)
-    return { say: `Renamed ${before} to ${found.name}` }
+    const better = betterLetter(Object.values(draft.desktops), found)
+    const renamed = `Renamed ${before} to ${found.name}`
+    if (!better || found.letterByHand) return { say: renamed }
+    if (args.fresh) {
+      found.letter = better
+      return { say: renamed }
+    }
+    const keys = keysFor(draft, 'desktop.askLetter')
+    return {
+      say: `${renamed}; it keeps ${found.letter}. ${better} is free${keys ? `: ${keys}` : ''}`,
+    }
   },
 })
 
@@ -82,10 +97,16 @@ export const letter = command({
   run: (draft, args) => {
     const found = named(draft, args.desktop)
     if (refused(found)) return
-    found.letter = args.letter.toUpperCase()
+    const wanted = args.letter.toUpperCase()
+    const other = Object.values(draft.desktops).find(
+      ({ id, letter: has }) => has === wanted && id !== found.id,
+    )
+    if (other) other.letter = null
+    found.letter = wanted
     found.letterByHand = true
     nameLetters(draft)
-    return { say: `${found.name} answers to ${found.letter}` }
+    const also = other ? `, ${other.name} to ${other.letter ?? 'no letter'}` : ''
+    return { say: `${found.name} answers to ${wanted}${also}` }
   },
 })
 

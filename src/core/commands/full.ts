@@ -4,6 +4,7 @@ import { clamp } from '@/core/geometry/rect'
 import { currentId, desktop, isVisible, openDesktop, title, window } from '@/core/model/selectors'
 import { type Desktop, EVERY, type State, type Window } from '@/core/model/types'
 import {
+  asName,
   focusOn,
   goTo,
   makeDesktop,
@@ -15,7 +16,7 @@ import {
   subject,
 } from './change'
 import { command, type Env, no, type Refusal } from './command'
-import { NAME_MOST, roomFor } from './places'
+import { roomFor } from './places'
 
 const group = 'Windows' as const
 
@@ -53,9 +54,6 @@ function fill(draft: State, full: Desktop, found: Window): void {
   found.minimised = false
 }
 
-/** A title as the name of a desktop. */
-const fitting = (name: string): string => name.slice(0, NAME_MOST).trim() || 'Untitled'
-
 /** Makes a desktop right after the one a window is on, in its hue, named after what it shows. */
 function makeFull(
   draft: State,
@@ -65,7 +63,7 @@ function makeFull(
   name: string,
 ): Desktop {
   const beside = of.desktop === EVERY ? currentId(draft) : of.desktop
-  const made = makeDesktop(draft, env, fitting(name))
+  const made = makeDesktop(draft, env, asName(name))
   draft.order = draft.order.filter((id) => id !== made.id)
   draft.order.splice(draft.order.indexOf(beside) + 1, 0, made.id)
   made.kind = kind
@@ -175,7 +173,7 @@ export const pair = command({
     const made = full ?? makeFull(draft, env, 'pair', found, name)
     made.kind = 'pair'
     made.divider = 0.5
-    if (full) made.name = fitting(name)
+    if (full) made.name = asName(name)
     else fill(draft, made, found)
     fill(draft, made, other)
     nameLetters(draft)

@@ -1,6 +1,7 @@
 import { array, boolean, number, object } from 'yup'
 import { maybeId } from '@/core/formats/shape'
 import { spanFrame } from '@/core/geometry/rect'
+import { twinOf } from '@/core/homes/clashes'
 import { destinationOf, misplaced, putRightPlan } from '@/core/homes/explain'
 import { momentOf } from '@/core/homes/matching'
 import { homeInWords, where } from '@/core/homes/words'
@@ -14,6 +15,20 @@ const group = 'Homes' as const
 
 const cell = number().integer().min(0).max(2).required()
 const minute = number().integer().min(0).max(1439)
+
+/** A home from what was typed, without what was left empty. */
+function homeFrom(given: Omit<Partial<Home>, 'id'> & Pick<Home, 'app' | 'desktop'>, id: string) {
+  const { title: pattern, name, follow = true, on = true, ...rest } = given
+  const home: Home = {
+    ...rest,
+    id,
+    follow,
+    on,
+    ...(pattern?.trim() && { title: pattern.trim() }),
+    ...(name?.trim() && { name: name.trim() }),
+  }
+  return home
+}
 
 export const set = command({
   id: 'home.set',
@@ -34,7 +49,8 @@ export const set = command({
     follow: boolean(),
     on: boolean(),
   },
-  can: (state, { app, desktop, name, from, to, id, display, displays }, env) => {
+  can: (state, args, env) => {
+    const { app, desktop, name, from, to, id, display, displays } = args
     if (!env.app(app)) return no(`There is no app “${app}”.`)
     if (id && !state.homes.some((home) => home.id === id)) return no('That home is gone.')
     if (desktop === NAMED && !name?.trim()) return no('Type the name of the desktop to make.')
@@ -46,18 +62,16 @@ export const set = command({
       return no('A time of the day needs both ends: from and to.')
     if (from !== undefined && from === to) return no('From and to are the same time.')
     const gone = [display, ...(displays ?? [])].find((one) => one && !state.displays[one])
-    return gone ? no(`There is no display “${gone}”.`) : true
+    if (gone) return no(`There is no display “${gone}”.`)
+    const twin = twinOf(state.homes, homeFrom(args, id ?? ''))
+    if (!twin) return true
+    const said = homeInWords(twin, env.app(app)?.plural ?? app, state)
+    return no(`These windows have a home already: “${said}”. Change that one, or remove it first.`)
   },
-  run: (draft, { id, title: pattern, name, ...rest }, env) => {
+  run: (draft, args, env) => {
+    const { id } = args
     const before = draft.homes.findIndex((home) => home.id === id)
-    const home: Home = {
-      ...rest,
-      id: id ?? env.id('home'),
-      follow: rest.follow ?? true,
-      on: rest.on ?? true,
-      ...(pattern?.trim() && { title: pattern.trim() }),
-      ...(name?.trim() && { name: name.trim() }),
-    }
+    const home = homeFrom(args, id ?? env.id('home'))
     if (before < 0) draft.homes.push(home)
     else draft.homes[before] = home
     return { say: homeInWords(home, env.app(home.app)?.plural ?? home.app, draft) }

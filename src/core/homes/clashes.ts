@@ -26,22 +26,27 @@ function covers(wide: Home, narrow: Home): boolean {
   return (wide.displays ?? []).every((id) => narrow.displays?.includes(id))
 }
 
-/** Homes that can never win: one that always matches with them is as specific and stands first. */
-export function clashes(homes: Home[]): Clash[] {
-  const found: Clash[] = []
+/** The home that keeps another from ever winning: it matches whenever that one does, and wins. */
+export function beatenBy(homes: Home[], home: Home): Home | undefined {
   const active = homes.filter(({ on }) => on)
-  active.forEach((home, at) => {
-    const winner = active.find((other, before) => {
-      if (other === home || !covers(other, home)) return false
-      const more = specificity(other) - specificity(home)
-      return more > 0 || (more === 0 && before < at)
-    })
-    if (!winner) return
-    found.push({
-      home: home.id,
-      by: winner.id,
-      kind: covers(home, winner) ? 'equal' : 'never',
-    })
+  const at = active.findIndex(({ id }) => id === home.id)
+  return active.find((other, before) => {
+    if (other.id === home.id || !covers(other, home)) return false
+    const more = specificity(other) - specificity(home)
+    return more > 0 || (more === 0 && (at < 0 || before < at))
   })
-  return found
 }
+
+/** Another home for exactly the same windows at the same times. */
+export const twinOf = (homes: Home[], home: Home): Home | undefined =>
+  homes.find((other) => other.id !== home.id && covers(other, home) && covers(home, other))
+
+/** Homes that can never win: one that always matches with them is as specific and stands first. */
+export const clashes = (homes: Home[]): Clash[] =>
+  homes
+    .filter(({ on }) => on)
+    .flatMap((home) => {
+      const winner = beatenBy(homes, home)
+      if (!winner) return []
+      return { home: home.id, by: winner.id, kind: covers(home, winner) ? 'equal' : 'never' }
+    })

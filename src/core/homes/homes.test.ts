@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { currentId } from '@/core/model/selectors'
 import type { Home, State } from '@/core/model/types'
 import { World } from '@/core/testing/world'
-import { clashes } from './clashes'
+import { beatenBy, clashes, twinOf } from './clashes'
 import { clockOf, minuteOf } from './clock'
 import { explain, putRightPlan } from './explain'
 import { fits, homeFor, type Moment, specificity, unmet } from './matching'
@@ -247,4 +247,22 @@ test('a title that changes changes where a window belongs', () => {
   world.run('document.set', { document, title: 'Station HR-09' })
   world.run('window.goHome')
   expect(world.state.windows[id]?.desktop).toBe(field)
+})
+
+test('a second home for the same windows is refused, also in other words; what never wins is known', () => {
+  const world = new World()
+  world.desktops('Field')
+  const [, field] = world.state.order
+  world.run('home.set', { app: 'notes', desktop: 'first', title: 'Snow*' })
+  const reason = world.refusal('home.set', { app: 'notes', desktop: field, title: 'snow* ' })
+  expect(reason).toContain('have a home already')
+  expect(world.state.homes).toHaveLength(1)
+  // The same home may be changed, and a wider or narrower one may be set.
+  const [set] = world.state.homes
+  world.run('home.set', { id: set?.id, app: 'notes', desktop: field, title: 'Snow*' })
+  world.run('home.set', { app: 'notes', desktop: 'first' })
+  const titled = home({ id: 'new', title: 'Snow*', days: [1] })
+  expect(beatenBy(world.state.homes, titled)).toBeUndefined()
+  expect(beatenBy(world.state.homes, home({ id: 'new', title: 'Snow pit*' }))?.id).toBe(set?.id)
+  expect(twinOf(world.state.homes, home({ id: 'new', title: 'SNOW*' }))?.id).toBe(set?.id)
 })

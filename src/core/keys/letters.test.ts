@@ -1,29 +1,20 @@
 import fc from 'fast-check'
-import { CALL_LETTERS, callLetters, suits } from './letters'
+import { betterLetter, CALL_LETTERS, callLetters, suits } from './letters'
 
-const desktop = (name: string, at: number, letter: string | null = null, letterByHand = false) => ({
+const desktop = (name: string, at: number, letter: string | null = null) => ({
   id: `d${at}`,
   name,
   letter,
-  letterByHand,
 })
 
-/** The best total over all assignments, by trying every one. */
-function best(names: { name: string; letter: string | null }[], letters: string[]): number {
+/** The best total over all assignments of letters to those without, by trying every one. */
+function best(names: string[], letters: string[]): number {
   const [first, ...rest] = names
-  if (!first) return 0
+  if (first === undefined) return 0
   let most = best(rest, letters) // without a letter
   for (const letter of letters) {
-    const worth = suits(letter, first.name) + (letter === first.letter ? 4 : 0)
-    if (worth > 0)
-      most = Math.max(
-        most,
-        worth +
-          best(
-            rest,
-            letters.filter((other) => other !== letter),
-          ),
-      )
+    const left = letters.filter((other) => other !== letter)
+    most = Math.max(most, suits(letter, first) + best(rest, left))
   }
   return most
 }
@@ -62,21 +53,42 @@ test('the total is the greatest there is', () => {
       (list, had) => {
         const desktops = list.map((name, at) => desktop(name, at, had[at] ?? null))
         const letters = callLetters(desktops)
-        const total = desktops.reduce((sum, one) => {
-          const letter = letters[one.id] ?? ''
-          return sum + suits(letter, one.name) + (letter === one.letter ? 4 : 0)
-        }, 0)
-        expect(total).toBeCloseTo(best(desktops, [...'ABCDE']), 3)
+        const kept = new Set<string>()
+        const without = desktops.filter(({ letter }) => {
+          const keeps = letter !== null && !kept.has(letter)
+          if (keeps) kept.add(letter)
+          return !keeps
+        })
+        for (const { id, letter } of desktops)
+          if (!without.some((one) => one.id === id)) expect(letters[id]).toBe(letter)
+        const total = without.reduce((sum, one) => sum + suits(letters[one.id] ?? '', one.name), 0)
+        const free = [...'ABCDE'].filter((letter) => !kept.has(letter))
+        expect(total).toBeCloseTo(
+          best(
+            without.map(({ name }) => name),
+            free,
+          ),
+          3,
+        )
       },
     ),
     { numRuns: 200 },
   )
 })
 
-test('letters set by hand stay, the others are distinct, X and Z are never given', () => {
+test('a better letter is one that is free and suits more', () => {
+  const all = [desktop('Field', 0, 'F'), desktop('Kestrel', 1, 'G')]
+  const [field, kestrel] = all
+  if (!field || !kestrel) throw new Error('no desktops')
+  expect(betterLetter(all, kestrel)).toBe('K')
+  expect(betterLetter(all, field)).toBeNull()
+  expect(betterLetter([...all, desktop('Kiln', 2, 'K')], kestrel)).toBe('E')
+})
+
+test('letters stay, the others are distinct, X and Z are never given', () => {
   fc.assert(
     fc.property(fc.array(fc.string({ minLength: 1, maxLength: 9 }), { maxLength: 40 }), (names) => {
-      const desktops = names.map((name, at) => desktop(name, at, at === 3 ? 'K' : null, at === 3))
+      const desktops = names.map((name, at) => desktop(name, at, at === 3 ? 'K' : null))
       const letters = callLetters(desktops)
       const given = Object.values(letters).filter((letter) => letter !== null)
       expect(new Set(given).size).toBe(given.length)

@@ -18,7 +18,7 @@ export function LetterDialog({ id }: { id: DesktopId }) {
   return (
     <Dialog
       title={`Call letter of ${name}`}
-      intro="A to Y except X. A desktop that has it by itself gets another one."
+      intro="A to Y except X. A desktop that has it by itself gets another one, and that is said."
       width={400}
     >
       <form className="mt-4 flex items-center gap-2" onSubmit={set}>

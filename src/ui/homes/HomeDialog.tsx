@@ -1,5 +1,6 @@
 import type { FormEvent } from 'react'
 import { appOf } from '@/apps/list'
+import { twinOf } from '@/core/homes/clashes'
 import { title, window as windowOf } from '@/core/model/selectors'
 import { EVERY, type Home, type WindowId } from '@/core/model/types'
 import { closeView, dispatch, getState } from '@/store/shelf'
@@ -30,7 +31,8 @@ export function HomeDialog({ id }: { id: WindowId }) {
   const keep = (event: FormEvent) => {
     event.preventDefault()
     if (typeof home === 'string') return
-    if (keepHome(home, undefined)) closeView()
+    // A second home for the same windows would never have an effect.
+    if (keepHome(home, twinOf(getState().homes, home)?.id)) closeView()
   }
   return (
     <Dialog

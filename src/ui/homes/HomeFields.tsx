@@ -1,9 +1,11 @@
 import type { ReactNode } from 'react'
+import { beatenBy, twinOf } from '@/core/homes/clashes'
 import { clockOf } from '@/core/homes/clock'
 import { homeInWords } from '@/core/homes/words'
 import { desktop } from '@/core/model/selectors'
-import { EVERY, HERE, type Home, NAMED } from '@/core/model/types'
+import { EVERY, HERE, type Home, NAMED, type State } from '@/core/model/types'
 import { useArrangement } from '@/store/shelf'
+import { NEW_HOME } from './useHomeDraft'
 
 /** A home as it is typed: times as text, the pattern even while it is not used. */
 export interface HomeDraft extends Omit<Home, 'id' | 'from' | 'to'> {
@@ -41,6 +43,7 @@ export function HomeFields({
       <p role="status" className="border-2 border-ink border-dashed px-3 py-2 font-semibold">
         {typeof home === 'string' ? home : homeInWords(home, plural, state)}
       </p>
+      {typeof home === 'string' ? null : <Effect home={home} plural={plural} state={state} />}
       <Line label="Which">
         <label className="flex items-center gap-1.5">
           <input
@@ -91,16 +94,15 @@ export function HomeFields({
             value={draft.name ?? ''}
             onChange={(event) => set({ name: event.target.value })}
           />
-        ) : (
-          <label className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              checked={draft.follow}
-              onChange={() => set({ follow: !draft.follow })}
-            />
-            take me there
-          </label>
-        )}
+        ) : null}
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={draft.follow}
+            onChange={() => set({ follow: !draft.follow })}
+          />
+          take me there
+        </label>
       </Line>
       {displays.length > 1 ? (
         <Line label="Display">
@@ -145,6 +147,21 @@ export function HomeFields({
         </Line>
       ) : null}
     </div>
+  )
+}
+
+/** What other homes make of this one, before it is set. */
+function Effect({ home, plural, state }: { home: Home; plural: string; state: State }) {
+  const twin = twinOf(state.homes, home)
+  const winner = twin ?? beatenBy(state.homes, home)
+  if (!winner) return null
+  const said = homeInWords(winner, plural, state)
+  return (
+    <p role="alert" className="text-alarm">
+      {twin
+        ? `They have a home already: “${said}”. ${home.id === NEW_HOME ? 'This one takes its place.' : 'Remove one of the two.'}`
+        : `It would have no effect: “${said}” always comes first. Give this one more conditions, or change that one.`}
+    </p>
   )
 }
 

@@ -1,9 +1,10 @@
 import { useEffect, useRef } from 'react'
 import type { DesktopId } from '@/core/model/types'
-import { closeView, dispatch } from '@/store/shelf'
+import { closeView, dispatch, useShelf } from '@/store/shelf'
 
 /** The name of a desktop, ready to be typed over. Enter or leaving keeps it, Escape does not. */
 export function NameField({ id, name }: { id: DesktopId; name: string }) {
+  const fresh = useShelf(({ view }) => view?.view === 'rename' && view.fresh === true)
   const field = useRef<HTMLInputElement>(null)
   const left = useRef(false)
   useEffect(() => {
@@ -16,7 +17,8 @@ export function NameField({ id, name }: { id: DesktopId; name: string }) {
     const unchanged = typed.trim() === name
     if (
       !unchanged &&
-      !dispatch('desktop.rename', { desktop: id, name: typed }, 'key').ok &&
+      !dispatch('desktop.rename', { desktop: id, name: typed, ...(fresh && { fresh }) }, 'key')
+        .ok &&
       !leaving
     )
       return
