@@ -5,15 +5,20 @@ const PNG = Buffer.from(
   'base64',
 )
 
-/** A one-page PDF that says a word. */
-function pdf(word: string): string {
-  const stream = `BT /F1 24 Tf 40 100 Td (${word}) Tj ET`
+/** A PDF with a page for each word. */
+function pdf(...words: string[]): string {
+  const pages = words.map((_, at) => 4 + 2 * at)
   const objects = [
     '<< /Type /Catalog /Pages 2 0 R >>',
-    '<< /Type /Pages /Kids [3 0 R] /Count 1 >>',
-    '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 300 200] /Contents 4 0 R /Resources << /Font << /F1 5 0 R >> >> >>',
-    `<< /Length ${stream.length} >>\nstream\n${stream}\nendstream`,
+    `<< /Type /Pages /Kids [${pages.map((at) => `${at} 0 R`).join(' ')}] /Count ${words.length} >>`,
     '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>',
+    ...words.flatMap((word, at) => {
+      const stream = `BT /F1 24 Tf 40 100 Td (${word}) Tj ET`
+      return [
+        `<< /Type /Page /Parent 2 0 R /MediaBox [0 0 300 200] /Contents ${5 + 2 * at} 0 R /Resources << /Font << /F1 3 0 R >> >> >>`,
+        `<< /Length ${stream.length} >>\nstream\n${stream}\nendstream`,
+      ]
+    }),
   ]
   let text = '%PDF-1.4\n'
   const offsets = objects.map((object, at) => {
@@ -23,7 +28,30 @@ function pdf(word: string): string {
   })
   const start = text.length
   const table = offsets.map((offset) => `${String(offset).padStart(10, '0')} 00000 n \n`).join('')
-  return `${text}xref\n0 6\n0000000000 65535 f \n${table}trailer\n<< /Size 6 /Root 1 0 R >>\nstartxref\n${start}\n%%EOF`
+  const size = objects.length + 1
+  return `${text}xref\n0 ${size}\n0000000000 65535 f \n${table}trailer\n<< /Size ${size} /Root 1 0 R >>\nstartxref\n${start}\n%%EOF`
+}
+
+/** A second of a quiet tone. */
+function wav(): Buffer {
+  const rate = 8000
+  const sound = Buffer.from(
+    Uint8Array.from({ length: rate }, (_, at) => 128 + 20 * Math.sin(at / 3)),
+  )
+  const head = Buffer.alloc(44)
+  head.write('RIFF')
+  head.writeUInt32LE(36 + rate, 4)
+  head.write('WAVEfmt ', 8)
+  head.writeUInt32LE(16, 16)
+  head.writeUInt16LE(1, 20)
+  head.writeUInt16LE(1, 22)
+  head.writeUInt32LE(rate, 24)
+  head.writeUInt32LE(rate, 28)
+  head.writeUInt16LE(1, 32)
+  head.writeUInt16LE(8, 34)
+  head.write('data', 36)
+  head.writeUInt32LE(rate, 40)
+  return Buffer.concat([head, sound])
 }
 
 test('files dropped on the stage open in the right app and survive a reload', async ({
@@ -59,9 +87,112 @@ test('a file of this computer opens by key; a PDF shows its page', async ({ shel
     { name: 'Route.pdf', mimeType: 'application/pdf', buffer: Buffer.from(pdf('Couloir')) },
     { name: 'Words.txt', mimeType: 'text/plain', buffer: Buffer.from('plain words') },
   ])
-  await expect(page.getByRole('img', { name: 'Couloir' })).toBeVisible()
+  await expect(page.getByText('Couloir')).toBeVisible()
   await expect(page.getByText('page 1 of 1')).toBeVisible()
   await expect(page.getByText('plain words')).toBeVisible()
+})
+
+test('a PDF is zoomed, searched, selected from, and found in the line; its page is kept', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  const content = pdf('Gully', 'Ridge', 'Cornice', 'Saddle')
+  await shelf.drop({ name: 'Route.pdf', type: 'application/pdf', content })
+  const reader = page.locator('[data-app="reader"]')
+  const status = reader.getByRole('status')
+  await expect(status).toHaveText('page 1 of 4')
+  // Pages by key, and as many of them in sight as there is room for.
+  await shelf.press('ArrowRight', 'ArrowRight')
+  await expect(status).toHaveText('page 3 of 4')
+  const width = async () => (await reader.locator('.page').first().boundingBox())?.width ?? 0
+  const before = await width()
+  await shelf.press('+')
+  await expect.poll(width).toBeGreaterThan(before * 1.1)
+  await shelf.press('0')
+  await expect.poll(width).toBeLessThan(before + 2)
+  // What is looked for is marked, in whatever page it stands.
+  await shelf.press('/')
+  await page.keyboard.type('saddle')
+  await expect(status).toHaveText('1/1 · page 4 of 4')
+  await expect(reader.locator('.highlight.selected')).toHaveText('Saddle')
+  await shelf.press('Escape')
+  await reader.getByText('Saddle').dblclick()
+  expect(await page.evaluate(() => String(getSelection()))).toBe('Saddle')
+  await page.waitForTimeout(1700)
+  await shelf.reload()
+  await expect(status).toHaveText('page 4 of 4')
+  expect(Object.values((await shelf.state()).documents).map(({ unsaved }) => unsaved)).toEqual([
+    false,
+  ])
+  await shelf.press('Alt+;')
+  await page.keyboard.type('corn')
+  const line = page.getByRole('dialog', { name: 'Line' })
+  await expect(line.getByRole('option', { name: /Route/ })).toContainText('Ridge Cornice')
+  await shelf.press('Enter')
+  await expect(status).toHaveText('1/1 · page 3 of 4')
+  expect(await shelf.violations()).toEqual([])
+})
+
+test('own sound files are played, sought in and kept; Space plays and pauses', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.drop({ name: 'Hut bell.wav', type: 'audio/wav', content: wav() })
+  const player = page.locator('[data-app="player"]')
+  await expect(player.getByRole('status')).toHaveText('Hut bell')
+  await expect(player.getByText('0:00 / 0:01')).toBeVisible()
+  await shelf.press('Space')
+  // It ends, and what comes next is played.
+  await expect(player.getByRole('status')).toHaveText('Wind over Tarn Ridge')
+  await expect(player.getByRole('button', { name: 'Pause' })).toBeVisible()
+  await shelf.press('ArrowRight', 'ArrowRight', 'Space')
+  await expect(player.getByRole('button', { name: 'Play' })).toBeVisible()
+  await player.getByRole('slider', { name: 'Position' }).fill('30')
+  await expect(player.getByText('0:30 / 1:07')).toBeVisible()
+  await shelf.reload()
+  await expect(player.getByText('0:30 / 1:07')).toBeVisible()
+  await expect(player.getByRole('button', { name: /^Hut bell/ })).toBeVisible()
+  await player.getByRole('button', { name: 'Remove Hut bell' }).click()
+  await expect(player.getByRole('button', { name: /^Hut bell/ })).toBeHidden()
+  await shelf.drop({ name: 'Broken.mp3', type: 'audio/mpeg', content: 'no sound' })
+  await expect(shelf.said()).toContainText('no sound that this browser plays')
+})
+
+test('what is half-typed stays: over another thread, a rest and a reload', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('demo')
+  await shelf.run('window.focus', { window: 'line' })
+  const messages = shelf.window('line')
+  const reply = messages.getByLabel(/^Reply to/)
+  await expect(reply).toBeFocused()
+  const first = await reply.getAttribute('aria-label')
+  await page.keyboard.type('Hold them at')
+  await shelf.press('Shift+Enter')
+  await page.keyboard.type('the hut')
+  await shelf.press('PageDown')
+  await expect(reply).not.toHaveAttribute('aria-label', first ?? '')
+  await expect(reply).toHaveValue('')
+  await page.keyboard.type('Not yet')
+  await shelf.press('PageUp')
+  await expect(reply).toHaveValue('Hold them at\nthe hut')
+  await shelf.press('PageDown')
+  await shelf.press('Alt+M')
+  const { focus } = await shelf.state()
+  await shelf.run('window.focus', { window: 'run' })
+  const job = shelf.window('run').getByLabel('Name of a new job')
+  await job.fill('Snowpack run, 24 h')
+  await shelf.reload()
+  await expect(job).toHaveValue('Snowpack run, 24 h')
+  await shelf.run('window.focus', { window: 'line' })
+  await expect(reply).toHaveValue('Not yet')
+  expect(focus).not.toBe('line')
+  await shelf.press('PageUp', 'Enter')
+  await expect(messages.getByRole('log')).toContainText('Hold them at\nthe hut')
+  await expect(reply).toHaveValue('')
 })
 
 test('unknown and broken files are named, and nothing changes', async ({ shelf }) => {

@@ -43,7 +43,42 @@ test('the line goes to windows by their text, to desktops, and runs commands tha
   expect(await shelf.here()).toBe('rota')
   await shelf.press('Alt+;')
   await page.keyboard.type('qqqq')
-  await expect(line.getByText('Nothing is called that')).toBeVisible()
+  await expect(line.getByText('Nothing is found by that')).toBeVisible()
+})
+
+test('words in any order, settings and passages; what is found in a text is gone to', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const line = page.getByRole('dialog', { name: 'Line' })
+  const options = line.getByRole('option')
+  await shelf.press('Alt+;')
+  await page.keyboard.type('field station')
+  await expect(options.first()).toContainText('Station readings 06:00')
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('undo')
+  await expect(options).toContainText(['Undo'])
+  await expect(line.getByText('Countdown')).toBeHidden()
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('night')
+  await expect(line.getByRole('option', { name: /^Night cloth/ })).toContainText('off')
+  await line.getByRole('option', { name: /^Night cloth/ }).click()
+  expect((await shelf.state()).settings.cloth).toBe('night')
+  await expect(shelf.said()).toContainText('Night cloth')
+  await shelf.press('Alt+Z')
+  // A cell of a table, and a word of a document: shown with what stands around, and gone to.
+  await shelf.press('Alt+;')
+  await page.keyboard.type('two old slides')
+  await expect(options.first()).toContainText('Wren Couloir: two old slides at 1,950 m')
+  await shelf.press('Enter')
+  await expect.poll(() => page.evaluate(() => String(getSelection()))).toBe('two old slides')
+  await shelf.press('Alt+;')
+  await page.keyboard.type('one collapse heard')
+  await shelf.press('Enter')
+  await expect(page.locator('[role=gridcell][aria-selected=true]:visible')).toContainText(
+    'one collapse heard',
+  )
 })
 
 test('a closed document is reopened from the line', async ({ shelf, page }) => {

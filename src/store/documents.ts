@@ -145,9 +145,21 @@ export function changeContent(
   if (unreadable.has(id)) return
   const before = contents.get(id) ?? EMPTY
   const drafted = as === 'draft' || (as === 'look' && before.draft !== null)
-  contents.set(id, drafted ? { ...before, draft: content } : { saved: content, draft: null })
+  contents.set(id, {
+    ...before,
+    ...(drafted ? { draft: content } : { saved: content, draft: null }),
+  })
   touch(id)
   markUnsaved(id, drafted)
+}
+
+/** What stands half-typed in a field, kept as it is typed: over another thread, a rest, a reload. */
+export function changeTyped(id: DocumentId, field: string, text: string): void {
+  if (unreadable.has(id)) return
+  const before = contents.get(id) ?? EMPTY
+  const { [field]: _before, ...others } = before.typed ?? {}
+  contents.set(id, { ...before, typed: text ? { ...others, [field]: text } : others })
+  touch(id)
 }
 
 export function saveDraft(id: DocumentId): void {
@@ -226,6 +238,16 @@ export function useContent(id: DocumentId): KeptContent | undefined {
     () => contents.get(id),
     () => undefined,
   )
+}
+
+/** A field that is kept as it is typed. */
+export function useTyped(id: DocumentId, field: string): [string, (text: string) => void] {
+  const typed = useSyncExternalStore(
+    subscribe,
+    () => contents.get(id)?.typed?.[field] ?? '',
+    () => '',
+  )
+  return [typed, (text) => changeTyped(id, field, text)]
 }
 
 /** Whether a document cannot be read. */

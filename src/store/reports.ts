@@ -35,4 +35,7 @@ export const useReport = (document: DocumentId | undefined): Report | undefined 
 export const useWaiting = (documents: DocumentId[]): number =>
   useStore(reports, (all) => documents.filter((id) => all[id]?.attention).length)
 
+/** Whether what shows a document goes on by itself. */
+export const isBusy = (document: DocumentId): boolean => reports.getState()[document]?.busy ?? false
+
 export const reportOf = (document: DocumentId): Report | undefined => reports.getState()[document]

@@ -125,6 +125,13 @@ export function provideApps(facts: AppFacts[]): void {
   apps = new Map(facts.map((app) => [app.id, app]))
 }
 
+let busy: Env['busy'] = () => false
+
+/** How it is known whether an app is at work; told once at the start. */
+export function provideBusy(given: Env['busy']): void {
+  busy = given
+}
+
 export function appFacts(id: string): AppFacts | undefined {
   const own = Object.hasOwn(getState().apps, id) ? getState().apps[id] : undefined
   return apps.get(id) ?? (own && ownFacts(own))
@@ -141,6 +148,7 @@ const env = (by: By): Env => ({
   app: appFacts,
   apps: () => [...apps.values(), ...Object.values(getState().apps).map(ownFacts)],
   by,
+  busy: (document) => busy(document),
 })
 
 let count = 0

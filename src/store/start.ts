@@ -6,8 +6,9 @@ import { provideContents } from './documents'
 import { findKept, type Kept } from './keeping'
 import { claim } from './lock'
 import type { Notice } from './notices'
+import { isBusy } from './reports'
 import { setSaving } from './saving'
-import { provideApps, shelf } from './shelf'
+import { provideApps, provideBusy, shelf } from './shelf'
 import { Spare, type SpareCopy } from './spare'
 import { databaseLost, type KeptStore, openStores, type Stores } from './storage'
 
@@ -56,6 +57,7 @@ export async function start(
   })
   if (!lock) return 'elsewhere'
   provideApps(apps)
+  provideBusy(isBusy)
   return open({ name, seed, lock, over, finish })
 }
 

@@ -2,7 +2,7 @@ import type { DocumentId } from '@/core/model/types'
 import { peekContent, shownContent } from './documents'
 
 /** How much of each document is looked through, in characters. */
-const MOST = 20_000
+const MOST = 60_000
 /** So many documents are read at a time; the page goes on between. */
 const BATCH = 20
 

@@ -8,6 +8,7 @@ import { provideConsole } from '@/store/console'
 import { shelf, useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, type Started, start, type Trouble } from '@/store/start'
 import { Dialogs } from './dialogs/Dialogs'
+import { useFullScreen } from './full/useFullScreen'
 import { Shut } from './keeping/Shut'
 import { Troubled } from './keeping/Troubled'
 import { useFrames } from './keys/frames'
@@ -82,12 +83,19 @@ function Open({ name }: { name: string }) {
   useKeys()
   useFrames()
   usePageMarks()
+  const full = useFullScreen()
   useEffect(provideConsole, [])
   return (
-    <div className="grid h-full grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_36px] [--rack:208px] max-[1000px]:[--rack:60px]">
-      <Rack name={name} />
+    <div
+      className={`grid h-full ${
+        full
+          ? 'grid-cols-1 grid-rows-1'
+          : 'grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_36px] [--rack:208px] max-[1000px]:[--rack:60px]'
+      }`}
+    >
+      {full ? null : <Rack name={name} />}
       <Stage />
-      <Line />
+      {full ? null : <Line />}
       <Notices />
       <Guarded name="What was asked">
         <Dialogs />

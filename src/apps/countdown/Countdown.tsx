@@ -1,7 +1,7 @@
 'use client'
 import { Pause, Play, RotateCcw } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
-import { changeContent, shownContent, useContent } from '@/store/documents'
+import { changeContent, shownContent, useContent, useTyped } from '@/store/documents'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { type CountdownContent, IDLE, inWords, left, parse } from './time'
@@ -11,7 +11,7 @@ export default function Countdown({ document: id }: AppProps) {
   const kept = useContent(id)
   const content = kept ? ((shownContent(kept) as CountdownContent | null) ?? IDLE) : null
   const now = useNow(content?.kind === 'running')
-  const [typed, setTyped] = useState('')
+  const [typed, setTyped] = useTyped(id, 'time')
   const [problem, setProblem] = useState('')
   if (!content) return null
   const change = (next: CountdownContent) => changeContent(id, next, 'saved')

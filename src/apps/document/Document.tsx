@@ -26,7 +26,7 @@ export default function Document({ document: id }: AppProps) {
   if (!content) return null
   const { markdown = '' } = (shownContent(content) as DocumentContent | null) ?? {}
   if (markdown.length <= LONG) return <Editable id={id} markdown={markdown} />
-  return <LongText text={markdown} label="Text, too long to be edited" />
+  return <LongText document={id} text={markdown} label="Text, too long to be edited" />
 }
 
 const extensions = schemaOf(picture)

@@ -4,6 +4,7 @@ import { type DragEvent, type KeyboardEvent, useEffect, useState } from 'react'
 import { referenceTo } from '@/core/formats/reference'
 import type { DocumentInfo } from '@/core/model/types'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
+import { useTyped } from '@/store/documents'
 import { appFacts, dispatch, say } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
 import { Tool } from '@/ui/parts/Tool'
@@ -12,7 +13,7 @@ import type { AppProps } from '../contract'
 /** Everything the person keeps: documents, open or not, to be looked at, opened and put away. */
 export default function Drawer({ document: own }: AppProps) {
   const documents = useAllDocuments()
-  const [filter, setFilter] = useState('')
+  const [filter, setFilter] = useTyped(own, 'filter')
   const [chosen, setChosen] = useState<string | null>(null)
   const wanted = filter.trim().toLowerCase()
   // Deleted ones stand last, to be taken back.

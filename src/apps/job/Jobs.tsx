@@ -1,7 +1,7 @@
 'use client'
 import { Pause, Play, Trash2 } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
-import { changeContent, contentOf, shownContent, useContent } from '@/store/documents'
+import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
 import { say, useArrangement } from '@/store/shelf'
 import { Tool } from '@/ui/parts/Tool'
@@ -78,7 +78,10 @@ export default function Jobs({ document: id, window }: AppProps) {
         ))}
         {shown?.why ? <p className="text-alarm">{shown.why}</p> : null}
       </div>
-      <NewJob onQueue={(name) => change(queue(now(), `job-${crypto.randomUUID()}`, name))} />
+      <NewJob
+        document={id}
+        onQueue={(name) => change(queue(now(), `job-${crypto.randomUUID()}`, name))}
+      />
     </>
   )
 }
@@ -170,8 +173,8 @@ function JobRow({
   )
 }
 
-function NewJob({ onQueue }: { onQueue(name: string): void }) {
-  const [name, setName] = useState('')
+function NewJob({ document, onQueue }: { document: string; onQueue(name: string): void }) {
+  const [name, setName] = useTyped(document, 'name')
   const add = (event: FormEvent) => {
     event.preventDefault()
     if (!name.trim()) return

@@ -1,6 +1,7 @@
 'use client'
-import { type FormEvent, useEffect, useRef, useState } from 'react'
-import { changeContent, contentOf, shownContent, useContent } from '@/store/documents'
+import { type KeyboardEvent, useEffect, useRef } from 'react'
+import type { DocumentId } from '@/core/model/types'
+import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
 import { useArrangement } from '@/store/shelf'
 import type { AppProps } from '../contract'
@@ -18,10 +19,14 @@ import {
   unread,
 } from './threads'
 
+/** The name under which it is kept which thread is open; threads have ids of their own. */
+const OPEN = 'open thread'
+
 /** Threads with people outside: read, answered, told when one is asked for. */
 export default function Messages({ document: id, window }: AppProps) {
   const kept = useContent(id)
-  const [chosen, setChosen] = useState<string | null>(null)
+  // Which thread is open is kept like what is half-typed.
+  const [chosen, setChosen] = useTyped(id, OPEN)
   const focused = useArrangement((state) => state.focus === window)
   const content = kept ? ((shownContent(kept) as MessagesContent | null) ?? NO_MESSAGES) : null
   // Two things may happen before the next drawing: each starts from what is there by then.
@@ -57,6 +62,12 @@ export default function Messages({ document: id, window }: AppProps) {
     report(id, { attention, ...(says && { says }) })
   }, [content, id])
   if (!content) return null
+  const step = (by: number) => {
+    const { threads } = content
+    const at = open ? threads.indexOf(open) : 0
+    const to = threads[(at + by + threads.length) % Math.max(1, threads.length)]
+    if (to) setChosen(to.id)
+  }
   return (
     <div className="flex min-h-0 flex-1">
       <Threads threads={content.threads} open={open} onOpen={setChosen} />
@@ -69,7 +80,9 @@ export default function Messages({ document: id, window }: AppProps) {
         {open ? (
           <Talk
             key={open.id}
+            document={id}
             thread={open}
+            onStep={step}
             onSay={(text) =>
               change((now) =>
                 reply(now, open.id, { by: 'me', text, at: Date.now(), waiting: true }),
@@ -130,19 +143,36 @@ function Threads({
   )
 }
 
-function Talk({ thread, onSay }: { thread: Thread; onSay(text: string): void }) {
-  const [typed, setTyped] = useState('')
+function Talk({
+  document,
+  thread,
+  onSay,
+  onStep,
+}: {
+  document: DocumentId
+  thread: Thread
+  onSay(text: string): void
+  onStep(by: number): void
+}) {
+  const [typed, setTyped] = useTyped(document, thread.id)
   const log = useRef<HTMLDivElement>(null)
   const count = thread.messages.length
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new message is the reason to scroll
   useEffect(() => {
     log.current?.scrollTo(0, log.current.scrollHeight)
   }, [count])
-  const say = (event: FormEvent) => {
-    event.preventDefault()
+  const say = () => {
     if (!typed.trim()) return
     onSay(typed.trim())
     setTyped('')
+  }
+  const keys = (event: KeyboardEvent) => {
+    if (event.altKey || event.nativeEvent.isComposing) return
+    if (event.key === 'Enter' && !event.shiftKey) say()
+    else if (event.key === 'PageDown') onStep(1)
+    else if (event.key === 'PageUp') onStep(-1)
+    else return
+    event.preventDefault()
   }
   return (
     <>
@@ -160,23 +190,26 @@ function Talk({ thread, onSay }: { thread: Thread; onSay(text: string): void }) 
               by === 'me' ? 'self-end border-ink' : 'self-start border-seam'
             } ${mention ? 'border-l-4 border-l-alarm' : ''}`}
           >
-            {text}
+            <span className="whitespace-pre-wrap break-words">{text}</span>
             <span className="ml-2 text-[12px] text-soft">{waiting ? 'waits' : clock(at)}</span>
           </p>
         ))}
       </div>
-      <form onSubmit={say} className="flex gap-2 border-seam border-t p-2">
-        <input
+      <div className="flex items-end gap-2 border-seam border-t p-2">
+        <textarea
           data-autofocus=""
           aria-label={`Reply to ${thread.who}`}
-          className="field min-w-0 flex-1"
+          title="Enter sends, Shift and Enter begin a line, Page Up and Page Down go to another thread"
+          rows={Math.min(6, typed.split('\n').length)}
+          className="field min-h-8 min-w-0 flex-1 resize-none py-1 text-[15px] leading-snug"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={keys}
         />
-        <button type="submit" className="btn">
-          Reply
+        <button type="button" className="btn" onClick={say}>
+          Reply <span className="key">Enter</span>
         </button>
-      </form>
+      </div>
     </>
   )
 }

@@ -1,17 +1,24 @@
 'use client'
-import { Pause, Play, SkipForward } from 'lucide-react'
-import { useEffect, useRef, useState } from 'react'
+import { FilePlus, Pause, Play, SkipForward, Trash2 } from 'lucide-react'
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { changeContent, contentOf, shownContent, useContent } from '@/store/documents'
 import { report } from '@/store/reports'
+import { say } from '@/store/shelf'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
+import { readAudio } from './files'
 import type { PlayerContent } from './manifest'
-import { Sound } from './sound'
+import { Sound, type Track } from './sound'
 import { TUNES } from './tunes'
 
 const FIRST: PlayerContent = { tune: 0, volume: 0.6, at: 0 }
 
-/** A few tunes, made on the spot; they go on while one is elsewhere. */
+/** How far an arrow goes, in seconds. */
+const STEP = 5
+
+const tracksOf = ({ files = [] }: PlayerContent): Track[] => [...TUNES, ...files]
+
+/** Tunes made on the spot and files of one's own; they go on while one is elsewhere. */
 export default function Player({ document: id }: AppProps) {
   const kept = useContent(id)
   const content = kept ? ((shownContent(kept) as PlayerContent | null) ?? FIRST) : null
@@ -22,8 +29,10 @@ export default function Player({ document: id }: AppProps) {
   const keep = (change: Partial<PlayerContent>) =>
     changeContent(id, { ...now(), ...change }, 'saved')
   const play = (tune: number, from: number) => {
+    const track = tracksOf(now())[tune]
+    if (!track) return
     sound.current ??= new Sound(() => nextTune.current())
-    sound.current.play(tune, from, now().volume)
+    sound.current.play(track, from, now().volume)
     keep({ tune, at: from })
     setPlaying(true)
   }
@@ -31,50 +40,91 @@ export default function Player({ document: id }: AppProps) {
     keep({ at: sound.current?.stop() ?? 0 })
     setPlaying(false)
   }
-  const skip = () => play((now().tune + 1) % TUNES.length, 0)
+  const skip = () => play((now().tune + 1) % tracksOf(now()).length, 0)
   const nextTune = useRef(skip)
   nextTune.current = skip
-  useEffect(() => () => void sound.current?.stop(), [])
-  const tune = TUNES[content?.tune ?? 0]
+  useEffect(() => () => sound.current?.close(), [])
+  const tracks = content ? tracksOf(content) : []
+  const track = tracks[content?.tune ?? 0] ?? tracks[0]
   useEffect(() => {
-    report(id, { busy: playing, ...(playing && tune && { says: `Plays ${tune.name}` }) })
-  }, [id, playing, tune])
-  if (!content || !tune) return null
+    report(id, { busy: playing, ...(playing && track && { says: `Plays ${track.name}` }) })
+  }, [id, playing, track])
+  if (!content || !track) return null
   const at = playing ? position : content.at
+  const seek = (to: number) => {
+    const within = Math.max(0, Math.min(to, track.length - 0.1))
+    if (playing) play(content.tune, within)
+    else keep({ at: within })
+  }
+  const toggle = () => (playing ? pause() : play(content.tune, content.at))
+  const remove = (index: number) => {
+    if (playing && content.tune === index) pause()
+    const files = (now().files ?? []).filter((_, other) => other !== index - TUNES.length)
+    const { tune } = now()
+    keep({ files, ...(tune >= index && { tune: tune > index ? tune - 1 : 0, at: 0 }) })
+  }
+  const keys = (event: KeyboardEvent) => {
+    const { key, target } = event
+    if (event.altKey || event.ctrlKey || target instanceof HTMLInputElement) return
+    if (key === ' ' && !(target instanceof HTMLButtonElement)) toggle()
+    else if (key === 'ArrowRight') seek(at + STEP)
+    else if (key === 'ArrowLeft') seek(at - STEP)
+    else return
+    event.preventDefault()
+  }
   return (
-    <div className="flex min-h-0 flex-1 flex-col gap-2 p-3">
+    // biome-ignore lint/a11y/noStaticElementInteractions: keys for what the buttons do
+    <div
+      data-autofocus=""
+      tabIndex={-1}
+      className="flex min-h-0 flex-1 flex-col gap-2 p-3 outline-none"
+      onKeyDown={keys}
+    >
       <div className="flex items-center gap-2">
-        <Tool
-          label={playing ? 'Pause' : 'Play'}
-          onClick={() => (playing ? pause() : play(content.tune, content.at))}
-        >
+        <Tool label={playing ? 'Pause' : 'Play'} onClick={toggle}>
           {playing ? <Pause size={18} /> : <Play size={18} />}
         </Tool>
         <Tool label="Next tune" onClick={skip}>
           <SkipForward size={16} />
         </Tool>
         <span role="status" className="min-w-0 flex-1 truncate font-semibold">
-          {tune.name}
+          {track.name}
         </span>
+        <AddFiles onAdd={(files) => keep({ files: [...(now().files ?? []), ...files] })} />
         <span className="font-mono text-[12px] tabular-nums">
-          {clock(at)} / {clock(tune.length)}
+          {clock(at)} / {clock(track.length)}
         </span>
       </div>
-      <div className="h-2 border border-edge bg-ground" aria-hidden>
-        <div className="h-full bg-ink" style={{ width: `${(at / tune.length) * 100}%` }} />
-      </div>
+      <input
+        type="range"
+        aria-label="Position"
+        aria-valuetext={`${clock(at)} of ${clock(track.length)}`}
+        title="← and → go 5 seconds"
+        min={0}
+        max={Math.floor(track.length)}
+        step={1}
+        className="w-full accent-ink"
+        value={Math.floor(at)}
+        onChange={(event) => seek(Number(event.target.value))}
+      />
       <ul aria-label="Tunes" className="min-h-0 flex-1 overflow-auto">
-        {TUNES.map(({ name, length }, index) => (
-          <li key={name}>
+        {tracks.map(({ name, length }, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the same file may be there twice
+          <li key={`${index} ${name}`} className="flex items-center">
             <button
               type="button"
               aria-current={index === content.tune ? 'true' : undefined}
-              className="flex w-full px-2 py-1.5 text-left hover:bg-ink/6 aria-[current]:font-semibold"
+              className="flex min-w-0 flex-1 px-2 py-1.5 text-left hover:bg-ink/6 aria-[current]:font-semibold"
               onClick={() => play(index, 0)}
             >
               <span className="min-w-0 flex-1 truncate">{name}</span>
               <span className="font-mono text-[12px] text-soft">{clock(length)}</span>
             </button>
+            {index < TUNES.length ? null : (
+              <Tool label={`Remove ${name}`} onClick={() => remove(index)}>
+                <Trash2 size={13} />
+              </Tool>
+            )}
           </li>
         ))}
       </ul>
@@ -95,6 +145,44 @@ export default function Player({ document: id }: AppProps) {
         />
       </label>
     </div>
+  )
+}
+
+/** The largest file that is added, in bytes. */
+const MOST = 50 * 1024 * 1024
+
+/** Adds files of this computer to the list. */
+function AddFiles({ onAdd }: { onAdd(files: NonNullable<PlayerContent['files']>): void }) {
+  const input = useRef<HTMLInputElement>(null)
+  const add = async (files: File[]) => {
+    const read = await Promise.allSettled(
+      files.map((file) => (file.size > MOST ? Promise.reject(file) : readAudio(file))),
+    )
+    const bad = files.filter((_, at) => read[at]?.status === 'rejected')
+    onAdd(read.flatMap((one) => (one.status === 'fulfilled' ? [one.value] : [])))
+    if (bad.length)
+      say(
+        `Not added: ${bad.map(({ name }) => `“${name}”`).join(', ')}. It is no sound that this browser plays, or larger than 50 MB.`,
+        { refused: true },
+      )
+  }
+  return (
+    <>
+      <Tool label="Add sound files" onClick={() => input.current?.click()}>
+        <FilePlus size={15} />
+      </Tool>
+      <input
+        ref={input}
+        type="file"
+        accept="audio/*"
+        multiple
+        hidden
+        onChange={(event) => {
+          void add([...(event.target.files ?? [])])
+          event.target.value = ''
+        }}
+      />
+    </>
   )
 }
 

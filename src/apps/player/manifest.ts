@@ -1,11 +1,21 @@
 import { Radio } from 'lucide-react'
-import type { AppManifest } from '../contract'
+import { type AppManifest, FileProblem } from '../contract'
 
-/** Content of a player: which tune, how loud, and how far into it it was stopped. */
+/** A file of the person's own, as a data address. */
+export interface AudioFileContent {
+  name: string
+  data: string
+  /** Length in seconds. */
+  length: number
+}
+
+/** Content of a player: which tune, how loud, how far into it it was stopped, and own files. */
 export interface PlayerContent {
+  /** Counts through the tunes of the radio, then through the files. */
   tune: number
   volume: number
   at: number
+  files?: AudioFileContent[]
 }
 
 export const player: AppManifest = {
@@ -15,9 +25,16 @@ export const player: AppManifest = {
   untitled: 'Player',
   glyph: Radio,
   width: 340,
-  height: 280,
+  height: 320,
   limits: { minWidth: 280, minHeight: 220 },
-  opens: [],
+  opens: ['.mp3', '.ogg', '.oga', '.opus', '.wav', '.m4a', '.flac'],
   drafts: false,
   load: () => import('./Player'),
+  read: async (file): Promise<PlayerContent> => {
+    const [{ readAudio }, { TUNES }] = await Promise.all([import('./files'), import('./tunes')])
+    const read = await readAudio(file).catch(() => {
+      throw new FileProblem('it is no sound that this browser plays, or it is damaged')
+    })
+    return { tune: TUNES.length, volume: 0.6, at: 0, files: [read] }
+  },
 }

@@ -1,37 +1,113 @@
-import { TUNES } from './tunes'
+import { addressOf } from './files'
+import type { AudioFileContent } from './manifest'
+import type { Tune } from './tunes'
+
+/** Something to listen to: notes that are made on the spot, or a file. */
+export type Track = Tune | AudioFileContent
+
+/** Plays one thing at a time. It goes on while its window is hidden. */
+export class Sound {
+  private source: Source | null = null
+  private track: Track | null = null
+
+  constructor(private ended: () => void) {}
+
+  /** Plays from a second on. Browsers allow it only after the person did something. */
+  play(track: Track, from: number, volume: number): void {
+    if (track !== this.track) {
+      this.close()
+      this.track = track
+      this.source =
+        'notes' in track ? new Notes(track, this.ended) : new AudioFile(track, this.ended)
+    }
+    this.source?.play(from)
+    this.volume(volume)
+  }
+
+  /** Stops and returns the second it was at. */
+  stop = (): number => this.source?.stop() ?? 0
+
+  volume = (share: number): void => this.source?.volume(share)
+
+  position = (): number => this.source?.position() ?? 0
+
+  /** Nothing of it is held on to. */
+  close(): void {
+    this.source?.stop()
+    this.source?.close()
+    this.source = null
+    this.track = null
+  }
+}
+
+interface Source {
+  play(from: number): void
+  stop(): number
+  volume(share: number): void
+  position(): number
+  close(): void
+}
+
+/** A file, played by the browser. */
+class AudioFile implements Source {
+  private audio = new Audio()
+
+  constructor({ data }: AudioFileContent, ended: () => void) {
+    this.audio.src = addressOf(data)
+    this.audio.onended = ended
+  }
+
+  play(from: number): void {
+    this.audio.currentTime = from
+    void this.audio.play()
+  }
+
+  stop(): number {
+    this.audio.pause()
+    return this.audio.currentTime
+  }
+
+  volume(share: number): void {
+    this.audio.volume = share
+  }
+
+  position = (): number => this.audio.currentTime
+
+  close(): void {
+    URL.revokeObjectURL(this.audio.src)
+    this.audio.removeAttribute('src')
+  }
+}
 
 /** How far ahead notes are handed to the sound card, in seconds, and how often, in milliseconds. */
 const AHEAD = 2.5
 const EVERY = 1000
 
-/** Plays one tune at a time. It goes on while its window is hidden. */
-export class Sound {
-  private context: AudioContext | null = null
+/** A tune, its notes handed to the sound card one after the other. */
+class Notes implements Source {
+  private context = new AudioContext()
   private gain: GainNode | null = null
   private timer: ReturnType<typeof setInterval> | undefined
-  private tune = 0
   /** The context's time at which the tune would have begun. */
   private began = 0
   private handed = 0
 
-  constructor(private ended: () => void) {}
+  constructor(
+    private tune: Tune,
+    private ended: () => void,
+  ) {}
 
-  /** Plays a tune from a second on. Browsers allow it only after the person did something. */
-  play(tune: number, from: number, volume: number): void {
+  play(from: number): void {
     this.stop()
-    this.context ??= new AudioContext()
     void this.context.resume()
     this.gain = this.context.createGain()
     this.gain.connect(this.context.destination)
-    this.volume(volume)
-    this.tune = tune
     this.began = this.context.currentTime - from
     this.handed = from
     this.hand()
     this.timer = setInterval(() => this.hand(), EVERY)
   }
 
-  /** Stops and returns the second it was at. */
   stop(): number {
     const at = this.position()
     clearInterval(this.timer)
@@ -46,14 +122,16 @@ export class Sound {
   }
 
   position(): number {
-    if (!this.timer || !this.context) return 0
-    return Math.min(this.context.currentTime - this.began, TUNES[this.tune]?.length ?? 0)
+    return this.timer ? Math.min(this.context.currentTime - this.began, this.tune.length) : 0
+  }
+
+  close(): void {
+    void this.context.close()
   }
 
   private hand(): void {
-    const { context, gain } = this
-    const tune = TUNES[this.tune]
-    if (!context || !gain || !tune) return
+    const { context, gain, tune } = this
+    if (!gain) return
     if (context.currentTime - this.began >= tune.length) {
       this.stop()
       this.ended()

@@ -1,93 +1,141 @@
-import { ChevronLeft, ChevronRight } from 'lucide-react'
-import type { PDFDocumentProxy } from 'pdfjs-dist'
+import { ChevronLeft, ChevronRight, MoveHorizontal, ZoomIn, ZoomOut } from 'lucide-react'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import type { DocumentId } from '@/core/model/types'
+import { changeContent } from '@/store/documents'
+import { usePassage } from '@/store/passages'
 import { Tool } from '@/ui/parts/Tool'
-import { openPdf } from './pdf'
+import type { PdfContent } from './manifest'
+import './pdf.css'
+import { usePdf, WIDTH } from './usePdf'
 
-/** A PDF, a page at a time, as wide as the window. */
-export default function Pdf({ data }: { data: string }) {
-  const [pdf, setPdf] = useState<PDFDocumentProxy | null>(null)
-  const [problem, setProblem] = useState(false)
-  const [page, setPage] = useState(1)
+/** How long one stays somewhere before it is kept, in milliseconds: the file is kept with it. */
+const STAYED = 1500
+
+const STEP = 1.2
+
+/** A PDF: its pages one below the other, with zoom, search and text to select. */
+export default function Pdf({ id, content }: { id: DocumentId; content: PdfContent }) {
+  const box = useRef<HTMLDivElement>(null)
+  const field = useRef<HTMLInputElement>(null)
+  const [place, setPlace] = useState({ page: content.page ?? 1, zoom: content.zoom ?? WIDTH })
+  const [query, setQuery] = useState('')
+  const [found, setFound] = useState<{ current: number; total: number } | null>(null)
+  const pdf = usePdf(box, content.data, place)
+  const shown = typeof pdf === 'object' ? pdf : null
   useEffect(() => {
-    let opened: PDFDocumentProxy | null = null
-    let left = false
-    openPdf(data).then(
-      (document) => {
-        opened = document
-        if (left) void document.loadingTask.destroy()
-        else setPdf(document)
-      },
-      () => setProblem(true),
-    )
-    return () => {
-      left = true
-      void opened?.loadingTask.destroy()
-    }
-  }, [data])
-  const pages = pdf?.numPages ?? 1
-  const turn = (by: number) => setPage((now) => Math.max(1, Math.min(now + by, pages)))
+    if (!shown) return
+    const { viewer, bus } = shown
+    const look = () =>
+      setPlace({ page: viewer.currentPageNumber, zoom: String(viewer.currentScaleValue) })
+    const count = ({ matchesCount }: { matchesCount: { current: number; total: number } }) =>
+      setFound(matchesCount)
+    bus.on('pagechanging', look)
+    bus.on('scalechanging', look)
+    bus.on('updatefindmatchescount', count)
+    bus.on('updatefindcontrolstate', count)
+  }, [shown])
+  useEffect(() => {
+    if (place.page === (content.page ?? 1) && place.zoom === (content.zoom ?? WIDTH)) return
+    const timer = setTimeout(() => changeContent(id, { ...content, ...place }, 'look'), STAYED)
+    return () => clearTimeout(timer)
+  }, [id, content, place])
+  const find = (text: string, more: object = {}) =>
+    shown?.bus.dispatch('find', {
+      source: null,
+      type: '',
+      query: text,
+      caseSensitive: false,
+      entireWord: false,
+      highlightAll: true,
+      findPrevious: false,
+      matchDiacritics: false,
+      ...more,
+    })
+  usePassage(id, (text) => {
+    if (!shown) return false
+    setQuery(text)
+    find(text)
+    return true
+  })
+  const turn = (by: number) => {
+    if (shown) shown.viewer.currentPageNumber = place.page + by
+  }
+  const zoom = (by: number | null) => {
+    if (!shown) return
+    if (by === null) shown.viewer.currentScaleValue = WIDTH
+    else shown.viewer.currentScale = Math.max(0.2, Math.min(shown.viewer.currentScale * by, 8))
+  }
   const keys = (event: KeyboardEvent) => {
+    const { key } = event
     if (event.altKey) return
-    if (event.key === 'PageDown' || event.key === 'ArrowRight') turn(1)
-    else if (event.key === 'PageUp' || event.key === 'ArrowLeft') turn(-1)
+    if (event.ctrlKey || event.metaKey) {
+      if (key.toLowerCase() !== 'f') return
+      field.current?.select()
+    } else if (key === 'ArrowRight') turn(1)
+    else if (key === 'ArrowLeft') turn(-1)
+    else if (key === '+' || key === '=') zoom(STEP)
+    else if (key === '-') zoom(1 / STEP)
+    else if (key === '0') zoom(null)
+    else if (key === '/') field.current?.select()
     else return
     event.preventDefault()
   }
-  if (problem) return <p className="m-auto p-4 text-soft">This PDF cannot be shown.</p>
+  const searching = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') find(query, { type: 'again', findPrevious: event.shiftKey })
+    else if (event.key === 'Escape') box.current?.focus()
+    else return
+    event.preventDefault()
+  }
+  const pages = shown?.viewer.pagesCount ?? 1
+  if (pdf === 'problem') return <p className="m-auto p-4 text-soft">This PDF cannot be shown.</p>
   return (
     <>
       <div className="bar" role="toolbar" aria-label="Pages">
-        <Tool label="Page before" disabled={page === 1} onClick={() => turn(-1)}>
+        <Tool label="Page before, ←" disabled={place.page === 1} onClick={() => turn(-1)}>
           <ChevronLeft size={15} />
         </Tool>
-        <Tool label="Page after" disabled={page === pages} onClick={() => turn(1)}>
+        <Tool label="Page after, →" disabled={place.page === pages} onClick={() => turn(1)}>
           <ChevronRight size={15} />
         </Tool>
-        <span className="ml-auto font-mono text-[11px] text-soft">
-          page {page} of {pages}
+        <Tool label="Zoom in, +" onClick={() => zoom(STEP)}>
+          <ZoomIn size={15} />
+        </Tool>
+        <Tool label="Zoom out, -" onClick={() => zoom(1 / STEP)}>
+          <ZoomOut size={15} />
+        </Tool>
+        <Tool label="As wide as the window, 0" on={place.zoom === WIDTH} onClick={() => zoom(null)}>
+          <MoveHorizontal size={15} />
+        </Tool>
+        <input
+          ref={field}
+          type="search"
+          aria-label="Find in this PDF"
+          placeholder="find, /"
+          className="field ml-1 min-h-7 w-24 min-w-0 flex-1"
+          value={query}
+          onChange={(event) => {
+            setQuery(event.target.value)
+            find(event.target.value)
+          }}
+          onKeyDown={searching}
+        />
+        <span role="status" className="shrink-0 font-mono text-[11px] text-soft">
+          {query && found ? `${found.current}/${found.total} · ` : ''}
+          page {place.page} of {pages}
         </span>
       </div>
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: keys turn the pages */}
-      <div
-        tabIndex={0}
-        data-autofocus=""
-        onKeyDown={keys}
-        className="min-h-0 flex-1 overflow-auto bg-ground p-2 outline-none"
-      >
-        {pdf ? <Page pdf={pdf} number={page} /> : null}
+      <div className="relative min-h-0 flex-1">
+        {/* biome-ignore lint/a11y/noStaticElementInteractions: keys turn the pages and zoom */}
+        <div
+          ref={box}
+          tabIndex={0}
+          data-autofocus=""
+          onKeyDown={keys}
+          className="absolute inset-0 overflow-auto bg-ground outline-none"
+        >
+          <div className="pdfViewer" />
+        </div>
       </div>
     </>
-  )
-}
-
-function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
-  const canvas = useRef<HTMLCanvasElement>(null)
-  const [text, setText] = useState('')
-  useEffect(() => {
-    let left = false
-    const draw = async () => {
-      const page = await pdf.getPage(number)
-      const surface = canvas.current
-      if (left || !surface) return
-      const viewport = page.getViewport({ scale: 1.5 * devicePixelRatio })
-      surface.width = viewport.width
-      surface.height = viewport.height
-      await page.render({ canvas: surface, viewport }).promise
-      const { items } = await page.getTextContent()
-      if (!left) setText(items.map((item) => ('str' in item ? item.str : '')).join(' '))
-    }
-    draw().catch(() => {})
-    return () => {
-      left = true
-    }
-  }, [pdf, number])
-  return (
-    <canvas
-      ref={canvas}
-      role="img"
-      aria-label={text || `Page ${number}`}
-      className="w-full bg-white"
-    />
   )
 }

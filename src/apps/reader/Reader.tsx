@@ -28,12 +28,12 @@ export default function Reader({ document: id }: AppProps) {
     case 'pdf':
       return (
         <Suspense>
-          <Pdf data={shown.data} />
+          <Pdf id={id} content={shown} />
         </Suspense>
       )
     default:
       return shown.text.length > LONG ? (
-        <LongText text={shown.text} label="Text" />
+        <LongText document={id} text={shown.text} label="Text" />
       ) : (
         <section
           aria-label="Text"

@@ -2,10 +2,20 @@ import { BookOpen } from 'lucide-react'
 import { type AppManifest, FileProblem } from '../contract'
 import { pictureSize } from './pictureSize'
 
-/** Content of a reader: text, or a picture or PDF as a data address. */
+/** A PDF as a data address, with its words to be found and where it was looked at last. */
+export interface PdfContent {
+  kind: 'pdf'
+  data: string
+  text?: string
+  page?: number
+  zoom?: string
+}
+
+/** Content of a reader: text, a picture as a data address, or a PDF. */
 export type ReaderContent =
   | { kind: 'markdown' | 'text'; text: string }
-  | { kind: 'picture' | 'pdf'; data: string }
+  | { kind: 'picture'; data: string }
+  | PdfContent
 
 const PICTURES: Record<string, string> = {
   '.png': 'image/png',
@@ -41,12 +51,12 @@ async function readText(file: File): Promise<ReaderContent> {
 }
 
 async function readPdf(file: File): Promise<ReaderContent> {
-  const { pageCount } = await import('./pdf')
+  const { wordsOf } = await import('./pdf')
   const data = await dataAddress(file, 'application/pdf')
-  await pageCount(data).catch(() => {
+  const text = await wordsOf(data).catch(() => {
     throw new FileProblem('it is not a PDF, or it is damaged')
   })
-  return { kind: 'pdf', data }
+  return { kind: 'pdf', data, text }
 }
 
 /** The most pixels of a picture that is opened: four bytes of memory each, whatever the file's size. */

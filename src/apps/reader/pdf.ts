@@ -11,10 +11,27 @@ export function openPdf(data: string) {
   return pdfjs.getDocument({ data: bytes }).promise
 }
 
-/** @throws when it is not a PDF */
-export async function pageCount(data: string): Promise<number> {
+/** The parts that show a PDF; they take the library from the page. */
+export function viewerParts() {
+  Object.assign(globalThis, { pdfjsLib: pdfjs })
+  return import('pdfjs-dist/web/pdf_viewer.mjs')
+}
+
+/** How much of its words is kept to be found, in characters. */
+const WORDS_MOST = 200_000
+
+/**
+ * The words of a PDF, page after page.
+ * @throws when it is not a PDF
+ */
+export async function wordsOf(data: string): Promise<string> {
   const pdf = await openPdf(data)
-  const { numPages } = pdf
+  let words = ''
+  for (let number = 1; number <= pdf.numPages && words.length < WORDS_MOST; number++) {
+    const page = await pdf.getPage(number)
+    const { items } = await page.getTextContent()
+    words += `${items.map((item) => ('str' in item ? item.str : '')).join(' ')}\n`
+  }
   await pdf.loadingTask.destroy()
-  return numPages
+  return words.slice(0, WORDS_MOST)
 }

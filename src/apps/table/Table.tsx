@@ -16,6 +16,7 @@ import {
   useState,
 } from 'react'
 import { shownContent, useContent } from '@/store/documents'
+import { usePassage } from '@/store/passages'
 import type { AppProps } from '../contract'
 import { toBlock, toText } from './clipboard'
 import { type Row, useColumns } from './columns'
@@ -75,6 +76,13 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
     if (!to || to.row >= rows.length || to.column >= table.columns.length) return
     wanted.current = null
     grid.current?.setActivePosition({ rowIdx: to.row, idx: to.column }, { shouldFocus: true })
+  })
+  usePassage(id, (text) => {
+    const wanted = text.toLowerCase()
+    const has = (cell: string) => cell.toLowerCase().includes(wanted)
+    const row = rows.findIndex(({ cells }) => cells.some(has))
+    if (row >= 0) goTo({ row, column: rows[row]?.cells.findIndex(has) ?? 0 })
+    return row >= 0
   })
   const [area, width] = useWidth()
   const columns = useColumns({

@@ -2,7 +2,7 @@
 import { ArrowLeft, ExternalLink, Keyboard, RotateCw } from 'lucide-react'
 import { type FormEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
-import { changeContent, shownContent, useContent } from '@/store/documents'
+import { changeContent, shownContent, useContent, useTyped } from '@/store/documents'
 import { useArrangement } from '@/store/shelf'
 import { giveKeys, watchFrame } from '@/ui/parts/pageFrames'
 import { Tool } from '@/ui/parts/Tool'
@@ -19,7 +19,9 @@ export default function WebPage({ document: id }: AppProps) {
   const last = visited?.at(-1) ?? ''
   // Pages that ship with Kite Shelf are kept as paths, wherever it runs.
   const address = last.startsWith('/') ? location.origin + last : last
-  const [typed, setTyped] = useState<string | null>(null)
+  const [typed, setTyped] = useTyped(id, 'address')
+  // Emptied by hand it stays empty as long as one is in it.
+  const [emptied, setEmptied] = useState(false)
   const [problem, setProblem] = useState('')
   const [round, setRound] = useState(0)
   // Whether the page that is shown takes the keys by itself, and the one that is shown all the same.
@@ -39,10 +41,10 @@ export default function WebPage({ document: id }: AppProps) {
     changeContent(id, { visited: next.slice(-50) } satisfies WebContent, 'saved')
   const go = (event: FormEvent) => {
     event.preventDefault()
-    const found = addressOf((typed ?? address).replace(location.origin, ''))
+    const found = addressOf((typed || address).replace(location.origin, ''))
     if ('problem' in found) return setProblem(found.problem)
     setProblem('')
-    setTyped(null)
+    setTyped('')
     setTakes(false)
     if (found.href !== last) keep([...visited, found.href])
   }
@@ -53,7 +55,7 @@ export default function WebPage({ document: id }: AppProps) {
           label="Back"
           disabled={visited.length < 2}
           onClick={() => {
-            setTyped(null)
+            setTyped('')
             keep(visited.slice(0, -1))
           }}
         >
@@ -68,8 +70,12 @@ export default function WebPage({ document: id }: AppProps) {
           aria-invalid={problem !== ''}
           placeholder="example.org"
           className="field min-h-7 min-w-0 flex-1"
-          value={typed ?? address.replace(location.origin, '')}
-          onChange={(event) => setTyped(event.target.value)}
+          value={typed || (emptied ? '' : address.replace(location.origin, ''))}
+          onChange={(event) => {
+            setTyped(event.target.value)
+            setEmptied(!event.target.value)
+          }}
+          onBlur={() => setEmptied(false)}
           onKeyDown={(event) => {
             if (event.key !== 'ArrowDown' || event.altKey || !frame.current) return
             event.preventDefault()

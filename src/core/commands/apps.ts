@@ -220,7 +220,9 @@ export const add = command({
     draft.apps[id] = { id, name: name.trim(), address: found.href, ...(icon && { icon }) }
     const free = draft.slots.indexOf(null)
     if (free >= 0) draft.slots[free] = id
-    return { say: `Added ${name.trim()}` }
+    const key =
+      free >= 0 ? '' : '. All nine number keys are taken: drag it onto one, or use its menu'
+    return { say: `Added ${name.trim()}${key}` }
   },
 })
 

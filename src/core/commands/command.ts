@@ -10,6 +10,8 @@ export interface Env {
   id(kind: 'desktop' | 'window' | 'document' | 'home' | 'app'): string
   app(id: string): AppFacts | undefined
   apps(): AppFacts[]
+  /** Whether what shows a document goes on by itself. */
+  busy(document: DocumentId): boolean
   by: By
 }
 

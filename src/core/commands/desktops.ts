@@ -3,6 +3,7 @@ import { maybeId } from '@/core/formats/shape'
 import { clamp } from '@/core/geometry/rect'
 import { keysFor } from '@/core/keys/bindings'
 import { betterLetter, CALL_LETTERS } from '@/core/keys/letters'
+import { keepsAwake } from '@/core/model/awake'
 import {
   current,
   currentId,
@@ -289,15 +290,19 @@ export const rest = command({
   group,
   step: false,
   args: { desktop: string() },
-  can: (state, args) => {
+  can: (state, args, env) => {
     const found = named(state, args.desktop)
     if (refused(found)) return found
-    const shown = Object.values(state.displays).some(({ shows }) => shows === found.id)
-    return !shown || no(`${found.name} is shown. Go to another desktop first.`)
+    const awake = keepsAwake(state, found.id, env.busy)
+    return !awake || no(`${found.name} stays awake: ${awake}.`)
   },
   run: (draft, args) => {
     const found = named(draft, args.desktop)
-    return refused(found) ? undefined : { show: { view: 'rest', desktop: found.id } }
+    if (refused(found)) return
+    return {
+      say: `${found.name} is at rest; it wakes when you go there`,
+      show: { view: 'rest', desktop: found.id },
+    }
   },
 })
 

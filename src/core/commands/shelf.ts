@@ -12,6 +12,7 @@ import {
   type State,
   type Window,
 } from '@/core/model/types'
+import { settingsInWords } from '@/core/settings/choices'
 import { nameLetters, putBack, settleFocus } from './change'
 import { command, no, type Refusal } from './command'
 import { fitWindows, openWindow } from './opening'
@@ -70,10 +71,13 @@ export const setting = command({
     restAfter: number().integer().min(0).max(1440),
     keys: string().oneOf(['alt', 'leader'] as const),
     cloth: string().oneOf(['system', 'day', 'night'] as const),
+    fullScreen: boolean(),
+    inspector: boolean(),
   },
   run: (draft, given) => {
+    const before = { ...draft.settings }
     Object.assign(draft.settings, given)
-    return { say: 'Changed the setting' }
+    return { say: settingsInWords(before, draft.settings) }
   },
 })
 

@@ -2,8 +2,9 @@ import { matchSorter } from 'match-sorter'
 import { registry } from '@/core/commands/registry'
 import { byUse, desktop, title } from '@/core/model/selectors'
 import type { AppFacts, DocumentId, State, WindowId } from '@/core/model/types'
+import { CHOICES, named } from '@/core/settings/choices'
 
-export const KINDS = ['windows', 'desktops', 'apps', 'documents', 'commands'] as const
+export const KINDS = ['windows', 'desktops', 'apps', 'documents', 'commands', 'settings'] as const
 export type Kind = (typeof KINDS)[number]
 
 /** Something the Line can go to or do. */
@@ -20,6 +21,20 @@ export interface Found {
   app?: string
   /** Words it is found by besides its title. */
   also: string[]
+  document?: DocumentId
+  /** What stands in it, as far as it is known. */
+  text?: string
+  /** The words around what was found in its text. */
+  passage?: Passage
+  /** Of a setting: whether it is on, or the one that is chosen. */
+  on?: boolean
+}
+
+/** A place in a text, cut to a line. */
+export interface Passage {
+  before: string
+  match: string
+  after: string
 }
 
 /** How many of a kind are shown for something typed, and before anything is. */
@@ -30,6 +45,7 @@ const MOST_UNASKED: Record<Kind, number> = {
   apps: 0,
   documents: 3,
   commands: 4,
+  settings: 0,
 }
 
 /** Commands that ask where to; the others of the list run as they are. */
@@ -111,8 +127,10 @@ export function everything(
       args: { window: window.id },
       window: window.id,
       app: window.app,
+      document: window.document,
       ...(lives && { desktop: lives.id }),
-      also: [appName(window.app), lives?.name ?? 'every desktop', text(window.document)],
+      also: [appName(window.app), lives?.name ?? 'every desktop'],
+      text: text(window.document),
     }
   })
   const shown = new Set(open.map(({ document }) => document))
@@ -127,7 +145,9 @@ export function everything(
         command: 'window.open',
         args: { app, document: id },
         app,
-        also: [appName(app), text(id)],
+        document: id,
+        also: [appName(app)],
+        text: text(id),
       }),
     )
   const commands = [...registry.values()]
@@ -154,12 +174,24 @@ export function everything(
       also: [],
     }),
   )
+  const settings = CHOICES.map(
+    (choice): Found => ({
+      kind: 'settings',
+      id: named(choice),
+      title: named(choice),
+      command: 'settings.set',
+      args: choice.set(state.settings),
+      also: ['setting', choice.words],
+      on: choice.chosen(state.settings),
+    }),
+  )
   return [
     ...windows,
     ...desktopsFor(state, 'desktop.go', {}),
     ...launches,
     ...documents,
     ...commands,
+    ...settings,
   ]
 }
 
@@ -188,39 +220,79 @@ const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu,
 
 /**
  * The best of each kind for what was typed: by title exactly, from its start, from a word's start
- * or within it; then by the other words something is found by; then titles that contain the
- * letters in order. The more recently used first among equals.
+ * or within it; then those that have all its words, in any order, in their title, beside it (app,
+ * desktop) or in their text, which is then shown with the passage. Where nothing is found so, titles
+ * that contain the letters in order. The more recently used first among equals.
  */
 export function rank(all: Found[], typed: string): Found[] {
   const query = plain(typed.trim())
-  return KINDS.flatMap((kind) => {
-    const some = all.filter((found) => found.kind === kind)
-    if (!query) return some.slice(0, MOST_UNASKED[kind])
-    const titled = byTitle(
-      some.filter((found) => wordsOf(found).title.includes(query)),
-      query,
-    )
-    if (titled.length >= MOST) return titled.slice(0, MOST)
-    const rest = some.filter((found) => !wordsOf(found).title.includes(query))
-    const also = rest.filter((found) => wordsOf(found).also.includes(query))
-    const loose = rest.filter((found) => !wordsOf(found).also.includes(query))
-    return [...titled, ...also, ...byTitle(loose, query)].slice(0, MOST)
+  if (!query) return KINDS.flatMap((kind) => ofKind(all, kind).slice(0, MOST_UNASKED[kind]))
+  const words = query.split(/\s+/)
+  const found = KINDS.flatMap((kind) => best(ofKind(all, kind), query, words))
+  if (found.length > 0) return found
+  return KINDS.flatMap((kind) => byTitle(ofKind(all, kind), query).slice(0, MOST))
+}
+
+const ofKind = (all: Found[], kind: Kind): Found[] => all.filter((found) => found.kind === kind)
+
+/** How well something fits: 0 by its title, then by what stands beside it, then by its text. */
+function tier(found: Found, query: string, words: string[]): number | null {
+  const { title, also, text } = wordsOf(found)
+  if (title.includes(query)) return 0
+  if (words.every((word) => title.includes(word))) return 1
+  if (words.every((word) => title.includes(word) || also.includes(word))) return 2
+  const everywhere = (word: string) =>
+    title.includes(word) || also.includes(word) || text.includes(word)
+  return words.every(everywhere) ? 3 : null
+}
+
+function best(some: Found[], query: string, words: string[]): Found[] {
+  const tiers: Found[][] = [[], [], [], []]
+  for (const found of some) tiers[tier(found, query, words) ?? -1]?.push(found)
+  const [titled = [], ...others] = tiers
+  return [...byTitle(titled, query), ...others.flat()].slice(0, MOST).map((found) => {
+    const at = passageOf(found, query, words)
+    return at ? { ...found, passage: at } : found
   })
 }
 
 const byTitle = (some: Found[], query: string): Found[] =>
   matchSorter(some, query, { keys: ['title'], baseSort: (a, b) => a.index - b.index })
 
+/** How much of a text is shown around what was found, in characters. */
+const AROUND = 48
+
+/** The passage of its text that something is found by; undefined where its names say it already. */
+function passageOf(found: Found, query: string, words: string[]): Passage | undefined {
+  const { title, also, text } = wordsOf(found)
+  const missing = words.filter((word) => !title.includes(word) && !also.includes(word))
+  const wanted = text.includes(query) ? query : missing[0]
+  if (missing.length === 0 || wanted === undefined) return undefined
+  // Without accents a text may be shorter: it is found again as it is written where it can be.
+  const written = found.text ?? ''
+  const at = written.toLowerCase().indexOf(wanted)
+  if (at < 0) return { before: '', match: '', after: written.slice(0, 2 * AROUND) }
+  const line = (from: number, to: number) =>
+    written.slice(Math.max(0, from), to).replace(/\s+/g, ' ')
+  const end = at + wanted.length
+  return {
+    before: `${at > AROUND ? '…' : ''}${line(at - AROUND, at)}`,
+    match: written.slice(at, end),
+    after: `${line(end, end + AROUND)}${end + AROUND < written.length ? '…' : ''}`,
+  }
+}
+
 /** Makes ready what is looked in, so that the first letter typed does not have to. */
 export const prepare = (all: Found[]): void => all.forEach(wordsOf)
 
-const words = new WeakMap<Found, { title: string; also: string }>()
+const ready = new WeakMap<Found, Record<'title' | 'also' | 'text', string>>()
 
-function wordsOf(found: Found): { title: string; also: string } {
-  let known = words.get(found)
+function wordsOf(found: Found): Record<'title' | 'also' | 'text', string> {
+  let known = ready.get(found)
   if (!known) {
-    known = { title: plain(found.title), also: plain(found.also.join('\n')) }
-    words.set(found, known)
+    const { title, also, text = '' } = found
+    known = { title: plain(title), also: plain(also.join('\n')), text: plain(text) }
+    ready.set(found, known)
   }
   return known
 }

@@ -13,6 +13,8 @@ export function addressOf(typed: string): { href: string } | { problem: string }
   if (text.startsWith('/') && !text.startsWith('//')) return { href: text }
   const full = scheme && !port ? text : `https://${text}`
   try {
+    // Browsers differ in what they make of a space in the name of a site.
+    if (/\s/.test(full.split(/[/?#]/, 3).join('/'))) throw new Error('space')
     const { href, hostname } = new URL(full)
     if (hostname) return { href }
   } catch {

@@ -23,6 +23,18 @@ test('a web app manifest gives name, address and an embedded icon', () => {
   ).toEqual({ name: 'Ridge', address: 'https://ridge.example/now?x=1', icon })
 })
 
+test('a manifest mostly gives its start as a path of its site', () => {
+  expect(readAppFile('{"name":"Ridge","start_url":"./?from=home"}')).toEqual({
+    name: 'Ridge',
+    address: './?from=home',
+    relative: true,
+  })
+  expect(problem('{"name":"A","start_url":"javascript:alert(1)"}')).toContain('Only http')
+  expect(readAppFile('{"name":"A","start_url":"/","scope":"https://a.example/"}').address).toBe(
+    'https://a.example/',
+  )
+})
+
 test('a desktop entry is a link, or a program that is given an address', () => {
   const link =
     '# made by hand\n[Desktop Entry]\nType=Link\nName=Road map\nURL=http://roads.example/\n'
@@ -55,5 +67,7 @@ test('an address is completed, and one that cannot be shown is told', () => {
   expect(href('data:text/html,x')).toContain('not data:')
   expect(href('//a.example')).toBe('https://a.example/')
   expect(href('two words')).toContain('is not an address')
+  expect(href('notaurl with space')).toContain('is not an address')
+  expect(href('example.org/a b')).toBe('https://example.org/a%20b')
   expect(href('')).toContain('Type an address')
 })

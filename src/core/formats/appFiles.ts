@@ -5,6 +5,8 @@ export interface DescribedApp {
   name: string
   address: string
   icon?: string
+  /** Whether the address is only a path: a file of this kind need not name its site. */
+  relative?: boolean
 }
 
 /** Says in a sentence what is wrong with a file that should describe an app. */
@@ -16,7 +18,8 @@ export const readAppFile = (text: string): DescribedApp =>
 
 /**
  * A web app manifest: its name, its start address, and an icon where one is embedded. (Web
- * Application Manifest, W3C.) The start has to be a whole address: a file has no origin of its own.
+ * Application Manifest, W3C.) Most give the start as a path of their site; which one it is the file
+ * does not say.
  * @throws BadAppFile
  */
 export function readWebManifest(text: string): DescribedApp {
@@ -29,15 +32,19 @@ export function readWebManifest(text: string): DescribedApp {
   const manifest = parsed as Record<string, unknown>
   const name = [manifest.name, manifest.short_name].find(isText)
   if (!name) throw new BadAppFile('it gives no name (“name” or “short_name”)')
-  const start = [manifest.start_url, manifest.scope, manifest.id].find(
-    (one): one is string => isText(one) && /^https?:/i.test(one),
-  )
-  if (!start) throw new BadAppFile('its “start_url” is not a whole address with http or https')
+  const starts = [manifest.start_url, manifest.scope, manifest.id].filter(isText)
+  const start = starts.find((one) => /^https?:/i.test(one)) ?? starts[0]
+  if (!start) throw new BadAppFile('it does not say where it begins (“start_url”)')
+  const relative = !/^[a-z][a-z0-9+.-]*:/i.test(start) && !start.startsWith('//')
   const icons = Array.isArray(manifest.icons) ? manifest.icons : []
   const icon = icons
     .map((one: unknown) => (one as { src?: unknown } | null)?.src)
     .find((src): src is string => isText(src) && src.startsWith('data:image/'))
-  return { name: name.trim().slice(0, 40), address: checked(start), ...(icon && { icon }) }
+  return {
+    name: name.trim().slice(0, 40),
+    ...(relative ? { address: start, relative } : { address: checked(start) }),
+    ...(icon && { icon }),
+  }
 }
 
 /**

@@ -164,6 +164,7 @@ const settings = object({
   trail: string().oneOf(['all', 'here']).required(),
   launch: string().oneOf(['go', 'here']).required(),
   restAfter: number().integer().min(0).max(1440).required(),
+  fullScreen: flag(),
   inspector: flag(),
   keys: string().oneOf(['alt', 'leader']).required(),
   cloth: string().oneOf(['system', 'day', 'night']).required(),

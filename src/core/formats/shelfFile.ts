@@ -11,6 +11,8 @@ export const VERSION = 2
 export interface KeptContent {
   saved: unknown
   draft: unknown
+  /** What stands half-typed in its fields, by the name of the field. */
+  typed?: Record<string, string>
 }
 
 /** Everything but the journal, as one JSON file. */

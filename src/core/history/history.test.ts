@@ -30,7 +30,7 @@ test('titles and unsaved marks are not taken back with the arrangement; settings
   world.run('desktop.create', { name: 'Made' })
   world.run('document.set', { document, title: 'Typed since', unsaved: true })
   world.run('settings.set', { wrap: false })
-  expect(world.run('history.undo').say).toBe('Undone: Changed the setting')
+  expect(world.run('history.undo').say).toBe('Undone: Wrap around at the ends: off')
   expect(world.state.settings.wrap).toBe(true)
   expect(world.run('history.undo').say).toBe('Undone: Made Made')
   expect(currentId(world.state)).toBe('first')

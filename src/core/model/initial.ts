@@ -69,6 +69,7 @@ export function initialState(): State {
       trail: 'all',
       launch: 'go',
       restAfter: 30,
+      fullScreen: false,
       inspector: false,
     },
   }

@@ -223,6 +223,8 @@ export interface Settings {
   launch: 'go' | 'here'
   /** Minutes after which a desktop that is not looked at is put to rest; 0 for never. */
   restAfter: number
+  /** Whether a solo or a pair takes the whole screen, without rack and line. */
+  fullScreen: boolean
   /** Whether the inspector follows the focused window. */
   inspector: boolean
 }

@@ -36,6 +36,7 @@ export function testEnv(): Env {
     id: (kind) => `${kind}-${++count}`,
     app: (id) => APPS.find((app) => app.id === id),
     apps: () => APPS,
+    busy: () => false,
     by: 'key',
   }
 }

@@ -1,4 +1,5 @@
 import { type FormEvent, useState } from 'react'
+import { addressOf } from '@/core/formats/address'
 import { BadAppFile, readAppFile } from '@/core/formats/appFiles'
 import { closeView, dispatch } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
@@ -8,11 +9,15 @@ import { chooseFiles } from '@/ui/stage/openFiles'
 export function AddApp() {
   const [name, setName] = useState('')
   const [address, setAddress] = useState('')
+  /** Where the app begins on its site, where a file gave only that. */
+  const [start, setStart] = useState('')
   const [icon, setIcon] = useState<string>()
   const [problem, setProblem] = useState('')
   const add = (event: FormEvent) => {
     event.preventDefault()
-    const outcome = dispatch('app.add', { name, address, ...(icon && { icon }) }, 'key')
+    const site = start ? addressOf(address) : null
+    const whole = site && 'href' in site ? new URL(start, site.href).href : address
+    const outcome = dispatch('app.add', { name, address: whole, ...(icon && { icon }) }, 'key')
     if (outcome.ok) closeView()
     else setProblem(outcome.reason)
   }
@@ -22,7 +27,8 @@ export function AddApp() {
     try {
       const found = readAppFile(await file.text())
       setName(found.name)
-      setAddress(found.address)
+      setAddress(found.relative ? '' : found.address)
+      setStart(found.relative ? found.address : '')
       setIcon(found.icon)
       setProblem('')
     } catch (error) {
@@ -56,6 +62,12 @@ export function AddApp() {
             onChange={(event) => setAddress(event.target.value)}
           />
         </label>
+        {start ? (
+          <p role="status" className="text-soft">
+            The file says that it begins at “{start}” of its site, and not which site that is. Type
+            it as the address.
+          </p>
+        ) : null}
         {problem ? (
           <p role="alert" className="text-alarm">
             {problem}

@@ -2,13 +2,13 @@ import { useEffect } from 'react'
 import { APPS } from '@/apps/list'
 import type { View } from '@/core/commands/command'
 import { referenceTo } from '@/core/formats/reference'
-import { desktop, title } from '@/core/model/selectors'
+import { title } from '@/core/model/selectors'
 import { damagedCopies, keepInFolder } from '@/store/begin'
 import { saveDraft } from '@/store/documents'
 import { exportShelf } from '@/store/exporting'
 import { closeView, getState, say } from '@/store/shelf'
 import { chooseFiles, openFiles } from '@/ui/stage/openFiles'
-import { keepsAwake, rest } from '@/ui/stage/rest'
+import { rest } from '@/ui/stage/rest'
 import { download } from './download'
 
 /** Views with nothing to look at: they are done at once. */
@@ -44,7 +44,7 @@ async function run(view: View): Promise<void> {
     case 'apps':
       return walkTo('.app-row button')
     case 'rest':
-      return putToRest(view.desktop)
+      return rest([view.desktop])
     case 'save document':
       return saveDocument(view.window)
     case 'copy reference':
@@ -79,16 +79,6 @@ function saveDocument(id: string): void {
 
 /** From there arrows and Tab lead on. */
 const walkTo = (first: string): void => document.querySelector<HTMLElement>(first)?.focus()
-
-function putToRest(id: string): void {
-  const { name } = desktop(getState(), id)
-  const awake = keepsAwake(id)
-  if (awake) say(`${name} stays awake: ${awake}.`, { refused: true })
-  else {
-    rest([id])
-    say(`${name} is at rest; it wakes when you go there`)
-  }
-}
 
 async function copyReference(id: string): Promise<void> {
   const known = getState().documents[id]

@@ -6,11 +6,11 @@ import { keysFor } from '@/core/keys/bindings'
 import type { DocumentId } from '@/core/model/types'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
 import { whenIdle } from '@/store/idle'
+import { showPassage } from '@/store/passages'
 import { closeView, dispatch, say, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
-import { focusContent } from '@/ui/window/focus'
 
 const NAMES = {
   windows: 'Windows',
@@ -18,6 +18,7 @@ const NAMES = {
   apps: 'Apps',
   documents: 'Recent documents',
   commands: 'Commands',
+  settings: 'Settings',
 }
 
 /** The line opened upward: find anything, run any command. */
@@ -62,7 +63,6 @@ function Field() {
     shelf.setState({ chosen: found?.window ?? null })
     return () => shelf.setState({ chosen: null })
   }, [chosen, results])
-  useEffect(() => () => focusContent(), [])
   const pick = (found: Found) => {
     if (found.asks) {
       setAsking(found)
@@ -70,14 +70,15 @@ function Field() {
       return
     }
     closeView()
-    if (found.kind !== 'documents') {
-      dispatch(found.command, found.args, 'key')
-      return
+    const run = () => {
+      const done = dispatch(found.command, found.args, 'key').ok
+      if (done && found.document && found.passage?.match)
+        showPassage(found.document, found.passage.match)
     }
+    if (found.kind !== 'documents') return run()
     // It may have been put away.
-    void bringBack([found.id]).then(
-      () => dispatch(found.command, found.args, 'key'),
-      () => say('It cannot be read now. Try again.', { refused: true }),
+    void bringBack([found.id]).then(run, () =>
+      say('It cannot be read now. Try again.', { refused: true }),
     )
   }
   return (
@@ -103,7 +104,7 @@ function Field() {
     >
       <Command.List className="min-h-0 flex-1 overflow-auto p-2" label="Results">
         {results.length === 0 ? (
-          <p className="px-2 py-3 text-soft">Nothing is called that. Try fewer letters.</p>
+          <p className="px-2 py-3 text-soft">Nothing is found by that. Try fewer or other words.</p>
         ) : null}
         {KINDS.map((kind) => {
           const some = results.filter((found) => found.kind === kind)
@@ -145,13 +146,15 @@ function Result({ found, onPick }: { found: Found; onPick(): void }) {
     <Command.Item
       value={keyOf(found)}
       onSelect={onPick}
-      className="flex min-h-8 items-center gap-2.5 px-2 aria-selected:bg-ink/10 aria-selected:shadow-[inset_2px_0_0_var(--ink)]"
+      className="flex min-h-8 flex-wrap items-center gap-x-2.5 px-2 aria-selected:bg-ink/10 aria-selected:shadow-[inset_2px_0_0_var(--ink)]"
     >
       {Glyph ? <Glyph size={16} aria-hidden className="shrink-0" /> : null}
       {found.kind === 'desktops' && lives ? (
         <Kite hue={lives.hue} letter={lives.letter} width={18} />
       ) : null}
-      <span className="min-w-0 truncate">{found.title}</span>
+      <span dir="auto" className="min-w-0 flex-1 truncate text-left">
+        {found.title}
+      </span>
       <span className="ml-auto flex shrink-0 items-center gap-2 text-soft">
         {found.kind === 'windows' ? (
           lives ? (
@@ -163,8 +166,16 @@ function Result({ found, onPick }: { found: Found; onPick(): void }) {
             'every desktop'
           )
         ) : null}
+        {found.on === undefined ? null : found.on ? 'on' : 'off'}
         {keys ? <Keys keys={keys} /> : null}
       </span>
+      {found.passage ? (
+        <span className="w-full truncate pb-1 pl-6.5 text-[12px] text-soft">
+          {found.passage.before}
+          <b className="text-ink">{found.passage.match}</b>
+          {found.passage.after}
+        </span>
+      ) : null}
     </Command.Item>
   )
 }

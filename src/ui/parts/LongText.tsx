@@ -1,9 +1,19 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { useMemo, useRef } from 'react'
+import type { DocumentId } from '@/core/model/types'
+import { usePassage } from '@/store/passages'
 import { partsOf } from './longParts'
 
 /** A long text to be read: only the parts in sight are drawn. */
-export function LongText({ text, label }: { text: string; label: string }) {
+export function LongText({
+  document,
+  text,
+  label,
+}: {
+  document: DocumentId
+  text: string
+  label: string
+}) {
   const parts = useMemo(() => partsOf(text), [text])
   const scroller = useRef<HTMLDivElement>(null)
   const rows = useVirtualizer({
@@ -12,6 +22,12 @@ export function LongText({ text, label }: { text: string; label: string }) {
     estimateSize: (at) => 18 * ((parts[at] ?? '').split('\n').length + 1),
     overscan: 1,
     initialRect: { width: 500, height: 400 },
+  })
+  // Brought into sight, it is then found like in any text.
+  usePassage(document, (wanted) => {
+    const at = parts.findIndex((part) => part.toLowerCase().includes(wanted.toLowerCase()))
+    if (at >= 0) rows.scrollToIndex(at)
+    return false
   })
   return (
     <section

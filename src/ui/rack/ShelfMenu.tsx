@@ -1,43 +1,14 @@
 import { Check } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import type { Settings } from '@/core/model/types'
+import { CHOICES, type Choice as Setting } from '@/core/settings/choices'
 import { dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { Kite } from '@/ui/parts/Kite'
 import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
 import { giveBack } from '@/ui/window/focus'
 
-const CLOTHS = { system: 'Cloth as the system', day: 'Day cloth', night: 'Night cloth' } as const
-
-/** Settings that are on or off, and what turning them does. */
-const FLAGS: { label: string; on(settings: Settings): boolean; set(settings: Settings): object }[] =
-  [
-    {
-      label: 'Next and previous go round at the ends',
-      on: ({ wrap }) => wrap,
-      set: ({ wrap }) => ({ wrap: !wrap }),
-    },
-    {
-      label: 'Above and below go round at the ends',
-      on: ({ wrapRows }) => wrapRows,
-      set: ({ wrapRows }) => ({ wrapRows: !wrapRows }),
-    },
-    {
-      label: 'The trail starts with this desktop only',
-      on: ({ trail }) => trail === 'here',
-      set: ({ trail }) => ({ trail: trail === 'here' ? 'all' : 'here' }),
-    },
-    {
-      label: 'Picking an app opens a window here, not elsewhere',
-      on: ({ launch }) => launch === 'here',
-      set: ({ launch }) => ({ launch: launch === 'here' ? 'go' : 'here' }),
-    },
-    {
-      label: 'Keys after Ctrl+. instead of with Alt',
-      on: ({ keys }) => keys === 'leader',
-      set: ({ keys }) => ({ keys: keys === 'alt' ? 'leader' : 'alt' }),
-    },
-  ]
+const choicesOf = (of: Setting['of']) => CHOICES.filter((choice) => choice.of === of)
 
 /** The name of the product, with the menu of what concerns the whole shelf. */
 export function ShelfMenu({ name }: { name: string }) {
@@ -79,23 +50,9 @@ export function ShelfMenu({ name }: { name: string }) {
         <CommandItem command="shelf.keepFolder" />
         <CommandItem command="documents.clearUp" />
         <MenuSeam />
-        {FLAGS.map(({ label, on, set }) => (
-          <Choice
-            key={label}
-            label={label}
-            on={on(settings)}
-            set={() => dispatch('settings.set', set(settings))}
-          />
-        ))}
+        <Choices of={undefined} settings={settings} />
         <SubMenu label="Desktops rest after">
-          {[5, 30, 120, 0].map((minutes) => (
-            <Choice
-              key={minutes}
-              label={minutes ? `${minutes} minutes` : 'never'}
-              on={settings.restAfter === minutes}
-              set={() => dispatch('settings.set', { restAfter: minutes })}
-            />
-          ))}
+          <Choices of="Desktops rest after" settings={settings} />
         </SubMenu>
         <SubMenu label="Desktops in a row">
           {[1, 2, 3, 4, 5, 6, 7, 8, 9].map((count) => (
@@ -114,14 +71,7 @@ export function ShelfMenu({ name }: { name: string }) {
           )}
         </SubMenu>
         <MenuSeam />
-        {(['system', 'day', 'night'] as const).map((cloth) => (
-          <Choice
-            key={cloth}
-            label={CLOTHS[cloth]}
-            on={settings.cloth === cloth}
-            set={() => dispatch('settings.set', { cloth })}
-          />
-        ))}
+        <Choices of="Cloth" settings={settings} />
         <MenuSeam />
         <CommandItem command="shelf.keys" />
         <DropdownMenu.Item className="menu-item" asChild>
@@ -137,11 +87,16 @@ export function ShelfMenu({ name }: { name: string }) {
 /** What was chosen in it may have opened something else by then. */
 const closeMenu = () => shelf.setState(({ view }) => (view?.view === 'menu' ? { view: null } : {}))
 
-function Choice({ label, on, set }: { label: string; on: boolean; set(): void }) {
-  return (
-    <DropdownMenu.CheckboxItem className="menu-item" checked={on} onCheckedChange={set}>
-      <span className="w-4">{on ? <Check size={14} /> : null}</span>
+function Choices({ of, settings }: { of: Setting['of']; settings: Settings }) {
+  return choicesOf(of).map(({ label, chosen, set }) => (
+    <DropdownMenu.CheckboxItem
+      key={label}
+      className="menu-item"
+      checked={chosen(settings)}
+      onCheckedChange={() => dispatch('settings.set', set(settings))}
+    >
+      <span className="w-4">{chosen(settings) ? <Check size={14} /> : null}</span>
       {label}
     </DropdownMenu.CheckboxItem>
-  )
+  ))
 }

@@ -5,6 +5,7 @@ import { appOf } from '@/apps/list'
 import type { DocumentId } from '@/core/model/types'
 import { retryContent, shownContent, useContent, useUnreadable } from '@/store/documents'
 import { beginOpening, didNotEnd, endOpening, isLarge } from './opening'
+import { useShownPassage } from './passage'
 
 const components = new Map<string, ComponentType<AppProps>>()
 
@@ -24,6 +25,7 @@ export const Content = memo(function Content({ app, ...props }: AppProps & { app
   const [wanted, setWanted] = useState(() => !didNotEnd(props.document))
   const large = useLarge(props.document, wanted)
   const App = componentOf(app)
+  useShownPassage(props.window, props.document)
   if (unreadable)
     return (
       <Stopped

@@ -1,0 +1,77 @@
+import { type RefObject, useEffect, useState } from 'react'
+import { openPdf, viewerParts } from './pdf'
+
+type Parts = Awaited<ReturnType<typeof viewerParts>>
+export type Viewer = InstanceType<Parts['PDFViewer']>
+type Bus = InstanceType<Parts['EventBus']>
+
+/** Fits a page into the width of the window. */
+export const WIDTH = 'page-width'
+
+export interface Shown {
+  viewer: Viewer
+  bus: Bus
+}
+
+/**
+ * Shows a PDF in a box: its pages one below the other, their text to be selected and found.
+ * @param from where it was looked at last
+ * @returns null until it is there, `'problem'` when it cannot be shown
+ */
+export function usePdf(
+  box: RefObject<HTMLDivElement | null>,
+  data: string,
+  from: { page: number; zoom: string },
+): Shown | 'problem' | null {
+  const [shown, setShown] = useState<Shown | 'problem' | null>(null)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: where it was last only matters at first
+  useEffect(() => {
+    const container = box.current
+    if (!container) return
+    let left = false
+    let close = () => {}
+    const open = async () => {
+      const [pdf, { EventBus, PDFFindController, PDFLinkService, PDFViewer }] = await Promise.all([
+        openPdf(data),
+        viewerParts(),
+      ])
+      close = () => void pdf.loadingTask.destroy()
+      if (left) return close()
+      const bus = new EventBus()
+      const linkService = new PDFLinkService({ eventBus: bus })
+      const findController = new PDFFindController({ eventBus: bus, linkService })
+      const viewer = new PDFViewer({
+        container,
+        eventBus: bus,
+        linkService,
+        findController,
+        annotationMode: 0,
+        removePageBorders: true,
+      })
+      linkService.setViewer(viewer)
+      bus.on('pagesinit', () => {
+        viewer.currentScaleValue = from.zoom
+        viewer.currentPageNumber = Math.min(from.page, pdf.numPages)
+        if (!left) setShown({ viewer, bus })
+      })
+      viewer.setDocument(pdf)
+      linkService.setDocument(pdf)
+      const fits = new ResizeObserver(() => {
+        if (viewer.currentScaleValue === WIDTH) viewer.currentScaleValue = WIDTH
+      })
+      fits.observe(container)
+      close = () => {
+        fits.disconnect()
+        viewer.cleanup()
+        void pdf.loadingTask.destroy()
+      }
+    }
+    open().catch(() => left || setShown('problem'))
+    return () => {
+      left = true
+      setShown(null)
+      close()
+    }
+  }, [data])
+  return shown
+}

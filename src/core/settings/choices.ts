@@ -1,0 +1,83 @@
+import type { Settings } from '@/core/model/types'
+
+/** Something that can be set, in words: on or off, or one of several. */
+export interface Choice {
+  label: string
+  /** Words it is found by besides its label. */
+  words: string
+  /** Choices of one of several stand together under this; those that are on or off have none. */
+  of?: 'Cloth' | 'Desktops rest after'
+  chosen(settings: Settings): boolean
+  /** What choosing it sets. */
+  set(settings: Settings): Partial<Settings>
+}
+
+type Flag = 'wrap' | 'wrapRows' | 'fullScreen' | 'inspector'
+
+const flag = (name: Flag, label: string, words: string): Choice => ({
+  label,
+  words,
+  chosen: (settings) => settings[name],
+  set: (settings) => ({ [name]: !settings[name] }),
+})
+
+const cloth = (to: Settings['cloth'], label: string, words: string): Choice => ({
+  label,
+  words: `${words} colours appearance contrast`,
+  of: 'Cloth',
+  chosen: (settings) => settings.cloth === to,
+  set: () => ({ cloth: to }),
+})
+
+const rest = (minutes: number): Choice => ({
+  label: minutes ? `${minutes} minutes` : 'never',
+  words: 'rest sleep memory minutes',
+  of: 'Desktops rest after',
+  chosen: ({ restAfter }) => restAfter === minutes,
+  set: () => ({ restAfter: minutes }),
+})
+
+/** All that can be set; the menu of the shelf and the line list it. */
+export const CHOICES: Choice[] = [
+  flag('wrap', 'Wrap around at the ends', 'next previous go round'),
+  flag('wrapRows', 'Wrap around at the top and bottom', 'above below rows columns go round'),
+  flag('fullScreen', 'Solo and pair fill the whole screen', 'full screen hide rack line'),
+  flag('inspector', 'Inspector', 'details follow window'),
+  {
+    label: 'The trail starts with this desktop only',
+    words: 'recent windows',
+    chosen: ({ trail }) => trail === 'here',
+    set: ({ trail }) => ({ trail: trail === 'here' ? 'all' : 'here' }),
+  },
+  {
+    label: 'Picking an app opens a window here, not elsewhere',
+    words: 'launch number keys',
+    chosen: ({ launch }) => launch === 'here',
+    set: ({ launch }) => ({ launch: launch === 'here' ? 'go' : 'here' }),
+  },
+  {
+    label: 'Keys after Ctrl+. instead of with Alt',
+    words: 'leader sequence shortcuts',
+    chosen: ({ keys }) => keys === 'leader',
+    set: ({ keys }) => ({ keys: keys === 'alt' ? 'leader' : 'alt' }),
+  },
+  cloth('system', 'Cloth as the system', 'automatic'),
+  cloth('day', 'Day cloth', 'light theme bright'),
+  cloth('night', 'Night cloth', 'dark theme'),
+  ...[5, 30, 120, 0].map(rest),
+]
+
+/** A choice by itself, away from the others of its kind. */
+export const named = ({ of, label }: Choice): string =>
+  of && of !== 'Cloth' ? `${of}: ${label}` : label
+
+/** What a change of settings did, in words: the choices that are chosen now and were not before. */
+export function settingsInWords(before: Settings, after: Settings): string {
+  const changed = CHOICES.flatMap((choice) => {
+    const is = choice.chosen(after)
+    if (choice.chosen(before) === is) return []
+    if (choice.of) return is ? named(choice) : []
+    return `${choice.label}: ${is ? 'on' : 'off'}`
+  })
+  return changed.join(', ') || 'Changed the setting'
+}

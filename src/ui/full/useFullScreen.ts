@@ -1,0 +1,45 @@
+import { useEffect, useSyncExternalStore } from 'react'
+import { keysFor } from '@/core/keys/bindings'
+import { current } from '@/core/model/selectors'
+import { getState, say, useArrangement } from '@/store/shelf'
+
+const isFull = () => document.fullscreenElement !== null
+
+const subscribe = (listener: () => void) => {
+  addEventListener('fullscreenchange', listener)
+  return () => removeEventListener('fullscreenchange', listener)
+}
+
+/**
+ * With the setting, a solo or a pair takes the whole screen as long as one is on it. Escape is the
+ * browser's own way out; rack and line are then back.
+ * @returns whether rack and line give way
+ */
+export function useFullScreen(): boolean {
+  const wanted = useArrangement(
+    (state) => state.settings.fullScreen && current(state).kind !== 'open',
+  )
+  const full = useSyncExternalStore(subscribe, isFull, () => false)
+  useEffect(() => {
+    if (!wanted) return
+    document.documentElement.requestFullscreen?.().then(
+      () => say('Full screen. Escape brings rack and line back'),
+      () => say('The browser did not let this page fill the screen; it works as it is.'),
+    )
+    return () => {
+      if (isFull()) void document.exitFullscreen()
+    }
+  }, [wanted])
+  useEffect(() => {
+    const left = () => {
+      const { kind } = current(getState())
+      if (isFull() || kind === 'open') return
+      const keys = keysFor(getState(), kind === 'pair' ? 'window.pair' : 'window.solo')
+      say(
+        `Left full screen. ${keys} brings back where ${kind === 'pair' ? 'they' : 'it'} came from`,
+      )
+    }
+    return subscribe(left)
+  }, [])
+  return wanted && full
+}

@@ -1,0 +1,34 @@
+import type { DocumentId, WindowId } from '@/core/model/types'
+import { usePassage } from '@/store/passages'
+import { isAsking, isLanding, isSettled, windowElement } from './focus'
+
+/** Shows a passage that was found, in whatever a window shows as text. */
+export function useShownPassage(window: WindowId, document: DocumentId): void {
+  usePassage(document, (text) => {
+    // What gets the focus puts its caret where it was; what is found is selected after that.
+    if (isAsking() || isLanding() || !isSettled()) return false
+    const body = windowElement(window)?.querySelector('.win-body')
+    const range = body && rangeOf(body, text)
+    if (!range) return false
+    range.startContainer.parentElement?.scrollIntoView({ block: 'center' })
+    const selection = getSelection()
+    selection?.removeAllRanges()
+    selection?.addRange(range)
+    return true
+  })
+}
+
+/** Where a text stands, capitals aside. */
+function rangeOf(body: Element, text: string): Range | null {
+  const wanted = text.toLowerCase()
+  const walker = document.createTreeWalker(body, NodeFilter.SHOW_TEXT)
+  for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+    const at = (node.textContent ?? '').toLowerCase().indexOf(wanted)
+    if (at < 0) continue
+    const range = document.createRange()
+    range.setStart(node, at)
+    range.setEnd(node, at + text.length)
+    return range
+  }
+  return null
+}
