@@ -130,7 +130,8 @@ test('a PDF is zoomed, searched, selected from, and found in the line; its page 
   const line = page.getByRole('dialog', { name: 'Line' })
   await expect(line.getByRole('option', { name: /Route/ })).toContainText('Ridge Cornice')
   await shelf.press('Enter')
-  await expect(status).toHaveText('1/1 · page 3 of 4')
+  await expect(reader.locator('.highlight.selected')).toHaveText('Corn')
+  await expect(reader.locator('.highlight.selected')).toBeInViewport()
   expect(await shelf.violations()).toEqual([])
 })
 

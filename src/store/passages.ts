@@ -18,7 +18,8 @@ export function showPassage(document: DocumentId, text: string): void {
 /** Whoever shows the document may still be on its way. */
 function ask(): void {
   if (wanted && performance.now() > wanted.until) wanted = null
-  for (const listener of listeners) if (wanted) listener()
+  // What came last is within what came first, and knows better how to show it.
+  for (const listener of [...listeners].reverse()) if (wanted) listener()
   if (wanted) setTimeout(ask, AGAIN)
 }
 

@@ -77,14 +77,16 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
     wanted.current = null
     grid.current?.setActivePosition({ rowIdx: to.row, idx: to.column }, { shouldFocus: true })
   })
+  const [area, width] = useWidth()
   usePassage(id, (text) => {
-    const wanted = text.toLowerCase()
-    const has = (cell: string) => cell.toLowerCase().includes(wanted)
+    // Only what has the focus goes to a cell and stays there.
+    if (!area.current?.contains(document.activeElement)) return false
+    const sought = text.toLowerCase()
+    const has = (cell: string) => cell.toLowerCase().includes(sought)
     const row = rows.findIndex(({ cells }) => cells.some(has))
     if (row >= 0) goTo({ row, column: rows[row]?.cells.findIndex(has) ?? 0 })
     return row >= 0
   })
-  const [area, width] = useWidth()
   const columns = useColumns({
     table,
     width,

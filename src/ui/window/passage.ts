@@ -1,13 +1,14 @@
 import type { DocumentId, WindowId } from '@/core/model/types'
 import { usePassage } from '@/store/passages'
-import { isAsking, isLanding, isSettled, windowElement } from './focus'
+import { isLanding, windowElement } from './focus'
 
 /** Shows a passage that was found, in whatever a window shows as text. */
-export function useShownPassage(window: WindowId, document: DocumentId): void {
-  usePassage(document, (text) => {
+export function useShownPassage(window: WindowId, shown: DocumentId): void {
+  usePassage(shown, (text) => {
     // What gets the focus puts its caret where it was; what is found is selected after that.
-    if (isAsking() || isLanding() || !isSettled()) return false
-    const body = windowElement(window)?.querySelector('.win-body')
+    const element = windowElement(window)
+    if (!element?.contains(document.activeElement) || isLanding()) return false
+    const body = element.querySelector('.win-body')
     const range = body && rangeOf(body, text)
     if (!range) return false
     range.startContainer.parentElement?.scrollIntoView({ block: 'center' })
