@@ -76,7 +76,7 @@ test('words in any order, settings and passages; what is found in a text is gone
   await shelf.press('Alt+;')
   await page.keyboard.type('one collapse heard')
   await shelf.press('Enter')
-  await expect(page.locator('[role=gridcell][aria-selected=true]:visible')).toContainText(
+  await expect(page.locator('.win-focused [role=gridcell][aria-selected=true]')).toContainText(
     'one collapse heard',
   )
 })

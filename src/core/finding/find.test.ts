@@ -50,3 +50,39 @@ test('closed documents, apps and commands are found; what asks where to lists de
   expect(answers.at(-1)).toMatchObject({ args: { window: ids[1], to: 'new' } })
   expect(answers).toHaveLength(4)
 })
+
+test('all words in any order, over title, app, desktop and text; letters in order only as a last resort', () => {
+  const { find } = office()
+  expect(titles(find('rota station'), 'windows')).toEqual(['Station readings'])
+  expect(titles(find('snow closures gullies'), 'windows')).toEqual(['Closures'])
+  expect(titles(find('stations elsewhere'), 'windows')).toEqual([])
+  expect(titles(find('undo'), 'apps')).toEqual([])
+  expect(find('undo').map(({ title }) => title)).toContain(
+    'Undo the last change of the arrangement',
+  )
+})
+
+test('what is found in a text comes with its passage, what the names say already does not', () => {
+  const { world, find } = office()
+  const [found] = find('WET snow')
+  expect(found?.passage).toEqual({ before: '', match: 'wet snow', after: ' from the gullies' })
+  expect(find('closures')[0]?.passage).toBeUndefined()
+  const long = `${'before '.repeat(20)}Äste\nliegen${' after'.repeat(20)}`
+  const felled = world.open('notes', 'Felled')
+  const document = world.state.windows[felled]?.document ?? ''
+  const all = everything(world.state, { apps: APPS, texts: new Map([[document, long]]) })
+  const passage = rank(all, 'liegen')[0]?.passage
+  expect(passage?.match).toBe('liegen')
+  expect(passage?.before).toMatch(/^….*before Äste $/)
+  expect(passage?.after).toMatch(/after.*…$/)
+  // Found without its accent, it is shown where it is.
+  expect(rank(all, 'aste')[0]).toMatchObject({ title: 'Felled', passage: { match: '' } })
+})
+
+test('settings are found by what one would call them, with what they are', () => {
+  const { find } = office()
+  const [night] = find('dark').filter(({ kind }) => kind === 'settings')
+  expect(night).toMatchObject({ title: 'Night cloth', args: { cloth: 'night' }, on: false })
+  expect(titles(find('wrap'), 'settings')).toContain('Wrap around at the ends')
+  expect(find('wrap')).toContainEqual(expect.objectContaining({ on: true, args: { wrap: false } }))
+})

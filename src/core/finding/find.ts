@@ -243,11 +243,12 @@ function tier(found: Found, query: string, words: string[]): number | null {
   if (words.every((word) => title.includes(word) || also.includes(word))) return 2
   const everywhere = (word: string) =>
     title.includes(word) || also.includes(word) || text.includes(word)
-  return words.every(everywhere) ? 3 : null
+  if (!words.every(everywhere)) return null
+  return text.includes(query) ? 3 : 4
 }
 
 function best(some: Found[], query: string, words: string[]): Found[] {
-  const tiers: Found[][] = [[], [], [], []]
+  const tiers: Found[][] = [[], [], [], [], []]
   for (const found of some) tiers[tier(found, query, words) ?? -1]?.push(found)
   const [titled = [], ...others] = tiers
   return [...byTitle(titled, query), ...others.flat()].slice(0, MOST).map((found) => {

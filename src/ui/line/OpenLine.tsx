@@ -27,6 +27,8 @@ export function OpenLine() {
   return open ? <Field /> : null
 }
 
+const NO_TEXTS: ReadonlyMap<DocumentId, string> = new Map()
+
 const keyOf = (found: Found) => `${found.kind}:${found.id}`
 
 function Field() {
@@ -34,7 +36,9 @@ function Field() {
   const [typed, setTyped] = useState('')
   const [asking, setAsking] = useState<Found | null>(null)
   const [chosen, setChosen] = useState('')
-  const [texts, setTexts] = useState<ReadonlyMap<DocumentId, string>>(new Map())
+  const [texts, setTexts] = useState<ReadonlyMap<DocumentId, string> | null>(null)
+  // Enter came before the texts were read: what is found first is picked then.
+  const [hasty, setHasty] = useState(false)
   const box = useRef<HTMLDivElement>(null)
   const documents = useAllDocuments()
   useEffect(() => {
@@ -48,7 +52,7 @@ function Field() {
     () =>
       asking
         ? desktopsFor(state, asking.command, asking.args)
-        : everything(state, { apps: allApps(state.apps), texts, documents }),
+        : everything(state, { apps: allApps(state.apps), texts: texts ?? NO_TEXTS, documents }),
     [state, texts, documents, asking],
   )
   useEffect(() => {
@@ -64,6 +68,7 @@ function Field() {
     return () => shelf.setState({ chosen: null })
   }, [chosen, results])
   const pick = (found: Found) => {
+    setHasty(false)
     if (found.asks) {
       setAsking(found)
       setTyped('')
@@ -81,6 +86,10 @@ function Field() {
       say('It cannot be read now. Try again.', { refused: true }),
     )
   }
+  useEffect(() => {
+    if (hasty && first) pick(first)
+    else if (texts) setHasty(false)
+  })
   return (
     <Command
       ref={box}
@@ -93,6 +102,7 @@ function Field() {
       onValueChange={setChosen}
       className="rise fixed bottom-[42px] left-1/2 z-40 flex max-h-[70vh] w-[640px] max-w-[calc(100vw-32px)] -translate-x-1/2 flex-col border-2 border-ink bg-panel outline-none"
       onKeyDown={(event) => {
+        if (event.key === 'Enter' && !first && !texts) setHasty(true)
         if (event.key !== 'Escape') return
         event.preventDefault()
         if (asking) setAsking(null)
@@ -104,7 +114,9 @@ function Field() {
     >
       <Command.List className="min-h-0 flex-1 overflow-auto p-2" label="Results">
         {results.length === 0 ? (
-          <p className="px-2 py-3 text-soft">Nothing is found by that. Try fewer or other words.</p>
+          <p className="px-2 py-3 text-soft">
+            {texts ? 'Nothing is found by that. Try fewer or other words.' : 'Looking…'}
+          </p>
         ) : null}
         {KINDS.map((kind) => {
           const some = results.filter((found) => found.kind === kind)
