@@ -6,7 +6,7 @@ test('the misplaced table is found and sent home through the loft in at most 6 s
 }) => {
   await shelf.open()
   await shelf.press('Alt+B')
-  const strokes = ['Alt+/', 'Shift+R', 'F']
+  const strokes = ['Alt+/', 'Shift+R', 'ArrowLeft', 'ArrowLeft', 'F']
   expect(strokes.length).toBeLessThanOrEqual(6)
   await shelf.press('Alt+/')
   const loft = page.getByRole('dialog', { name: 'Loft' })
@@ -26,7 +26,7 @@ test('three marked windows of two rows go to a third in one stroke, one undo bri
   await shelf.press('Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
   const before = await shelf.state()
-  await shelf.press('Shift+F', 'Space', 'ArrowRight', 'Space', 'Shift+M', 'Space')
+  await shelf.press('Shift+F', 'Space', 'ArrowLeft', 'Space', 'Shift+M', 'Space')
   await expect(page.getByRole('status').filter({ hasText: '3 marked' })).toBeVisible()
   await shelf.press('P')
   const { windows } = await shelf.state()
@@ -142,17 +142,17 @@ test('several marked windows are dragged together, and sent from the menu of one
   await shelf.open()
   await shelf.press('Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
-  await shelf.press('Shift+F', 'Space', 'ArrowRight', 'Space')
+  await shelf.press('Shift+F', 'Space', 'ArrowLeft', 'Space')
   await page
-    .locator('[data-standing="north"]')
+    .locator('[data-standing="stations"]')
     .dragTo(page.locator('ol [data-shelf="public"]'), { targetPosition: { x: 600, y: 60 } })
   let { windows } = await shelf.state()
-  expect([windows.camera?.desktop, windows.north?.desktop]).toEqual(['public', 'public'])
+  expect([windows.stations?.desktop, windows.observers?.desktop]).toEqual(['public', 'public'])
   await shelf.press('Shift+P', 'Space', 'Shift+R', 'Space')
-  await page.locator('[data-standing="sunday"]').click({ button: 'right' })
+  await page.locator('[data-standing="rota"]').click({ button: 'right' })
   await shelf.chooseWithin('Send the 2 marked to', 'Bulletin')
   windows = (await shelf.state()).windows
-  expect(windows.sunday?.desktop).toBe('bulletin')
+  expect(windows.rota?.desktop).toBe('bulletin')
   expect(Object.values(windows).filter(({ desktop }) => desktop === 'bulletin')).toHaveLength(5)
 })
 
@@ -160,8 +160,8 @@ test('what is done to marked windows by key is done to all of them', async ({ sh
   await shelf.open()
   await shelf.press('Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
-  await shelf.press('Shift+R', 'Space', 'ArrowRight', 'Space', ';', 'E')
-  expect((await shelf.state()).everywhere).toEqual(['due', 'sunday', 'handover'])
+  await shelf.press('Shift+R', 'Space', 'ArrowLeft', 'Space', ';', 'E')
+  expect((await shelf.state()).everywhere).toEqual(['due', 'rota', 'handover'])
   await shelf.press('Alt+Z')
   expect((await shelf.state()).everywhere).toEqual(['due'])
 })
@@ -206,7 +206,7 @@ test('the filter leaves only what matches, and axe finds nothing', async ({ shel
   await page.waitForTimeout(600)
   expect(await shelf.violations()).toEqual([])
   await shelf.press('/')
-  await page.keyboard.type('station')
+  await page.keyboard.type('station readings')
   await expect(page.locator('[data-standing]')).toHaveCount(2)
   // Rows without a match are a thin edge, and are walked past.
   expect((await page.locator('[data-row="model"]').boundingBox())?.height).toBeLessThan(30)
@@ -233,4 +233,39 @@ test('the loft tells what waits on a desktop and how long one was on it today', 
   await expect(row('model')).toContainText('3 min today')
   await expect(row('public')).toContainText('1 waiting')
   await expect(row('rota')).not.toContainText('today')
+})
+
+test('Alt+, and a letter send all that are marked; Shift and a letter go to the window used last', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const { windows } = await shelf.state()
+  const onField = Object.values(windows).filter(({ desktop }) => desktop === 'field')
+  await shelf.press('Alt+/', 'Space')
+  await page.keyboard.press('ArrowLeft')
+  await shelf.press('Space', 'Alt+,', 'R')
+  await expect(shelf.said()).toContainText('Sent 2 windows to Rota')
+  await expect(page.locator('[data-standing][aria-pressed=true]')).toHaveCount(0)
+  await shelf.press('Alt+Z', 'Shift+F')
+  const last = onField.toSorted((a, b) => b.z - a.z)[0]
+  await shelf.press('Enter')
+  expect((await shelf.state()).focus).toBe(last?.id)
+})
+
+test('the filter looks into texts; the bench is scrolled by keys', async ({ shelf, page }) => {
+  await page.setViewportSize({ width: 1280, height: 640 })
+  await shelf.open()
+  await shelf.press('Alt+/')
+  const scrolled = () => page.locator('#bench').evaluate((bench) => bench.scrollTop)
+  await shelf.press('PageDown')
+  await expect.poll(scrolled).toBeGreaterThan(20)
+  await shelf.press('PageUp')
+  await expect.poll(scrolled).toBe(0)
+  await shelf.press('/')
+  await page.keyboard.type('slides couloir old')
+  await expect(page.locator('[data-standing]')).toHaveCount(1)
+  await expect(page.locator('[data-standing]')).toContainText('Bulletin, north side')
+  await shelf.press('Escape', 'Escape')
+  await expect(page.locator('#loft')).toBeHidden()
 })

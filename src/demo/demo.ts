@@ -3,6 +3,7 @@ import { APPS } from '@/apps/list'
 import type { PlayerContent } from '@/apps/player/manifest'
 import type { ReaderContent } from '@/apps/reader/manifest'
 import type { WebContent } from '@/apps/web/manifest'
+import { limited } from '@/core/geometry/rect'
 import { fits } from '@/core/homes/matching'
 import { callLetters } from '@/core/keys/letters'
 import { initialState, newDesktop } from '@/core/model/initial'
@@ -14,6 +15,7 @@ import {
   type Home,
   type Hue,
   type Rect,
+  type Size,
   type State,
 } from '@/core/model/types'
 import type { Seed } from '@/store/start'
@@ -253,8 +255,13 @@ function due(now: number): CountdownContent {
   }
 }
 
-/** The shelf of the duty forecaster at the Harrow Range Snow Office, on Field. */
-export function demo(now: number): Seed {
+/**
+ * The shelf of the duty forecaster at the Harrow Range Snow Office, on Field.
+ * @param now milliseconds since 1970
+ * @param room what the windows have, in CSS pixels; where it is less than they were laid out for,
+ * they are laid out smaller
+ */
+export function demo(now: number, room?: Size): Seed {
   const state: State = structuredClone(initialState())
   const desktops = DESKTOPS.map(([id, name, hue, backdrop]) =>
     newDesktop({ id, name, hue, backdrop }),
@@ -274,6 +281,7 @@ export function demo(now: number): Seed {
     open(state, shown, { x, y, width, height }, now)
     contents[shown.id] = shown.content
   }
+  if (room) fitInto(state, room)
   for (const desktop of Object.values(state.desktops))
     desktop.focus = desktop.windows.at(-1) ?? null
   state.visited = ['field', 'bulletin', 'model']
@@ -281,6 +289,24 @@ export function demo(now: number): Seed {
   const near = state.displays.near
   if (near) near.shows = 'field'
   return { state, contents }
+}
+
+/** Lays all windows out in less room, in the same arrangement. */
+function fitInto(state: State, room: Size): void {
+  const { near } = state.displays
+  if (!near) return
+  const across = Math.min(1, room.width / near.width)
+  const down = Math.min(1, room.height / near.height)
+  for (const window of Object.values(state.windows)) {
+    const { x, y, width, height } = window.frame
+    const size = limited({ width: width * across, height: height * down }, window.limits)
+    window.frame = {
+      x: Math.max(0, Math.round(Math.min(x * across, room.width - size.width))),
+      y: Math.max(0, Math.round(Math.min(y * down, room.height - size.height))),
+      ...size,
+    }
+  }
+  Object.assign(near, room)
 }
 
 function open(state: State, shown: Shown, frame: Rect, now: number): void {

@@ -22,10 +22,14 @@ import { Rack } from './rack/Rack'
 import { Stage } from './stage/Stage'
 import { Trail } from './trail/Trail'
 
+/** What rack and line take of the page, in CSS pixels; the style sheet has the same. */
+const LINE = 36
+const rackWidth = (): number => (innerWidth > 1000 ? 208 : 60)
+
 const seed = async (name: string): Promise<Seed> => {
   if (name !== 'demo') return { state: initialState(), contents: {} }
   const { demo } = await import('@/demo/demo')
-  return demo(Date.now())
+  return demo(Date.now(), { width: innerWidth - rackWidth(), height: innerHeight - LINE })
 }
 
 /** That this page takes the shelf over is remembered while it is loaded anew, with nothing of before. */

@@ -51,7 +51,7 @@ export const send = command({
     return {
       say: `Sent ${quoted(draft, found)} to ${desktop(draft, to).name}`,
       journal: [{ kind: 'send', window: found.id, app: found.app, from, to }],
-      ...(place === 'new' && { show: { view: 'rename', desktop: to } }),
+      ...(place === 'new' && { show: { view: 'rename', desktop: to, fresh: true } }),
     }
   },
 })
@@ -122,7 +122,7 @@ export const carry = command({
         { kind: 'carry', window: found.id, app: found.app, from, to },
         ...(here === to ? [] : [{ kind: 'switch' as const, from: here, to }]),
       ],
-      ...(place === 'new' && { show: { view: 'rename', desktop: to } }),
+      ...(place === 'new' && { show: { view: 'rename', desktop: to, fresh: true } }),
     }
   },
 })

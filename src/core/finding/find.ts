@@ -215,8 +215,9 @@ export function desktopsFor(state: State, command: string, args: Record<string, 
   return [...answers, { ...fresh, command, args: { ...args, to: 'new' } }]
 }
 
-/** Strings to look in, made ready once: without accents and capitals. */
-const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+/** A text to look in: without accents and capitals. */
+export const plain = (text: string): string =>
+  text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 
 /**
  * The best of each kind for what was typed: by title exactly, from its start, from a word's start

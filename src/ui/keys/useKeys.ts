@@ -118,7 +118,10 @@ function run({ command, args = {} }: Bound): void {
     ...(chosen && marked.length > 0 && takes('windows') && { windows: marked }),
     ...(chosenDesktop && takes('desktop') && { desktop: chosenDesktop }),
   }
-  dispatch(command, { ...args, ...about }, 'key')
+  if (command === 'window.send' && chosen && marked.length > 0) {
+    if (dispatch('window.sendAll', { ...args, windows: marked }, 'key').ok)
+      shelf.setState({ marked: [] })
+  } else dispatch(command, { ...args, ...about }, 'key')
 }
 
 /** The layout of this keyboard, in browsers that tell. */

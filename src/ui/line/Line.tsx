@@ -19,7 +19,9 @@ export function Line() {
     >
       <span className="flex min-w-0 max-w-64 shrink-0 items-center gap-2">
         <Kite hue={hue} letter={letter} filled width={19} />
-        <b className="truncate font-bold font-display text-[14px]">{name}</b>
+        <b dir="auto" className="truncate font-bold font-display text-[14px]">
+          {name}
+        </b>
       </span>
       {pending ? <Pending keys={pending} /> : <Happened />}
       <span className="flex-1" />

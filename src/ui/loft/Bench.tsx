@@ -13,6 +13,8 @@ export interface Act {
   run?: (() => void) | null | undefined
 }
 
+export const BENCH_ID = 'bench'
+
 /** Beside the shelves: the chosen window large, its facts, and what can be done with its keys. */
 export function Bench({
   choice: { window: id },
@@ -28,11 +30,15 @@ export function Bench({
   const lives = useArrangement((state) => state.desktops[window?.desktop ?? '']?.name)
   return (
     <aside
+      id={BENCH_ID}
       aria-label="Bench"
+      tabIndex={0}
       className="fixed top-0 right-0 bottom-9 z-30 flex w-[320px] flex-col gap-3 overflow-auto border-seam border-l bg-panel p-4 max-[1000px]:hidden"
     >
       {window ? <Likeness id={window.id} within={{ width: 288, height: 220 }} live /> : null}
-      <h3 className="font-bold font-display text-[17px] leading-tight">{name ?? row?.name}</h3>
+      <h3 dir="auto" className="font-bold font-display text-[17px] leading-tight">
+        {name ?? row?.name}
+      </h3>
       {window ? (
         <dl className="grid grid-cols-[70px_1fr] gap-y-1">
           <Fact name="app">{appOf(window.app)?.name ?? window.app}</Fact>

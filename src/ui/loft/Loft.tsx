@@ -2,7 +2,7 @@ import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useSta
 import { type Shelves, standOnShelves } from '@/core/geometry/shelves'
 import { timeOn } from '@/core/journal/time'
 import { currentId } from '@/core/model/selectors'
-import { EVERY, type WindowId } from '@/core/model/types'
+import { type DocumentId, EVERY, type WindowId } from '@/core/model/types'
 import { useToday } from '@/store/journal'
 import {
   closeLoft,
@@ -13,8 +13,8 @@ import {
   useArrangement,
   useShelf,
 } from '@/store/shelf'
-import { focusContent } from '@/ui/window/focus'
-import { type Act, Bench } from './Bench'
+import { textsOf } from '@/store/texts'
+import { type Act, BENCH_ID, Bench } from './Bench'
 import { useLoftDrag } from './dragging'
 import { LoftHead } from './LoftHead'
 import { Marks } from './Marks'
@@ -36,7 +36,8 @@ export function Loft() {
   const [dragging, setDragging] = useState(false)
   const drag = useLoftDrag(setDragging)
   const width = useWidth()
-  const rows = useMemo(() => loftRows(state, by, filter ?? ''), [state, by, filter])
+  const texts = useTexts(filter !== null)
+  const rows = useMemo(() => loftRows(state, by, filter ?? '', texts), [state, by, filter, texts])
   const shelves = useMemo(() => standOnShelves(rows, width), [rows, width])
   const spent = timeOn(useToday(), new Date().setHours(0, 0, 0, 0), Date.now())
   const seen = useSeen(shelves, choice.row)
@@ -55,7 +56,6 @@ export function Loft() {
   useEffect(() => {
     if (view === null && filter === null) place.current?.focus()
   }, [view, filter])
-  useEffect(() => () => focusContent(), [])
   const is = rows.find(({ id }) => id === valid.row)?.is
   const row = is === 'desktop' ? valid.row : null
   const one = valid.window ?? null
@@ -113,7 +113,9 @@ export function Loft() {
     { keys: 'Escape', does: 'back', run: closeLoft },
   ]
   const keys = (event: KeyboardEvent) => {
-    if (event.altKey || event.ctrlKey || event.metaKey || event.target !== place.current) return
+    if (event.altKey || event.ctrlKey || event.metaKey) return
+    // The bench is scrolled by its own keys when it was gone to by Tab; Escape leaves everywhere.
+    if (event.target !== place.current && event.key !== 'Escape') return
     const key = event.key === ' ' ? 'Space' : event.key
     const letter = /^[a-z]$/i.test(key) ? key.toUpperCase() : null
     const walks: Record<string, () => void> = {
@@ -122,6 +124,8 @@ export function Loft() {
       ArrowUp: () => setChoice(updown(valid, rows, shelves, -1)),
       ArrowDown: () => setChoice(updown(valid, rows, shelves, 1)),
       ';': () => shelf.setState({ pending: 'Alt+Shift+;' }),
+      PageUp: () => document.getElementById(BENCH_ID)?.scrollBy(0, -BENCH_STEP),
+      PageDown: () => document.getElementById(BENCH_ID)?.scrollBy(0, BENCH_STEP),
     }
     const act = walks[key] ?? acts.find((other) => other.keys === key)?.run
     if (letter && event.shiftKey) setChoice(toLetter(letter, state, valid))
@@ -185,6 +189,26 @@ export function Loft() {
       <Bench choice={valid} row={rows.find(({ id }) => id === valid.row)} acts={acts} />
     </div>
   )
+}
+
+/** How far the bench goes with a key, in pixels. */
+const BENCH_STEP = 160
+
+const NO_TEXTS: ReadonlyMap<DocumentId, string> = new Map()
+
+/** What stands in the documents of all windows, read when it is first looked for. */
+function useTexts(wanted: boolean): ReadonlyMap<DocumentId, string> {
+  const [texts, setTexts] = useState(NO_TEXTS)
+  useEffect(() => {
+    if (!wanted) return
+    const left = new AbortController()
+    const ids = Object.values(getState().windows).map(({ document }) => document)
+    void textsOf([...new Set(ids)], left.signal).then(
+      (read) => left.signal.aborted || setTexts(read),
+    )
+    return () => left.abort()
+  }, [wanted])
+  return texts
 }
 
 /** Opens the filter, or goes back to what is typed in it. */

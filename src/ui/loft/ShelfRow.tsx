@@ -104,6 +104,7 @@ function Name({
         ) : (
           <button
             type="button"
+            dir="auto"
             tabIndex={-1}
             className={`block w-full truncate text-left font-display font-semibold ${thin ? 'text-[12px]' : 'text-[15px]'}`}
             onClick={() => onGo({ row: id, window: null })}

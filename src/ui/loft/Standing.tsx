@@ -56,7 +56,9 @@ export function Standing(given: StandingProps) {
         ) : Glyph ? (
           <Glyph size={13} aria-hidden className="shrink-0" />
         ) : null}
-        <span className="truncate">{name}</span>
+        <span dir="auto" className="truncate">
+          {name}
+        </span>
       </span>
       {marked ? (
         <span className="absolute top-5 right-0">

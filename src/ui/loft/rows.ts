@@ -1,4 +1,5 @@
 import { appOf } from '@/apps/list'
+import { plain } from '@/core/finding/find'
 import { desktop, shownFrame, title, window as windowOf } from '@/core/model/selectors'
 import { type DocumentId, EVERY, type Size, type State, type WindowId } from '@/core/model/types'
 
@@ -12,20 +13,41 @@ export interface LoftRow {
   thin: boolean
 }
 
-/** The rows of the loft with the windows that match; a row whose name matches keeps them all. */
-export function loftRows(state: State, by: 'desktop' | 'app', filter: string): LoftRow[] {
-  const wanted = filter.trim().toLowerCase()
-  const matches = (text: string) => text.toLowerCase().includes(wanted)
+/**
+ * The rows of the loft with the windows that match; a row whose name matches keeps them all.
+ * @param texts what stands in documents, as far as it is known
+ */
+export function loftRows(
+  state: State,
+  by: 'desktop' | 'app',
+  filter: string,
+  texts: ReadonlyMap<DocumentId, string>,
+): LoftRow[] {
+  const words = plain(filter).split(/\s+/).filter(Boolean)
+  const matches = (text: string) => {
+    const given = plain(text)
+    return words.every((word) => given.includes(word))
+  }
   const row = (id: string, is: LoftRow['is'], name: string, ids: WindowId[]): LoftRow => {
     const all = ids.map((one) => windowOf(state, one))
     const some = matches(name)
       ? all
-      : all.filter((one) => matches(`${title(state, one)} ${appOf(one.app)?.name}`))
+      : all.filter((one) =>
+          matches(
+            `${name} ${title(state, one)} ${appOf(one.app)?.name} ${texts.get(one.document) ?? ''}`,
+          ),
+        )
     const windows = some.map((one) => {
       const { width, height } = shownFrame(state, one)
       return { id: one.id, document: one.document, width, height }
     })
-    return { id, is, name, windows, thin: wanted !== '' && windows.length === 0 && !matches(name) }
+    return {
+      id,
+      is,
+      name,
+      windows,
+      thin: words.length > 0 && windows.length === 0 && !matches(name),
+    }
   }
   if (by === 'app') return byApp(state).map(([app, ids]) => row(app, 'app', nameOf(app), ids))
   const every = state.everywhere.length

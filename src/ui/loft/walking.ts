@@ -1,4 +1,5 @@
 import { LABEL, type Shelves } from '@/core/geometry/shelves'
+import { stack } from '@/core/model/selectors'
 import type { State, WindowId } from '@/core/model/types'
 import type { LoftRow } from './rows'
 
@@ -45,8 +46,10 @@ export function updown(
   return { row: next.id, window: nearest }
 }
 
-/** The row of the desktop a letter stands for. */
+/** The row of the desktop a letter stands for, at the window of it that was used last. */
 export function toLetter(letter: string, state: State, choice: Choice): Choice {
   const found = Object.values(state.desktops).find((one) => one.letter === letter)
-  return found ? { row: found.id, window: found.windows[0] ?? null } : choice
+  if (!found) return choice
+  const last = stack(state, found.id).find(({ desktop }) => desktop === found.id)
+  return { row: found.id, window: last?.id ?? null }
 }

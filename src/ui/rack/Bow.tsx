@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import { appOf } from '@/apps/list'
 import type { State, WindowId } from '@/core/model/types'
-import { useReport } from '@/store/reports'
+import { useReport, useWaiting } from '@/store/reports'
 import { dispatch, openMenu, useList } from '@/store/shelf'
 
 /** What a bow shows of each window, in a flat list that is cheap to compare. */
@@ -13,10 +13,14 @@ const facts = (state: State, ids: WindowId[]): (string | boolean)[] =>
     return [id, window.app, title, window.minimised, state.focus === id, window.document]
   })
 
+/** How many bows have room on a tail; where there are more, the last place is their number. */
+const MOST = 5
+
 /** The bows of a tail. One look at the state serves them all. */
-export function Bows({ ids }: { ids: WindowId[] }) {
-  const list = useList((state) => facts(state, ids))
-  return Array.from({ length: list.length / 6 }, (_, at) => {
+export function Bows({ ids, most = MOST }: { ids: WindowId[]; most?: number }) {
+  const shown = ids.length > most ? ids.slice(0, most - 1) : ids
+  const list = useList((state) => facts(state, shown))
+  const bows = Array.from({ length: list.length / 6 }, (_, at) => {
     const [id, app, title, minimised, focused, document] = list.slice(at * 6, at * 6 + 6)
     return (
       <Bow
@@ -30,6 +34,34 @@ export function Bows({ ids }: { ids: WindowId[] }) {
       />
     )
   })
+  return shown === ids ? (
+    bows
+  ) : (
+    <>
+      {bows}
+      <More ids={ids.slice(most - 1)} />
+    </>
+  )
+}
+
+/** The windows there is no room for: how many, which, and whether one of them wants attention. */
+function More({ ids }: { ids: WindowId[] }) {
+  const list = useList((state) => facts(state, ids))
+  const at = (field: number) => ids.map((_, index) => String(list[index * 6 + field] ?? ''))
+  const waiting = useWaiting(at(5))
+  const focused = list.some((value, index) => index % 6 === 4 && value === true)
+  return (
+    <span
+      title={at(2).join('\n')}
+      className={`bow-more ${waiting ? 'bow-more-asking' : ''} ${focused ? 'bow-more-focused' : ''}`}
+    >
+      +{ids.length}
+      <span className="sr-only">
+        more: {at(2).join(', ')}
+        {waiting ? `; ${waiting} want attention` : ''}
+      </span>
+    </span>
+  )
 }
 
 interface BowProps {

@@ -28,6 +28,7 @@ export function NameField({ id, name }: { id: DesktopId; name: string }) {
   return (
     <input
       ref={field}
+      dir="auto"
       aria-label="Name of the desktop"
       defaultValue={name}
       maxLength={60}

@@ -1,5 +1,6 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import type { PointerEvent } from 'react'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { Marks } from '@/ui/map/Marks'
 import { CommandButton } from '@/ui/parts/CommandButton'
@@ -8,16 +9,32 @@ import { Bows } from './Bow'
 import { contentOver } from './dropping'
 import { Row } from './Row'
 import { ShelfMenu } from './ShelfMenu'
+import { isBow, useBowDrag } from './useBowDrag'
 import { walkAmong } from './walking'
+
+/** Drags rows, but by nothing that hangs from them. */
+class RowSensor extends PointerSensor {
+  static override activators = [
+    {
+      eventName: 'onPointerDown' as const,
+      handler: ({ nativeEvent }: PointerEvent) =>
+        nativeEvent.isPrimary && nativeEvent.button === 0 && !isBow(nativeEvent.target),
+    },
+  ]
+}
 
 /** The list of desktops at the left: where everything is, without opening anything. */
 export function Rack({ name }: { name: string }) {
   const order = useArrangement((state) => state.order)
   const columns = useArrangement((state) => state.columns)
   const everywhere = useArrangement((state) => state.everywhere)
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
+  const sensors = useSensors(useSensor(RowSensor, { activationConstraint: { distance: 6 } }))
+  const bows = useBowDrag()
   return (
-    <div className="row-span-1 flex min-h-0 flex-col overflow-y-auto overflow-x-hidden border-seam border-r bg-panel py-2">
+    <div
+      {...bows()}
+      className="row-span-1 flex min-h-0 flex-col overflow-y-auto overflow-x-hidden border-seam border-r bg-panel py-2"
+    >
       <ShelfMenu name={name} />
       {everywhere.length > 0 ? (
         <section
@@ -25,7 +42,7 @@ export function Rack({ name }: { name: string }) {
           className="flex items-center gap-2 px-3.5 pb-1.5 text-[12px] text-soft max-[1000px]:flex-col max-[1000px]:px-1"
         >
           <span className="max-[1000px]:sr-only">every desktop</span>
-          <Bows ids={everywhere} />
+          <Bows ids={everywhere} most={3} />
         </section>
       ) : null}
       <CommandButton

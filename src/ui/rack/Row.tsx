@@ -63,6 +63,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
           ) : (
             <button
               type="button"
+              dir="auto"
               data-row-name=""
               aria-current={here ? 'true' : undefined}
               aria-label={last ? `${spoken}, the one before this` : spoken}

@@ -54,7 +54,9 @@ export function Stage() {
     >
       {/* Beside the windows, not around them: a new hue is none of their business. */}
       <div className={`hue-${hue} backdrop backdrop-${backdrop} absolute inset-0`}>
-        <h1 className={sign ? 'sign' : 'sr-only'}>{name}</h1>
+        <h1 dir="auto" className={sign ? 'sign' : 'sr-only'}>
+          {name}
+        </h1>
       </div>
       {sign ? <Arrival key={here} name={name} hue={hue} /> : null}
       {empty && !loft ? <EmptyHelp /> : null}
@@ -124,6 +126,7 @@ function Arrival({ name, hue }: { name: string; hue: Hue }) {
   return (
     <div
       aria-hidden
+      dir="auto"
       className={`hue-${hue} sign sign-arriving`}
       onAnimationEnd={() => setOver(true)}
     >

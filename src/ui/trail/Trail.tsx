@@ -96,7 +96,9 @@ function List({ back }: { back: boolean }) {
                   <Likeness id={window.id} within={{ width: 72, height: 42 }} />
                 ) : null}
               </span>
-              <span className="min-w-0 truncate">{title(state, window)}</span>
+              <span dir="auto" className="min-w-0 truncate">
+                {title(state, window)}
+              </span>
               <span className="flex shrink-0 items-center gap-1.5 text-[12px] text-soft">
                 {Glyph ? <Glyph size={14} aria-hidden className="shrink-0" /> : null}
                 {appOf(window.app)?.name}

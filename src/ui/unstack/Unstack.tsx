@@ -207,7 +207,9 @@ function Picked({
         ) : Glyph && width > NARROW ? (
           <Glyph size={14} aria-hidden className="shrink-0" />
         ) : null}
-        <span className="truncate bg-ground/80 px-1">{name}</span>
+        <span dir="auto" className="truncate bg-ground/80 px-1">
+          {name}
+        </span>
       </span>
     </button>
   )

@@ -1,0 +1,114 @@
+import { expect, type ShelfPage, test } from './shelf'
+
+const bow = (shelf: ShelfPage, id: string) => shelf.page.locator(`[data-bow="${id}"]`)
+
+test('a bow dragged is its window: onto a row it goes there, onto the desktop it comes here', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  for (const app of ['table', 'job']) await shelf.run('window.open', { app })
+  await shelf.run('desktop.create', { name: 'Kestrel', stay: true })
+  const { windows, order } = await shelf.state()
+  const [first = '', kestrel = ''] = order
+  const ids = Object.keys(windows)
+  const [table = ''] = ids
+  const row = await shelf.row('Kestrel').boundingBox()
+  if (!row) throw new Error('no row')
+  await shelf.drag(bow(shelf, table), { x: row.x + 60, y: row.y + 12 })
+  expect((await shelf.state()).windows[table]?.desktop).toBe(kestrel)
+  expect((await shelf.state()).order).toEqual([first, kestrel])
+  await expect(shelf.said()).toContainText('Sent')
+  await shelf.drag(bow(shelf, table), { x: 700, y: 400 })
+  expect((await shelf.state()).windows[table]?.desktop).toBe(first)
+  expect((await shelf.state()).focus).toBe(table)
+  // A click still goes there, and Escape puts it back.
+  await shelf.grasp(bow(shelf, table), { x: row.x + 60, y: row.y + 12 })
+  await page.keyboard.press('Escape')
+  await page.mouse.up()
+  expect((await shelf.state()).windows[table]?.desktop).toBe(first)
+  await bow(shelf, ids[1] ?? '').click()
+  expect((await shelf.state()).focus).toBe(ids[1])
+})
+
+test('more windows than there is room for are told as a figure, with their names', async ({
+  shelf,
+}) => {
+  await shelf.open('shelf')
+  for (let at = 0; at < 7; at++) await shelf.run('window.open', { app: 'table', title: `T${at}` })
+  const tail = shelf.page.locator('.row-current .tail')
+  await expect(tail.locator('[data-bow]')).toHaveCount(4)
+  await expect(tail.locator('.bow-more')).toContainText('+3')
+  await expect(tail.locator('.bow-more')).toHaveAttribute('title', 'T4\nT5\nT6')
+  expect(await shelf.violations()).toEqual([])
+})
+
+test('names that are written from right to left keep their beginning', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  const name = 'تقرير الثلوج اليومي للمنحدرات الشمالية'
+  await shelf.run('desktop.rename', { name })
+  await shelf.run('window.open', { app: 'document', title: name })
+  const direction = (selector: string) =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((element) => getComputedStyle(element).direction)
+  for (const selector of ['[data-row-name]', '.hem b', '[aria-label=Line] b', 'h1'])
+    expect(await direction(selector), selector).toBe('rtl')
+  await shelf.press('Alt+/')
+  for (const selector of ['[data-standing] [dir]', '[aria-label=Bench] h3', '[data-head] [dir]'])
+    expect(await direction(selector), selector).toBe('rtl')
+})
+
+test('nothing moves under reduced motion, on either cloth, in any view', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('demo')
+  for (const cloth of ['night', 'day']) {
+    await shelf.run('settings.set', { cloth })
+    for (const keys of [['Alt+/'], ['Alt+.'], ['Alt+X'], ['Alt+;'], ['Alt+Shift+/'], ['Alt+B']]) {
+      await page.keyboard.press(keys[0] ?? '')
+      const moving = await page.evaluate(() =>
+        document
+          .getAnimations()
+          .filter((one) => Number(one.effect?.getComputedTiming().duration) > 1)
+          .map((one) => (one as CSSAnimation).animationName ?? one.id),
+      )
+      expect(moving, `${cloth} ${keys}`).toEqual([])
+      await shelf.press('Escape')
+    }
+  }
+})
+
+test('the demo fits the screen it is first opened on', async ({ shelf, page }) => {
+  await page.setViewportSize({ width: 960, height: 640 })
+  await shelf.open('demo')
+  const { windows, displays } = await shelf.state()
+  const near = displays.near
+  for (const { frame } of Object.values(windows)) {
+    expect(frame.x + frame.width).toBeLessThanOrEqual((near?.width ?? 0) + 1)
+    expect(frame.y).toBeLessThan((near?.height ?? 0) - 60)
+  }
+})
+
+test('a pair takes the whole screen when that is set, and Escape’s way back is said', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.run('settings.set', { fullScreen: true })
+  await shelf.run('window.open', { app: 'document' })
+  await expect(page.locator('.tiptap')).toBeFocused()
+  await shelf.press('Alt+Enter')
+  await expect(page.getByRole('navigation', { name: 'Desktops' })).toBeHidden()
+  expect(await page.evaluate(() => document.fullscreenElement !== null)).toBe(true)
+  await page.keyboard.type('still here')
+  await expect(page.locator('.tiptap')).toHaveText('still here')
+  await page.evaluate(() => document.exitFullscreen())
+  await expect(page.getByRole('navigation', { name: 'Desktops' })).toBeVisible()
+  await expect(shelf.said()).toContainText('Alt+Enter brings back')
+  await shelf.press('Alt+Enter')
+  expect((await shelf.state()).order).toHaveLength(1)
+  await expect(page.locator('.tiptap')).toHaveText('still here')
+})

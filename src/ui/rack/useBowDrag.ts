@@ -1,0 +1,72 @@
+import { useDrag } from '@use-gesture/react'
+import { currentId, title, window as windowOf } from '@/core/model/selectors'
+import type { WindowId } from '@/core/model/types'
+import { dispatch, getState } from '@/store/shelf'
+import { onEscape, showInHand } from '@/ui/window/inHand'
+import { Hold, markRow, rowAt } from './dropping'
+
+const bowAt = (target: EventTarget | null): HTMLElement | null =>
+  target instanceof Element ? target.closest<HTMLElement>('[data-bow]') : null
+
+/** Whether what is pressed is a bow: it is dragged itself, not the row it hangs from. */
+export const isBow = (target: EventTarget | null): boolean => bowAt(target) !== null
+
+/**
+ * A bow is its window: dragged onto a row the window goes there, dragged onto the desktop one is on
+ * it comes here. One listener for all; Escape puts it back.
+ */
+export function useBowDrag() {
+  return useDrag(
+    ({ first, last, tap, initial, xy: [x, y], canceled, cancel, memo }) => {
+      if (tap) return
+      const drag = first
+        ? grasp(bowAt(document.elementFromPoint(...initial))?.dataset.bow, cancel)
+        : (memo as Drag | undefined)
+      if (!drag) return
+      const row = rowAt(x, y)?.dataset.desktopRow
+      if (!last) {
+        markRow(rowAt(x, y))
+        drag.hold.over(row)
+        showInHand(drag.title, x, y)
+        return drag
+      }
+      drag.release()
+      const left = document.getElementById('stage')?.getBoundingClientRect().left ?? 0
+      if (!canceled) drop(drag.window, row, x > left)
+    },
+    { threshold: 5, filterTaps: true, pointer: { keys: false } },
+  )
+}
+
+interface Drag {
+  window: WindowId
+  title: string
+  hold: Hold
+  release(): void
+}
+
+function grasp(id: string | undefined, cancel: () => void): Drag | undefined {
+  const window = getState().windows[id ?? '']
+  if (!window) return
+  const hold = new Hold((desktop) => dispatch('desktop.go', { to: desktop }))
+  const stop = onEscape(cancel)
+  return {
+    window: window.id,
+    title: title(getState(), window),
+    hold,
+    release: () => {
+      stop()
+      hold.over(undefined)
+      markRow(null)
+      showInHand(null, 0, 0)
+    },
+  }
+}
+
+function drop(id: WindowId, row: string | undefined, onDesktop: boolean): void {
+  const state = getState()
+  const here = currentId(state)
+  const to = row ?? (onDesktop ? here : undefined)
+  if (!to || windowOf(state, id).desktop === to) return
+  dispatch(to === here ? 'window.carry' : 'window.send', { window: id, to })
+}
