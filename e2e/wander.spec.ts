@@ -1,0 +1,48 @@
+import { test } from '@playwright/test'
+import fc from 'fast-check'
+import { walks } from './wandering/steps'
+import { Wanderer } from './wandering/wanderer'
+
+/**
+ * A walk at random through all that can be done. `npm run wander` goes far, this one a short way that
+ * is always the same. A failure prints its seed and the shortest walk that shows it.
+ */
+const seed = Number(process.env.WANDER_SEED ?? 7)
+const steps = Number(process.env.WANDER_STEPS ?? 70)
+/** Steps of one walk: short enough to be made shorter where it fails. */
+const LENGTH = Number(process.env.WANDER_LENGTH ?? 70)
+/** How long it is tried to make a failing walk shorter, in milliseconds. */
+const SHORTEN = 600_000
+
+for (const at of process.env.WANDER_SEED ? [0] : [0, 1])
+  test(`wandering, seed ${seed + at}`, async ({ browser }) => {
+    test.setTimeout(60_000 + steps * 4000 + SHORTEN)
+    let taken = 0
+    let failed = false
+    await fc.assert(
+      fc.asyncProperty(walks(LENGTH), async (walk) => {
+        // Walks are of all lengths: as many are made as it takes.
+        if (taken >= steps && !failed) return
+        taken += walk.steps.length
+        const context = await browser.newContext({
+          viewport: { width: 1280, height: 800 },
+          reducedMotion: 'reduce',
+        })
+        try {
+          await Wanderer.walk(context, walk)
+        } catch (error) {
+          failed = true
+          throw error
+        } finally {
+          await context.close()
+        }
+      }),
+      {
+        seed: seed + at,
+        numRuns: 10 * Math.ceil(steps / LENGTH),
+        interruptAfterTimeLimit: steps * 4000 + SHORTEN,
+        verbose: 0,
+      },
+    )
+    console.log(`seed ${seed + at}: ${taken} steps`)
+  })

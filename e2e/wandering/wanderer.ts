@@ -1,0 +1,336 @@
+import { type BrowserContext, expect, type Page } from '@playwright/test'
+import { check } from '../../src/core/model/check'
+import type { State } from '../../src/core/model/types'
+import { look, type Seen, windowsWith } from './look'
+import { type Step, told, type Walk } from './steps'
+
+/** How long something may take until it is as it should be, in milliseconds. */
+const PATIENCE = 3000
+
+/** What may be on the console: faults that the walk itself makes, and what is not ours. */
+const EXPECTED = /QuotaExceeded|full disk|net::ERR|Failed to load resource|Download/
+
+const KEYS: Record<string, string> = {
+  Left: 'ArrowLeft',
+  Right: 'ArrowRight',
+  Up: 'ArrowUp',
+  Down: 'ArrowDown',
+}
+
+/** Strokes as they are printed, as the browser is told them. */
+const strokes = (keys: string): string[] =>
+  keys.split(' ').map((stroke) => {
+    const plus =
+      stroke.endsWith('+') && stroke.length > 1 ? stroke.length - 1 : stroke.lastIndexOf('+') + 1
+    const key = stroke.slice(plus)
+    return stroke.slice(0, plus) + (KEYS[key] ?? key)
+  })
+
+/** A person who does everything in an order nobody thought of, and looks after each step. */
+export class Wanderer {
+  private problems: string[] = []
+  private word = 0
+  /** Documents that have been typed into or pushed since the walk began. */
+  private touched = new Set<string>()
+  /** The arrangement as it was when there was nothing to undo, and whether that can be come back to. */
+  private beginning: State | null = null
+  readonly log: string[] = []
+
+  private constructor(
+    private context: BrowserContext,
+    private page: Page,
+    private path: string,
+  ) {}
+
+  /** Walks to the end. @throws with the log where something is not as it always must be */
+  static async walk(context: BrowserContext, { shelf, steps }: Walk): Promise<void> {
+    const page = await context.newPage()
+    const wanderer = new Wanderer(context, page, shelf === 'demo' ? '/demo' : '/shelf')
+    try {
+      await wanderer.begin(shelf)
+      for (const step of steps) await wanderer.take(step)
+      await wanderer.undoAll()
+    } catch (error) {
+      const why = error instanceof Error ? error.message : String(error)
+      throw new Error(`${why}\nafter, on ${shelf}:\n  ${wanderer.log.slice(-40).join('\n  ')}`)
+    }
+  }
+
+  private async begin(shelf: Walk['shelf']): Promise<void> {
+    const { context } = this
+    await context.addInitScript(() => {
+      if (self !== top) return
+      const { put } = IDBObjectStore.prototype
+      IDBObjectStore.prototype.put = function (...given) {
+        if ('fullDisk' in window) throw new DOMException('full disk', 'QuotaExceededError')
+        return put.apply(this, given)
+      }
+      // What the browser itself would ask cannot be answered here.
+      const never = () => Promise.reject(new DOMException('not asked', 'AbortError'))
+      Object.assign(window, { showDirectoryPicker: never, showOpenFilePicker: never })
+    })
+    this.listen(this.page)
+    // What opens beside the page is none of the walk's business.
+    context.on('page', (other) => {
+      if (other !== this.page && !this.another) void other.close().catch(() => {})
+    })
+    await this.page.goto(this.path)
+    await this.page.locator('#stage').waitFor()
+    if (shelf === 'forty') {
+      await this.page.evaluate(() => {
+        const apps = ['document', 'table', 'job', 'countdown', 'messages', 'web']
+        const run = window.kiteShelf?.run
+        for (let at = 1; at < 40; at++)
+          run?.('desktop.create', {
+            name: at % 5 ? `Desktop no. ${at}` : 'مكتب '.repeat(6),
+            stay: true,
+          })
+        const order = window.kiteShelf?.state().order ?? []
+        for (const [at, to] of order.entries()) {
+          run?.('desktop.go', { to })
+          for (const more of [0, 1])
+            run?.('window.open', {
+              app: apps[(at + more) % apps.length],
+              title: `Window ${at} ${more}`,
+            })
+        }
+        run?.('desktop.go', { to: order[0] })
+      })
+      await this.reload()
+    }
+    this.beginning = await this.state()
+  }
+
+  private another = false
+
+  private listen(page: Page): void {
+    page.on('pageerror', ({ message }) => this.problems.push(message))
+    page.on('console', (said) => {
+      if (said.type() === 'error' && !EXPECTED.test(said.text())) this.problems.push(said.text())
+    })
+    page.on('dialog', (dialog) => void dialog.accept().catch(() => {}))
+  }
+
+  private state(): Promise<State> {
+    return this.page.evaluate(() => {
+      if (!window.kiteShelf) throw new Error('The page is dead')
+      return window.kiteShelf.state()
+    })
+  }
+
+  private async take(step: Step): Promise<void> {
+    this.log.push(told(step))
+    const before = await this.state()
+    const seen = await look(this.page)
+    await this.act(step, seen)
+    await this.settled(step)
+    const after = await this.state()
+    this.rules(step, seen, before, after)
+  }
+
+  private async act(step: Step, seen: Seen): Promise<void> {
+    const { keyboard, mouse } = this.page
+    const { width, height } = this.page.viewportSize() ?? { width: 1280, height: 800 }
+    switch (step.does) {
+      case 'chord':
+        for (const stroke of strokes(step.keys)) await keyboard.press(stroke)
+        return
+      case 'key':
+        return keyboard.press(step.key)
+      case 'type':
+        return this.type(seen)
+      case 'click':
+        await this.aim(step.x * width, step.y * height)
+        return mouse.click(step.x * width, step.y * height)
+      case 'right click':
+        return mouse.click(step.x * width, step.y * height, { button: 'right' })
+      case 'double click':
+        await this.aim(step.x * width, step.y * height)
+        return mouse.dblclick(step.x * width, step.y * height)
+      case 'drag':
+        await this.aim(step.x * width, step.y * height)
+        await mouse.move(step.x * width, step.y * height)
+        await mouse.down()
+        await mouse.move(step.toX * width, step.toY * height, { steps: 5 })
+        return mouse.up()
+      case 'resize':
+        this.beginning = null
+        return this.page.setViewportSize(step)
+      case 'reload':
+        return this.reload()
+      case 'take over':
+        return this.takeOver()
+      case 'fill the disk':
+        return this.page.evaluate(() => void Object.assign(window, { fullDisk: true }))
+      case 'empty the disk':
+        return this.emptied()
+    }
+  }
+
+  /** What is pushed may change what is in its window. */
+  private async aim(x: number, y: number): Promise<void> {
+    const window = await this.page.evaluate(
+      (at) =>
+        document
+          .elementsFromPoint(...at)
+          .map((element) => element.closest<HTMLElement>('[data-window]')?.dataset.window)
+          .find(Boolean),
+      [x, y] as [number, number],
+    )
+    this.touch(await this.state(), window)
+  }
+
+  private touch(state: State, window: string | null | undefined): void {
+    const document = state.windows[window ?? '']?.document
+    if (document) this.touched.add(document)
+  }
+
+  /** A word nobody else types stands in the window that had the focus, and nowhere else. */
+  private async type(seen: Seen): Promise<void> {
+    const word = `w${(++this.word).toString(36)}q`
+    this.log.push(`  ${word}`)
+    await this.page.keyboard.type(word)
+    if (seen.asking || !seen.focus) return
+    const state = await this.state()
+    const { document } = state.windows[seen.focus] ?? {}
+    const where = async () => {
+      const found = await windowsWith(this.page, word)
+      // Who looks at the same document sees it too.
+      const elsewhere = found.filter((id) => state.windows[id]?.document !== document)
+      return { there: found.includes(seen.focus ?? ''), elsewhere }
+    }
+    const wanted = { there: true, elsewhere: [] }
+    if (seen.takesText && !seen.keysIn.startsWith('web')) {
+      const inWindow = seen.keysIn.startsWith(`${seen.focus} `)
+      if (inWindow) await expect.poll(where, { timeout: PATIENCE }).toEqual(wanted)
+    }
+    expect((await where()).elsewhere, `“${word}” stands elsewhere`).toEqual([])
+  }
+
+  private async reload(): Promise<void> {
+    await this.emptied()
+    await this.kept()
+    const before = await this.state()
+    await this.page.reload()
+    await this.page.locator('#stage').waitFor()
+    const after = await this.state()
+    expect(comparable(after), 'after a reload').toEqual(comparable(before))
+    this.beginning = after
+  }
+
+  /** Another tab takes the shelf, and this one takes it back. */
+  private async takeOver(): Promise<void> {
+    await this.emptied()
+    await this.kept()
+    const before = await this.state()
+    this.another = true
+    const other = await this.context.newPage()
+    this.another = false
+    this.listen(other)
+    await other.goto(this.path)
+    await other.getByRole('button', { name: 'Use it here' }).click()
+    await other.locator('#stage').waitFor()
+    await this.page.getByRole('button', { name: 'Use it here' }).click()
+    await this.page.locator('#stage').waitFor()
+    await other.close()
+    const after = await this.state()
+    expect(comparable(after), 'after it was taken over and back').toEqual(comparable(before))
+    this.beginning = after
+  }
+
+  private async emptied(): Promise<void> {
+    await this.page.evaluate(() => {
+      delete (window as { fullDisk?: true }).fullDisk
+    })
+  }
+
+  private async kept(): Promise<void> {
+    // What could not be written is tried again with the next change at the latest.
+    await this.page.evaluate(() => window.kiteShelf?.run('settings.set', {}))
+    await this.page
+      .locator('[data-saving="saved"]')
+      .waitFor({ state: 'attached', timeout: 10_000 })
+      .catch(() => {
+        throw new Error('It is not saved within ten seconds')
+      })
+  }
+
+  /** Waits until the page is as it always must be, or says what is not. */
+  private async settled(step: Step): Promise<void> {
+    const until = Date.now() + PATIENCE
+    for (;;) {
+      const seen = await look(this.page)
+      if (seen.path !== this.path) return this.back()
+      const problem = this.problemOf(seen)
+      if (!problem) return
+      if (Date.now() > until) throw new Error(`after ${told(step)}: ${problem}`)
+      await this.page.waitForTimeout(40)
+    }
+  }
+
+  private problemOf(seen: Seen): string | null {
+    if (this.problems.length) return this.problems.join('; ')
+    if (!seen.alive) return 'the page is dead'
+    if (!seen.settled) return `the keys go to ${seen.keysIn}, the focus is ${seen.focus}`
+    return seen.outside[0] ?? null
+  }
+
+  /** A link in the menu led to the other shelf. */
+  private async back(): Promise<void> {
+    await this.page.goto(this.path)
+    await this.page.locator('#stage').waitFor()
+    this.beginning = await this.state()
+  }
+
+  private rules(step: Step, seen: Seen, before: State, after: State): void {
+    const broken = check(after)
+    if (broken.length) throw new Error(`after ${told(step)}: ${broken.join(' ')}`)
+    for (const state of [before, after]) this.touch(state, state.focus)
+    this.touch(after, seen.focus)
+    for (const { id, unsaved } of Object.values(after.documents))
+      if (unsaved && !before.documents[id]?.unsaved && !this.touched.has(id))
+        throw new Error(`after ${told(step)}: “${after.documents[id]?.title}” is not saved`)
+  }
+
+  /** Undone to the beginning it is the beginning. */
+  private async undoAll(): Promise<void> {
+    if (!this.beginning) return
+    this.log.push('undo everything')
+    const steps = await this.page.evaluate(() => {
+      let count = 0
+      while (count < 400 && window.kiteShelf?.run('history.undo').ok) count++
+      return count
+    })
+    // So many steps are kept; the beginning may be further back.
+    if (steps >= 200) return
+    expect(arranged(await this.state()), 'undone to the beginning').toEqual(
+      arranged(this.beginning),
+    )
+  }
+}
+
+/** All of a state but what follows from the size of the page. */
+const comparable = (state: State): unknown => ({ ...state, displays: null })
+
+/** What undo brings back: not what was only looked at and gone to. */
+function arranged({
+  desktops,
+  order,
+  columns,
+  windows,
+  everywhere,
+  homes,
+  apps,
+  slots,
+  settings,
+}: State) {
+  return {
+    desktops: Object.fromEntries(
+      Object.entries(desktops).map(([id, { focus: _focus, ...desktop }]) => [id, desktop]),
+    ),
+    windows: Object.fromEntries(
+      Object.entries(windows).map(([id, { z: _z, ...window }]) => [id, window]),
+    ),
+    ...{ order, columns, everywhere, homes, apps, slots, settings },
+  }
+}
