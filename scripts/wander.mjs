@@ -26,7 +26,12 @@ for (let seed = first; seed < first + seeds; seed++) {
     ['test', 'e2e/wander.spec.ts', '--workers', '1', '--reporter', 'line'],
     {
       cwd: root,
-      env: { ...process.env, WANDER_SEED: String(seed), WANDER_STEPS: String(steps) },
+      env: {
+        ...process.env,
+        WANDER_SEED: String(seed),
+        WANDER_STEPS: String(steps),
+        WANDER_LENGTH: String(Math.min(steps, 200)),
+      },
       encoding: 'utf8',
       maxBuffer: 1 << 28,
     },

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import type { State } from '../../src/core/model/types'
 
 /** What is seen of the page at once. */
 export interface Seen {
@@ -6,8 +7,7 @@ export interface Seen {
   alive: boolean
   /** Whether something takes the keys before the windows do. */
   asking: boolean
-  /** The focused window, by the shelf. */
-  focus: string | null
+  state: State
   /** Where the browser's focus is, and whether that is as it should be. */
   keysIn: string
   settled: boolean
@@ -21,7 +21,8 @@ export interface Seen {
 export const look = (page: Page): Promise<Seen> =>
   page.evaluate(() => {
     const active = document.activeElement ?? document.body
-    const focus = window.kiteShelf?.state().focus ?? null
+    const state = window.kiteShelf?.state()
+    const focus = state?.focus ?? null
     const inWindow = active.closest<HTMLElement>('[data-window]')?.dataset.window
     const inContent = active.closest('.win-body') !== null && !active.classList.contains('win-body')
     const bare =
@@ -67,9 +68,9 @@ export const look = (page: Page): Promise<Seen> =>
     }
     return {
       path: location.pathname,
-      alive: document.getElementById('stage') !== null && window.kiteShelf !== undefined,
+      alive: document.getElementById('stage') !== null && state !== undefined,
       asking,
-      focus,
+      state: state as State,
       keysIn: `${inWindow ? `${inWindow} ` : ''}${named(active)}`,
       settled,
       takesText,

@@ -11,6 +11,7 @@ const PATIENCE = 3000
 const EXPECTED = /QuotaExceeded|full disk|net::ERR|Failed to load resource|Download/
 
 const KEYS: Record<string, string> = {
+  Ctrl: 'Control',
   Left: 'ArrowLeft',
   Right: 'ArrowRight',
   Up: 'ArrowUp',
@@ -19,12 +20,12 @@ const KEYS: Record<string, string> = {
 
 /** Strokes as they are printed, as the browser is told them. */
 const strokes = (keys: string): string[] =>
-  keys.split(' ').map((stroke) => {
-    const plus =
-      stroke.endsWith('+') && stroke.length > 1 ? stroke.length - 1 : stroke.lastIndexOf('+') + 1
-    const key = stroke.slice(plus)
-    return stroke.slice(0, plus) + (KEYS[key] ?? key)
-  })
+  keys.split(' ').map((stroke) =>
+    stroke
+      .split(/(?<=.)\+(?=.)/)
+      .map((key) => KEYS[key] ?? key)
+      .join('+'),
+  )
 
 /** A person who does everything in an order nobody thought of, and looks after each step. */
 export class Wanderer {
@@ -120,12 +121,10 @@ export class Wanderer {
 
   private async take(step: Step): Promise<void> {
     this.log.push(told(step))
-    const before = await this.state()
     const seen = await look(this.page)
     await this.act(step, seen)
-    await this.settled(step)
-    const after = await this.state()
-    this.rules(step, seen, before, after)
+    const after = await this.settled(step)
+    this.rules(step, seen, after)
   }
 
   private async act(step: Step, seen: Seen): Promise<void> {
@@ -140,15 +139,15 @@ export class Wanderer {
       case 'type':
         return this.type(seen)
       case 'click':
-        await this.aim(step.x * width, step.y * height)
+        await this.aim(seen.state, step.x * width, step.y * height)
         return mouse.click(step.x * width, step.y * height)
       case 'right click':
         return mouse.click(step.x * width, step.y * height, { button: 'right' })
       case 'double click':
-        await this.aim(step.x * width, step.y * height)
+        await this.aim(seen.state, step.x * width, step.y * height)
         return mouse.dblclick(step.x * width, step.y * height)
       case 'drag':
-        await this.aim(step.x * width, step.y * height)
+        await this.aim(seen.state, step.x * width, step.y * height)
         await mouse.move(step.x * width, step.y * height)
         await mouse.down()
         await mouse.move(step.toX * width, step.toY * height, { steps: 5 })
@@ -168,7 +167,7 @@ export class Wanderer {
   }
 
   /** What is pushed may change what is in its window. */
-  private async aim(x: number, y: number): Promise<void> {
+  private async aim(state: State, x: number, y: number): Promise<void> {
     const window = await this.page.evaluate(
       (at) =>
         document
@@ -177,7 +176,7 @@ export class Wanderer {
           .find(Boolean),
       [x, y] as [number, number],
     )
-    this.touch(await this.state(), window)
+    this.touch(state, window)
   }
 
   private touch(state: State, window: string | null | undefined): void {
@@ -190,18 +189,18 @@ export class Wanderer {
     const word = `w${(++this.word).toString(36)}q`
     this.log.push(`  ${word}`)
     await this.page.keyboard.type(word)
-    if (seen.asking || !seen.focus) return
-    const state = await this.state()
-    const { document } = state.windows[seen.focus] ?? {}
+    const { state } = seen
+    if (seen.asking || !state.focus) return
+    const { document } = state.windows[state.focus] ?? {}
     const where = async () => {
       const found = await windowsWith(this.page, word)
       // Who looks at the same document sees it too.
       const elsewhere = found.filter((id) => state.windows[id]?.document !== document)
-      return { there: found.includes(seen.focus ?? ''), elsewhere }
+      return { there: found.includes(state.focus ?? ''), elsewhere }
     }
     const wanted = { there: true, elsewhere: [] }
     if (seen.takesText && !seen.keysIn.startsWith('web')) {
-      const inWindow = seen.keysIn.startsWith(`${seen.focus} `)
+      const inWindow = seen.keysIn.startsWith(`${state.focus} `)
       if (inWindow) await expect.poll(where, { timeout: PATIENCE }).toEqual(wanted)
     }
     expect((await where()).elsewhere, `“${word}” stands elsewhere`).toEqual([])
@@ -256,13 +255,16 @@ export class Wanderer {
   }
 
   /** Waits until the page is as it always must be, or says what is not. */
-  private async settled(step: Step): Promise<void> {
+  private async settled(step: Step): Promise<Seen> {
     const until = Date.now() + PATIENCE
     for (;;) {
       const seen = await look(this.page)
-      if (seen.path !== this.path) return this.back()
+      if (seen.path !== this.path) {
+        await this.back()
+        return look(this.page)
+      }
       const problem = this.problemOf(seen)
-      if (!problem) return
+      if (!problem) return seen
       if (Date.now() > until) throw new Error(`after ${told(step)}: ${problem}`)
       await this.page.waitForTimeout(40)
     }
@@ -271,7 +273,7 @@ export class Wanderer {
   private problemOf(seen: Seen): string | null {
     if (this.problems.length) return this.problems.join('; ')
     if (!seen.alive) return 'the page is dead'
-    if (!seen.settled) return `the keys go to ${seen.keysIn}, the focus is ${seen.focus}`
+    if (!seen.settled) return `the keys go to ${seen.keysIn}, the focus is ${seen.state.focus}`
     return seen.outside[0] ?? null
   }
 
@@ -282,11 +284,11 @@ export class Wanderer {
     this.beginning = await this.state()
   }
 
-  private rules(step: Step, seen: Seen, before: State, after: State): void {
+  private rules(step: Step, { state: before }: Seen, { state: after }: Seen): void {
     const broken = check(after)
     if (broken.length) throw new Error(`after ${told(step)}: ${broken.join(' ')}`)
     for (const state of [before, after]) this.touch(state, state.focus)
-    this.touch(after, seen.focus)
+    this.touch(after, before.focus)
     for (const { id, unsaved } of Object.values(after.documents))
       if (unsaved && !before.documents[id]?.unsaved && !this.touched.has(id))
         throw new Error(`after ${told(step)}: “${after.documents[id]?.title}” is not saved`)
