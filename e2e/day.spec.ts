@@ -110,7 +110,12 @@ test('a desktop at rest is not drawn, and wakes where it was scrolled to', async
   await shelf.press('Escape', 'Alt+B')
   await expect.poll(() => text.evaluate((element) => element.scrollTop)).toBe(90)
   // One with a job at work or text that is not saved stays awake.
-  await shelf.run('desktop.rest', { desktop: 'model' })
+  expect(
+    await page.evaluate(() => window.kiteShelf?.run('desktop.rest', { desktop: 'model' })),
+  ).toEqual({
+    ok: false,
+    reason: 'Model stays awake: “Snowpack run, 24 h” is at work.',
+  })
   await expect(shelf.said()).toContainText('Model stays awake: “Snowpack run, 24 h” is at work')
 })
 

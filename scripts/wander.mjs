@@ -31,6 +31,7 @@ for (let seed = first; seed < first + seeds; seed++) {
         WANDER_SEED: String(seed),
         WANDER_STEPS: String(steps),
         WANDER_LENGTH: String(Math.min(steps, 200)),
+        WANDER_SHORTEN: String(given('shorten', 600)),
       },
       encoding: 'utf8',
       maxBuffer: 1 << 28,

@@ -3,6 +3,7 @@ import { initialState } from '@/core/model/initial'
 import { APPS } from '@/core/testing/world'
 import {
   changeContent,
+  changeTyped,
   contentOf,
   discardDraft,
   forgetContents,
@@ -142,4 +143,22 @@ test('what changed is copied once, and a shelf that was taken over keeps and wri
   changeContent(id, 'two', 'saved')
   await writeContents()
   expect(kept.size).toBe(0)
+})
+
+test('what is half-typed is kept with its document, and changes nothing of it', async () => {
+  const id = opened()
+  await loadContent(id)
+  changeContent(id, { text: 'saved' }, 'saved')
+  changeTyped(id, 'reply', 'not sent')
+  changeTyped(id, 'other', 'x')
+  expect(getState().documents[id]?.unsaved).toBe(false)
+  changeContent(id, { text: 'drafted' }, 'draft')
+  discardDraft(id)
+  changeTyped(id, 'other', '')
+  await writeContents()
+  expect(kept.get(id)).toEqual({
+    saved: { text: 'saved' },
+    draft: null,
+    typed: { reply: 'not sent' },
+  })
 })

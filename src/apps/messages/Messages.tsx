@@ -201,7 +201,7 @@ function Talk({
           aria-label={`Reply to ${thread.who}`}
           title="Enter sends, Shift and Enter begin a line, Page Up and Page Down go to another thread"
           rows={Math.min(6, typed.split('\n').length)}
-          className="field min-h-8 min-w-0 flex-1 resize-none py-1 text-[15px] leading-snug"
+          className="field field-sizing-content max-h-36 min-h-8 min-w-0 flex-1 resize-none py-1 text-[15px] leading-snug"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={keys}

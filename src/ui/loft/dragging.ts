@@ -66,6 +66,8 @@ const rowInHand = (id: DesktopId): Dragged => ({
 })
 
 function inHand(target: Element | null): Dragged | null {
+  // A name that is typed is not dragged by.
+  if (target instanceof HTMLInputElement) return null
   const held = target?.closest<HTMLElement>('[data-choice]')
   const { standing, head } = held?.dataset ?? {}
   return standing ? windowInHand(standing) : head ? rowInHand(head) : null

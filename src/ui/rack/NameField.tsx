@@ -42,7 +42,6 @@ export function NameField({ id, name }: { id: DesktopId; name: string }) {
         left.current = true
         closeView()
       }}
-      onPointerDown={(event) => event.stopPropagation()}
       onBlur={() => keep(true)}
     />
   )

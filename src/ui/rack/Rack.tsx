@@ -9,7 +9,7 @@ import { Bows } from './Bow'
 import { contentOver } from './dropping'
 import { Row } from './Row'
 import { ShelfMenu } from './ShelfMenu'
-import { isBow, useBowDrag } from './useBowDrag'
+import { useBowDrag } from './useBowDrag'
 import { walkAmong } from './walking'
 
 /** Drags rows, but by nothing that hangs from them. */
@@ -18,7 +18,9 @@ class RowSensor extends PointerSensor {
     {
       eventName: 'onPointerDown' as const,
       handler: ({ nativeEvent }: PointerEvent) =>
-        nativeEvent.isPrimary && nativeEvent.button === 0 && !isBow(nativeEvent.target),
+        nativeEvent.isPrimary &&
+        nativeEvent.button === 0 &&
+        !(nativeEvent.target as Element).closest('[data-bow], [aria-haspopup], input'),
     },
   ]
 }

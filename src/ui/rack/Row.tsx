@@ -91,7 +91,6 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
             aria-haspopup="menu"
             aria-label={`Menu of ${name}`}
             className="absolute top-[7px] right-2 grid size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-hover:opacity-100 max-[1000px]:hidden"
-            onPointerDown={(event) => event.stopPropagation()}
             onClick={(event) => openMenuBelow(event.currentTarget, { desktop: id })}
           >
             {dots}

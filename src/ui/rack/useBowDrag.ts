@@ -5,12 +5,6 @@ import { dispatch, getState } from '@/store/shelf'
 import { onEscape, showInHand } from '@/ui/window/inHand'
 import { Hold, markRow, rowAt } from './dropping'
 
-const bowAt = (target: EventTarget | null): HTMLElement | null =>
-  target instanceof Element ? target.closest<HTMLElement>('[data-bow]') : null
-
-/** Whether what is pressed is a bow: it is dragged itself, not the row it hangs from. */
-export const isBow = (target: EventTarget | null): boolean => bowAt(target) !== null
-
 /**
  * A bow is its window: dragged onto a row the window goes there, dragged onto the desktop one is on
  * it comes here. One listener for all; Escape puts it back.
@@ -20,7 +14,7 @@ export function useBowDrag() {
     ({ first, last, tap, initial, xy: [x, y], canceled, cancel, memo }) => {
       if (tap) return
       const drag = first
-        ? grasp(bowAt(document.elementFromPoint(...initial))?.dataset.bow, cancel)
+        ? grasp(document.elementFromPoint(...initial)?.closest<HTMLElement>('[data-bow]'), cancel)
         : (memo as Drag | undefined)
       if (!drag) return
       const row = rowAt(x, y)?.dataset.desktopRow
@@ -45,8 +39,8 @@ interface Drag {
   release(): void
 }
 
-function grasp(id: string | undefined, cancel: () => void): Drag | undefined {
-  const window = getState().windows[id ?? '']
+function grasp(bow: HTMLElement | null | undefined, cancel: () => void): Drag | undefined {
+  const window = getState().windows[bow?.dataset.bow ?? '']
   if (!window) return
   const hold = new Hold((desktop) => dispatch('desktop.go', { to: desktop }))
   const stop = onEscape(cancel)

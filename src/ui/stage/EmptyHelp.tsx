@@ -21,7 +21,7 @@ export function EmptyHelp() {
           {
             command: 'app.launch',
             args: { slot: at + 1 },
-            says: `Open a ${manifest.name.toLowerCase()}`,
+            says: `Open ${manifest.name}`,
           },
         ]
       : []
@@ -34,10 +34,10 @@ export function EmptyHelp() {
           <li key={says}>
             <button
               type="button"
-              className="flex items-center gap-2.5 px-1 py-0.5 hover:underline hover:decoration-dashed hover:underline-offset-4"
+              className="flex items-center gap-2.5 px-1 text-left py-0.5 hover:underline hover:decoration-dashed hover:underline-offset-4"
               onClick={() => dispatch(command, args)}
             >
-              <span className="flex w-44 justify-end">
+              <span className="flex w-44 shrink-0 justify-end">
                 <Keys keys={keysFor(state, command, args) ?? ''} />
               </span>
               {says}
