@@ -44,6 +44,17 @@ test('an app is added from a file that describes one; a bad file is told', async
   }
   await choose('bad.desktop', '[Desktop Entry]\nName=Editor\nExec=editor %f')
   await expect(dialog.getByRole('alert')).toContainText('it is no link')
+  await choose('usual.webmanifest', '{"name":"Usual","start_url":"/app?from=home"}')
+  await expect(dialog.getByRole('status')).toContainText('“/app?from=home” of its site')
+  await dialog.getByLabel('Address').fill('usual.example')
+  await dialog.getByRole('button', { name: /^Add/ }).click()
+  await expect(dialog).toBeHidden()
+  expect(Object.values((await shelf.state()).apps)).toMatchObject([
+    { name: 'Usual', address: 'https://usual.example/app?from=home' },
+  ])
+  await expect(shelf.said()).toContainText('All nine number keys are taken')
+  await shelf.press('Alt+Z')
+  await shelf.run('app.askAdd')
   await choose(
     'ridge.webmanifest',
     '{"name":"Ridge","start_url":"https://ridge.example/","icons":[{"src":"data:image/svg+xml,%3Csvg xmlns=\'http://www.w3.org/2000/svg\'/%3E"}]}',

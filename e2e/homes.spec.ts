@@ -44,6 +44,38 @@ test('a second messages window opened on Field lands on Public line; told to sta
   await expect(shelf.said()).toContainText('on Public line, its home')
 })
 
+test('a second home for the same windows says so, and takes the place of the first', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.run('window.open', { app: 'table' })
+  await shelf.press('Alt+Shift+;', 'H', 'Enter')
+  await expect.poll(async () => (await shelf.state()).homes).toHaveLength(1)
+  const dialog = page.getByRole('dialog', { name: 'A home for tables' })
+  await expect(dialog).toBeHidden()
+  await shelf.press('Alt+Shift+;', 'H')
+  await expect(dialog.getByRole('alert')).toContainText('“Tables open on Delta')
+  // A desktop that is made for it can be gone to, or not.
+  await dialog.getByLabel('Open on').selectOption('a desktop named…')
+  await dialog.getByLabel('Name of the desktop to make').fill('Depot')
+  await dialog.getByRole('checkbox', { name: 'take me there' }).uncheck()
+  await shelf.press('Enter')
+  await expect(dialog).toBeHidden()
+  expect((await shelf.state()).homes).toMatchObject([
+    { app: 'table', name: 'Depot', follow: false },
+  ])
+  await shelf.run('window.open', { app: 'table' })
+  expect(await shelf.rowNames()).toEqual(['Delta', 'Depot'])
+  expect(await shelf.here()).toBe('first')
+  // One that another always comes before is told before it is set.
+  await shelf.run('home.set', { app: 'table', desktop: 'first', title: 'Table*' })
+  await shelf.press('Alt+Shift+;', 'H')
+  await dialog.getByLabel('Pattern of the title').fill('Table of snow*')
+  await expect(dialog.getByRole('alert')).toContainText('would have no effect')
+  expect(await shelf.violations()).toEqual([])
+})
+
 test('put right lists the three, does what is ticked, one undo restores', async ({
   shelf,
   page,
