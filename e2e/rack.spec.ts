@@ -43,6 +43,38 @@ test('more windows than there is room for are told as a figure, with their names
   expect(await shelf.violations()).toEqual([])
 })
 
+test('forty desktops fit: the current one in sight with its tail, the apps in their place', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  const inSight = (selector: string) =>
+    expect(page.locator(selector).first()).toBeInViewport({ ratio: 0.9 })
+  for (let count = 2; count <= 40; count++) {
+    await shelf.run('desktop.create', { name: `No ${count}`, stay: true })
+    if (count !== 9 && count !== 40) continue
+    const { order } = await shelf.state()
+    for (const size of [
+      { width: 1280, height: 800 },
+      { width: 1024, height: 640 },
+      { width: 960, height: 700 },
+    ]) {
+      await page.setViewportSize(size)
+      for (const to of [order[count - 1] ?? '', order[0] ?? '']) {
+        await shelf.run('desktop.go', { to })
+        await inSight('.row-current > button')
+        await inSight('.app-row')
+        if (size.width > 1000) await inSight('.row-current .tail')
+      }
+    }
+    // Marks are walked and gone to like rows.
+    await shelf.press('Alt+Shift+;', 'K', 'ArrowDown', 'ArrowDown', 'Enter')
+    expect(await shelf.here()).toBe(order[2])
+    await shelf.run('desktop.go', { to: order[0] })
+  }
+  expect(await shelf.violations()).toEqual([])
+})
+
 test('names that are written from right to left keep their beginning', async ({ shelf, page }) => {
   await shelf.open('shelf')
   const name = 'تقرير الثلوج اليومي للمنحدرات الشمالية'

@@ -65,7 +65,7 @@ function Happened() {
         <button
           type="button"
           title={undo}
-          className="shrink-0 text-ink underline decoration-dashed underline-offset-[3px]"
+          className="shrink-0 border-current border-b border-dashed text-ink leading-[1.15]"
           onClick={() => dispatch('history.undo')}
         >
           undo

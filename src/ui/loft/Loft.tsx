@@ -50,8 +50,11 @@ export function Loft() {
   )
   useLayoutEffect(() => () => shelf.setState({ places: null }), [])
   useTold(valid)
+  const walked = useRef(false)
   useEffect(() => {
-    choiceElement(valid)?.scrollIntoView({ block: 'nearest' })
+    // It opens with the row one is on in the middle, so that what is around it is seen.
+    choiceElement(valid)?.scrollIntoView({ block: walked.current ? 'nearest' : 'center' })
+    walked.current = true
   }, [valid])
   useEffect(() => {
     if (view === null && filter === null) place.current?.focus()

@@ -15,7 +15,7 @@ export function Apps() {
   const own = useArrangement((state) => state.apps)
   const listed = allApps(own).toSorted((a, b) => place(a) - place(b))
   return (
-    <section aria-label="Apps" className="pb-2" onKeyDown={walk}>
+    <section aria-label="Apps" className="max-h-[45%] shrink-0 overflow-y-auto" onKeyDown={walk}>
       {listed.map((app) => (
         <AppRow
           key={app.id}

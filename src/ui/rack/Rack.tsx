@@ -1,6 +1,11 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
-import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
-import type { PointerEvent } from 'react'
+import {
+  rectSortingStrategy,
+  SortableContext,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable'
+import { type PointerEvent, useEffect, useRef } from 'react'
+import { currentId } from '@/core/model/selectors'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { Marks } from '@/ui/map/Marks'
 import { CommandButton } from '@/ui/parts/CommandButton'
@@ -10,6 +15,7 @@ import { contentOver } from './dropping'
 import { Row } from './Row'
 import { ShelfMenu } from './ShelfMenu'
 import { useBowDrag } from './useBowDrag'
+import { useFit } from './useFit'
 import { walkAmong } from './walking'
 
 /** Drags rows, but by nothing that hangs from them. */
@@ -32,10 +38,22 @@ export function Rack({ name }: { name: string }) {
   const everywhere = useArrangement((state) => state.everywhere)
   const sensors = useSensors(useSensor(RowSensor, { activationConstraint: { distance: 6 } }))
   const bows = useBowDrag()
+  const here = useArrangement(currentId)
+  const rack = useRef<HTMLDivElement>(null)
+  const [fit, room] = useFit(rack, order.length)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop or other room is the reason to look
+  useEffect(() => {
+    // Once the rows stand as they will.
+    const frame = requestAnimationFrame(() =>
+      rack.current?.querySelector('.row-current')?.scrollIntoView({ block: 'nearest' }),
+    )
+    return () => cancelAnimationFrame(frame)
+  }, [here, fit, room, order.length])
   return (
     <div
       {...bows()}
-      className="row-span-1 flex min-h-0 flex-col overflow-y-auto overflow-x-hidden border-seam border-r bg-panel py-2"
+      ref={rack}
+      className="row-span-1 flex min-h-0 flex-col overflow-hidden border-seam border-r bg-panel py-2"
     >
       <ShelfMenu name={name} />
       {everywhere.length > 0 ? (
@@ -59,6 +77,7 @@ export function Rack({ name }: { name: string }) {
       ) : null}
       <nav
         aria-label="Desktops"
+        className="min-h-0 overflow-y-auto overflow-x-hidden [overflow-anchor:none]"
         onDragOver={(event) => contentOver(event.target)}
         onDragLeave={(event) => {
           if (!event.currentTarget.contains(event.relatedTarget as Node | null)) contentOver(null)
@@ -74,8 +93,11 @@ export function Rack({ name }: { name: string }) {
               dispatch('desktop.reorder', { desktop: String(active.id), to })
           }}
         >
-          <SortableContext items={order} strategy={verticalListSortingStrategy}>
-            <ol onKeyDown={walk}>
+          <SortableContext
+            items={order}
+            strategy={fit === 'marks' ? rectSortingStrategy : verticalListSortingStrategy}
+          >
+            <ol className={`rack-${fit}`} onKeyDown={walk}>
               {order.map((id) => (
                 <Row key={id} id={id} />
               ))}
@@ -83,7 +105,7 @@ export function Rack({ name }: { name: string }) {
           </SortableContext>
         </DndContext>
       </nav>
-      <div className="mx-3.5 my-2 border-seam border-t-[1.5px] border-dashed" />
+      <div className="mx-3.5 my-2 shrink-0 border-seam border-t-[1.5px] border-dashed" />
       <Apps />
     </div>
   )

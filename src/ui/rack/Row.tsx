@@ -50,6 +50,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
         type="button"
         tabIndex={-1}
         aria-hidden
+        title={name}
         className="shrink-0"
         onClick={() => go(id, here)}
       >

@@ -1,0 +1,32 @@
+import { type RefObject, useEffect, useState } from 'react'
+
+/** How the desktops stand: with their tails, by name only, or as marks in columns. */
+export type Fit = 'full' | 'tight' | 'marks'
+
+/** Heights of a row, in CSS pixels; the style sheet makes them so. */
+const FULL = 54
+const TIGHT = 32
+
+/**
+ * As much of each desktop as there is room for in the rack, beside what always has its place there.
+ * @returns how they stand, and the room there is, in CSS pixels
+ */
+export function useFit(rack: RefObject<HTMLElement | null>, count: number): [Fit, number] {
+  const [room, setRoom] = useState(Number.POSITIVE_INFINITY)
+  useEffect(() => {
+    const element = rack.current
+    if (!element) return
+    const measure = () => {
+      const others = [...element.children].filter((child) => child.tagName !== 'NAV')
+      const taken = others.reduce((sum, child) => sum + child.getBoundingClientRect().height, 16)
+      setRoom(element.clientHeight - taken)
+    }
+    const observer = new ResizeObserver(measure)
+    observer.observe(element)
+    for (const child of element.children) observer.observe(child)
+    return () => observer.disconnect()
+  }, [rack])
+  // The current one keeps its tail.
+  const tight = count * TIGHT + FULL - TIGHT <= room ? 'tight' : 'marks'
+  return [count * FULL <= room ? 'full' : tight, room]
+}
