@@ -96,6 +96,7 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
     <>
       <Tools editor={editor} />
       <EditorContent editor={editor} className="min-h-0 flex-1 overflow-auto" />
+      {editor ? null : <span data-coming="" />}
     </>
   )
 }

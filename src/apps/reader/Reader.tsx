@@ -27,7 +27,7 @@ export default function Reader({ document: id }: AppProps) {
       return <Picture source={shown.data} document={id} />
     case 'pdf':
       return (
-        <Suspense>
+        <Suspense fallback={<span data-coming="" />}>
           <Pdf id={id} content={shown} />
         </Suspense>
       )

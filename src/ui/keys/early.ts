@@ -31,16 +31,18 @@ export function keepEarly(event: KeyboardEvent): boolean {
   if (!focus || isAsking() || !isTyping(event)) return false
   if (commands && !event.getModifierState('AltGraph')) return false
   if (!waiting.has(focus) && isSettled() && !isLanding()) return false
-  if (!keyTarget(focus) && !isComing(focus)) return false
+  if (!waiting.has(focus) && !keyTarget(focus) && !isComing(focus)) return false
   const { key, code, shiftKey } = event
   waiting.set(focus, [...(waiting.get(focus) ?? []), { key, code, shiftKey }])
   void pressKept()
   return true
 }
 
-/** Whether what a window shows is not there yet. */
-const isComing = (id: WindowId): boolean =>
-  !windowElement(id)?.querySelector('.win-body')?.firstElementChild
+/** Whether what a window shows is not there yet, or says that what takes the keys is to come. */
+function isComing(id: WindowId): boolean {
+  const body = windowElement(id)?.querySelector('.win-body')
+  return !body?.firstElementChild || body.querySelector('[data-coming]') !== null
+}
 
 const soon = (time = 0) => new Promise<void>((done) => setTimeout(done, time))
 
@@ -49,31 +51,42 @@ export async function pressKept(): Promise<void> {
   const { focus } = getState()
   if (pressing || !focus || !waiting.has(focus)) return
   pressing = true
+  let tries = 0
   try {
     while (getState().focus === focus && !isAsking() && keyTarget(focus)) {
       if (!isSettled()) focusContent()
       if (isLanding()) await soon(LANDING)
-      const next = waiting.get(focus)?.shift()
+      const [next] = waiting.get(focus) ?? []
       if (!next) return void waiting.delete(focus)
-      await press(next)
+      // What took the focus away meanwhile did not take the key: it is pressed again.
+      if (!(await press(next)) && ++tries < TRIES) continue
+      waiting.get(focus)?.shift()
+      tries = 0
     }
   } finally {
     pressing = false
   }
 }
 
-/** Presses a key as the browser would: handlers hear it first, then it types. */
-async function press(pressed: Pressed): Promise<void> {
+/** How often a key is pressed that nothing takes. */
+const TRIES = 5
+
+/**
+ * Presses a key as the browser would: handlers hear it first, then it types.
+ * @returns whether something took it
+ */
+async function press(pressed: Pressed): Promise<boolean> {
   const event = new KeyboardEvent('keydown', { ...pressed, bubbles: true, cancelable: true })
   const typed = document.activeElement?.dispatchEvent(event)
   // What it opened is there then.
   await soon()
   const into = document.activeElement
   const { key } = pressed
-  if (!typed) return
-  if (key === 'Backspace') document.execCommand('delete')
-  else if (key.length === 1) document.execCommand('insertText', false, key)
-  else if (into instanceof HTMLTextAreaElement) document.execCommand('insertText', false, '\n')
-  else if (into instanceof HTMLInputElement) into.form?.requestSubmit()
-  else document.execCommand('insertParagraph')
+  if (!typed) return typed === false
+  if (key === 'Backspace') return document.execCommand('delete')
+  if (key.length === 1) return document.execCommand('insertText', false, key)
+  if (into instanceof HTMLTextAreaElement) return document.execCommand('insertText', false, '\n')
+  if (!(into instanceof HTMLInputElement)) return document.execCommand('insertParagraph')
+  into.form?.requestSubmit()
+  return true
 }

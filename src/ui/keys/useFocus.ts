@@ -1,7 +1,7 @@
 import { useEffect } from 'react'
 import { currentId } from '@/core/model/selectors'
 import { shelf, useArrangement, useShelf } from '@/store/shelf'
-import { focusContent, isAsking, settle } from '@/ui/window/focus'
+import { focusContent, isAsking, noteInput, settle } from '@/ui/window/focus'
 import { pressKept } from './early'
 
 /** The browser's focus goes where the focused window is, and comes back there after whatever is done. */
@@ -31,6 +31,8 @@ export function useFocus(): void {
     const listening = new AbortController()
     for (const done of ['pointerup', 'pointercancel', 'dragend', 'drop', 'keyup'])
       addEventListener(done, soon, { capture: true, signal: listening.signal })
+    for (const noted of ['pointerdown', 'keydown', 'focusin'])
+      addEventListener(noted, noteInput, { capture: true, signal: listening.signal })
     const off = shelf.subscribe(soon)
     // A window's content may load after it got the focus.
     const loaded = new MutationObserver(soon)

@@ -6,6 +6,7 @@ import { currentId, desktop, lastId, summary } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
 import { dispatch, openMenu, openMenuBelow, useArrangement, useShelf } from '@/store/shelf'
 import { Kite } from '@/ui/parts/Kite'
+import { isByKey } from '@/ui/window/focus'
 import { Bows } from './Bow'
 import { NameField } from './NameField'
 
@@ -23,7 +24,8 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
   )
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id })
   const keys = (event: KeyboardEvent) => {
-    if (event.altKey || event.ctrlKey || event.metaKey) return
+    // Letters typed after a push are not meant for the row.
+    if (event.altKey || event.ctrlKey || event.metaKey || !isByKey()) return
     const does: Record<string, [string, object]> = {
       r: ['desktop.askName', { desktop: id }],
       f: ['desktop.previewFold', { desktop: id }],

@@ -13,6 +13,22 @@ export function rememberElement(id: WindowId, element: EventTarget): void {
   if (element instanceof HTMLElement && isContent(element)) remembered.set(id, new WeakRef(element))
 }
 
+/**
+ * Whether the person went by key to what has the focus. The browser's own `:focus-visible` says so
+ * too of what was pushed, as soon as a key is pressed.
+ */
+let byKey = true
+let pushed = false
+
+export const isByKey = (): boolean => byKey
+
+/** To be called with every push, key and change of the focus. */
+export function noteInput({ type }: Event): void {
+  if (type === 'pointerdown') pushed = true
+  else if (type === 'keydown') pushed = false
+  else byKey = !pushed
+}
+
 export const windowElement = (id: WindowId): HTMLElement | null =>
   document.getElementById(`window-${id}`)
 
@@ -45,7 +61,7 @@ export function focusContent(): void {
   const active = document.activeElement
   if (active && element.contains(active)) {
     // On its hem only as long as it was gone to by Tab.
-    if (isContent(active) || active.matches(':focus-visible:not(.win-body)')) return
+    if (isContent(active) || (byKey && !active.classList.contains('win-body'))) return
   }
   const target = keyTarget(id) ?? element.querySelector<HTMLElement>('.win-body')
   target?.focus({ preventScroll: true })
@@ -71,7 +87,7 @@ export function isSettled(): boolean {
   if (window && isContent(active)) return window.dataset.window === getState().focus
   if (!window && active.matches('input, textarea, select, [contenteditable=true]')) return true
   if (active.closest('[role=dialog], [role=alertdialog], [role=menu]')) return true
-  return active.matches(':focus-visible') && !active.classList.contains('win-body')
+  return byKey && !active.classList.contains('win-body')
 }
 
 /** Gives the keys back to the focused window, where nothing else rightly has them. */
