@@ -24,7 +24,7 @@ test('all rules hold after every command of any sequence', () => {
         if (broken.length) throw new Error(`after ${id}: ${broken.join(' ')}`)
       }
     }),
-    { numRuns: 300 },
+    { numRuns: 200 },
   )
   // Each kind of command was really accepted somewhere, or the property would show nothing.
   expect([...accepted].sort()).toEqual(

@@ -13,10 +13,13 @@ import {
 /**
  * Keys that are pressed before their window can take them. One goes to a desktop and types at once,
  * while what its window shows is still on its way: nothing of that is lost. It is kept for the
- * window and pressed again when there is something to type in.
+ * window, and pressed again in its order when there is something to type in.
  */
 
-type Pressed = Pick<KeyboardEvent, 'key' | 'code' | 'shiftKey'>
+type Pressed = Pick<
+  KeyboardEvent,
+  'key' | 'code' | 'shiftKey' | 'altKey' | 'ctrlKey' | 'metaKey'
+> & { command: boolean }
 
 const waiting = new Map<WindowId, Pressed[]>()
 let pressing = false
@@ -24,19 +27,30 @@ let pressing = false
 const isTyping = ({ key }: KeyboardEvent): boolean =>
   key.length === 1 || key === 'Enter' || key === 'Backspace'
 
-/** Keeps a key that nothing would take. @returns whether it was kept */
+const MODIFIERS = ['Alt', 'AltGraph', 'Shift', 'Control', 'Meta', 'CapsLock']
+
+/**
+ * Keeps a key that nothing would take, and every key that is pressed after one that was kept.
+ * @returns whether it was kept
+ */
 export function keepEarly(event: KeyboardEvent): boolean {
   const { focus } = getState()
-  const commands = event.ctrlKey || event.metaKey || event.altKey
-  if (!focus || isAsking() || !isTyping(event)) return false
-  if (commands && !event.getModifierState('AltGraph')) return false
-  if (!waiting.has(focus) && isSettled() && !isLanding()) return false
-  if (!waiting.has(focus) && !keyTarget(focus) && !isComing(focus)) return false
-  const { key, code, shiftKey } = event
-  waiting.set(focus, [...(waiting.get(focus) ?? []), { key, code, shiftKey }])
+  const held = event.ctrlKey || event.metaKey || event.altKey
+  const command = (held && !event.getModifierState('AltGraph')) || !isTyping(event)
+  if (!focus || isAsking() || MODIFIERS.includes(event.key)) return false
+  if (!waiting.has(focus)) {
+    if (command || isSettled()) return false
+    if (!keyTarget(focus) && !isComing(focus)) return false
+  }
+  const { key, code, shiftKey, altKey, ctrlKey, metaKey } = event
+  const pressed = { key, code, shiftKey, altKey, ctrlKey, metaKey, command }
+  waiting.set(focus, [...(waiting.get(focus) ?? []), pressed])
   void pressKept()
   return true
 }
+
+/** Whether keys are kept for the focused window: what is pressed now comes after them. */
+export const isKeeping = (): boolean => waiting.has(getState().focus ?? '')
 
 /** Whether what a window shows is not there yet, or says that what takes the keys is to come. */
 function isComing(id: WindowId): boolean {
@@ -48,19 +62,33 @@ const soon = (time = 0) => new Promise<void>((done) => setTimeout(done, time))
 
 /** Presses what was kept for the focused window, as soon as it takes keys. */
 export async function pressKept(): Promise<void> {
-  const { focus } = getState()
-  if (pressing || !focus || !waiting.has(focus)) return
+  let owner = getState().focus
+  if (pressing || !owner || !waiting.has(owner)) return
   pressing = true
   let tries = 0
   try {
-    while (getState().focus === focus && !isAsking() && keyTarget(focus)) {
-      if (!isSettled()) focusContent()
-      if (isLanding()) await soon(LANDING)
-      const [next] = waiting.get(focus) ?? []
-      if (!next) return void waiting.delete(focus)
+    for (;;) {
+      const [next, ...rest] = waiting.get(owner) ?? []
+      if (!next) return void waiting.delete(owner)
+      if (next.command) {
+        waiting.delete(owner)
+        await press(next)
+        // What was typed after a command is for where it led.
+        const since: Pressed[] = waiting.get(owner) ?? []
+        waiting.delete(owner)
+        owner = getState().focus
+        if (!owner) return
+        if (rest.length + since.length > 0) waiting.set(owner, [...rest, ...since])
+        continue
+      }
+      if (!isAsking()) {
+        if (getState().focus !== owner || !keyTarget(owner)) return
+        if (!isSettled()) focusContent()
+        if (isLanding()) await soon(LANDING)
+      }
       // What took the focus away meanwhile did not take the key: it is pressed again.
       if (!(await press(next)) && ++tries < TRIES) continue
-      waiting.get(focus)?.shift()
+      waiting.get(owner)?.shift()
       tries = 0
     }
   } finally {
@@ -75,14 +103,14 @@ const TRIES = 5
  * Presses a key as the browser would: handlers hear it first, then it types.
  * @returns whether something took it
  */
-async function press(pressed: Pressed): Promise<boolean> {
+async function press({ command, ...pressed }: Pressed): Promise<boolean> {
   const event = new KeyboardEvent('keydown', { ...pressed, bubbles: true, cancelable: true })
   const typed = document.activeElement?.dispatchEvent(event)
   // What it opened is there then.
   await soon()
   const into = document.activeElement
   const { key } = pressed
-  if (!typed) return typed === false
+  if (!typed || command) return typed === false || command
   if (key === 'Backspace') return document.execCommand('delete')
   if (key.length === 1) return document.execCommand('insertText', false, key)
   if (into instanceof HTMLTextAreaElement) return document.execCommand('insertText', false, '\n')

@@ -2,7 +2,7 @@ import { useEffect } from 'react'
 import { registry } from '@/core/commands/registry'
 import { type Bound, hear } from '@/core/keys/bindings'
 import { dispatch, getState, say, shelf } from '@/store/shelf'
-import { keepEarly } from './early'
+import { isKeeping, keepEarly } from './early'
 import { type Layout, strokeOf } from './stroke'
 
 const LEADER = 'Ctrl+.'
@@ -20,7 +20,9 @@ export function useKeys(): void {
     const down = (event: KeyboardEvent) => {
       if (event.isComposing) return
       const stroke = strokeOf(event, layout)
-      if ((stroke && listen(stroke)) || (event.isTrusted && keepEarly(event))) {
+      // What is pressed after keys that are kept comes after them.
+      const kept = event.isTrusted && isKeeping() && keepEarly(event)
+      if (kept || (stroke && listen(stroke)) || (event.isTrusted && keepEarly(event))) {
         event.preventDefault()
         event.stopPropagation()
       }
