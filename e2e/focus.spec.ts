@@ -153,6 +153,23 @@ test('on half a screen a desktop is named beside its mark, and the rack is walke
   expect(await shelf.here()).not.toBe('first')
 })
 
+test('after the keys were given to a page and something was asked, they are beside the page', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+8')
+  const address = shelf.window('camera').getByLabel('Address')
+  await expect(address).toBeFocused()
+  await expect(shelf.window('camera').locator('iframe')).toBeVisible()
+  await page.keyboard.press('ArrowDown')
+  await expect(page.getByRole('button', { name: 'keys go to the page' })).toBeVisible()
+  await shelf.run('window.why', { window: 'camera' })
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await shelf.press('Escape')
+  await expect(address).toBeFocused()
+})
+
 test('the rack takes no letters after a click, and does by keyboard', async ({ shelf, page }) => {
   const { doc } = await begin(shelf)
   const before = await shelf.rowNames()

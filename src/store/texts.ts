@@ -34,7 +34,7 @@ function words(content: unknown): string {
       found.push(value.slice(0, MOST))
       length += value.length
     } else if (typeof value === 'object' && value)
-      for (const part of Object.values(value)) gather(part)
+      for (const [name, part] of Object.entries(value)) if (name !== 'id') gather(part)
   }
   gather(content)
   return found.join(' ').slice(0, MOST)

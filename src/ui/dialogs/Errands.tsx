@@ -77,8 +77,14 @@ function saveDocument(id: string): void {
   say(unsaved ? `Saved “${name}”` : `“${name}” has no changes to save`)
 }
 
-/** From there arrows and Tab lead on. */
-const walkTo = (first: string): void => document.querySelector<HTMLElement>(first)?.focus()
+/** From there arrows and Tab lead on. On a full screen there is no rack to walk: it is left first. */
+async function walkTo(first: string): Promise<void> {
+  if (document.fullscreenElement) {
+    await document.exitFullscreen()
+    await new Promise((drawn) => requestAnimationFrame(drawn))
+  }
+  document.querySelector<HTMLElement>(first)?.focus()
+}
 
 async function copyReference(id: string): Promise<void> {
   const known = getState().documents[id]

@@ -1,7 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { current } from '@/core/model/selectors'
-import { getState, say, useArrangement } from '@/store/shelf'
+import { getState, say, useArrangement, useShelf } from '@/store/shelf'
 
 const isFull = () => document.fullscreenElement !== null
 
@@ -41,5 +41,9 @@ export function useFullScreen(): boolean {
     }
     return subscribe(left)
   }, [])
-  return wanted && full
+  // What is typed or chosen in the rack, or awaited in the line, brings both back as long.
+  const needed = useShelf(
+    ({ view, pending }) => pending !== '' || view?.view === 'rename' || view?.view === 'menu',
+  )
+  return wanted && full && !needed
 }

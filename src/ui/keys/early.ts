@@ -71,7 +71,7 @@ export async function pressKept(): Promise<void> {
       const [next, ...rest] = waiting.get(owner) ?? []
       if (!next) return void waiting.delete(owner)
       if (next.command) {
-        waiting.delete(owner)
+        waiting.set(owner, [])
         await press(next)
         // What was typed after a command is for where it led.
         const since: Pressed[] = waiting.get(owner) ?? []

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { plain } from '@/core/finding/find'
 import { type Shelves, standOnShelves } from '@/core/geometry/shelves'
 import { timeOn } from '@/core/journal/time'
 import { currentId } from '@/core/model/selectors'
@@ -206,9 +207,10 @@ function useTexts(wanted: boolean): ReadonlyMap<DocumentId, string> {
     if (!wanted) return
     const left = new AbortController()
     const ids = Object.values(getState().windows).map(({ document }) => document)
-    void textsOf([...new Set(ids)], left.signal).then(
-      (read) => left.signal.aborted || setTexts(read),
-    )
+    void textsOf([...new Set(ids)], left.signal).then((read) => {
+      // Made ready once, not with every letter.
+      if (!left.signal.aborted) setTexts(new Map([...read].map(([id, text]) => [id, plain(text)])))
+    })
     return () => left.abort()
   }, [wanted])
   return texts

@@ -15,7 +15,7 @@ export interface LoftRow {
 
 /**
  * The rows of the loft with the windows that match; a row whose name matches keeps them all.
- * @param texts what stands in documents, as far as it is known
+ * @param texts what stands in documents, as far as it is known, without accents and capitals
  */
 export function loftRows(
   state: State,
@@ -24,18 +24,16 @@ export function loftRows(
   texts: ReadonlyMap<DocumentId, string>,
 ): LoftRow[] {
   const words = plain(filter).split(/\s+/).filter(Boolean)
-  const matches = (text: string) => {
-    const given = plain(text)
-    return words.every((word) => given.includes(word))
+  const matches = (names: string, text = '') => {
+    const given = plain(names)
+    return words.every((word) => given.includes(word) || text.includes(word))
   }
   const row = (id: string, is: LoftRow['is'], name: string, ids: WindowId[]): LoftRow => {
     const all = ids.map((one) => windowOf(state, one))
     const some = matches(name)
       ? all
       : all.filter((one) =>
-          matches(
-            `${name} ${title(state, one)} ${appOf(one.app)?.name} ${texts.get(one.document) ?? ''}`,
-          ),
+          matches(`${name} ${title(state, one)} ${appOf(one.app)?.name}`, texts.get(one.document)),
         )
     const windows = some.map((one) => {
       const { width, height } = shownFrame(state, one)

@@ -10,6 +10,8 @@ import { getState, shelf } from '@/store/shelf'
 const remembered = new Map<WindowId, WeakRef<HTMLElement>>()
 
 export function rememberElement(id: WindowId, element: EventTarget): void {
+  // A page in a frame is given the keys anew each time: one that is shut takes no focus.
+  if (element instanceof HTMLIFrameElement) return
   if (element instanceof HTMLElement && isContent(element)) remembered.set(id, new WeakRef(element))
 }
 
