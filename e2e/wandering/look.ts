@@ -19,6 +19,14 @@ export interface Seen {
 
 /** Looks at the page as a person would, and at where its keys go. */
 export const look = (page: Page): Promise<Seen> =>
+  // A link that was followed takes the page away while it is looked at.
+  lookOnce(page).catch(async (error: Error) => {
+    if (!error.message.includes('navigation')) throw error
+    await page.waitForLoadState()
+    return lookOnce(page)
+  })
+
+const lookOnce = (page: Page): Promise<Seen> =>
   page.evaluate(() => {
     const active = document.activeElement ?? document.body
     const state = window.kiteShelf?.state()
