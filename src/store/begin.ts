@@ -153,8 +153,10 @@ export async function begin(
     over.abort()
     shut()
   })
-  if (written === null) keeper.soon()
-  copies.soon()
+  // A first state is in both places before anything can be done to it: a log has nothing to stand on else.
+  if (written === null)
+    await Promise.race([Promise.all([keeper.flush(), copies.now()]), pass(FIRST_WITHIN)])
+  else copies.soon()
   setMarks(name, { kept: true })
   shelf.setState({ ready: true })
   void navigator.storage?.persist?.().catch(() => false)
@@ -243,6 +245,11 @@ function settleLater(settle: () => Promise<void>): void {
   clearTimeout(settling)
   settling = setTimeout(() => void settle().catch(() => {}), PAUSE)
 }
+
+/** A store that does not answer does not keep the person out, in milliseconds. */
+const FIRST_WITHIN = 2000
+
+const pass = (time: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, time))
 
 const TIDY_EVERY = 3_600_000
 /** What can wait is done after this time even if the page always has something to do. */

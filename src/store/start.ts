@@ -92,8 +92,9 @@ async function open(opening: Opening): Promise<Started> {
       found,
     )
   } else {
+    // The mark that something was kept reaches the disk late: a copy says the same.
     const missing = kept.damaged.length > 0 || lost || marksOf(name).kept === true
-    const copy = missing ? await spare?.read() : null
+    const copy = await spare?.read()
     if (copy) await restore(opening, stores, spare, kept, copy, spare)
     else if (kept.damaged.length)
       return trouble(opening, spare, 'What is kept of it is damaged, all of it.')
