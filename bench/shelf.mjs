@@ -12,10 +12,11 @@ export function largeShelf(desktops, each, state) {
     top: 0,
   })
   for (let d = 0; d < desktops; d++) {
-    const id = `bench-${d}`
+    // The first is the one a new shelf has: beside it there would be one too many.
+    const id = d ? `bench-${d}` : state.order[0]
     const windows = []
     for (let w = 0; w < each; w++) {
-      const window = `${id}-${w}`
+      const window = `bench-${d}-${w}`
       windows.push(window)
       next.documents[window] = {
         id: window,
@@ -57,9 +58,9 @@ export function largeShelf(desktops, each, state) {
     }
     next.order.push(id)
   }
-  next.visited = ['bench-0']
-  next.focus = next.desktops['bench-0'].focus
-  next.displays.near.shows = 'bench-0'
+  next.visited = state.order.slice(0, 1)
+  next.focus = 'bench-0-0'
+  next.displays.near.shows = state.order[0]
   return {
     format: 'kite-shelf',
     version: 1,

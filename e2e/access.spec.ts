@@ -43,7 +43,7 @@ test('what happens is announced, and hidden desktops are not in the way', async 
   await shelf.press('Alt+,', 'P')
   await expect(told('Sent “Bulletin for tomorrow” to Public line')).toBeAttached()
   await expect(page.getByRole('navigation', { name: 'Desktops' })).toBeVisible()
-  await expect(page.getByRole('main', { name: 'Stage, Bulletin' })).toBeVisible()
+  await expect(page.getByRole('main', { name: 'Bulletin' })).toBeVisible()
 })
 
 test('the page is served with a strict policy and no script without its nonce', async ({

@@ -54,7 +54,7 @@ function wav(): Buffer {
   return Buffer.concat([head, sound])
 }
 
-test('files dropped on the stage open in the right app and survive a reload', async ({
+test('files dropped on the desktop open in the right app and survive a reload', async ({
   shelf,
   page,
 }) => {

@@ -17,7 +17,7 @@ test('the trail and the loft open with a window that fills its display', async (
   await shelf.press('Escape', 'Alt+Enter', 'Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
   await shelf.press('Escape')
-  await expect(page.locator('#stage')).toBeVisible()
+  await expect(page.locator('#desktop')).toBeVisible()
 })
 
 test('a name that is typed is not heard by the window beneath', async ({ shelf, page }) => {
@@ -224,7 +224,7 @@ test('a shelf that could not be written is not emptied by the tab that lost it',
   const other = new ShelfPage(await context.newPage())
   await other.page.goto('/shelf')
   await other.page.getByRole('button', { name: 'Use it here' }).click()
-  await expect(other.page.locator('#stage')).toBeVisible()
+  await expect(other.page.locator('#desktop')).toBeVisible()
   // The log of changes had it; and what failed is not tried again from a page that has nothing left.
   await page.evaluate(() => delete (window as { full?: boolean }).full)
   await page.waitForTimeout(6500)

@@ -27,14 +27,14 @@ async function begin(shelf: ShelfPage): Promise<Record<'doc' | 'table' | 'job', 
 
 test('after every pointer act the keys are in the focused window', async ({ shelf, page }) => {
   const { doc, job } = await begin(shelf)
-  const stage = await page.locator('#stage').boundingBox()
-  if (!stage) throw new Error('no stage')
+  const desktop = await page.locator('#desktop').boundingBox()
+  if (!desktop) throw new Error('no desktop')
   const hem = shelf.window(doc).locator('.hem')
   await page.keyboard.type('one ')
   const acts: Record<string, () => Promise<unknown>> = {
     'a click on the hem': () => hem.click({ position: { x: 120, y: 10 } }),
     'a drag by the hem': () =>
-      shelf.drag(hem, { x: stage.x + 420, y: stage.y + 60 }, { x: 120, y: 10 }),
+      shelf.drag(hem, { x: desktop.x + 420, y: desktop.y + 60 }, { x: 120, y: 10 }),
     'a grip': () => shelf.drag(shelf.window(doc).locator('[data-grip=e]'), { x: 900, y: 300 }),
     maximise: () => shelf.window(doc).getByRole('button', { name: 'Maximise' }).click(),
     'double click on the hem': () => hem.dblclick({ position: { x: 120, y: 10 } }),
@@ -54,7 +54,7 @@ test('after every pointer act the keys are in the focused window', async ({ shel
       await page.getByRole('menuitemcheckbox', { name: 'Night cloth' }).click()
     },
     'the bare desktop': () =>
-      page.mouse.click(stage.x + stage.width - 6, stage.y + stage.height - 6),
+      page.mouse.click(desktop.x + desktop.width - 6, desktop.y + desktop.height - 6),
     'the current row': () => page.locator('.row-current [data-row-name]').click(),
     'a row dragged to its place': () =>
       shelf.drag(page.locator('.row-current [data-row-name]'), { x: 100, y: 400 }),
@@ -94,7 +94,7 @@ test('after every command the keys are in the focused window or with what is ask
           )
           const { focus } = await shelf.state()
           const at = await keysIn(page)
-          return asked || at === (focus ?? 'stage') || (id.endsWith('walk') && at === 'BUTTON')
+          return asked || at === (focus ?? 'desktop') || (id.endsWith('walk') && at === 'BUTTON')
         },
         { message: id },
       )

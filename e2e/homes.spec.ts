@@ -148,10 +148,10 @@ test('solo and back: the window fills a desktop of its own, over a reload, and r
   const before = await shelf.state()
   await shelf.press('Alt+Enter')
   await expect(shelf.row('Station readings 06:00')).toContainText('solo')
-  const stage = await page.locator('#stage').boundingBox()
+  const desktop = await page.locator('#desktop').boundingBox()
   await expect
     .poll(async () => (await shelf.window('stations').boundingBox())?.width)
-    .toBe(stage?.width)
+    .toBe(desktop?.width)
   await expect(shelf.window('due')).toBeHidden()
   expect(await shelf.violations()).toEqual([])
   await shelf.reload()

@@ -117,13 +117,13 @@ test('a shelf that cannot be read is not written over; it opens when it can be r
   await page.getByRole('button', { name: 'Export what is there' }).click()
   expect((await download).suggestedFilename()).toContain('.json')
   await page.getByRole('button', { name: 'Begin anew' }).click()
-  await expect(page.locator('#stage')).toBeVisible()
+  await expect(page.locator('#desktop')).toBeVisible()
   expect((await shelf.rowNames())[0]).toBe('Field')
   // The old one is as it was, and is exported with what was set aside.
   const aside = page.waitForEvent('download')
   await failing(0)
   await page.reload()
-  await expect(page.locator('#stage')).toBeVisible()
+  await expect(page.locator('#desktop')).toBeVisible()
   await shelf.run('shelf.exportDamaged')
   const stream = await (await aside).createReadStream()
   let text = ''
@@ -153,7 +153,7 @@ test('a shelf that cannot be read can be worked with for a while, or tried again
   await expect(page.getByRole('alert').filter({ hasText: 'without keeping' })).toBeVisible()
   await page.evaluate(() => sessionStorage.removeItem('failing'))
   await page.reload()
-  await expect(page.locator('#stage')).toBeVisible()
+  await expect(page.locator('#desktop')).toBeVisible()
   expect(await shelf.rowNames()).toEqual(['Mine'])
 })
 
@@ -286,7 +286,7 @@ test('one document that cannot be read takes nothing with it, and is told by nam
   const sheet = windows.bulletin?.document ?? ''
   await page.evaluate((id) => sessionStorage.setItem('failing', id), sheet)
   await page.reload()
-  await expect(page.locator('#stage')).toBeVisible()
+  await expect(page.locator('#desktop')).toBeVisible()
   await shelf.press('Alt+B')
   const bulletin = shelf.window('bulletin')
   await expect(bulletin.getByRole('alert')).toContainText('cannot be read', { timeout: 12_000 })
@@ -426,7 +426,7 @@ test('killed at any moment, at most the last 300 ms are lost and never the shelf
       const context = await launch()
       const page = await context.newPage()
       await page.goto(`${baseURL}/demo`)
-      await expect(page.locator('#stage')).toBeVisible()
+      await expect(page.locator('#desktop')).toBeVisible()
       const shelf = new ShelfPage(page)
       // What was certainly written before the last kill is there.
       const found = Number((await shelf.state()).desktops.field?.name.replace(/\D/g, '') || 0)

@@ -166,7 +166,7 @@ test('an app is launched by a click and put on another number key', async ({ she
   expect((await shelf.state()).slots[8]).toBe('countdown')
 })
 
-test('the stage keeps its windows within reach when it changes size', async ({ shelf, page }) => {
+test('the desktop keeps its windows within reach when it changes size', async ({ shelf, page }) => {
   await shelf.open()
   await page.setViewportSize({ width: 1024, height: 640 })
   await expect.poll(async () => (await shelf.state()).displays.near?.width).toBe(816)

@@ -11,7 +11,7 @@ test('a job runs to its end while its desktop is hidden, over an outage that is 
 }) => {
   shelf.expected = /503|ERR_INCOMPLETE_CHUNKED_ENCODING/
   await page.goto('/shelf?speed=10')
-  await expect(page.locator('#stage')).toBeVisible()
+  await expect(page.locator('#desktop')).toBeVisible()
   await shelf.press('Alt+6')
   const jobs = page.locator('[data-app="job"]')
   await jobs.getByLabel('Name of a new job').fill('Night run')
@@ -40,7 +40,7 @@ test('jobs queue one behind the other, are paused, go on, and one fails with its
   page,
 }) => {
   await page.goto('/demo?speed=12')
-  await expect(page.locator('#stage')).toBeVisible()
+  await expect(page.locator('#desktop')).toBeVisible()
   await shelf.press('Alt+M')
   const jobs = shelf.window('run')
   await jobs.getByRole('button', { name: 'Pause Snowpack run, 24 h' }).click()
@@ -62,7 +62,7 @@ test('messages come in, a mention rings the bow, a reply waits out a lost connec
 }) => {
   shelf.expected = /503|ERR_INCOMPLETE_CHUNKED_ENCODING/
   await page.goto('/shelf?speed=60')
-  await expect(page.locator('#stage')).toBeVisible()
+  await expect(page.locator('#desktop')).toBeVisible()
   await shelf.press('Alt+5')
   const window = page.locator('[data-app="messages"]')
   await expect(window.getByRole('log')).toContainText('Forecaster: a party of four')
@@ -235,7 +235,7 @@ test('many windows share one connection; what is lost for one is not lost for th
     if (request.url().includes('/api/events')) streams.push(request.url())
   })
   await page.goto('/shelf?speed=60')
-  await expect(page.locator('#stage')).toBeVisible()
+  await expect(page.locator('#desktop')).toBeVisible()
   for (let n = 0; n < 9; n++) await shelf.press('Alt+Shift+5')
   const windows = page.locator('[data-app="messages"]')
   await expect(windows).toHaveCount(9)

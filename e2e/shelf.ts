@@ -11,7 +11,7 @@ export class ShelfPage {
 
   async open(shelf: 'demo' | 'shelf' = 'demo'): Promise<void> {
     await this.page.goto(`/${shelf}`)
-    await expect(this.page.locator('#stage')).toBeVisible()
+    await expect(this.page.locator('#desktop')).toBeVisible()
   }
 
   state(): Promise<State> {
@@ -74,10 +74,10 @@ export class ShelfPage {
   async reload(): Promise<void> {
     await this.kept()
     await this.page.reload()
-    await expect(this.page.locator('#stage')).toBeVisible()
+    await expect(this.page.locator('#desktop')).toBeVisible()
   }
 
-  /** Drops files on the stage as the browser would. */
+  /** Drops files on the desktop as the browser would. */
   async drop(...files: { name: string; type: string; content: string | Buffer }[]): Promise<void> {
     const given = files.map(({ name, type, content }) => ({
       name,
@@ -92,7 +92,7 @@ export class ShelfPage {
       }
       return data
     }, given)
-    await this.page.dispatchEvent('#stage', 'drop', { dataTransfer: transfer })
+    await this.page.dispatchEvent('#desktop', 'drop', { dataTransfer: transfer })
   }
 
   /** Drags from the middle of one place to a point, in steps. */

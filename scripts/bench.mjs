@@ -18,32 +18,89 @@ const sorted = (values) => values.toSorted((a, b) => a - b)
 const median = (values) => sorted(values)[Math.floor(values.length / 2)]
 const p95 = (values) => sorted(values)[Math.floor(values.length * 0.95)]
 
-/** Milliseconds from a key to the finished layout, for a number of switches. */
+/**
+ * Milliseconds of one switch after another: script, key to finished layout, and key to the frame on
+ * screen (two animation frames and a task later).
+ */
 const switches = (page, key, times) =>
   page.evaluate(
     async ([press, count]) => {
-      const taken = []
-      for (let n = 0; n < count; n++) {
-        await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)))
-        const start = performance.now()
-        document.body.dispatchEvent(
+      const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
+      const settled = async () => {
+        await frame()
+        await frame()
+        await new Promise((resolve) => setTimeout(resolve))
+      }
+      const send = async () => {
+        const target = document.activeElement ?? document.body
+        target.dispatchEvent(
           new KeyboardEvent('keydown', { ...press, bubbles: true, cancelable: true }),
         )
-        document.body.dispatchEvent(
+        target.dispatchEvent(
           new KeyboardEvent('keyup', { key: 'Alt', bubbles: true, cancelable: true }),
         )
         // What was told is drawn before the next task.
         await Promise.resolve()
+      }
+      const taken = []
+      for (let n = 0; n < count; n++) {
+        await settled()
+        const start = performance.now()
+        await send()
+        const script = performance.now() - start
         // Reading a size forces style and layout to be finished.
         document.body.getBoundingClientRect()
         for (const window of document.querySelectorAll('section'))
           if (window.checkVisibility()) window.offsetHeight
-        taken.push(performance.now() - start)
+        const layout = performance.now() - start
+        await settled()
+        taken.push({ script, layout, frame: performance.now() - start })
       }
       return taken
     },
     [key, times],
   )
+
+/** Milliseconds of paint and raster for each of a number of switches, from the browser's own trace. */
+async function painting(page, key, times) {
+  await browser.startTracing(page, {
+    categories: ['devtools.timeline', 'cc', 'disabled-by-default-devtools.timeline'],
+  })
+  await switches(page, key, times)
+  const { traceEvents } = JSON.parse((await browser.stopTracing()).toString())
+  const of = (...names) =>
+    traceEvents
+      .filter(({ name, dur }) => dur && names.includes(name))
+      .reduce((sum, { dur }) => sum + dur / 1000, 0) / times
+  return { paint: of('PrePaint', 'Paint', 'Layerize'), raster: of('RasterTask') }
+}
+
+/** Kilobytes that become garbage and bytes that are written, for each of a number of switches. */
+async function costs(page, key, times) {
+  const client = await page.context().newCDPSession(page)
+  await page.evaluate(() => {
+    const { put } = IDBObjectStore.prototype
+    window.written = 0
+    IDBObjectStore.prototype.put = function (value, ...rest) {
+      window.written += JSON.stringify(value).length
+      return put.call(this, value, ...rest)
+    }
+  })
+  await client.send('HeapProfiler.enable')
+  await client.send('HeapProfiler.startSampling', {
+    samplingInterval: 1024,
+    includeObjectsCollectedByMajorGC: true,
+    includeObjectsCollectedByMinorGC: true,
+  })
+  await switches(page, key, times)
+  await page.waitForTimeout(400)
+  const { profile } = await client.send('HeapProfiler.stopSampling')
+  const size = ({ selfSize, children }) =>
+    children.reduce((sum, child) => sum + size(child), selfSize)
+  const written = await page.evaluate(() => window.written)
+  await client.detach()
+  return { garbage: size(profile.head) / 1024 / times, written: written / times }
+}
 
 /** Script and layout per frame while a window is dragged, in milliseconds, from the browser's own counters. */
 async function drag(page, x, y) {
@@ -142,6 +199,12 @@ const keystrokes = async (page, text) => {
   return taken
 }
 
+const NAMES = {
+  script: 'script',
+  layout: 'key to finished layout',
+  frame: 'key to frame on screen',
+}
+
 const rows = []
 for (const [desktops, each] of [
   [24, 10],
@@ -150,11 +213,11 @@ for (const [desktops, each] of [
   const name = `${desktops} × ${each}`
   const bare = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await bare.goto(`${pathToFileURL(join(root, 'bench/page.html'))}#${desktops}x${each}`)
-  await switches(bare, { key: 'a' }, desktops * 2)
+  await switches(bare, { key: 'a' }, desktops)
 
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${address}/shelf`)
-  await page.locator('#stage').waitFor()
+  await page.locator('#desktop').waitFor()
   const file = largeShelf(desktops, each, await page.evaluate(() => window.kiteShelf.state()))
   const chooser = page.waitForEvent('filechooser')
   await page.evaluate(() => window.kiteShelf.run('shelf.import'))
@@ -174,14 +237,28 @@ for (const [desktops, each] of [
   const next = { code: 'BracketRight', key: ']', altKey: true }
   const [ours, theirs] = [[], []]
   for (let round = 0; round < 4; round++) {
-    theirs.push(...(await switches(bare, { key: 'a' }, 40)))
-    ours.push(...(await switches(page, next, 40)))
+    theirs.push(...(await switches(bare, { key: 'a' }, 20)))
+    ours.push(...(await switches(page, next, 20)))
   }
   const row = (what, a, b, most) =>
     rows.push([`${what}, ${name}`, a.toFixed(2), b.toFixed(2), (a / b).toFixed(2), most])
-  row('switch, median ms', median(ours), median(theirs), '1.5')
-  row('switch, p95 ms', p95(ours), p95(theirs), '1.5')
-  await page.evaluate(() => window.kiteShelf.run('desktop.go', { to: 'bench-0' }))
+  const pick = (runs, what) => runs.map((run) => run[what])
+  const most = { script: `${desktops < 30 ? 3 : 4} ms`, layout: '2.5', frame: '1.2' }
+  for (const what of ['script', 'layout', 'frame']) {
+    const [a, b] = [pick(ours, what), pick(theirs, what)]
+    row(`switch, ${NAMES[what]}, median ms`, median(a), median(b), most[what])
+    row(`switch, ${NAMES[what]}, p95 ms`, p95(a), p95(b), most[what])
+  }
+  const [ourPaint, theirPaint] = [
+    await painting(page, next, 20),
+    await painting(bare, { key: 'a' }, 20),
+  ]
+  row('switch, paint ms', ourPaint.paint, theirPaint.paint, '')
+  row('switch, raster ms', ourPaint.raster, theirPaint.raster, '')
+  const cost = await costs(page, next, 20)
+  rows.push([`switch, garbage KB, ${name}`, cost.garbage.toFixed(0), '', '', ''])
+  rows.push([`switch, bytes written, ${name}`, cost.written.toFixed(0), '', '', ''])
+  await page.evaluate(() => window.kiteShelf.run('desktop.go', { to: 'first' }))
   await page.evaluate(() => window.kiteShelf.run('window.focus', { window: 'bench-0-0' }))
   await page.waitForTimeout(900)
   row(

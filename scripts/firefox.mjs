@@ -66,7 +66,7 @@ const expected = (what, is, wanted) =>
   isDeepStrictEqual(is, wanted) ? undefined : `${what} is ${shortly(is)}, not ${shortly(wanted)}`
 
 await page.goto(`${address}/demo`)
-await page.waitForSelector('#stage')
+await page.waitForSelector('#desktop')
 await sleep(1500)
 await flow('going to a desktop by its letter', async () => {
   await press('Alt+b')
@@ -133,7 +133,7 @@ await flow('everything is as it was after a reload', async () => {
   await page.waitForSelector('[data-saving=saved]')
   const before = await state()
   await page.reload()
-  await page.waitForSelector('#stage')
+  await page.waitForSelector('#desktop')
   await sleep(1000)
   return expected('the state', await state(), before)
 })

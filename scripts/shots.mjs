@@ -25,7 +25,7 @@ async function shot(name, keys, { cloth = 'light', prepare } = {}) {
   const page = await context.newPage()
   await page.clock.setSystemTime(new Date(2026, 2, 4, 13, 46))
   await page.goto(`${address}/demo`)
-  await page.locator('#stage').waitFor()
+  await page.locator('#desktop').waitFor()
   await page.waitForTimeout(1500)
   await prepare?.(page)
   for (const key of keys) {

@@ -81,7 +81,7 @@ async function kill(address, folder, before) {
   const log = []
   await page.exposeFunction('tell', (kind, n, at) => log.push([kind, n, at]))
   await page.goto(`${address}/shelf`)
-  await page.locator('#stage').waitFor()
+  await page.locator('#desktop').waitFor()
   const found = await page.evaluate(() => {
     const { desktops, windows } = window.kiteShelf.state()
     return {

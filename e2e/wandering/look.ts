@@ -42,7 +42,7 @@ const lookOnce = (page: Page): Promise<Seen> =>
     const asking = document.querySelector(asks) !== null
     const byTab =
       active !== document.body &&
-      active.id !== 'stage' &&
+      active.id !== 'desktop' &&
       !active.classList.contains('win-body') &&
       active.matches(':focus-visible')
     const field = active.matches('input, textarea, select')
@@ -51,7 +51,7 @@ const lookOnce = (page: Page): Promise<Seen> =>
       (inContent && inWindow === focus) ||
       // Some contents have nothing to type into.
       (inWindow === focus && bare) ||
-      (focus === null && active.id === 'stage') ||
+      (focus === null && active.id === 'desktop') ||
       (!inWindow && field) ||
       byTab
     const takesText =
@@ -76,7 +76,7 @@ const lookOnce = (page: Page): Promise<Seen> =>
     }
     return {
       path: location.pathname,
-      alive: document.getElementById('stage') !== null && state !== undefined,
+      alive: document.getElementById('desktop') !== null && state !== undefined,
       asking,
       state: state as State,
       keysIn: `${inWindow ? `${inWindow} ` : ''}${named(active)}`,

@@ -76,7 +76,7 @@ export class Wanderer {
       if (other !== this.page && !this.another) void other.close().catch(() => {})
     })
     await this.page.goto(this.path)
-    await this.page.locator('#stage').waitFor()
+    await this.page.locator('#desktop').waitFor()
     if (shelf === 'forty') {
       await this.page.evaluate(() => {
         const apps = ['document', 'table', 'job', 'countdown', 'messages', 'web']
@@ -211,7 +211,7 @@ export class Wanderer {
     await this.kept()
     const before = await this.state()
     await this.page.reload()
-    await this.page.locator('#stage').waitFor()
+    await this.page.locator('#desktop').waitFor()
     const after = await this.state()
     expect(comparable(after), 'after a reload').toEqual(comparable(before))
     this.beginning = after
@@ -228,9 +228,9 @@ export class Wanderer {
     this.listen(other)
     await other.goto(this.path)
     await other.getByRole('button', { name: 'Use it here' }).click()
-    await other.locator('#stage').waitFor()
+    await other.locator('#desktop').waitFor()
     await this.page.getByRole('button', { name: 'Use it here' }).click()
-    await this.page.locator('#stage').waitFor()
+    await this.page.locator('#desktop').waitFor()
     await other.close()
     const after = await this.state()
     expect(comparable(after), 'after it was taken over and back').toEqual(comparable(before))
@@ -280,7 +280,7 @@ export class Wanderer {
   /** A link in the menu led to the other shelf. */
   private async back(): Promise<void> {
     await this.page.goto(this.path)
-    await this.page.locator('#stage').waitFor()
+    await this.page.locator('#desktop').waitFor()
     this.beginning = await this.state()
   }
 

@@ -1,4 +1,4 @@
-import { useRef, useSyncExternalStore } from 'react'
+import { useRef } from 'react'
 import { createStore, useStore } from 'zustand'
 import type { Env, Refusal, View } from '@/core/commands/command'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
@@ -10,7 +10,7 @@ import { initialState } from '@/core/model/initial'
 import { ownFacts } from '@/core/model/ownApps'
 import { isVisible } from '@/core/model/selectors'
 import type { AppFacts, DesktopId, State, WindowId } from '@/core/model/types'
-import { sameItems, sameValues } from './same'
+import { sameItems } from './same'
 
 /** What the Line says of the last thing that happened. */
 export interface Said {
@@ -40,7 +40,7 @@ interface Shelf {
   loft: boolean
   /** What the rows of the loft are. */
   loftBy: 'desktop' | 'app'
-  /** Whether the loft comes back when the view above the stage is left. */
+  /** Whether the loft comes back when the view above the desktop is left. */
   loftBehind: boolean
   /** Windows marked in the loft: what is done to one of them is done to all. */
   marked: WindowId[]
@@ -97,22 +97,6 @@ export function useList<T>(select: (state: State) => readonly T[]): readonly T[]
     if (!sameItems(last.current, next)) last.current = next
     return last.current
   })
-}
-
-const never = () => () => {}
-
-/**
- * As `useArrangement`, but does not look at changes while it is not live. Picks several things at
- * once: one subscription for all of them, and the same object as long as they are the same.
- */
-export function useWhileLive<T extends object>(live: boolean, select: (state: State) => T): T {
-  const last = useRef<T>(undefined)
-  const pick = () => {
-    const next = select(shelf.getState().session.state)
-    if (!last.current || !sameValues(last.current, next)) last.current = next
-    return last.current
-  }
-  return useSyncExternalStore(live ? shelf.subscribe : never, pick, pick)
 }
 
 export const getState = (): State => shelf.getState().session.state
@@ -256,7 +240,7 @@ function refuse({ reason, ask }: Refusal): void {
   else say(reason, { refused: true })
 }
 
-/** Leaves the view above the stage; the loft comes back where it was opened from there. */
+/** Leaves the view above the desktop; the loft comes back where it was opened from there. */
 export const closeView = (): void =>
   shelf.setState(({ loftBehind }) => ({
     view: null,

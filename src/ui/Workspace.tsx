@@ -7,6 +7,7 @@ import { currentId, desktop } from '@/core/model/selectors'
 import { provideConsole } from '@/store/console'
 import { shelf, useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, type Started, start, type Trouble } from '@/store/start'
+import { Desktop } from './desktop/Desktop'
 import { Dialogs } from './dialogs/Dialogs'
 import { useFullScreen } from './full/useFullScreen'
 import { Shut } from './keeping/Shut'
@@ -19,7 +20,6 @@ import { OpenLine } from './line/OpenLine'
 import { OpenMenu } from './menus/OpenMenu'
 import { Guarded } from './parts/Guarded'
 import { Rack } from './rack/Rack'
-import { Stage } from './stage/Stage'
 import { Trail } from './trail/Trail'
 
 /** What rack and line take of the page, in CSS pixels; the style sheet has the same. */
@@ -86,7 +86,6 @@ export function Workspace({ name, nonce }: { name: string; nonce: string }) {
 function Open({ name }: { name: string }) {
   useKeys()
   useFrames()
-  usePageMarks()
   const full = useFullScreen()
   useEffect(provideConsole, [])
   return (
@@ -98,9 +97,10 @@ function Open({ name }: { name: string }) {
       }`}
     >
       {full ? null : <Rack name={name} />}
-      <Stage />
+      <Desktop />
       {full ? null : <Line />}
       <Notices />
+      <PageMarks />
       <Guarded name="What was asked">
         <Dialogs />
       </Guarded>
@@ -119,7 +119,7 @@ function Open({ name }: { name: string }) {
 }
 
 /** What stands on the page itself: the tab's title, the current desktop, the cloth. */
-function usePageMarks(): void {
+function PageMarks() {
   const id = useArrangement(currentId)
   const name = useArrangement((state) => desktop(state, id).name)
   const cloth = useArrangement((state) => state.settings.cloth)
@@ -131,6 +131,7 @@ function usePageMarks(): void {
     if (cloth === 'system') delete document.documentElement.dataset.cloth
     else document.documentElement.dataset.cloth = cloth
   }, [cloth])
+  return null
 }
 
 /** How many announcements stay: two that come at once are both read. */

@@ -36,7 +36,7 @@ export const redo = command({
   travel: 'redo',
 })
 
-/** The stage tells its size; windows stay where they are placed and within reach. */
+/** The desktop tells its size; windows stay where they are placed and within reach. */
 export const resizeDisplay = command({
   id: 'display.resize',
   title: 'Set the size of a display',

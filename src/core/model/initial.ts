@@ -15,7 +15,7 @@ export function newDesktop(
   }
 }
 
-/** The browser window as the first display; its size is set as soon as the stage is measured. */
+/** The browser window as the first display; its size is set as soon as the desktop is measured. */
 export function nearDisplay(shows: DesktopId): Display {
   return {
     id: 'near',

@@ -77,7 +77,7 @@ export interface Desktop {
   letterByHand: boolean
   hue: Hue
   backdrop: Backdrop
-  /** Whether its name is drawn on the stage. */
+  /** Whether its name is drawn on the area. */
   sign: boolean
   /** The windows that live here, in order of arrival. */
   windows: WindowId[]

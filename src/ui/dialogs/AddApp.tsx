@@ -2,8 +2,8 @@ import { type FormEvent, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
 import { BadAppFile, readAppFile } from '@/core/formats/appFiles'
 import { closeView, dispatch } from '@/store/shelf'
+import { chooseFiles } from '@/ui/desktop/openFiles'
 import { Dialog } from '@/ui/parts/Dialog'
-import { chooseFiles } from '@/ui/stage/openFiles'
 
 /** A web address as an app of its own: typed, or from a file that describes one. */
 export function AddApp() {

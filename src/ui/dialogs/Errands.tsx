@@ -7,8 +7,8 @@ import { damagedCopies, keepInFolder } from '@/store/begin'
 import { saveDraft } from '@/store/documents'
 import { exportShelf } from '@/store/exporting'
 import { closeView, getState, say } from '@/store/shelf'
-import { chooseFiles, openFiles } from '@/ui/stage/openFiles'
-import { rest } from '@/ui/stage/rest'
+import { chooseFiles, openFiles } from '@/ui/desktop/openFiles'
+import { rest } from '@/ui/desktop/rest'
 import { download } from './download'
 
 /** Views with nothing to look at: they are done at once. */

@@ -5,8 +5,8 @@ import type { State } from '@/core/model/types'
 import { allDocuments } from '@/store/catalogue'
 import { differingDocuments, importShelf } from '@/store/importing'
 import { closeView, getState, say } from '@/store/shelf'
+import { chooseFiles } from '@/ui/desktop/openFiles'
 import { Dialog } from '@/ui/parts/Dialog'
-import { chooseFiles } from '@/ui/stage/openFiles'
 
 interface Read {
   file: ShelfFile

@@ -64,7 +64,7 @@ export function LookDialog({ id }: { id: DesktopId }) {
       <div className="mt-4 flex items-center">
         <label className="flex items-center gap-2">
           <input type="checkbox" checked={sign} onChange={() => set({ sign: !sign })} />
-          Draw its name on the stage
+          Draw its name on the desktop
         </label>
         <button type="button" className="btn btn-main ml-auto" onClick={closeView}>
           Done

@@ -12,7 +12,7 @@ export function Divider() {
   const drag = useDrag(
     ({ last, xy: [x], event }) => {
       const element = event.target as HTMLElement
-      const left = document.getElementById('stage')?.getBoundingClientRect().left ?? 0
+      const left = document.getElementById('desktop')?.getBoundingClientRect().left ?? 0
       const to = Math.min(0.8, Math.max(0.2, (x - left - SEAM / 2) / (width - SEAM)))
       if (last) {
         element.style.translate = ''

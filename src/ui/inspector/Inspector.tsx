@@ -101,9 +101,9 @@ const repeated = (event: JournalEvent, next: JournalEvent | undefined) =>
 /** It stands in the corner that the focused window leaves free, at the right when both are. */
 function side(state: State, window: Window | undefined): string {
   if (!window) return 'right-3'
-  const stage = state.displays[window.display]?.width ?? 0
+  const area = state.displays[window.display]?.width ?? 0
   const { x, width } = shownFrame(state, window)
-  const right = Math.max(0, x + width - (stage - WIDTH - 12))
+  const right = Math.max(0, x + width - (area - WIDTH - 12))
   const left = Math.max(0, WIDTH + 12 - x)
   return left < right ? 'left-3' : 'right-3'
 }

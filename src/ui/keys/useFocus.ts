@@ -36,8 +36,8 @@ export function useFocus(): void {
     const off = shelf.subscribe(soon)
     // A window's content may load after it got the focus.
     const loaded = new MutationObserver(soon)
-    const stage = document.getElementById('stage')
-    if (stage) loaded.observe(stage, { childList: true, subtree: true })
+    const area = document.getElementById('desktop')
+    if (area) loaded.observe(area, { childList: true, subtree: true })
     return () => {
       clearTimeout(timer)
       listening.abort()

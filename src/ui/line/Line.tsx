@@ -10,19 +10,13 @@ import { Pending } from './Pending'
 
 /** The strip at the bottom: where you are, what just happened, whether it is kept, the time. */
 export function Line() {
-  const { name, hue, letter } = useArrangement((state) => desktop(state, currentId(state)))
   const pending = useShelf((shelf) => shelf.pending)
   return (
     <section
       aria-label="Line"
       className="col-span-2 flex min-w-0 items-center gap-3 border-seam border-t bg-panel px-3"
     >
-      <span className="flex min-w-0 max-w-64 shrink-0 items-center gap-2">
-        <Kite hue={hue} letter={letter} filled width={19} />
-        <b dir="auto" className="truncate font-bold font-display text-[14px]">
-          {name}
-        </b>
-      </span>
+      <Where />
       {pending ? <Pending keys={pending} /> : <Happened />}
       <span className="flex-1" />
       <SaveState />
@@ -36,6 +30,18 @@ export function Line() {
         <Clock />
       </Parted>
     </section>
+  )
+}
+
+function Where() {
+  const { name, hue, letter } = useArrangement((state) => desktop(state, currentId(state)))
+  return (
+    <span className="flex min-w-0 max-w-64 shrink-0 items-center gap-2">
+      <Kite hue={hue} letter={letter} filled width={19} />
+      <b dir="auto" className="truncate font-bold font-display text-[14px]">
+        {name}
+      </b>
+    </span>
   )
 }
 

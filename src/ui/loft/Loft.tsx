@@ -25,7 +25,7 @@ import { aside, type Choice, settle, toLetter, updown } from './walking'
 
 /**
  * The whole of it at once: every desktop a shelf, every window standing on it. The windows are
- * those of the stage, drawn small; this lays them out and takes the keys.
+ * those of the desktop, drawn small; this lays them out and takes the keys.
  */
 export function Loft() {
   const state = useArrangement((now) => now)

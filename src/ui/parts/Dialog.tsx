@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 import { closeView } from '@/store/shelf'
 import { giveBack } from '@/ui/window/focus'
 
-/** A sheet over the stage that asks or shows something; Escape leaves it. */
+/** A sheet over the desktop that asks or shows something; Escape leaves it. */
 export function Dialog({
   title,
   intro,

@@ -4,7 +4,7 @@ import {
   SortableContext,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable'
-import { type PointerEvent, useEffect, useRef } from 'react'
+import { type PointerEvent, type RefObject, useEffect, useRef } from 'react'
 import { currentId } from '@/core/model/selectors'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { Marks } from '@/ui/map/Marks'
@@ -38,23 +38,15 @@ export function Rack({ name }: { name: string }) {
   const everywhere = useArrangement((state) => state.everywhere)
   const sensors = useSensors(useSensor(RowSensor, { activationConstraint: { distance: 6 } }))
   const bows = useBowDrag()
-  const here = useArrangement(currentId)
   const rack = useRef<HTMLDivElement>(null)
   const [fit, room] = useFit(rack, order.length)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop or other room is the reason to look
-  useEffect(() => {
-    // Once the rows stand as they will.
-    const frame = requestAnimationFrame(() =>
-      rack.current?.querySelector('.row-current')?.scrollIntoView({ block: 'nearest' }),
-    )
-    return () => cancelAnimationFrame(frame)
-  }, [here, fit, room, order.length])
   return (
     <div
       {...bows()}
       ref={rack}
       className="row-span-1 flex min-h-0 flex-col overflow-hidden border-seam border-r bg-panel py-2"
     >
+      <InSight rack={rack} stand={`${fit} ${room} ${order.length}`} />
       <ShelfMenu name={name} />
       {everywhere.length > 0 ? (
         <section
@@ -109,6 +101,20 @@ export function Rack({ name }: { name: string }) {
       <Apps />
     </div>
   )
+}
+
+/** Keeps the row of the current desktop in sight. @param stand how the rows stand */
+function InSight({ rack, stand }: { rack: RefObject<HTMLElement | null>; stand: string }) {
+  const here = useArrangement(currentId)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop or other room is the reason to look
+  useEffect(() => {
+    // Once the rows stand as they will.
+    const frame = requestAnimationFrame(() =>
+      rack.current?.querySelector('.row-current')?.scrollIntoView({ block: 'nearest' }),
+    )
+    return () => cancelAnimationFrame(frame)
+  }, [here, stand])
+  return null
 }
 
 const walk = walkAmong('[data-row-name]')

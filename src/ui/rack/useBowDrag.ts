@@ -25,7 +25,7 @@ export function useBowDrag() {
         return drag
       }
       drag.release()
-      const left = document.getElementById('stage')?.getBoundingClientRect().left ?? 0
+      const left = document.getElementById('desktop')?.getBoundingClientRect().left ?? 0
       if (!canceled) drop(drag.window, row, x > left)
     },
     { threshold: 5, filterTaps: true, pointer: { keys: false } },

@@ -43,11 +43,11 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   useLayoutEffect(() => shelf.setState({ places }), [places])
   useLayoutEffect(() => () => shelf.setState({ places: null }), [])
   useEffect(() => {
-    const stage = document.getElementById('stage')
-    if (stage) stage.dataset.gliding = ''
+    const area = document.getElementById('desktop')
+    if (area) area.dataset.gliding = ''
     place.current?.focus()
     return () => {
-      setTimeout(() => delete stage?.dataset.gliding, 200)
+      setTimeout(() => delete area?.dataset.gliding, 200)
     }
   }, [])
   const pick = (window: Window | undefined) => {

@@ -8,71 +8,52 @@ import {
   Shrink,
   X,
 } from 'lucide-react'
-import { type CSSProperties, memo, type ReactNode, useEffect, useState } from 'react'
+import { type CSSProperties, memo, type ReactNode, useEffect } from 'react'
 import { appOf } from '@/apps/list'
 import type { Place } from '@/core/geometry/shelves'
-import { misplaced } from '@/core/homes/explain'
-import { momentOf } from '@/core/homes/matching'
-import { currentId, desktop, isVisible, shownFrame } from '@/core/model/selectors'
-import type { Rect, State, Window, WindowId } from '@/core/model/types'
-import { dispatch, getState, openMenu, openMenuBelow, useShelf, useWhileLive } from '@/store/shelf'
+import type { WindowId } from '@/core/model/types'
+import { dispatch, getState, openMenu, openMenuBelow, useShelf } from '@/store/shelf'
 import { takeKeys } from '@/ui/keys/frames'
 import { Content } from './Content'
 import { rememberElement } from './focus'
 import { restoreScroll } from './scroll'
+import { type Full, useFacts, useSlot, useWoken } from './showing'
 import { useMoving } from './useMoving'
 import { GRIPS, useResizing } from './useResizing'
 
 /**
- * A window's place on the stage. It is drawn when its desktop is first shown; after that it
- * stays mounted, and the browser skips it while it is hidden.
+ * A window's place on the desktop. It is drawn when its desktop is first shown; after that it
+ * stays mounted, and the browser skips it while it is hidden. What hides it and marks it as the
+ * focused one is not drawn: `showing` puts it to the elements.
  */
 export const WindowSlot = memo(function WindowSlot({ id, warm }: { id: WindowId; warm: boolean }) {
-  // Where it stands while windows are laid out to be seen, else whether it is on screen.
-  const drawn = useShelf(({ session: { state }, places, resting }) => {
-    const window = state.windows[id]
-    if (!window) return false
-    const shown = places ? places[id] : isVisible(state, window)
-    return shown || (resting.includes(window.desktop) ? 'resting' : false)
-  })
-  const resting = drawn === 'resting'
-  const visible = drawn !== false && !resting
-  const [woken, setWoken] = useState(visible)
-  if ((visible || (warm && !resting)) && !woken) setWoken(true)
-  if (resting && woken) setWoken(false)
+  const woken = useWoken(id, warm)
+  const slot = useSlot(id)
   if (!woken) return null
   return (
-    <div className={visible ? 'slot' : 'slot slot-hidden'}>
-      <WindowFrame id={id} live={visible} place={typeof drawn === 'object' ? drawn : undefined} />
+    <div ref={slot} className="slot">
+      <WindowFrame id={id} />
     </div>
   )
 })
 
-/** A hidden window takes no updates: it looks at the state again when it is shown. */
-const WindowFrame = memo(function WindowFrame({
-  id,
-  live,
-  place,
-}: {
-  id: WindowId
-  live: boolean
-  place: Place | undefined
-}) {
-  const facts = useWhileLive(live, (state) => factsOf(state, id))
+const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
+  const facts = useFacts(id)
   useEffect(() => restoreScroll(id), [id])
-  const { window, name, unsaved, focused, hue, away, full, x, y, width, height } = facts
-  if (!window) return null
+  const { app, document, desktop, display, name, unsaved, away, full, place } = facts
+  const { x, y, width, height } = facts
+  if (!document) return null
   return (
     <section
       id={`window-${id}`}
       data-window={id}
-      data-app={window.app}
-      data-desktop={window.desktop}
-      data-display={window.display}
+      data-app={app}
+      data-desktop={desktop}
+      data-display={display}
       aria-label={name}
-      className={`win ${focused ? `win-focused hue-${hue}` : ''}`}
+      className="win"
       inert={!!place}
-      style={place ? standing(place, x, y) : { left: x, top: y, width, height, zIndex: window.z }}
+      style={place ? standing(place, x, y) : { left: x, top: y, width, height }}
       onPointerDownCapture={() => raise(id)}
       onFocusCapture={(event) => {
         rememberElement(id, event.target)
@@ -81,17 +62,9 @@ const WindowFrame = memo(function WindowFrame({
     >
       <div className="win-edge">
         <div className="win-sheet">
-          <Hem
-            id={id}
-            app={window.app}
-            name={name}
-            unsaved={unsaved}
-            away={away}
-            focused={focused}
-            full={full}
-          />
+          <Hem id={id} app={app} name={name} unsaved={unsaved} away={away} full={full} />
           <div className="win-body" tabIndex={-1}>
-            <Content app={window.app} window={id} document={window.document} />
+            <Content app={app} window={id} document={document} />
           </div>
         </div>
       </div>
@@ -99,34 +72,6 @@ const WindowFrame = memo(function WindowFrame({
     </section>
   )
 })
-
-/** All that is drawn of a window beside what its app shows. */
-function factsOf(state: State, id: WindowId) {
-  const window = state.windows[id]
-  const document = state.documents[window?.document ?? '']
-  const focused = state.focus === id
-  return {
-    window,
-    name: document?.title ?? '',
-    unsaved: document?.unsaved ?? false,
-    focused,
-    hue: focused ? desktop(state, currentId(state)).hue : null,
-    away: !!window && misplaced(state, window, momentOf(Date.now())) !== null,
-    full: fills(window, state.desktops),
-    ...(window ? shownFrame(state, window) : NOWHERE),
-  }
-}
-
-const NOWHERE: Rect = { x: 0, y: 0, width: 0, height: 0 }
-
-/** What a window fills, if anything. */
-type Full = 'solo' | 'pair' | 'maximised' | null
-
-function fills(window: Window | undefined, desktops: State['desktops']): Full {
-  const kind = desktops[window?.desktop ?? '']?.kind
-  if (kind === 'solo' || kind === 'pair') return kind
-  return window?.maximised ? 'maximised' : null
-}
 
 /** The edges and corners a window is resized by. */
 const Grips = memo(function Grips({ id }: { id: WindowId }) {
@@ -138,7 +83,7 @@ const Grips = memo(function Grips({ id }: { id: WindowId }) {
 
 /** A window as a miniature. */
 const standing = (
-  { x, y, width, height, scale, z = 1 }: Place,
+  { x, y, width, height, scale }: Place,
   left: number,
   top: number,
 ): CSSProperties => ({
@@ -148,7 +93,6 @@ const standing = (
   height,
   transform: `translate(${x - left}px, ${y - top}px) scale(${scale})`,
   transformOrigin: '0 0',
-  zIndex: z,
 })
 
 /** A push anywhere in a window puts it on top with the focus; nothing happens when it is there. */
@@ -163,7 +107,6 @@ const Hem = memo(function Hem({
   name,
   unsaved,
   away,
-  focused,
   full,
 }: {
   id: WindowId
@@ -172,7 +115,6 @@ const Hem = memo(function Hem({
   unsaved: boolean
   /** Whether its home is elsewhere. */
   away: boolean
-  focused: boolean
   full: Full
 }) {
   const moving = useMoving(id)
@@ -213,7 +155,7 @@ const Hem = memo(function Hem({
           not saved
         </span>
       ) : null}
-      {focused ? <PageKeys id={id} /> : null}
+      <PageKeys id={id} />
       <span className="ml-auto flex shrink-0">
         {full === 'solo' || full === 'pair' ? (
           <HemIcon id={id} command="window.solo" label="Bring it back">

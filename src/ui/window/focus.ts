@@ -57,7 +57,7 @@ export function focusContent(): void {
   const id = getState().focus
   const element = id ? windowElement(id) : null
   if (!id || !element) {
-    document.getElementById('stage')?.focus({ preventScroll: true })
+    document.getElementById('desktop')?.focus({ preventScroll: true })
     return
   }
   const active = document.activeElement
@@ -84,7 +84,7 @@ export const isLanding = (): boolean => performance.now() - landed < LANDING
 /** Whether the keys are where they should be, although perhaps not in the focused window. */
 export function isSettled(): boolean {
   const active = document.activeElement
-  if (!active || active === document.body || active.id === 'stage') return false
+  if (!active || active === document.body || active.id === 'desktop') return false
   const window = active.closest<HTMLElement>('[data-window]')
   if (window && isContent(active)) return window.dataset.window === getState().focus
   if (!window && active.matches('input, textarea, select, [contenteditable=true]')) return true

@@ -8,7 +8,7 @@ import { onEscape, showInHand } from './inHand'
 
 /**
  * Dragging a window by its hem. The drag moves the element itself and runs one command when it
- * ends: a move on the stage, a send on a row of the rack. Held over a row, that desktop opens
+ * ends: a move on the desktop, a send on a row of the rack. Held over a row, that desktop opens
  * with the window in hand. Escape puts it back.
  */
 export function useMoving(id: WindowId) {
@@ -21,7 +21,7 @@ export function useMoving(id: WindowId) {
       if (first) return grasp(element, cancel)
       const grip = memo as Grip | undefined
       if (!grip) return
-      const row = x < grip.stageLeft ? rowAt(x, y) : null
+      const row = x < grip.areaLeft ? rowAt(x, y) : null
       if (!last) {
         element.style.translate = `${mx}px ${my}px`
         markRow(row)
@@ -42,8 +42,8 @@ interface Grip {
   title: string
   from: string
   hold: Hold
-  /** Where the stage begins: only left of it can there be rows. */
-  stageLeft: number
+  /** Where the desktop begins: only left of it can there be rows. */
+  areaLeft: number
   release(): void
 }
 
@@ -58,7 +58,7 @@ function grasp(element: HTMLElement, cancel: () => void): Grip {
     title: element.getAttribute('aria-label') ?? '',
     from: currentId(state),
     hold,
-    stageLeft: document.getElementById('stage')?.getBoundingClientRect().left ?? 0,
+    areaLeft: document.getElementById('desktop')?.getBoundingClientRect().left ?? 0,
     release: () => {
       stop()
       hold.over(undefined)
@@ -79,9 +79,9 @@ function drop(id: WindowId, row: string | undefined, mx: number, my: number, x: 
     return
   }
   const shown = shownFrame(state, window)
-  const stage = document.getElementById('stage')?.getBoundingClientRect()
+  const area = document.getElementById('desktop')?.getBoundingClientRect()
   // A maximised window comes off the edge at its own size, under the pointer.
-  const left = window.maximised ? x - (stage?.left ?? 0) - window.frame.width / 2 : shown.x + mx
+  const left = window.maximised ? x - (area?.left ?? 0) - window.frame.width / 2 : shown.x + mx
   const at = { x: Math.round(left), y: Math.round(shown.y + my) }
   if (window.desktop === here || window.desktop === 'every')
     dispatch('window.move', { window: id, ...at })

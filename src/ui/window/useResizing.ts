@@ -44,7 +44,7 @@ function resized(id: WindowId, grip: Grip, mx: number, my: number): Rect {
   const from = shownFrame(state, window)
   const west = grip.includes('w')
   const north = grip.includes('n')
-  // The hem does not leave the stage at the top.
+  // The hem does not leave the desktop at the top.
   const dy = north ? Math.max(my, -from.y) : my
   const size = limited(
     {

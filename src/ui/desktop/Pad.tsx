@@ -6,7 +6,7 @@ import { closeView, dispatch, getState, useShelf } from '@/store/shelf'
 
 const STEP = 24
 
-/** The stage ruled 3×3: one letter places the window into that ninth, a second spans to there. */
+/** The desktop ruled 3×3: one letter places the window into that ninth, a second spans to there. */
 export function Pad() {
   const id = useShelf(({ view }) => (view?.view === 'pad' ? view.window : null))
   return id ? <Ruled id={id} /> : null

@@ -1,4 +1,4 @@
-import { type DragEvent, useEffect, useRef, useState } from 'react'
+import { type DragEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
 import { DISPLAY_LEAST, type Hue } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
@@ -11,6 +11,7 @@ import { Loft } from '@/ui/loft/Loft'
 import { SmallMap } from '@/ui/map/SmallMap'
 import { Guarded } from '@/ui/parts/Guarded'
 import { Unstack } from '@/ui/unstack/Unstack'
+import { Showing, ShowingProvider } from '@/ui/window/showing'
 import { WindowSlot } from '@/ui/window/WindowSlot'
 import { EmptyHelp } from './EmptyHelp'
 import { openFiles } from './openFiles'
@@ -18,24 +19,54 @@ import { Pad } from './Pad'
 import { useRest } from './rest'
 
 /** The focused display: the windows of the current desktop over its backdrop and sign. */
-export function Stage() {
-  const stage = useRef<HTMLElement>(null)
-  const here = useArrangement(currentId)
-  const { name, hue, backdrop, sign } = useArrangement((state) => desktop(state, here))
-  const empty = useArrangement((state) => desktop(state, here).windows.length === 0)
-  const display = useArrangement((state) => state.display)
-  const loft = useShelf((now) => now.loft)
-  const [dropping, setDropping] = useState(false)
-  useStageSize(stage, display)
+export function Desktop() {
+  const [showing] = useState(() => new Showing())
+  useEffect(() => showing.follow(), [showing])
+  return (
+    <FileDrop>
+      <Backdrop />
+      <EmptyHelp />
+      <ShowingProvider value={showing}>
+        <Windows />
+      </ShowingProvider>
+      <Divider />
+      <Guarded name="The inspector" onFail={() => dispatch('shelf.inspector', {}, 'app')}>
+        <Inspector />
+      </Guarded>
+      <Guarded name="The pad">
+        <Pad />
+      </Guarded>
+      <Guarded name="Unstack">
+        <Unstack />
+      </Guarded>
+      <Guarded name="Looking into a desktop">
+        <Glance />
+      </Guarded>
+      <SmallMap />
+      <Followers />
+    </FileDrop>
+  )
+}
+
+/** What follows the desktop one is on without being drawn. */
+function Followers() {
   useFocus()
   useRest()
+  return null
+}
+
+/** The area itself; files dropped on it are opened. */
+function FileDrop({ children }: { children: ReactNode }) {
+  const area = useRef<HTMLElement>(null)
+  const [dropping, setDropping] = useState(false)
+  useDisplaySize(area)
   const takesFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files')
   return (
     <main
-      id="stage"
-      ref={stage}
+      id="desktop"
+      ref={area}
       tabIndex={-1}
-      aria-label={`Stage, ${name}`}
+      aria-labelledby={NAME}
       className="relative isolate overflow-clip outline-none"
       onDragOver={(event) => {
         if (!takesFiles(event)) return
@@ -52,50 +83,36 @@ export function Stage() {
         void openFiles([...event.dataTransfer.files])
       }}
     >
-      {/* Beside the windows, not around them: a new hue is none of their business. */}
+      {children}
+      {dropping ? <Dropping /> : null}
+    </main>
+  )
+}
+
+function Dropping() {
+  const name = useArrangement((state) => desktop(state, currentId(state)).name)
+  return (
+    <div className="pointer-events-none absolute inset-2 z-[2147483001] grid place-items-center border-2 border-ink border-dashed">
+      <p className="bg-panel px-4 py-2 font-semibold">Drop to open on {name}</p>
+    </div>
+  )
+}
+
+const NAME = 'desktop-name'
+
+/** Beside the windows, not around them: a new hue is none of their business. */
+function Backdrop() {
+  const id = useArrangement(currentId)
+  const { name, hue, backdrop, sign } = useArrangement((state) => desktop(state, id))
+  return (
+    <>
       <div className={`hue-${hue} backdrop backdrop-${backdrop} absolute inset-0`}>
-        <h1 dir="auto" className={sign ? 'sign' : 'sr-only'}>
+        <h1 id={NAME} dir="auto" className={sign ? 'sign' : 'sr-only'}>
           {name}
         </h1>
       </div>
-      {sign ? <Arrival key={here} name={name} hue={hue} /> : null}
-      {empty && !loft ? <EmptyHelp /> : null}
-      {/* Always a box: to become one would build all windows anew when the loft opens. */}
-      <div
-        id="windows"
-        className={
-          loft
-            ? 'pointer-events-none fixed top-0 right-[320px] bottom-9 left-0 z-30 isolate overflow-auto bg-ground max-[1000px]:right-0'
-            : 'pointer-events-none absolute inset-0'
-        }
-      >
-        {loft ? (
-          <Guarded name="The loft" onFail={closeLoft}>
-            <Loft />
-          </Guarded>
-        ) : null}
-        <Windows />
-      </div>
-      <Divider />
-      <Guarded name="The inspector" onFail={() => dispatch('shelf.inspector', {}, 'app')}>
-        <Inspector />
-      </Guarded>
-      <Guarded name="The pad">
-        <Pad />
-      </Guarded>
-      <Guarded name="Unstack">
-        <Unstack />
-      </Guarded>
-      <Guarded name="Looking into a desktop">
-        <Glance />
-      </Guarded>
-      <SmallMap />
-      {dropping ? (
-        <div className="pointer-events-none absolute inset-2 z-[2147483001] grid place-items-center border-2 border-ink border-dashed">
-          <p className="bg-panel px-4 py-2 font-semibold">Drop to open on {name}</p>
-        </div>
-      ) : null}
-    </main>
+      {sign ? <Arrival key={id} name={name} hue={hue} /> : null}
+    </>
   )
 }
 
@@ -103,7 +120,27 @@ export function Stage() {
 function Windows() {
   const ids = useList((state) => Object.keys(state.windows))
   const warm = useWarming(ids.length)
-  return ids.map((id, at) => <WindowSlot key={id} id={id} warm={at < warm} />)
+  const loft = useShelf((now) => now.loft)
+  return (
+    // Always a box: to become one would build all windows anew when the loft opens.
+    <div
+      id="windows"
+      className={
+        loft
+          ? 'pointer-events-none fixed top-0 right-[320px] bottom-9 left-0 z-30 isolate overflow-auto bg-ground max-[1000px]:right-0'
+          : 'pointer-events-none absolute inset-0'
+      }
+    >
+      {loft ? (
+        <Guarded name="The loft" onFail={closeLoft}>
+          <Loft />
+        </Guarded>
+      ) : null}
+      {ids.map((id, at) => (
+        <WindowSlot key={id} id={id} warm={at < warm} />
+      ))}
+    </div>
+  )
 }
 
 /** How many windows are drawn ahead of being shown: one more whenever the page has nothing to do. */
@@ -135,9 +172,11 @@ function Arrival({ name, hue }: { name: string; hue: Hue }) {
   )
 }
 
-function useStageSize(stage: React.RefObject<HTMLElement | null>, display: string): void {
+/** Tells the display how large it is. */
+function useDisplaySize(area: RefObject<HTMLElement | null>): void {
+  const display = useArrangement((state) => state.display)
   useEffect(() => {
-    const element = stage.current
+    const element = area.current
     if (!element) return
     const measure = () => {
       const width = Math.max(DISPLAY_LEAST.width, Math.round(element.clientWidth))
@@ -150,5 +189,5 @@ function useStageSize(stage: React.RefObject<HTMLElement | null>, display: strin
     const observer = new ResizeObserver(measure)
     observer.observe(element)
     return () => observer.disconnect()
-  }, [stage, display])
+  }, [area, display])
 }

@@ -1,6 +1,7 @@
 import { appOf } from '@/apps/list'
 import { keysFor } from '@/core/keys/bindings'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { currentId, desktop } from '@/core/model/selectors'
+import { dispatch, useArrangement, useShelf } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 
 const OFFERS: { command: string; args?: object; says: string }[] = [
@@ -13,6 +14,12 @@ const OFFERS: { command: string; args?: object; says: string }[] = [
 
 /** What can be done on a desktop without windows. */
 export function EmptyHelp() {
+  const empty = useArrangement((state) => desktop(state, currentId(state)).windows.length === 0)
+  const loft = useShelf((now) => now.loft)
+  return empty && !loft ? <Help /> : null
+}
+
+function Help() {
   const state = useArrangement((now) => now)
   const apps = state.slots.flatMap((app, at) => {
     const manifest = app ? appOf(app) : undefined
