@@ -9,7 +9,7 @@ export function largeShelf(desktops, each, state) {
     everywhere: [],
     documents: {},
     closed: [],
-    top: 0,
+    stacking: [],
   })
   for (let d = 0; d < desktops; d++) {
     // The first is the one a new shelf has: beside it there would be one too many.
@@ -30,6 +30,7 @@ export function largeShelf(desktops, each, state) {
         (_, n) => `Line ${n + 1} of window ${w + 1} on desktop ${d + 1}.`,
       )
       documents[window] = { saved: { kind: 'markdown', text: lines.join('\n\n') }, draft: null }
+      next.stacking.push(window)
       next.windows[window] = {
         id: window,
         app: 'reader',
@@ -41,7 +42,6 @@ export function largeShelf(desktops, each, state) {
         maximised: false,
         placed: null,
         limits: { minWidth: 220, minHeight: 160 },
-        z: ++next.top,
         openedAt: 0,
       }
     }
@@ -58,12 +58,11 @@ export function largeShelf(desktops, each, state) {
     }
     next.order.push(id)
   }
-  next.visited = state.order.slice(0, 1)
-  next.focus = 'bench-0-0'
-  next.displays.near.shows = state.order[0]
+  const [shows] = state.order
+  next.presence = { near: { shows, focus: 'bench-0-0', visited: [shows] } }
   return {
     format: 'kite-shelf',
-    version: 1,
+    version: 3,
     exportedAt: new Date(0).toISOString(),
     state: next,
     documents,

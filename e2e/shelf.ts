@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright'
 import { test as base, expect, type Locator, type Page } from '@playwright/test'
-import type { State } from '../src/core/model/types'
+import type { FlatState as State } from '../src/store/flat'
 
 /** The page as a person drives it, with what tests want to know of it. */
 export class ShelfPage {

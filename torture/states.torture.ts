@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util'
 import fc from 'fast-check'
-import { changesBetween, withChanges } from '@/core/formats/changes'
 import { readState } from '@/core/formats/shelfFile'
+import { changesBetween, withChanges } from '@/core/history/changes'
 import { check } from '@/core/model/check'
 import { said } from '@/core/testing/sequences'
 import { World } from '@/core/testing/world'

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import type { State } from '../../src/core/model/types'
+import type { FlatState as State } from '../../src/store/flat'
 
 /** What is seen of the page at once. */
 export interface Seen {

@@ -1,6 +1,6 @@
 import { type BrowserContext, expect, type Page } from '@playwright/test'
-import { check } from '../../src/core/model/check'
-import type { State } from '../../src/core/model/types'
+import { readState } from '../../src/core/formats/shelfFile'
+import type { FlatState as State } from '../../src/store/flat'
 import { look, type Seen, windowsWith } from './look'
 import { type Step, told, type Walk } from './steps'
 
@@ -285,8 +285,11 @@ export class Wanderer {
   }
 
   private rules(step: Step, { state: before }: Seen, { state: after }: Seen): void {
-    const broken = check(after)
-    if (broken.length) throw new Error(`after ${told(step)}: ${broken.join(' ')}`)
+    try {
+      readState(after)
+    } catch (error) {
+      throw new Error(`after ${told(step)}: ${error}`)
+    }
     for (const state of [before, after]) this.touch(state, state.focus)
     this.touch(after, before.focus)
     for (const { id, unsaved } of Object.values(after.documents))

@@ -284,10 +284,11 @@ export function demo(now: number, room?: Size): Seed {
   if (room) fitInto(state, room)
   for (const desktop of Object.values(state.desktops))
     desktop.focus = desktop.windows.at(-1) ?? null
-  state.visited = ['field', 'bulletin', 'model']
-  state.focus = state.desktops.field?.focus ?? null
-  const near = state.displays.near
-  if (near) near.shows = 'field'
+  state.presence.near = {
+    shows: 'field',
+    focus: state.desktops.field?.focus ?? null,
+    visited: ['field', 'bulletin', 'model'],
+  }
   return { state, contents }
 }
 
@@ -324,10 +325,10 @@ function open(state: State, shown: Shown, frame: Rect, now: number): void {
     maximised: false,
     placed: null,
     limits,
-    z: ++state.top,
     openedAt: now,
     cause: causeOf(id, app, title),
   }
+  state.stacking.push(id)
   if (on === EVERY) state.everywhere.push(id)
   else state.desktops[on]?.windows.push(id)
 }

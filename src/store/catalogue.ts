@@ -5,7 +5,7 @@
  */
 
 import { useEffect, useMemo, useState } from 'react'
-import type { DocumentId, DocumentInfo, State } from '@/core/model/types'
+import type { Closed, DocumentId, DocumentInfo, State, Window } from '@/core/model/types'
 import { peekContent, putContent } from './documents'
 import { appFacts, dispatch, getState, shelf, useArrangement } from './shelf'
 import type { KeptStore } from './storage'
@@ -76,19 +76,15 @@ export async function bringBack(ids: DocumentId[]): Promise<void> {
 function inUse(): Set<DocumentId> {
   const { state, history } = shelf.getState().session
   const used = new Set<DocumentId>()
-  const arrangements = [
-    state,
-    ...[...history.past, ...history.future].flatMap((step) => [step.before, step.after]),
-  ]
-  const seen = new Set<unknown>()
-  for (const { windows, closed } of arrangements) {
-    if (!seen.has(windows)) for (const id in windows) used.add(windows[id]?.document ?? '')
-    if (!seen.has(closed)) for (const { window } of closed) used.add(window.document)
-    seen.add(windows).add(closed)
-  }
-  for (const { documents } of [...history.past, ...history.future])
-    for (const id in documents?.after)
-      if (documents?.before[id] !== documents?.after[id]) used.add(id)
+  for (const { document } of Object.values(state.windows)) used.add(document)
+  for (const { window } of state.closed) used.add(window.document)
+  for (const { back, forth } of [...history.past, ...history.future])
+    for (const { objects, parts } of [back, forth]) {
+      for (const window of Object.values(objects.windows ?? {}))
+        if (window) used.add((window as Window).document)
+      for (const { window } of (parts.closed ?? []) as Closed[]) used.add(window.document)
+      for (const id in objects.documents) used.add(id)
+    }
   return used
 }
 

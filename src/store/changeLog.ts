@@ -1,5 +1,5 @@
-import { type Changes, changesBetween } from '@/core/formats/changes'
 import type { KeptContent } from '@/core/formats/shelfFile'
+import { type Changes, changesBetween } from '@/core/history/changes'
 import type { DocumentId, State } from '@/core/model/types'
 import { checksum } from './checksum'
 import type { LogOrder } from './log.worker'

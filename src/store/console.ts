@@ -1,11 +1,11 @@
 import { registry } from '@/core/commands/registry'
-import type { State } from '@/core/model/types'
+import { type FlatState, flat } from './flat'
 import { dispatch, getState } from './shelf'
 
 /** The same commands from the browser console. Documented in the README. */
 export interface ConsoleApi {
-  /** A copy of the state. */
-  state(): State
+  /** A copy of the state, as it is seen from this display. */
+  state(): FlatState
   run(id: string, args?: object): { ok: true } | { ok: false; reason: string }
   commands(): { id: string; title: string; args: string[] }[]
 }
@@ -18,7 +18,7 @@ declare global {
 
 export function provideConsole(): void {
   window.kiteShelf = {
-    state: () => structuredClone(getState()),
+    state: () => flat(getState()),
     run: (id, args = {}) => {
       const outcome = dispatch(id, args, 'console')
       return outcome.ok ? { ok: true } : { ok: false, reason: outcome.reason }

@@ -1,5 +1,6 @@
 import type { KeptContent } from '@/core/formats/shelfFile'
 import { initialState } from '@/core/model/initial'
+import { focusedWindow } from '@/core/model/selectors'
 import { APPS } from '@/core/testing/world'
 import {
   changeContent,
@@ -43,7 +44,7 @@ beforeEach(() => {
 /** Opens a window and returns its document. */
 function opened(): string {
   dispatch('window.open', { app: 'notes' })
-  return getState().windows[getState().focus ?? '']?.document ?? ''
+  return focusedWindow(getState())?.document ?? ''
 }
 
 test('content is read once, however many ask for it at the same time', async () => {

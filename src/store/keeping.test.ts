@@ -1,4 +1,7 @@
+import { readState } from '@/core/formats/shelfFile'
+import { presence } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
+import version2 from '@/core/testing/version2.json'
 import { World } from '@/core/testing/world'
 import { findKept, Keeping } from './keeping'
 import { MemoryStore } from './testing'
@@ -100,8 +103,8 @@ test('a write that was cut off loses only itself; one damaged before is told and
 
 test('a state that cannot be read whole is read in part, and what it was is kept aside', async () => {
   const { store, world } = await written(0)
-  const state = structuredClone(world.state) as State & { visited: string[] }
-  state.visited = ['nowhere']
+  const state = structuredClone(world.state)
+  presence(state).visited = ['nowhere']
   state.columns = -1
   await new Keeping(store, null, 0, [0, 0]).write(state)
   const kept = await findKept(store)
@@ -133,4 +136,19 @@ test('a write that fails changes nothing, and the next one writes all of it', as
   world.run('desktop.create', { name: 'More' })
   await keeping.write(world.state)
   expect((await findKept(store)).state).toEqual(world.state)
+})
+
+test('what an earlier version kept is loaded, changes and all, and is to be written anew', async () => {
+  const store = new MemoryStore()
+  for (const [key, record] of Object.entries(version2.kept)) store.items.set(key, record)
+  const kept = await findKept(store)
+  expect(kept).toMatchObject({ damaged: [], cut: false, lost: [], older: true })
+  expect(kept.state).toEqual(readState(version2.file.state))
+  // The next change stands on a whole of this version.
+  const world = new World(kept.state ?? undefined)
+  world.run('desktop.rename', { name: 'Now' })
+  await new Keeping(store, null, kept.revision, kept.slots).write(world.state)
+  const again = await findKept(store)
+  expect(again).toMatchObject({ damaged: [], older: false })
+  expect(again.state).toEqual(world.state)
 })

@@ -4,9 +4,10 @@
  * have them: with one slot damaged nothing is lost.
  */
 
-import { type Changes, changesBetween, withChanges } from '@/core/formats/changes'
+import { isOlder } from '@/core/formats/migrations'
 import { salvage } from '@/core/formats/salvage'
 import { readState } from '@/core/formats/shelfFile'
+import { type Changes, changesBetween, withChanges } from '@/core/history/changes'
 import type { State } from '@/core/model/types'
 import { sealed, unsealed } from './checksum'
 import { type KeptStore, patiently } from './storage'
@@ -37,6 +38,8 @@ export interface Kept {
   seq: number
   /** The revision of the snapshot in each slot, 0 where there is none. */
   slots: [number, number]
+  /** Whether it was written by an earlier version, so that a whole has to be written first. */
+  older: boolean
 }
 
 /**
@@ -69,7 +72,7 @@ export async function findKept(store: KeptStore): Promise<Kept> {
   for (const { value, revision } of found) {
     const since = changes.list.filter((change) => change.revision > revision)
     const state = readable(since.reduce((at, { value }) => withChanges(at, value), value))
-    if (state) return { ...kept, state, lost: [] }
+    if (state) return { ...kept, state, lost: [], older: isOlder(value) }
   }
   // Not whole from any snapshot: in part, from the newest, or from what is left of a torn one.
   const rest = changes.list.filter(({ revision }) => revision > (found[0]?.revision ?? 0))
@@ -78,9 +81,9 @@ export async function findKept(store: KeptStore): Promise<Kept> {
     const part = given === undefined ? null : salvage(given)
     if (!part) continue
     if (damaged.length === 0) damaged.push({ key: 'state', record: given })
-    return { ...kept, state: part.state, lost: part.lost }
+    return { ...kept, state: part.state, lost: part.lost, older: false }
   }
-  return { ...kept, state: null, lost: [] }
+  return { ...kept, state: null, lost: [], older: false }
 }
 
 function readable(given: unknown): State | null {

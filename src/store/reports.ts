@@ -1,4 +1,5 @@
 import { createStore, useStore } from 'zustand'
+import { focusedWindow } from '@/core/model/selectors'
 import type { DocumentId } from '@/core/model/types'
 import { getState, shelf } from './shelf'
 
@@ -23,7 +24,7 @@ export function report(document: DocumentId, given: Report): void {
   const before = reports.getState()[document]
   if (JSON.stringify(before) === JSON.stringify(given)) return
   reports.setState({ [document]: given })
-  const focused = getState().windows[getState().focus ?? '']?.document === document
+  const focused = focusedWindow(getState())?.document === document
   if (given.attention && given.says && given.says !== before?.says && !focused)
     shelf.setState({ announced: given.says })
 }

@@ -1,4 +1,5 @@
 import { createStore, useStore } from 'zustand'
+import { migrated } from '@/core/formats/migrations'
 import type { State } from '@/core/model/types'
 import { getState } from './shelf'
 
@@ -29,10 +30,13 @@ const isSession = (value: unknown): value is KeptSession => {
   return typeof at === 'number' && Array.isArray(state?.order) && typeof state.windows === 'object'
 }
 
+/** One that an earlier version kept, in the shape of this one. */
+const asNow = ({ at, state }: KeptSession): KeptSession => ({ at, state: migrated(state) as State })
+
 /** What makes one arrangement the same as another: where windows are, not what is focused. */
 const likeness = ({ desktops, order, windows, everywhere }: State): string =>
   JSON.stringify([order, desktops, windows, everywhere], (key, value) =>
-    key === 'z' || key === 'focus' ? undefined : value,
+    key === 'focus' ? undefined : value,
   )
 
 /**
@@ -47,7 +51,7 @@ export async function keepSessions(
   now: () => number,
 ): Promise<() => void> {
   const kept = await store.getItem(KEY)
-  sessions.setState({ list: Array.isArray(kept) ? kept.filter(isSession) : [] })
+  sessions.setState({ list: Array.isArray(kept) ? kept.filter(isSession).map(asNow) : [] })
   const keep = async (state: State) => {
     const { list } = sessions.getState()
     const [latest] = list

@@ -1,5 +1,6 @@
 import type { JournalEvent } from '@/core/journal/events'
 import { initialState } from '@/core/model/initial'
+import { focusedWindow } from '@/core/model/selectors'
 import { APPS } from '@/core/testing/world'
 import { report, reportOf } from './reports'
 import {
@@ -42,12 +43,12 @@ test('a refusal changes nothing and is said, until something else is done', () =
 
 test('a refusal that offers something opens it instead', () => {
   dispatch('window.open', { app: 'notes' })
-  const { focus, windows } = getState()
-  const document = windows[focus ?? '']?.document
+  const focused = focusedWindow(getState())
+  const { document } = focused ?? {}
   dispatch('document.set', { document, unsaved: true }, 'app')
   dispatch('window.close')
   expect(shelf.getState().view).toMatchObject({ view: 'unsaved' })
-  expect(getState().windows).toHaveProperty(focus ?? '')
+  expect(getState().windows).toHaveProperty(focused?.id ?? '')
   closeView()
   expect(shelf.getState().view).toBeNull()
 })
@@ -103,7 +104,7 @@ test('own apps have facts beside those that ship', () => {
 
 test('attention is announced once, when it is new and its window has not the focus', () => {
   dispatch('window.open', { app: 'notes' })
-  const document = getState().windows[getState().focus ?? '']?.document ?? ''
+  const document = focusedWindow(getState())?.document ?? ''
   shelf.setState({ announced: '' })
   report(document, { attention: 'info', says: '1 unread' })
   expect(shelf.getState().announced).toBe('')

@@ -3,8 +3,8 @@
  * the day its database is gone: the arrangement and the contents of documents, a file each.
  */
 
-import { withChanges } from '@/core/formats/changes'
 import { type KeptContent, readState } from '@/core/formats/shelfFile'
+import { withChanges } from '@/core/history/changes'
 import type { DocumentId, State } from '@/core/model/types'
 import { readLog } from './changeLog'
 import { sealed, unsealed } from './checksum'
@@ -43,24 +43,25 @@ export class Spare {
 
   /** The newest copy that is whole. */
   async read(): Promise<SpareCopy | null> {
-    let newest: { copy: SpareCopy; file: (typeof FILES)[number] } | null = null
+    let newest: { copy: SpareCopy; raw: unknown; file: (typeof FILES)[number] } | null = null
     for (const file of FILES) {
-      const copy = copyOf(await readFile(this.folder, file))
-      if (copy && copy.at >= (newest?.copy.at ?? 0)) newest = { copy, file }
+      const found = copyOf(await readFile(this.folder, file))
+      if (found && found.copy.at >= (newest?.copy.at ?? 0)) newest = { ...found, file }
     }
     if (!newest) return null
     this.last = newest.file
-    return this.withLog(newest.copy)
+    return this.withLog(newest.copy, newest.raw)
   }
 
   /** A copy with what was logged after it. */
-  private async withLog(copy: SpareCopy): Promise<SpareCopy> {
+  private async withLog(copy: SpareCopy, raw: unknown): Promise<SpareCopy> {
     const texts = await Promise.all(LOGS.map((name) => readFile(this.folder, name)))
     const since = texts
       .flatMap((text) => readLog(text ?? ''))
       .filter(({ seq }) => seq > copy.seq)
       .sort((a, b) => a.seq - b.seq)
-    let state: unknown = copy.state
+    // As it was written: what an earlier version logged fits only what that version wrote.
+    let state = raw
     let seq = copy.seq
     for (const record of since) {
       // What follows a line that is missing is not built on it.
@@ -107,12 +108,12 @@ export class Spare {
 
 const fileOf = (id: DocumentId): string => `${encodeURIComponent(id)}.json`
 
-function copyOf(text: string | null): SpareCopy | null {
+function copyOf(text: string | null): { copy: SpareCopy; raw: unknown } | null {
   const found = unsealed(parsed(text))
   if (!found) return null
   try {
-    const { at, seq, state } = found.value as SpareCopy
-    return { at, seq: seq ?? 0, state: readState(state), documents: new Map() }
+    const { at, seq, state: raw } = found.value as SpareCopy
+    return { copy: { at, seq: seq ?? 0, state: readState(raw), documents: new Map() }, raw }
   } catch {
     return null
   }

@@ -77,8 +77,8 @@ async function open(opening: Opening): Promise<Started> {
   if (kept.state) {
     await clear(stores, kept)
     // What was read in part has to be written as it is now.
-    const { state, lost: left } = kept
-    const written = left.length > 0 || kept.damaged.length > 0 ? null : state
+    const { state, lost: left, older } = kept
+    const written = left.length > 0 || kept.damaged.length > 0 || older ? null : state
     const copy = await spare?.read()
     // The log of changes may be a moment ahead of the store.
     const ahead = copy && copy.seq > kept.seq && left.length === 0 ? copy : null

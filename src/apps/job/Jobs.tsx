@@ -1,6 +1,7 @@
 'use client'
 import { Pause, Play, Trash2 } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
+import { focusId } from '@/core/model/selectors'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
 import { say, useArrangement } from '@/store/shelf'
@@ -24,7 +25,7 @@ export default function Jobs({ document: id, window }: AppProps) {
   const kept = useContent(id)
   const content = kept ? ((shownContent(kept) as JobContent | null) ?? NO_JOBS) : null
   const [chosen, setChosen] = useState<string | null>(null)
-  const focused = useArrangement((state) => state.focus === window)
+  const focused = useArrangement((state) => focusId(state) === window)
   const now = () => (contentOf(id) as JobContent | null) ?? NO_JOBS
   const change = (next: JobContent) => next !== now() && changeContent(id, next, 'saved')
   const active = content ? running(content) : undefined

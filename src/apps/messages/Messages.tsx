@@ -1,5 +1,6 @@
 'use client'
 import { type KeyboardEvent, useEffect, useRef } from 'react'
+import { focusId } from '@/core/model/selectors'
 import type { DocumentId } from '@/core/model/types'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
@@ -27,7 +28,7 @@ export default function Messages({ document: id, window }: AppProps) {
   const kept = useContent(id)
   // Which thread is open is kept like what is half-typed.
   const [chosen, setChosen] = useTyped(id, OPEN)
-  const focused = useArrangement((state) => state.focus === window)
+  const focused = useArrangement((state) => focusId(state) === window)
   const content = kept ? ((shownContent(kept) as MessagesContent | null) ?? NO_MESSAGES) : null
   // Two things may happen before the next drawing: each starts from what is there by then.
   const change = (to: (now: MessagesContent) => MessagesContent) => {

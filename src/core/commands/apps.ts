@@ -4,7 +4,15 @@ import { maybeId } from '@/core/formats/shape'
 import { limited, reachable } from '@/core/geometry/rect'
 import { homeFor, momentOf } from '@/core/homes/matching'
 import { where } from '@/core/homes/words'
-import { byUse, currentId, desktop, openDesktop, window } from '@/core/model/selectors'
+import {
+  byUse,
+  currentId,
+  desktop,
+  focusedWindow,
+  focusId,
+  openDesktop,
+  window,
+} from '@/core/model/selectors'
 import { type AppFacts, EVERY, HERE, type Home, type State, type Window } from '@/core/model/types'
 import { focusOn, goTo } from './change'
 import { command, type Env, nameArgument, no, type Refusal, type Result } from './command'
@@ -72,7 +80,6 @@ function openApp(
     maximised: false,
     placed: null,
     limits: app.limits,
-    z: 0,
     openedAt: env.now,
     cause: { by: 'here' },
   }
@@ -154,7 +161,7 @@ export const launch = command({
     const running = byUse(draft).filter((other) => other.app === app && reach(other))
     if (args.another || running.length === 0) return openApp(draft, { app }, env)
     // The latest window first; when it has the focus already, the one used longest ago.
-    const next = running[0]?.id === draft.focus ? running.at(-1) : running[0]
+    const next = running[0]?.id === focusId(draft) ? running.at(-1) : running[0]
     return next && visit(draft, next)
   },
 })
@@ -170,16 +177,16 @@ export const cycle = command({
   group,
   args: { app: maybeId(), back: boolean() },
   can: (state, args) => {
-    const app = args.app ?? state.windows[state.focus ?? '']?.app
+    const app = args.app ?? focusedWindow(state)?.app
     if (!app) return no('No window has the focus. Click one first.')
-    const others = byUse(state).filter((other) => other.app === app && other.id !== state.focus)
+    const others = byUse(state).filter((other) => other.app === app && other.id !== focusId(state))
     return others.length > 0 || no('This app has no other window.')
   },
   run: (draft, args) => {
-    const app = args.app ?? draft.windows[draft.focus ?? '']?.app
+    const app = args.app ?? focusedWindow(draft)?.app
     // In order of opening, so that cycling meets each window once before it comes round.
     const all = Object.values(draft.windows).filter((other) => other.app === app)
-    const at = all.findIndex(({ id }) => id === draft.focus) + (args.back ? -1 : 1)
+    const at = all.findIndex(({ id }) => id === focusId(draft)) + (args.back ? -1 : 1)
     const next = all[(at + all.length) % all.length]
     return next && visit(draft, next)
   },

@@ -1,4 +1,13 @@
-import { currentId, desktop, isVisible, stack, title } from '@/core/model/selectors'
+import {
+  currentId,
+  desktop,
+  focusedWindow,
+  focusId,
+  isVisible,
+  presence,
+  stack,
+  title,
+} from '@/core/model/selectors'
 import type { Aside, State, Window } from '@/core/model/types'
 import { settleFocus } from './change'
 import { command, no, type Refusal } from './command'
@@ -21,7 +30,7 @@ const seen = (state: State): Window[] =>
 /** Minimises windows together and notes them; nothing is raised, so that all comes back exactly. */
 function minimise(draft: State, by: Aside['by'], windows: Window[]): void {
   const here = desktop(draft, currentId(draft))
-  here.aside = { by, windows: windows.map(({ id }) => id), focus: draft.focus }
+  here.aside = { by, windows: windows.map(({ id }) => id), focus: focusId(draft) }
   for (const one of windows) one.minimised = true
   settleFocus(draft)
 }
@@ -35,7 +44,7 @@ function bringBack(draft: State): number {
   delete here.aside
   const focused = focus ? draft.windows[focus] : undefined
   if (focused && isVisible(draft, focused)) {
-    draft.focus = focused.id
+    presence(draft).focus = focused.id
     here.focus = focused.id
   } else settleFocus(draft)
   return back.length
@@ -75,7 +84,7 @@ export const isolate = command({
   can: (state) => {
     const here = open(state)
     if (here !== true || active(state, 'isolate')) return here
-    const focused = state.windows[state.focus ?? '']
+    const focused = focusedWindow(state)
     if (!focused) return no('No window has the focus. Click one first.')
     return (
       seen(state).some(({ app }) => app !== focused.app) ||
@@ -84,7 +93,7 @@ export const isolate = command({
   },
   run: (draft) => {
     if (active(draft, 'isolate')) return { say: `Brought ${counted(bringBack(draft))} back` }
-    const focused = draft.windows[draft.focus ?? '']
+    const focused = focusedWindow(draft)
     if (!focused) return
     const others = seen(draft).filter(({ app }) => app !== focused.app)
     minimise(draft, 'isolate', [...others, ...putAside(draft)])

@@ -7,25 +7,25 @@ import {
   current,
   currentId,
   desktop,
+  focusedWindow,
+  focusId,
   isVisible,
+  presence,
+  shownOn,
   stack,
   title,
   window,
 } from '@/core/model/selectors'
+import { raise, standOn } from '@/core/model/stacking'
 import type { Desktop, DesktopId, State, Window, WindowId } from '@/core/model/types'
 import { EVERY } from '@/core/model/types'
 import type { Env } from './command'
 import { NAME_MOST } from './places'
 
-/** Puts a window on top. */
-export function raise(draft: State, id: WindowId): void {
-  window(draft, id).z = ++draft.top
-}
-
 /** Gives a window the focus and puts it on top. It must be visible. */
 export function focusOn(draft: State, id: WindowId): void {
-  if (window(draft, id).z !== draft.top) raise(draft, id)
-  draft.focus = id
+  raise(draft, id)
+  presence(draft).focus = id
   current(draft).focus = id
 }
 
@@ -35,11 +35,11 @@ export function focusOn(draft: State, id: WindowId): void {
  * an empty desktop would act on it everywhere.
  */
 export function settleFocus(draft: State): void {
-  const focused = draft.focus ? draft.windows[draft.focus] : undefined
+  const focused = focusedWindow(draft)
   if (focused && isVisible(draft, focused)) return
   const here = currentId(draft)
   const next = stack(draft, here).find((other) => other.desktop === here && isVisible(draft, other))
-  draft.focus = null
+  presence(draft).focus = null
   desktop(draft, here).focus = null
   if (next) focusOn(draft, next.id)
 }
@@ -55,15 +55,15 @@ export function goTo(draft: State, id: DesktopId): void {
 
 /** Shows a desktop and leaves the focus to the caller. Returns whether another was shown before. */
 export function show(draft: State, id: DesktopId): boolean {
-  const display = draft.displays[draft.display]
-  if (!display || display.shows === id) return false
-  const other = Object.values(draft.displays).find(
-    ({ connected, shows }) => connected && shows === id,
-  )
-  if (other) draft.display = other.id
-  else display.shows = id
-  draft.visited = [id, ...draft.visited.filter((visited) => visited !== id)]
-  draft.focus = null
+  if (currentId(draft) === id) return false
+  const other = draft.displayOrder.find((display) => shownOn(draft, display) === id)
+  if (other) draft.display = other
+  const { visited } = presence(draft)
+  draft.presence[draft.display] = {
+    shows: id,
+    focus: null,
+    visited: [id, ...visited.filter((before) => before !== id)],
+  }
   return true
 }
 
@@ -136,10 +136,7 @@ export function putBack(draft: State, id: WindowId): void {
   list.splice(list.indexOf(id), 1)
   list.splice(origin.at, 0, id)
   returned.minimised = origin.minimised
-  const taken = Object.values(draft.windows).some(
-    ({ id: other, z }) => other !== id && z === origin.z,
-  )
-  if (!taken) returned.z = origin.z
+  standOn(draft, id, origin.on)
   if (origin.focused && origin.desktop !== EVERY) desktop(draft, origin.desktop).focus = id
 }
 
@@ -148,9 +145,11 @@ export function removeDesktops(draft: State, ids: DesktopId[], into: DesktopId):
   const gone = new Set(ids)
   for (const id of ids) delete draft.desktops[id]
   draft.order = draft.order.filter((id) => !gone.has(id))
-  draft.visited = draft.visited.filter((id) => !gone.has(id))
-  for (const display of Object.values(draft.displays))
-    if (gone.has(display.shows)) display.shows = into
+  for (const presence of Object.values(draft.presence)) {
+    if (gone.has(presence.shows)) presence.shows = into
+    const others = presence.visited.filter((id) => !gone.has(id) && id !== presence.shows)
+    presence.visited = [presence.shows, ...others]
+  }
   for (const home of draft.homes) if (gone.has(home.desktop)) home.desktop = into
   for (const { window: closed } of draft.closed)
     if (closed.desktop !== EVERY && gone.has(closed.desktop)) closed.desktop = into
@@ -190,6 +189,6 @@ export function nameLetters(draft: State): void {
 
 /** The window a command is about: the one named, or the focused one. */
 export function subject(state: State, id: string | undefined): Window | undefined {
-  const named = id ?? state.focus ?? ''
+  const named = id ?? focusId(state) ?? ''
   return Object.hasOwn(state.windows, named) ? state.windows[named] : undefined
 }

@@ -65,6 +65,8 @@ export interface Result {
   say?: string
   /** For people who do not see the page. */
   announce?: string
+  /** What it is a part of: steps with the same one after each other are one step. */
+  act?: string
   journal?: Omit<JournalEvent, 'at' | 'by'>[]
   show?: View
 }

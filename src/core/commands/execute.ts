@@ -1,5 +1,6 @@
 import { create } from 'mutative'
 import { ValidationError } from 'yup'
+import { changesBetween } from '@/core/history/changes'
 import { type History, record, redo, undo } from '@/core/history/history'
 import type { JournalEvent } from '@/core/journal/events'
 import { check } from '@/core/model/check'
@@ -46,10 +47,15 @@ export function execute(session: Session, id: string, args: object, env: Env): O
   const can = command.can?.(session.state, given, env) ?? true
   if (can !== true) return { ok: false, ...can }
   let result: Result = {}
-  const state = create(session.state, (draft) => {
-    result = command.run?.(draft, given, env) ?? {}
-  })
-  const [broken] = check(state, session.state)
+  const [state, touched] = create(
+    session.state,
+    (draft) => {
+      result = command.run?.(draft, given, env) ?? {}
+    },
+    { enablePatches: true },
+  )
+  const changes = changesBetween(session.state, state, touched)
+  const [broken] = check(state, session.state, changes)
   if (broken)
     return {
       ok: false,
@@ -57,16 +63,22 @@ export function execute(session: Session, id: string, args: object, env: Env): O
       broken,
     }
   // A command that only went somewhere says nothing and is no step.
-  const step = command.step && state !== session.state && result.say !== undefined
+  const { say, act } = result
+  const step = command.step && changes !== null && say !== undefined
   return {
     ok: true,
     session: {
       state,
       history: step
-        ? record(session.history, session.state, state, result.say ?? '', command.documents)
+        ? record(session.history, session.state, state, {
+            changes,
+            say,
+            documents: command.documents,
+            act,
+          })
         : session.history,
     },
-    say: result.say,
+    say,
     announce: result.announce,
     show: result.show,
     journal: told(result.journal, env),

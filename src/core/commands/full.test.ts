@@ -1,5 +1,5 @@
 import { check } from '@/core/model/check'
-import { currentId, shownFrame, window as windowOf } from '@/core/model/selectors'
+import { currentId, focusId, shownFrame, window as windowOf } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
 import { World } from '@/core/testing/world'
 
@@ -14,11 +14,12 @@ function office() {
 }
 
 /** What a round trip has to give back exactly; ids and times of the desktop made are its own. */
-const arranged = ({ windows, order, focus, desktops }: State) => ({
-  order,
-  focus,
-  desktops,
-  windows: Object.values(windows).map(({ cause: _cause, ...rest }) => rest),
+const arranged = (state: State) => ({
+  order: state.order,
+  focus: focusId(state),
+  desktops: state.desktops,
+  stacking: state.stacking,
+  windows: Object.values(state.windows).map(({ cause: _cause, ...rest }) => rest),
 })
 
 const here = (world: World) => world.state.desktops[currentId(world.state)]
@@ -62,7 +63,7 @@ test('where a window came from is followed when it is folded meanwhile', () => {
   world.run('desktop.fold', { desktop: 'first', into: field })
   world.run('window.solo')
   expect(windowOf(world.state, two).desktop).toBe(field)
-  expect(world.state.focus).toBe(two)
+  expect(focusId(world.state)).toBe(two)
   expect(check(world.state)).toEqual([])
 })
 
@@ -110,7 +111,7 @@ test('a window on every desktop is not shown on a solo, and goes solo and back i
   const { world, one, two } = office()
   world.run('window.everywhere', { window: one })
   world.run('window.solo', { window: two })
-  expect(world.state.focus).toBe(two)
+  expect(focusId(world.state)).toBe(two)
   world.run('window.focus', { window: one })
   expect(currentId(world.state)).toBe('first')
   world.run('window.solo')
@@ -139,7 +140,7 @@ test('sweep minimises everything here and brings back exactly that', () => {
   world.run('window.minimise', { window: one })
   const before = arranged(world.state)
   expect(world.run('windows.sweep').say).toBe('Swept 2 windows')
-  expect(world.state.focus).toBeNull()
+  expect(focusId(world.state)).toBeNull()
   expect(world.run('windows.sweep').say).toBe('Brought 2 windows back')
   expect(arranged(world.state)).toEqual(before)
   world.run('windows.sweep')
@@ -155,7 +156,7 @@ test('isolate leaves only the windows of this app, and brings the others back', 
   const before = arranged(world.state)
   world.run('windows.isolate')
   expect(windowOf(world.state, dial).minimised).toBe(true)
-  expect(world.state.focus).toBe(two)
+  expect(focusId(world.state)).toBe(two)
   world.run('windows.isolate')
   expect(arranged(world.state)).toEqual(before)
   world.run('windows.sweep')

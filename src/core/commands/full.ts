@@ -1,7 +1,16 @@
 import { number } from 'yup'
 import { maybeId } from '@/core/formats/shape'
 import { clamp } from '@/core/geometry/rect'
-import { currentId, desktop, isVisible, openDesktop, title, window } from '@/core/model/selectors'
+import {
+  currentId,
+  desktop,
+  isVisible,
+  openDesktop,
+  presence,
+  title,
+  window,
+} from '@/core/model/selectors'
+import { below } from '@/core/model/stacking'
 import { type Desktop, EVERY, type State, type Window } from '@/core/model/types'
 import {
   asName,
@@ -45,7 +54,7 @@ function fill(draft: State, full: Desktop, found: Window): void {
     [found.id]: {
       desktop: from,
       at: list.indexOf(found.id),
-      z: found.z,
+      on: below(draft, found.id),
       minimised: found.minimised,
       focused: from !== EVERY && desktop(draft, from).focus === found.id,
     },
@@ -83,7 +92,7 @@ function leave(draft: State, full: Desktop, front: Window): string {
   const went = currentId(draft) === full.id && show(draft, back)
   for (const id of ids) putBack(draft, id)
   const remembered = draft.windows[desktop(draft, back).focus ?? '']
-  if (went && remembered && isVisible(draft, remembered)) draft.focus = remembered.id
+  if (went && remembered && isVisible(draft, remembered)) presence(draft).focus = remembered.id
   else settleFocus(draft)
   return back
 }

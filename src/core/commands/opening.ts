@@ -9,6 +9,7 @@ import {
   stack,
   title,
 } from '@/core/model/selectors'
+import { raise } from '@/core/model/stacking'
 import {
   type AppFacts,
   type DesktopId,
@@ -23,7 +24,8 @@ import type { Result } from './command'
 
 /** Puts a window where it lives, on top. Its document must exist. */
 export function openWindow(draft: State, opened: Window): void {
-  draft.windows[opened.id] = { ...opened, z: ++draft.top }
+  draft.windows[opened.id] = opened
+  raise(draft, opened.id)
   const document = draft.documents[opened.document]
   if (document?.discarded) {
     delete document.discarded

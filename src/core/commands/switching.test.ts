@@ -1,4 +1,4 @@
-import { currentId, lastId } from '@/core/model/selectors'
+import { currentId, focusId, lastId } from '@/core/model/selectors'
 import { World } from '@/core/testing/world'
 
 /** first, then A, B, C. */
@@ -46,11 +46,11 @@ test('focus returns to the window that had it when the desktop was left', () => 
   const [one, two] = [world.open(), world.open()]
   world.run('window.focus', { window: one })
   world.run('desktop.go', { to: 'next' })
-  expect(world.state.focus).toBeNull()
+  expect(focusId(world.state)).toBeNull()
   world.run('desktop.go', { to: 'last' })
-  expect(world.state.focus).toBe(one)
+  expect(focusId(world.state)).toBe(one)
   world.run('window.minimise')
-  expect(world.state.focus).toBe(two)
+  expect(focusId(world.state)).toBe(two)
 })
 
 test('send stays, carry goes along, new makes a desktop; the frame is untouched', () => {
@@ -59,10 +59,10 @@ test('send stays, carry goes along, new makes a desktop; the frame is untouched'
   const { frame } = world.state.windows[window] ?? {}
   expect(world.run('window.send', { to: a }).say).toBe('Sent “Note” to Aero')
   expect(currentId(world.state)).toBe('first')
-  expect(world.state.focus).toBeNull()
+  expect(focusId(world.state)).toBeNull()
   world.run('window.carry', { window, to: 'new' })
   expect(world.state.windows[window]?.desktop).toBe(currentId(world.state))
-  expect(world.state.focus).toBe(window)
+  expect(focusId(world.state)).toBe(window)
   expect(world.state.windows[window]?.frame).toEqual(frame)
   expect(world.refusal('window.send', { to: currentId(world.state) })).toContain('already')
 })

@@ -1,5 +1,5 @@
 import { check } from '@/core/model/check'
-import { currentId, shownFrame } from '@/core/model/selectors'
+import { currentId, focusId, shownFrame } from '@/core/model/selectors'
 import type { AppFacts } from '@/core/model/types'
 import { APPS, World } from '@/core/testing/world'
 
@@ -64,7 +64,7 @@ test('closed windows come back where they were, the last 25, latest first', () =
   world.run('desktop.go', { to: other })
   world.run('window.reopen')
   expect(currentId(world.state)).toBe('first')
-  expect(world.state.focus).toBe(id)
+  expect(focusId(world.state)).toBe(id)
   expect(world.state.windows[id]?.frame).toEqual(frame)
   expect(before?.desktop).toBe('first')
 })
@@ -110,14 +110,14 @@ test('an app on a number key: opens, then goes to its latest window, again cycle
   const world = new World({ ...state, slots: Array(9).fill(null) })
   world.run('app.slot', { app: 'notes', slot: 7 })
   world.run('app.launch', { slot: 7 })
-  const one = world.state.focus
+  const one = focusId(world.state)
   world.run('app.launch', { slot: 7, another: true })
-  const two = world.state.focus
+  const two = focusId(world.state)
   expect(two).not.toBe(one)
   world.run('app.launch', { slot: 7 })
-  expect(world.state.focus).toBe(one)
+  expect(focusId(world.state)).toBe(one)
   world.run('app.launch', { slot: 7 })
-  expect(world.state.focus).toBe(two)
+  expect(focusId(world.state)).toBe(two)
   expect(world.refusal('app.launch', { slot: 9 })).toContain('No app is on key 9')
   expect(world.refusal('app.launch', { app: 'chess' })).toContain('There are: notes, dial')
 })
@@ -148,7 +148,7 @@ test('with the setting to open here, picking an app leaves its windows elsewhere
   world.run('settings.set', { launch: 'here' })
   world.run('desktop.go', { to: field })
   world.run('app.launch', { app: 'notes' })
-  expect(world.state.desktops[field ?? '']?.windows).toEqual([world.state.focus])
+  expect(world.state.desktops[field ?? '']?.windows).toEqual([focusId(world.state)])
   world.run('app.launch', { app: 'notes' })
   expect(Object.keys(world.state.windows)).toHaveLength(2)
 })

@@ -3,12 +3,14 @@ import { DIRECTIONS, type Direction, nearest } from '@/core/geometry/direction'
 import { reachable } from '@/core/geometry/rect'
 import {
   currentId,
+  focusedWindow,
   isVisible,
   openDesktop,
   shownFrame,
   stack,
   window,
 } from '@/core/model/selectors'
+import { unstacked } from '@/core/model/stacking'
 import { CLOSED_KEPT, EVERY, type State } from '@/core/model/types'
 import { focusOn, forget, goTo, settleFocus, settleFull, takeOff } from './change'
 import { command, no } from './command'
@@ -53,6 +55,7 @@ export const close = command({
     takeOff(draft, found.id)
     for (const other of Object.values(draft.desktops)) forget(other, found.id)
     delete draft.windows[found.id]
+    unstacked(draft, found.id)
     settleFull(draft, lives)
     draft.closed = [{ window: { ...found, desktop: returns }, at: env.now }, ...draft.closed].slice(
       0,
@@ -118,7 +121,7 @@ const WHERE = { left: 'to the left', right: 'to the right', up: 'above', down: '
 /** The nearest window seen in a direction from the focused one; the topmost when none has focus. */
 function toward(state: State, direction: Direction): string | undefined {
   const seen = stack(state, currentId(state)).filter((other) => isVisible(state, other))
-  const from = state.windows[state.focus ?? '']
+  const from = focusedWindow(state)
   if (!from) return seen[0]?.id
   const others = seen.filter(({ id }) => id !== from.id)
   const at = nearest(

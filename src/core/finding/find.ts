@@ -1,6 +1,6 @@
 import { matchSorter } from 'match-sorter'
 import { registry } from '@/core/commands/registry'
-import { byUse, desktop, title } from '@/core/model/selectors'
+import { byUse, desktop, presence, title } from '@/core/model/selectors'
 import type { AppFacts, DocumentId, State, WindowId } from '@/core/model/types'
 import { CHOICES, named } from '@/core/settings/choices'
 
@@ -197,7 +197,10 @@ export function everything(
 
 /** The desktops as answers to “where to?”, latest visited first; for moves also a new one. */
 export function desktopsFor(state: State, command: string, args: Record<string, unknown>): Found[] {
-  const order = [...state.visited, ...state.order.filter((id) => !state.visited.includes(id))]
+  const order = [
+    ...presence(state).visited,
+    ...state.order.filter((id) => !presence(state).visited.includes(id)),
+  ]
   const answers = order.map((id): Found => {
     const { name, letter } = desktop(state, id)
     return {

@@ -1,4 +1,5 @@
 import { check } from '@/core/model/check'
+import { arriving } from '@/core/model/initial'
 import type { State } from '@/core/model/types'
 import { World } from '@/core/testing/world'
 import { difference, merge } from './merge'
@@ -23,21 +24,19 @@ test('where a window fills the desktop in the file, windows from here go to an o
   // In the file, as it was made elsewhere, the second window is not there and the first is alone.
   delete file.windows[other]
   file.closed = []
-  file.visited = file.visited.filter((id) => id !== desktop)
-  file.visited.unshift('first')
-  for (const display of Object.values(file.displays)) display.shows = 'first'
-  file.focus = null
+  file.stacking = file.stacking.filter((id) => id !== other)
+  file.presence.near = arriving('first')
   Object.assign(shared ?? {}, {
     kind: 'solo',
     windows: [alone],
     focus: null,
     origins: {
-      [alone]: { desktop: 'first', at: 0, z: 1, minimised: false, focused: false },
+      [alone]: { desktop: 'first', at: 0, on: null, minimised: false, focused: false },
     },
   })
   expect(check(file)).toEqual([])
   const merged = merge(world.state, file)
-  expect(check({ ...merged, focus: null })).toEqual([])
+  expect(check({ ...merged, presence: { near: arriving('first') } })).toEqual([])
   expect(merged.desktops[desktop]?.windows).toEqual([alone])
   expect(merged.windows[other]?.desktop).toBe('first')
   expect(merged.closed[0]?.window.desktop).toBe('first')
@@ -52,14 +51,13 @@ test('a display that is only here does not show what another shows already', () 
   if (!near) throw new Error('no display')
   const both: State = {
     ...world.state,
-    displays: { near, tall: { ...near, id: 'tall', name: 'Tall', shows: 'first' } },
+    displays: { near, tall: { ...near, id: 'tall', name: 'Tall' } },
+    presence: { ...world.state.presence, tall: arriving('first') },
     displayOrder: ['near', 'tall'],
   }
   expect(check(both)).toEqual([])
   const file = structuredClone(world.state)
-  file.displays.near = { ...near, shows: 'first' }
-  file.visited = ['first', desktop]
-  file.focus = null
+  file.presence.near = { ...arriving('first'), visited: ['first', desktop] }
   const merged = merge(both, file)
   expect(check(merged)).toEqual([])
   expect(merged.displays.tall?.connected).toBe(false)

@@ -1,5 +1,4 @@
 import { CLOSED_KEPT, EVERY, type State } from '@/core/model/types'
-import { renumbered } from './shelfFile'
 
 /**
  * The state with a file's brought in. Whatever has the same id becomes as in the file,
@@ -7,18 +6,8 @@ import { renumbered } from './shelfFile'
  */
 export function merge(here: State, file: State): State {
   const windows = { ...here.windows }
-  const top = Math.max(here.top, file.top)
   const moved = new Set(Object.keys(file.windows))
-  // Windows only here keep their order among themselves, below those of the file.
-  const kept = Object.values(here.windows)
-    .filter(({ id }) => !moved.has(id))
-    .sort((a, b) => a.z - b.z)
-  const offset = kept.length
-  kept.forEach((window, index) => {
-    windows[window.id] = { ...window, z: index + 1 }
-  })
-  for (const window of Object.values(file.windows))
-    windows[window.id] = offset ? { ...window, z: window.z + offset } : window
+  Object.assign(windows, file.windows)
   const stays = (id: string) => !moved.has(id)
   const desktops = { ...file.desktops }
   // What a window fills in the file takes no other: those that are only here go to an open one.
@@ -48,14 +37,17 @@ export function merge(here: State, file: State): State {
     if (windows[window.id] || file.closed.some((other) => other.window.id === window.id)) return []
     return { ...closed, window: { ...window, desktop: lands(window.desktop) } }
   })
-  return renumbered({
+  const displays = withSizes(file, here)
+  return {
     ...file,
-    displays: withSizes(file.displays, here.displays),
+    displays,
+    presence: presences(displays, file, here),
     desktops,
     order: [...file.order, ...onlyHere],
     windows,
     everywhere: [...file.everywhere, ...here.everywhere.filter(stays)],
-    visited: [...file.visited, ...here.visited.filter((id) => !file.visited.includes(id))],
+    // Windows only here keep their order among themselves, below those of the file.
+    stacking: [...here.stacking.filter(stays), ...file.stacking],
     closed: [...file.closed.filter(({ window }) => !windows[window.id]), ...closedHere].slice(
       0,
       CLOSED_KEPT,
@@ -66,22 +58,35 @@ export function merge(here: State, file: State): State {
     ],
     apps: { ...here.apps, ...file.apps },
     documents: { ...here.documents, ...file.documents },
-    top: top + offset,
-  })
+  }
 }
 
 /**
  * Displays as the file has them, but of the size they physically have here. One that is only here
  * and would show what another shows is left unplugged.
  */
-function withSizes(theirs: State['displays'], ours: State['displays']): State['displays'] {
-  const displays = { ...theirs }
-  const shown = new Set(Object.values(theirs).map(({ shows }) => shows))
-  for (const [id, display] of Object.entries(ours))
-    displays[id] ??= shown.has(display.shows) ? { ...display, connected: false } : display
-  for (const [id, { width, height }] of Object.entries(ours))
+function withSizes(file: State, here: State): State['displays'] {
+  const displays = { ...file.displays }
+  const shown = new Set(Object.keys(displays).map((id) => file.presence[id]?.shows))
+  for (const [id, display] of Object.entries(here.displays))
+    displays[id] ??= shown.has(here.presence[id]?.shows)
+      ? { ...display, connected: false }
+      : display
+  for (const [id, { width, height }] of Object.entries(here.displays))
     if (displays[id]) displays[id] = { ...displays[id], width, height }
   return displays
+}
+
+/** Where one is as in the file, with what was only visited here after it. */
+function presences(displays: State['displays'], file: State, here: State): State['presence'] {
+  return Object.fromEntries(
+    Object.keys(displays).flatMap((id) => {
+      const [theirs, ours] = [file.presence[id], here.presence[id]]
+      if (!theirs) return ours ? [[id, { ...ours, focus: null }]] : []
+      const others = ours?.visited.filter((visited) => !theirs.visited.includes(visited)) ?? []
+      return [[id, { ...theirs, visited: [...theirs.visited, ...others] }]]
+    }),
+  )
 }
 
 export interface Difference {

@@ -1,7 +1,7 @@
-import { initialState } from '@/core/model/initial'
+import { arriving, initialState } from '@/core/model/initial'
+import { isObject } from './shape'
 
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value)
+type Given = Record<string, unknown>
 
 /** What version 2 added to the state of version 1, with the values that leave all as it was. */
 const { columns, apps } = initialState()
@@ -9,19 +9,80 @@ const ADDED = { columns, apps }
 
 /**
  * A state as written by any earlier version in the shape of this one: what it did not have yet is
- * filled in, nothing that is there is changed. Anything that is not a state is left as it is.
+ * filled in, what stood elsewhere is brought to its place. Anything that is not a state is left as
+ * it is.
  */
 export function migrated(state: unknown): unknown {
   if (!isObject(state)) return state
   const settings = isObject(state.settings)
     ? { ...initialState().settings, ...state.settings }
     : state.settings
-  const desktops = isObject(state.desktops)
-    ? Object.fromEntries(Object.entries(state.desktops).map(([id, given]) => [id, kinded(given)]))
-    : state.desktops
-  return { ...ADDED, ...state, settings, desktops }
+  const desktops = each(state.desktops, (desktop) => ({ kind: 'open', ...desktop }))
+  return isOlder(state)
+    ? parted({ ...ADDED, ...state, settings, desktops })
+    : { ...state, settings }
 }
 
-/** Desktops of version 1 were all open. */
-const kinded = (desktop: unknown): unknown =>
-  isObject(desktop) ? { kind: 'open', ...desktop } : desktop
+/** Whether a state was written before version 3: its next changes cannot be applied to it. */
+export const isOlder = (state: unknown): boolean => isObject(state) && !('stacking' in state)
+
+/**
+ * Version 3 keeps the stacking apart from the windows, and where the person is apart from the
+ * displays: before, a window had a height, a display what it shows, and there was one focus.
+ */
+function parted(state: Given): Given {
+  const { focus, visited, top: _top, ...rest } = state
+  const heights = heightsOf(state.windows)
+  const stacking = heights.map(([id]) => id)
+  const shows = isObject(state.displays) ? state.displays : {}
+  const presence = Object.fromEntries(
+    Object.entries(shows).map(([id, display]) => {
+      const there = arriving(isObject(display) ? String(display.shows) : '')
+      return [id, id === state.display ? { ...there, focus, visited } : there]
+    }),
+  )
+  return {
+    presence,
+    ...rest,
+    stacking,
+    windows: each(state.windows, ({ z: _z, ...window }) => window),
+    displays: each(state.displays, ({ shows: _shows, ...display }) => display),
+    desktops: each(state.desktops, (desktop) =>
+      isObject(desktop.origins)
+        ? { ...desktop, origins: each(desktop.origins, (origin) => stoodOn(origin, heights)) }
+        : desktop,
+    ),
+    closed: Array.isArray(state.closed)
+      ? state.closed.map((closed) => (isObject(closed) ? { ...closed, ...flat(closed) } : closed))
+      : state.closed,
+  }
+}
+
+/** The windows with their heights, the lowest first. */
+function heightsOf(windows: unknown): [string, number][] {
+  const all = isObject(windows) ? Object.entries(windows) : []
+  return all
+    .map(([id, window]): [string, number] => [id, Number(isObject(window) ? window.z : 0) || 0])
+    .sort(([, a], [, b]) => a - b)
+}
+
+/** Where a window of a solo or a pair goes back to was a height; now it is the window below. */
+function stoodOn({ z, ...origin }: Given, heights: [string, number][]): Given {
+  const below = heights.findLast(([, height]) => height < Number(z))
+  return { ...origin, on: below?.[0] ?? null }
+}
+
+/** A closed window without the height it had. */
+function flat(closed: Given): Given {
+  if (!isObject(closed.window)) return {}
+  const { z: _z, ...window } = closed.window
+  return { window }
+}
+
+/** All objects by id changed; what is not an object stays as it is. */
+const each = (objects: unknown, change: (object: Given) => Given): unknown =>
+  isObject(objects)
+    ? Object.fromEntries(
+        Object.entries(objects).map(([id, one]) => [id, isObject(one) ? change(one) : one]),
+      )
+    : objects

@@ -1,6 +1,6 @@
 import { reachable } from '@/core/geometry/rect'
 import { check } from '@/core/model/check'
-import { initialState, newDesktop } from '@/core/model/initial'
+import { arriving, initialState, newDesktop } from '@/core/model/initial'
 import { isVisible } from '@/core/model/selectors'
 import {
   CLOSED_KEPT,
@@ -15,7 +15,6 @@ import {
 } from '@/core/model/types'
 import { migrated } from './migrations'
 import { isObject, LISTS, OBJECTS, objectProblem, problemOf, WHOLES } from './shape'
-import { renumbered } from './shelfFile'
 
 /** What could be read of a state that cannot be read whole. */
 export interface Salvaged {
@@ -54,7 +53,7 @@ export function salvage(parsed: unknown): Salvaged | null {
       return [part, sound ? given[part] : first[part as keyof State]]
     }),
   ) as Pick<State, keyof typeof WHOLES>
-  const state = renumbered(agreed({ ...objects, ...lists, ...wholes }, lost))
+  const state = agreed({ ...objects, ...lists, ...wholes }, lost)
   return check(state).length === 0 ? { state, lost } : null
 }
 
@@ -150,23 +149,31 @@ function settleDisplays(state: State): void {
   if (Object.keys(state.displays).length === 0)
     state.displays = structuredClone(initialState().displays)
   const shown = new Set<string>()
+  const presence: State['presence'] = {}
   for (const display of Object.values(state.displays)) {
+    const there = state.presence[display.id] ?? arriving('')
+    presence[display.id] = there
     if (!display.connected) continue
     const free = () => state.order.find((id) => !shown.has(id))
-    if (!state.desktops[display.shows] || shown.has(display.shows)) {
+    if (!state.desktops[there.shows] || shown.has(there.shows)) {
       const other = free()
-      if (other) display.shows = other
+      if (other) there.shows = other
       else display.connected = false
     }
-    if (display.connected) shown.add(display.shows)
+    if (display.connected) shown.add(there.shows)
   }
   const all = Object.values(state.displays)
   const near = all.find(({ connected }) => connected) ?? all[0]
   if (near && !all.some(({ connected }) => connected)) {
     near.connected = true
-    near.shows = state.order[0] ?? near.shows
+    presence[near.id] = arriving(state.order[0] ?? '')
   }
   if (near && !state.displays[state.display]?.connected) state.display = near.id
+  for (const there of Object.values(presence)) {
+    const visited = there.visited.filter((id) => id !== there.shows && state.desktops[id])
+    there.visited = [...(state.desktops[there.shows] ? [there.shows] : []), ...new Set(visited)]
+  }
+  state.presence = presence
   state.displayOrder = [...new Set([...state.displayOrder, ...Object.keys(state.displays)])].filter(
     (id) => state.displays[id],
   )
@@ -174,12 +181,12 @@ function settleDisplays(state: State): void {
 
 function settleWindows(state: State, lost: string[]): void {
   const openId = state.order.find((id) => state.desktops[id]?.kind === 'open') ?? ''
-  const all = Object.values(state.windows).sort((a, b) => a.z - b.z)
+  const known = new Set(state.stacking.filter((id) => state.windows[id]))
+  const all = Object.values(state.windows)
+  state.stacking = [...known, ...all.map(({ id }) => id).filter((id) => !known.has(id))]
   const listed = new Map<string, string[]>()
   let moved = 0
-  let height = 0
   for (const window of all) {
-    window.z = ++height
     if (window.desktop !== EVERY && !state.desktops[window.desktop]) {
       window.desktop = openId
       moved++
@@ -195,20 +202,21 @@ function settleWindows(state: State, lost: string[]): void {
     }
     listed.set(window.desktop, [...(listed.get(window.desktop) ?? []), window.id])
   }
-  state.top = height
   if (moved) tell(lost, moved, 'desktop of a window')
   const inOrder = (before: string[], lives: string): string[] => {
     const here = listed.get(lives) ?? []
-    const known = [...new Set(before)].filter((id) => here.includes(id))
-    return [...known, ...here.filter((id) => !known.includes(id))]
+    const sound = [...new Set(before)].filter((id) => here.includes(id))
+    return [...sound, ...here.filter((id) => !sound.includes(id))]
   }
   for (const desktop of Object.values(state.desktops)) {
     desktop.windows = inOrder(desktop.windows, desktop.id)
     if (desktop.focus && !state.windows[desktop.focus]) desktop.focus = null
   }
   state.everywhere = inOrder(state.everywhere, EVERY)
-  const focused = state.windows[state.focus ?? '']
-  if (!focused || !isVisible(state, focused)) state.focus = null
+  for (const there of Object.values(state.presence)) {
+    const focused = state.windows[there.focus ?? '']
+    if (!focused || !isVisible(state, focused)) there.focus = null
+  }
 }
 
 /** Size and place as the app's limits and the display allow. */
@@ -223,9 +231,6 @@ function fitted(state: State, window: Window): void {
 }
 
 function settleLists(state: State): void {
-  const here = state.displays[state.display]?.shows ?? ''
-  const visited = state.visited.filter((id) => id !== here && state.desktops[id])
-  state.visited = [here, ...new Set(visited)]
   const lives = (id: string) => id === EVERY || state.desktops[id]?.kind === 'open'
   state.closed = state.closed
     .filter(({ window }) => !state.windows[window.id] && lives(window.desktop))

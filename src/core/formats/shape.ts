@@ -46,13 +46,6 @@ const coordinate = () => number().required().min(-1e6).max(1e6)
 const length = () => number().required().positive().max(LONGEST)
 /** Milliseconds since 1970, as far as dates go. */
 const moment = () => number().required().min(0).max(8.64e15)
-/** Heights grow by one with every raise; far below where numbers stop being exact. */
-const height = () =>
-  number()
-    .integer()
-    .required()
-    .min(-(2 ** 50))
-    .max(2 ** 50)
 const flag = () => boolean().required()
 const cell = number().integer().min(0).max(2).required()
 const span = { top: cell, left: cell, bottom: cell, right: cell }
@@ -73,7 +66,6 @@ const window = object({
     maxWidth: number().positive().min(ref('minWidth')).max(LONGEST),
     maxHeight: number().positive().min(ref('minHeight')).max(LONGEST),
   }).required(),
-  z: height(),
   openedAt: moment(),
   cause: object({
     by: string().oneOf(['home', 'here', 'hand', 'fold']).required(),
@@ -81,10 +73,16 @@ const window = object({
     name: string(),
   }).default(undefined),
 })
+/** Objects that do not have the id they stand at. */
+const byId = (schema: Schema) =>
+  mixed().test('by id', (value, { createError, path }) => {
+    const problem = value === undefined ? null : objectsProblem(value, schema, false)
+    return problem ? createError({ path: `${path}.${problem.path}`, message: problem.why }) : true
+  })
 const origin = object({
   desktop: id(),
   at: number().integer().required().min(-1).max(1e6),
-  z: height(),
+  on: maybeId().nullable().defined(),
   minimised: flag(),
   focused: flag(),
 })
@@ -92,10 +90,7 @@ const desktop = object({
   id: id(),
   name: string().required().max(300),
   kind: string().oneOf(['open', 'solo', 'pair']).required(),
-  origins: mixed().test('origins', (value, { createError, path }) => {
-    const problem = value === undefined ? null : objectsProblem(value, origin, false)
-    return problem ? createError({ path: `${path}.${problem.path}`, message: problem.why }) : true
-  }),
+  origins: byId(origin),
   divider: number().min(0.2).max(0.8),
   aside: object({
     by: string().oneOf(['sweep', 'isolate']).required(),
@@ -119,7 +114,11 @@ const display = object({
   x: coordinate(),
   y: coordinate(),
   connected: flag(),
+})
+const presence = object({
   shows: id(),
+  focus: maybeId().nullable().defined(),
+  visited: array(id()).required(),
 })
 const documentInfo = object({
   id: id(),
@@ -189,10 +188,9 @@ export const WHOLES = {
   everywhere: array(id()).required(),
   displayOrder: array(id()).required(),
   display: id(),
-  focus: maybeId().nullable().defined(),
-  visited: array(id()).required(),
+  presence: byId(presence).required(),
   slots: array(maybeId().nullable().defined()).required().length(9),
-  top: height(),
+  stacking: array(id()).required(),
   settings: settings.required(),
 } satisfies Record<string, Schema>
 

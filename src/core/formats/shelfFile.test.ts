@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { check } from '@/core/model/check'
+import version2 from '@/core/testing/version2.json'
 import { World } from '@/core/testing/world'
 import { difference, merge } from './merge'
 import { BadShelfFile, readShelfFile, shelfFile } from './shelfFile'
@@ -95,20 +96,39 @@ test('a bad file is refused with what is wrong and where', () => {
   expect(
     problem(
       without((file) => {
-        file.state.visited = ['nowhere']
+        file.state.presence.near.visited = ['nowhere']
       }),
     ),
   ).toContain('contradict')
 })
 
 test('a file of the first version is read: what it lacks is filled in', () => {
-  const world = shelf(7)
-  const file = JSON.parse(text(world))
-  file.version = 1
-  delete file.state.columns
-  delete file.state.settings.trail
-  delete file.state.settings.wrapRows
-  expect(readShelfFile(JSON.stringify(file)).state).toEqual(world.state)
+  const { file } = structuredClone(version2)
+  const { columns: _columns, settings, ...state } = file.state
+  const { trail: _trail, wrapRows: _wrapRows, ...some } = settings
+  const first = { ...file, version: 1, state: { ...state, settings: some } }
+  expect(readShelfFile(JSON.stringify(first)).state).toEqual(
+    readShelfFile(JSON.stringify(file)).state,
+  )
+})
+
+test('a file of the second version is read: heights become the stack, what displays show stands apart', () => {
+  const { state } = readShelfFile(JSON.stringify(version2.file))
+  expect(check(state)).toEqual([])
+  expect(state.stacking).toEqual(['window-6', 'window-8', 'window-4'])
+  expect(state.presence).toEqual({
+    near: {
+      shows: 'desktop-2',
+      focus: null,
+      visited: ['desktop-2', 'desktop-11', 'first'],
+    },
+  })
+  expect(JSON.stringify(state)).not.toMatch(/"(z|top)":/)
+  expect(state.displays.near).not.toHaveProperty('shows')
+  // A window brought back stands where it stood.
+  const world = new World(state)
+  world.run('window.solo', { window: 'window-4' })
+  expect(world.state.windows['window-4']?.desktop).toBe('first')
 })
 
 test('what is no part of a state goes no further, also when it is called as every object has it', () => {

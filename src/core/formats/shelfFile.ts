@@ -5,7 +5,7 @@ import { migrated } from './migrations'
 import { isId, isObject, PARTS, type Problem, problemOf, shortened, stateProblem } from './shape'
 
 export const FORMAT = 'kite-shelf'
-export const VERSION = 2
+export const VERSION = 3
 
 /** Content of a document as JSON: what was saved, and what was typed since. */
 export interface KeptContent {
@@ -97,36 +97,11 @@ export function readState(parsed: unknown): State {
   if (problem) throw new BadState(at({ ...problem, path: `state.${problem.path}` }))
   // What is not a part of a state goes no further, whatever it is called.
   const all = given as Record<string, unknown>
-  const state = renumbered(Object.fromEntries(PARTS.map((part) => [part, all[part]])) as never)
+  const state = Object.fromEntries(PARTS.map((part) => [part, all[part]])) as unknown as State
   const [broken] = check(state)
   if (broken) throw new BadState(`its contents contradict each other: ${shortened(broken, 200)}`)
   return state
 }
-
-/** Above this the heights of windows are counted anew from one, so that they can always grow. */
-const HIGHEST = 2 ** 31
-
-/** The state with the same stacking in small numbers, where its heights have become large. */
-export function renumbered(state: State): State {
-  if (state.top <= HIGHEST) return state
-  const heights = new Set<number>()
-  for (const { z } of Object.values(state.windows)) heights.add(z)
-  for (const { origins } of Object.values(state.desktops))
-    for (const { z } of Object.values(origins ?? {})) heights.add(z)
-  const rank = new Map([...heights].sort((a, b) => a - b).map((z, at) => [z, at + 1]))
-  const ranked = <T extends { z: number }>(one: T): T => ({ ...one, z: rank.get(one.z) ?? 0 })
-  return {
-    ...state,
-    top: rank.size,
-    windows: mapped(state.windows, ranked),
-    desktops: mapped(state.desktops, (desktop) =>
-      desktop.origins ? { ...desktop, origins: mapped(desktop.origins, ranked) } : desktop,
-    ),
-  }
-}
-
-const mapped = <T>(objects: Record<string, T>, change: (object: T) => T): Record<string, T> =>
-  Object.fromEntries(Object.entries(objects).map(([id, object]) => [id, change(object)]))
 
 function lineOf(content: string, error: unknown): string {
   const position = /position (\d+)/.exec(String(error))?.[1]

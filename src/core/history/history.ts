@@ -1,19 +1,23 @@
 import { reachable, spanFrame } from '@/core/geometry/rect'
-import type { Arrangement, Display, State } from '@/core/model/types'
+import { isVisible, shownOn, stack } from '@/core/model/selectors'
+import type { DisplayId, DocumentInfo, Presence, State, Window } from '@/core/model/types'
+import { asIn, type Changes, withChanges } from './changes'
 
-/**
- * Undo and redo by whole arrangements. The state is immutable and shares what did not change,
- * so keeping the arrangement before and after each step costs what the step touched.
- */
+/** Undo and redo by what each step changed, so that keeping a step costs what it touched. */
 export interface Step {
   /** Counts up: what belongs to a step elsewhere is found by it. */
   id: number
-  before: Arrangement
-  after: Arrangement
-  /** Of a step that changed what is known of documents. */
-  documents?: { before: State['documents']; after: State['documents'] }
   /** What happened, in words. */
   say: string
+  /** What it changed, and the same as it was before. */
+  forth: Changes
+  back: Changes
+  /** Where the person was before and after, on the display they did it on. */
+  display: DisplayId
+  from: Presence
+  to: Presence
+  /** Steps that belong together as one act have the same one. */
+  act?: string
 }
 
 export interface History {
@@ -27,29 +31,63 @@ export const emptyHistory: History = { past: [], future: [], count: 0 }
 
 const STEPS_KEPT = 200
 
-const arrangement = ({ documents: _documents, ...rest }: State): Arrangement => rest
+/** Where the person is, which is not undone, and what is known of documents, where that is no part of it. */
+const NOT_UNDONE = ['display', 'presence'] as const
 
 /**
- * Adds a step; what could be redone is gone.
+ * Adds a step; what could be redone is gone. A step of the same act as the last one becomes part
+ * of it.
+ * @param changes what it changed
  * @param documents whether what is known of documents is part of the step
  */
 export function record(
   history: History,
   before: State,
   after: State,
-  say: string,
-  documents = false,
+  {
+    changes,
+    say,
+    documents,
+    act,
+  }: {
+    changes: Changes
+    say: string
+    documents?: boolean | undefined
+    act?: string | undefined
+  },
 ): History {
-  const id = history.count + 1
+  const forth: Changes = { objects: { ...changes.objects }, parts: { ...changes.parts } }
+  for (const part of NOT_UNDONE) delete forth.parts[part]
+  if (!documents) delete forth.objects.documents
+  const last = history.past.at(-1)
+  const same = act !== undefined && last?.act === act && history.future.length === 0
+  const back = asIn(before, forth)
+  const id = same ? last.id : history.count + 1
   const step: Step = {
     id,
-    before: arrangement(before),
-    after: arrangement(after),
     say,
-    ...(documents && { documents: { before: before.documents, after: after.documents } }),
+    forth: same ? over(last.forth, forth) : forth,
+    // What the act changed first is what it was before.
+    back: same ? over(back, last.back) : back,
+    display: before.display,
+    from: same ? last.from : presenceIn(before),
+    to: presenceIn(after),
+    ...(act !== undefined && { act }),
   }
-  return { past: [...history.past.slice(1 - STEPS_KEPT), step], future: [], count: id }
+  const past = same ? history.past.slice(0, -1) : history.past.slice(1 - STEPS_KEPT)
+  return { past: [...past, step], future: [], count: Math.max(history.count, id) }
 }
+
+/** Changes with others over them. */
+function over(under: Changes, upper: Changes): Changes {
+  const objects = { ...under.objects }
+  for (const [part, given] of Object.entries(upper.objects) as [keyof typeof objects, object][])
+    objects[part] = { ...objects[part], ...given }
+  return { objects, parts: { ...under.parts, ...upper.parts } }
+}
+
+const presenceIn = ({ presence, display }: State): Presence =>
+  presence[display] ?? { shows: '', focus: null, visited: [] }
 
 export interface Travel {
   state: State
@@ -58,52 +96,45 @@ export interface Travel {
 }
 
 /**
- * The state as it was before the last step. Going and focusing since then are no steps of their
- * own: they are taken back along with it. Returns null when there is no step.
+ * The state without what the last step changed. Who takes it back is brought to where they were
+ * when they did it; where others are stays as it is. Returns null when there is no step.
  */
 export function undo(history: History, state: State): Travel | null {
   const step = history.past.at(-1)
   if (!step) return null
-  const seen: Step = {
-    ...step,
-    after: arrangement(state),
-    ...(step.documents && {
-      documents: { ...step.documents, after: touchedAsNow(step.documents, state.documents) },
-    }),
-  }
-  const { before, after } = step.documents ?? {}
+  // Done again, all is as it is now.
+  const seen: Step = { ...step, forth: asIn(state, step.back), to: presenceIn(state) }
   return {
-    state: restore(state, step.before, documentsBack(state.documents, after, before)),
+    state: travelled(state, step.back, step.forth, step.from),
     history: { ...history, past: history.past.slice(0, -1), future: [...history.future, seen] },
     step,
   }
-}
-
-/** What redoing a step gives back: the documents it changed as they are when it is undone. */
-function touchedAsNow(
-  { before, after }: NonNullable<Step['documents']>,
-  now: State['documents'],
-): State['documents'] {
-  const seen = { ...before }
-  for (const id of new Set([...Object.keys(before), ...Object.keys(after)])) {
-    if (before[id] === after[id]) continue
-    const there = now[id]
-    if (there) seen[id] = there
-    else delete seen[id]
-  }
-  return seen
 }
 
 /** The state as it was when the step was undone. Returns null when nothing was undone. */
 export function redo(history: History, state: State): Travel | null {
   const step = history.future.at(-1)
   if (!step) return null
-  const { before, after } = step.documents ?? {}
   return {
-    state: restore(state, step.after, documentsBack(state.documents, before, after)),
+    state: travelled(state, step.forth, step.back, step.to),
     history: { ...history, past: [...history.past, step], future: history.future.slice(0, -1) },
     step,
   }
+}
+
+/**
+ * @param changes what it comes to
+ * @param from the same as it was at the other end of the step
+ * @param to where the person comes to
+ */
+function travelled(now: State, changes: Changes, from: Changes, to: Presence): State {
+  const { documents, ...objects } = changes.objects
+  const next = withChanges(now, { ...changes, objects }) as State
+  if (documents) next.documents = documentsBack(now.documents, documents, from.objects.documents)
+  if (objects.displays) next.displays = sizedAsNow(next.displays, now)
+  if (objects.windows) next.windows = fitted(next, Object.keys(objects.windows))
+  next.presence = presences(next, to)
+  return next
 }
 
 /**
@@ -112,44 +143,73 @@ export function redo(history: History, state: State): Travel | null {
  */
 function documentsBack(
   now: State['documents'],
-  from: State['documents'] = {},
-  to: State['documents'] = {},
+  to: Record<string, unknown>,
+  from: Record<string, unknown> = {},
 ): State['documents'] {
-  if (from === to) return now
   const back = { ...now }
-  for (const id of new Set([...Object.keys(from), ...Object.keys(to)])) {
-    if (from[id] === to[id]) continue
-    const there = to[id]
-    if (there && (!now[id] || now[id] === from[id])) back[id] = there
+  for (const id of Object.keys(to)) {
+    const there = to[id] as DocumentInfo | null
+    if (!there) delete back[id]
+    else if (!now[id] || now[id] === from[id]) back[id] = there
     // What was typed meanwhile is still not saved.
-    else if (there) back[id] = { ...there, unsaved: now[id]?.unsaved ?? there.unsaved }
-    else delete back[id]
+    else back[id] = { ...there, unsaved: now[id].unsaved }
   }
   return back
 }
 
-/** Documents are given; what displays physically are stays as it is now. */
-function restore(state: State, to: Arrangement, documents: State['documents']): State {
-  const resized = Object.values(to.displays).filter((then) => {
-    const now = state.displays[then.id]
-    return now && (now.width !== then.width || now.height !== then.height)
-  })
-  const restored: State = { ...to, documents }
-  if (resized.length === 0) return restored
-  const displays: Record<string, Display> = { ...restored.displays }
-  for (const { id } of resized) {
-    const now = state.displays[id]
-    const then = displays[id]
-    if (now && then) displays[id] = { ...then, width: now.width, height: now.height }
-  }
-  const windows = { ...restored.windows }
-  for (const window of Object.values(windows)) {
-    const area = displays[window.display]
-    if (!area || !resized.some(({ id }) => id === window.display)) continue
-    const frame = window.placed
+/** What displays physically are stays as it is now. */
+const sizedAsNow = (displays: State['displays'], now: State): State['displays'] =>
+  Object.fromEntries(
+    Object.values(displays).map((display) => {
+      const { width, height } = now.displays[display.id] ?? display
+      return [display.id, { ...display, width, height }]
+    }),
+  )
+
+/** Windows as they were, on displays that may have another size since. */
+function fitted({ windows, displays }: State, ids: string[]): State['windows'] {
+  const fit = { ...windows }
+  for (const id of ids) {
+    const window: Window | undefined = fit[id]
+    const area = displays[window?.display ?? '']
+    if (!window || !area?.connected) continue
+    const { frame } = window
+    const to = window.placed
       ? spanFrame(window.placed, area, window.limits)
-      : reachable(window.frame, area)
-    windows[window.id] = { ...window, frame }
+      : reachable(frame, area)
+    const same = to.x === frame.x && to.y === frame.y
+    if (!same || to.width !== frame.width || to.height !== frame.height)
+      fit[id] = { ...window, frame: to }
   }
-  return { ...restored, displays, windows }
+  return fit
 }
+
+/** The display that asks comes to where one was; the others stay where they are, as far as that is. */
+function presences(next: State, to: Presence): State['presence'] {
+  const all: State['presence'] = {}
+  const shown = new Set<string>()
+  const there = { ...next, presence: all }
+  for (const id of [next.display, ...next.displayOrder.filter((id) => id !== next.display)]) {
+    const now = next.presence[id]
+    const elsewhere = next.displayOrder.some(
+      (other) => other !== id && shownOn(next, other) === to.shows,
+    )
+    const wanted = id === next.display && !elsewhere ? to : (now ?? to)
+    const free = next.order.find((desktop) => !shown.has(desktop)) ?? wanted.shows
+    const shows = next.desktops[wanted.shows] && !shown.has(wanted.shows) ? wanted.shows : free
+    const others = wanted.visited.filter((visited) => visited !== shows && next.desktops[visited])
+    const visited = [shows, ...others]
+    const same = now && now.shows === shows && sameList(now.visited, visited)
+    all[id] = same && now.focus === wanted.focus ? now : { shows, focus: wanted.focus, visited }
+    if (next.displays[id]?.connected) shown.add(shows)
+    const { focus } = wanted
+    const focused = next.windows[focus ?? '']
+    if (focus === null || (focused && isVisible(there, focused))) continue
+    const top = stack(there, shows).find((one) => one.desktop === shows && isVisible(there, one))
+    all[id] = { shows, visited, focus: top?.id ?? null }
+  }
+  return all
+}
+
+const sameList = (a: string[], b: string[]): boolean =>
+  a.length === b.length && a.every((one, at) => one === b[at])

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { currentId } from '@/core/model/selectors'
+import { currentId, focusId } from '@/core/model/selectors'
 import type { Home, State } from '@/core/model/types'
 import { World } from '@/core/testing/world'
 import { beatenBy, clashes, twinOf } from './clashes'
@@ -163,7 +163,7 @@ test('a window opens at its home, and takes the person there or not', () => {
   expect(world.state.desktops[field ?? '']?.windows).toHaveLength(2)
   world.run('home.set', { app: 'dial', desktop: 'every' })
   world.open('dial')
-  expect(world.state.everywhere).toEqual([world.state.focus])
+  expect(world.state.everywhere).toEqual([focusId(world.state)])
 })
 
 test('a desktop that a home names is made for its first window and used by the next', () => {

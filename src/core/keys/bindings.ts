@@ -1,5 +1,5 @@
 import { DIRECTIONS } from '@/core/geometry/direction'
-import { currentId } from '@/core/model/selectors'
+import { currentId, focusId } from '@/core/model/selectors'
 import type { Binding, State } from '@/core/model/types'
 
 /**
@@ -179,7 +179,7 @@ export function keysFor(state: State, command: string, args: object = {}): strin
 /** Desktops go by their call letter in bindings; the window or desktop one is on goes unnamed. */
 function named(state: State, args: object): object {
   const { to, window, desktop, at: _at, ...rest } = args as Record<string, unknown>
-  if (window !== undefined && window !== state.focus) return { ...rest, to, window }
+  if (window !== undefined && window !== focusId(state)) return { ...rest, to, window }
   if (desktop !== undefined && desktop !== currentId(state)) return { ...rest, to, desktop }
   const letter = typeof to === 'string' ? state.desktops[to]?.letter : undefined
   return to === undefined ? rest : { ...rest, to: letter ?? to }

@@ -10,7 +10,7 @@ export function keepsAwake(
   id: DesktopId,
   busy: (document: DocumentId) => boolean,
 ): string | null {
-  if (Object.values(state.displays).some(({ shows }) => shows === id)) return 'it is shown'
+  if (Object.values(state.presence).some(({ shows }) => shows === id)) return 'it is shown'
   for (const windowId of desktop(state, id).windows) {
     const window = state.windows[windowId]
     if (!window) continue

@@ -1,5 +1,6 @@
 import { World } from '@/core/testing/world'
 import { check } from './check'
+import { presence } from './selectors'
 import type { State } from './types'
 
 /** A sound shelf: three desktops, windows on two of them, a pair, one on every desktop. */
@@ -52,7 +53,7 @@ const BROKEN: [string, (state: State) => unknown, RegExp][] = [
     (s) => each(s.desktops, (d) => (d.focus = 'gone')),
     /remembers a window that does not exist/,
   ],
-  ['a visit to nowhere', (s) => s.visited.push('gone'), /Visited desktop gone/],
+  ['a visit to nowhere', (s) => presence(s).visited.push('gone'), /Visited desktop gone/],
   ['a home nowhere', (s) => each(s.homes, (h) => (h.desktop = 'gone')), /Home .* points at/],
   ['a pair of one', (s) => full(s).windows.pop(), /is a pair of 1/],
   ['a divider at the edge', (s) => (full(s).divider = 0.05), /divider of .* outside/],
@@ -68,8 +69,9 @@ const BROKEN: [string, (state: State) => unknown, RegExp][] = [
     /fills .* minimised/,
   ],
   ['no document', (s) => (s.documents = {}), /shows no document/],
-  ['two at one height', (s) => each(s.windows, (w) => (w.z = 1)), /same height as another/],
-  ['above the top', (s) => (s.top = 0), /stands above the top/],
+  ['two at one height', (s) => s.stacking.push(s.stacking[0] ?? ''), /stack does not list/],
+  ['at no height', (s) => s.stacking.pop(), /stack does not list/],
+  ['a stranger in the stack', (s) => s.stacking.splice(0, 1, 'gone'), /stack does not list/],
   [
     'on no display',
     (s) => each(s.windows, (w) => (w.display = 'gone')),
@@ -91,25 +93,36 @@ const BROKEN: [string, (state: State) => unknown, RegExp][] = [
   ['below the edge', (s) => each(s.windows, (w) => (w.frame.y = 5000)), /cannot be reached/],
   [
     'a display that shows nothing',
-    (s) => each(s.displays, (d) => (d.shows = 'gone')),
+    (s) => (presence(s).shows = 'gone'),
     /shows a desktop that does not exist/,
   ],
   [
     'one desktop on two displays',
     (s) => {
-      const [near] = Object.values(s.displays)
-      if (near) s.displays.far = { ...near, id: 'far' }
+      const [first] = Object.values(s.displays)
+      if (first) s.displays.far = { ...first, id: 'far' }
+      s.presence.far = presence(s)
     },
     /is shown twice/,
   ],
+  [
+    'a display of which nothing is known',
+    (s) => (s.presence = {}),
+    /Nothing is known of what display near shows/,
+  ],
+  ['present on no display', (s) => (s.presence.gone = presence(s)), /There is no display gone/],
   [
     'keys go to what is not connected',
     (s) => each(s.displays, (d) => (d.connected = false)),
     /takes the keys is not connected/,
   ],
-  ['visited last', (s) => s.visited.reverse(), /not the last one visited/],
-  ['focus on a stranger', (s) => (s.focus = 'gone'), /focused window does not exist/],
-  ['focus out of sight', (s) => (s.focus = idOf(s, 'Left')), /focused window cannot be seen/],
+  ['visited last', (s) => presence(s).visited.reverse(), /not the last one visited/],
+  ['focus on a stranger', (s) => (presence(s).focus = 'gone'), /focused window does not exist/],
+  [
+    'focus out of sight',
+    (s) => (presence(s).focus = idOf(s, 'Left')),
+    /focused window cannot be seen/,
+  ],
   [
     'closed and open',
     (s) => {

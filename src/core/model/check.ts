@@ -1,3 +1,4 @@
+import { type Changes, changesBetween } from '@/core/history/changes'
 import { isVisible } from './selectors'
 import {
   CLOSED_KEPT,
@@ -8,32 +9,40 @@ import {
   HERE,
   LONGEST,
   NAMED,
+  type Presence,
   REACH,
   type State,
   type Window,
 } from './types'
 
+/** A change of a sound state: only what it can have broken is looked at. */
+interface Change {
+  before: State
+  changes: Changes
+}
+
 /**
  * The rules that always hold. Returns one sentence for each that does not, so an empty list means
- * the state is sound. With the state before a change, which was sound, only what the change can
- * have broken is looked at: the cost then follows the change and not the number of windows.
+ * the state is sound. With a change that led to it, the cost follows the change and not the number
+ * of windows.
+ * @param before the state before, which was sound
  */
-export function check(state: State, before?: State): string[] {
-  return [
-    ...desktops(state, before),
-    ...windows(state, before),
-    ...displays(state),
-    ...focus(state),
-  ]
+export function check(
+  state: State,
+  before?: State,
+  changes: Changes | null = before ? changesBetween(before, state) : null,
+): string[] {
+  if (before === state) return []
+  const change = before && changes ? { before, changes } : undefined
+  return [...desktops(state, change), ...windows(state, change), ...displays(state)]
 }
 
 /** The objects that are not what they were. */
-function changed<T>(now: Record<string, T>, before: Record<string, T> | undefined): [string, T][] {
-  if (now === before) return []
-  return Object.entries(now).filter(([id, object]) => before?.[id] !== object)
+function changed(state: State, part: 'desktops' | 'windows', change: Change | undefined): string[] {
+  return Object.keys(change ? (change.changes.objects[part] ?? {}) : state[part])
 }
 
-function desktops(state: State, before: State | undefined): string[] {
+function desktops(state: State, change: Change | undefined): string[] {
   const broken: string[] = []
   const ids = Object.keys(state.desktops)
   if (!Object.values(state.desktops).some(({ kind }) => kind === 'open'))
@@ -55,19 +64,19 @@ function desktops(state: State, before: State | undefined): string[] {
     // Where its windows came from is another desktop's business too.
     broken.push(...fullness(state, desktop))
   }
-  for (const [id, desktop] of changed(state.desktops, before?.desktops)) {
+  for (const id of changed(state, 'desktops', change)) {
+    const desktop = state.desktops[id]
+    if (!desktop) continue
     if (desktop.id !== id) broken.push(`Desktop ${id} calls itself ${desktop.id}.`)
     if (!desktop.name.trim()) broken.push(`Desktop ${id} has no name.`)
     for (const window of desktop.windows)
       if (state.windows[window]?.desktop !== id)
         broken.push(`Window ${window} is listed on ${id} but does not live there.`)
   }
-  if (state.windows !== before?.windows || state.desktops !== before.desktops)
+  if (state.windows !== change?.before.windows || state.desktops !== change.before.desktops)
     for (const { id, focus } of Object.values(state.desktops))
       if (focus && !state.windows[focus])
         broken.push(`Desktop ${id} remembers a window that does not exist.`)
-  for (const id of state.visited)
-    if (!state.desktops[id]) broken.push(`Visited desktop ${id} does not exist.`)
   for (const home of state.homes)
     if (![EVERY, HERE, NAMED].includes(home.desktop) && !state.desktops[home.desktop])
       broken.push(`Home ${home.id} points at a desktop that does not exist.`)
@@ -96,10 +105,9 @@ function fullness(state: State, { id, kind, windows, origins, divider }: Desktop
   return broken
 }
 
-function windows(state: State, before: State | undefined): string[] {
-  const broken: string[] = []
-  if (heightsChanged(state, before)) broken.push(...heights(state))
-  for (const id of suspects(state, before)) {
+function windows(state: State, change: Change | undefined): string[] {
+  const broken = stacking(state, change)
+  for (const id of suspects(state, change)) {
     const window = state.windows[id]
     if (!window) continue
     if (window.id !== id) broken.push(`Window ${id} calls itself ${window.id}.`)
@@ -119,37 +127,36 @@ function windows(state: State, before: State | undefined): string[] {
 }
 
 /** The windows a change can have broken a rule of: all where there is no state before. */
-function suspects(state: State, before: State | undefined): Iterable<string> {
-  const everything =
-    !before ||
-    state.displays !== before.displays ||
-    Object.keys(state.documents).length < Object.keys(before.documents).length
-  if (everything) return Object.keys(state.windows)
-  const ids = new Set(changed(state.windows, before.windows).map(([id]) => id))
+function suspects(state: State, change: Change | undefined): Iterable<string> {
+  if (!change) return Object.keys(state.windows)
+  const { before, changes } = change
+  const { documents = {} } = changes.objects
+  if (state.displays !== before.displays || Object.values(documents).includes(null))
+    return Object.keys(state.windows)
+  const ids = new Set(changed(state, 'windows', change))
   // What was listed and is not any more has to be listed elsewhere.
-  const left = (then: readonly string[], now: readonly string[]) => {
+  const left = (then: readonly string[] = [], now: readonly string[] = []) => {
     if (then !== now) for (const id of then) ids.add(id)
   }
-  if (state.desktops !== before.desktops)
-    for (const [id, { windows }] of Object.entries(before.desktops))
-      left(windows, state.desktops[id]?.windows ?? [])
+  for (const id of changed(state, 'desktops', change))
+    left(before.desktops[id]?.windows, state.desktops[id]?.windows)
   left(before.everywhere, state.everywhere)
   return ids
 }
 
-const heightsChanged = (state: State, before: State | undefined): boolean =>
-  !before || state.windows !== before.windows || state.top !== before.top
-
-function heights(state: State): string[] {
-  const broken: string[] = []
-  const taken = new Set<number>()
-  for (const id in state.windows) {
-    const z = state.windows[id]?.z ?? 0
-    if (taken.has(z)) broken.push(`Window ${id} stands at the same height as another.`)
-    taken.add(z)
-    if (z > state.top) broken.push(`Window ${id} stands above the top.`)
-  }
-  return broken
+/** Every window stands in the stack once, and nothing else does. */
+function stacking({ stacking: all, windows }: State, change: Change | undefined): string[] {
+  if (change && all === change.before.stacking && windows === change.before.windows) return []
+  const standing = new Set(all)
+  const ids = Object.keys(change ? (change.changes.objects.windows ?? {}) : windows)
+  const isThere = (id: string) => Object.hasOwn(windows, id)
+  const was = (id: string) => change !== undefined && Object.hasOwn(change.before.windows, id)
+  let count = change ? change.before.stacking.length : 0
+  for (const id of ids) count += Number(isThere(id)) - Number(was(id))
+  const right = ids.every((id) => isThere(id) === standing.has(id))
+  return right && standing.size === all.length && all.length === count
+    ? []
+    : ['The stack does not list each window once.']
 }
 
 /** Size and place of a window are what its app and its display allow. */
@@ -174,23 +181,34 @@ function framing(state: State, { id, frame, limits, display: on }: Window): stri
 function displays(state: State): string[] {
   const broken: string[] = []
   const shown = new Set<string>()
-  for (const display of Object.values(state.displays)) {
-    if (!display.connected) continue
-    if (!state.desktops[display.shows])
-      broken.push(`Display ${display.id} shows a desktop that does not exist.`)
-    if (shown.has(display.shows)) broken.push(`Desktop ${display.shows} is shown twice.`)
-    shown.add(display.shows)
+  for (const { id, connected } of Object.values(state.displays)) {
+    const presence = state.presence[id]
+    if (!presence) {
+      broken.push(`Nothing is known of what display ${id} shows.`)
+      continue
+    }
+    for (const visited of presence.visited)
+      if (!state.desktops[visited]) broken.push(`Visited desktop ${visited} does not exist.`)
+    if (!connected) continue
+    const { shows } = presence
+    if (!state.desktops[shows]) broken.push(`Display ${id} shows a desktop that does not exist.`)
+    if (shown.has(shows)) broken.push(`Desktop ${shows} is shown twice.`)
+    shown.add(shows)
+    if (presence.visited[0] !== shows)
+      broken.push('The current desktop is not the last one visited.')
+    broken.push(...focus(state, presence))
   }
+  for (const id in state.presence)
+    if (!Object.hasOwn(state.displays, id))
+      broken.push(`There is no display ${id} to be present on.`)
   if (!state.displays[state.display]?.connected)
     broken.push('The display that takes the keys is not connected.')
-  if (state.visited[0] !== state.displays[state.display]?.shows)
-    broken.push('The current desktop is not the last one visited.')
   return broken
 }
 
-function focus(state: State): string[] {
-  if (state.focus === null) return []
-  const window = state.windows[state.focus]
+function focus(state: State, { focus: id }: Presence): string[] {
+  if (id === null) return []
+  const window = state.windows[id]
   if (!window) return ['The focused window does not exist.']
   return isVisible(state, window) ? [] : ['The focused window cannot be seen.']
 }

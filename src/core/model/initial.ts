@@ -1,4 +1,4 @@
-import type { Desktop, DesktopId, Display, State } from './types'
+import type { Desktop, DesktopId, Display, Presence, State } from './types'
 
 export function newDesktop(
   given: Pick<Desktop, 'id' | 'name' | 'hue'> & Partial<Desktop>,
@@ -16,7 +16,7 @@ export function newDesktop(
 }
 
 /** The browser window as the first display; its size is set as soon as the desktop is measured. */
-export function nearDisplay(shows: DesktopId): Display {
+export function nearDisplay(): Display {
   return {
     id: 'near',
     name: 'Near',
@@ -26,9 +26,11 @@ export function nearDisplay(shows: DesktopId): Display {
     x: 0,
     y: 0,
     connected: true,
-    shows,
   }
 }
+
+/** What a display is when it is first seen. */
+export const arriving = (shows: DesktopId): Presence => ({ shows, focus: null, visited: [shows] })
 
 /** A shelf with one empty desktop, for somebody who has just arrived. */
 export function initialState(): State {
@@ -39,11 +41,10 @@ export function initialState(): State {
     columns: 1,
     windows: {},
     everywhere: [],
-    displays: { near: nearDisplay('first') },
+    displays: { near: nearDisplay() },
     displayOrder: ['near'],
     display: 'near',
-    focus: null,
-    visited: ['first'],
+    presence: { near: arriving('first') },
     closed: [],
     homes: [],
     apps: {},
@@ -59,7 +60,7 @@ export function initialState(): State {
       'drawer',
     ],
     bindings: [],
-    top: 0,
+    stacking: [],
     documents: {},
     settings: {
       wrap: true,

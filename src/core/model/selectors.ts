@@ -1,8 +1,31 @@
-import type { Desktop, DesktopId, Rect, State, Window, WindowId } from './types'
+import { heights } from './stacking'
+import type {
+  Desktop,
+  DesktopId,
+  DisplayId,
+  Presence,
+  Rect,
+  State,
+  Window,
+  WindowId,
+} from './types'
 import { EVERY } from './types'
 
+/** What the display that takes the keys shows, and where one has been on it. @throws when there is none */
+export function presence(state: State): Presence {
+  const found = state.presence[state.display]
+  if (!found) throw new Error(`Nothing is known of display ${state.display}`)
+  return found
+}
+
+/** The window that has the focus, or null. */
+export const focusId = (state: State): WindowId | null => presence(state).focus
+
+export const focusedWindow = (state: State): Window | undefined =>
+  state.windows[focusId(state) ?? '']
+
 /** The desktop on the display that takes the keys. */
-export const currentId = (state: State): DesktopId => state.displays[state.display]?.shows ?? ''
+export const currentId = (state: State): DesktopId => presence(state).shows
 
 export const current = (state: State): Desktop => desktop(state, currentId(state))
 
@@ -23,15 +46,18 @@ export function window(state: State, id: WindowId): Window {
 /** The desktop visited before the current one, which `\` goes to. */
 export function lastId(state: State): DesktopId | null {
   const here = currentId(state)
-  return state.visited.find((id) => id !== here) ?? null
+  return presence(state).visited.find((id) => id !== here) ?? null
 }
+
+/** The desktop a display shows; null where it is not connected. */
+export const shownOn = ({ displays, presence: all }: State, id: DisplayId): DesktopId | null =>
+  displays[id]?.connected ? (all[id]?.shows ?? null) : null
 
 /** Whether the window's place is on screen, minimised or not. */
 export function isShown(state: State, window: Window): boolean {
-  const display = state.displays[window.display]
-  if (!display?.connected) return false
-  if (window.desktop !== EVERY) return window.desktop === display.shows
-  return state.desktops[display.shows]?.kind === 'open'
+  const shows = shownOn(state, window.display)
+  if (window.desktop !== EVERY) return window.desktop === shows
+  return state.desktops[shows ?? '']?.kind === 'open'
 }
 
 /** Whether the window itself can be seen. */
@@ -41,13 +67,18 @@ export const isVisible = (state: State, window: Window): boolean =>
 /** The windows of a desktop and those on every desktop, topmost first. A solo has only its own. */
 export function stack(state: State, desktopId: DesktopId): Window[] {
   const { windows, kind } = desktop(state, desktopId)
-  const ids = kind === 'open' ? [...windows, ...state.everywhere] : windows
-  return ids.map((id) => window(state, id)).sort((a, b) => b.z - a.z)
+  const ids = new Set(kind === 'open' ? [...windows, ...state.everywhere] : windows)
+  return heights(state)
+    .filter((id) => ids.has(id))
+    .reverse()
+    .map((id) => window(state, id))
 }
 
 /** All windows in order of last use, latest first. */
 export const byUse = (state: State): Window[] =>
-  Object.values(state.windows).sort((a, b) => b.z - a.z)
+  heights(state)
+    .toReversed()
+    .map((id) => window(state, id))
 
 export const title = (state: State, window: Window): string =>
   state.documents[window.document]?.title ?? 'Untitled'
@@ -78,7 +109,8 @@ export function openDesktop(state: State, id: DesktopId): DesktopId {
   const origin = origins?.[windows[0] ?? '']?.desktop
   if (origin && origin !== EVERY) return origin
   const first = state.order.find((other) => state.desktops[other]?.kind === 'open')
-  return state.visited.find((other) => state.desktops[other]?.kind === 'open') ?? first ?? id
+  const { visited } = presence(state)
+  return visited.find((other) => state.desktops[other]?.kind === 'open') ?? first ?? id
 }
 
 /** “Bulletin, 3 windows”, as it is announced. */

@@ -46,7 +46,8 @@ export interface Origin {
   desktop: DesktopId | 'every'
   /** Its place among the windows that live there. */
   at: number
-  z: number
+  /** The window it stood directly on; null at the bottom. */
+  on: WindowId | null
   minimised: boolean
   /** Whether it had the focus there. */
   focused: boolean
@@ -117,8 +118,6 @@ export interface Window {
   /** The part of the pad it was placed into; kept until it is moved or resized by hand. */
   placed: Span | null
   limits: Limits
-  /** Grows with every raise: the order of stacking and of last use. */
-  z: number
   openedAt: number
   /** Absent where it is not known. */
   cause?: Cause
@@ -134,7 +133,14 @@ export interface Display {
   x: number
   y: number
   connected: boolean
+}
+
+/** What one display shows, and where one has been on it. */
+export interface Presence {
   shows: DesktopId
+  focus: WindowId | null
+  /** Desktops in order of last visit, the one it shows first. */
+  visited: DesktopId[]
 }
 
 /** Homes that are not one desktop: the current one, or one that is made when it is not there. */
@@ -229,7 +235,7 @@ export interface Settings {
   inspector: boolean
 }
 
-/** The part of the state that commands arrange and undo takes back. */
+/** What commands arrange. Undone and done again. */
 export interface Arrangement {
   desktops: Record<DesktopId, Desktop>
   order: DesktopId[]
@@ -238,13 +244,10 @@ export interface Arrangement {
   windows: Record<WindowId, Window>
   /** Windows on every desktop, in order of arrival. */
   everywhere: WindowId[]
+  /** All open windows, the lowest first: what stands on top of what, and the order of last use. */
+  stacking: WindowId[]
   displays: Record<DisplayId, Display>
   displayOrder: DisplayId[]
-  /** The display that takes the keys. */
-  display: DisplayId
-  focus: WindowId | null
-  /** Desktops in order of last visit, the current one first. */
-  visited: DesktopId[]
   /** Closed windows, latest first, at most 25. */
   closed: Closed[]
   homes: Home[]
@@ -252,15 +255,28 @@ export interface Arrangement {
   apps: Record<AppId, OwnApp>
   /** The apps on number keys 1 to 9. */
   slots: (AppId | null)[]
-  bindings: Binding[]
-  settings: Settings
-  /** The highest z given so far. */
-  top: number
 }
 
-export interface State extends Arrangement {
+/** How the person wants it. Undone like the arrangement. */
+export interface Preferences {
+  bindings: Binding[]
+  settings: Settings
+}
+
+/** Where the person is. Not undone: who takes something back is brought to where it can be seen. */
+export interface Whereabouts {
+  /** The display that takes the keys. */
+  display: DisplayId
+  presence: Record<DisplayId, Presence>
+}
+
+/** What is known of documents; their contents are kept apart. Part of a step only where it says so. */
+export interface Documents {
   documents: Record<DocumentId, DocumentInfo>
 }
+
+/** The whole of a shelf but the contents: four parts with lives of their own. */
+export interface State extends Arrangement, Preferences, Whereabouts, Documents {}
 
 /** What core has to know of an app; the rest lives with the app. */
 export interface AppFacts extends Size {

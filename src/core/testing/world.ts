@@ -2,6 +2,7 @@ import type { Env } from '@/core/commands/command'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
 import { emptyHistory } from '@/core/history/history'
 import { initialState } from '@/core/model/initial'
+import { focusId } from '@/core/model/selectors'
 import type { AppFacts, State } from '@/core/model/types'
 
 /** Made-up apps for tests: one plain, one of fixed size. */
@@ -75,7 +76,7 @@ export class World {
   /** Opens a window and returns its id. */
   open(app = 'notes', title?: string): string {
     this.run('window.open', { app, ...(title && { title }) })
-    return this.state.focus ?? ''
+    return focusId(this.state) ?? ''
   }
 
   /** Makes desktops with these names and returns their ids; stays where it is. */

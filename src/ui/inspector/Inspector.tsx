@@ -4,7 +4,7 @@ import { spanInWords } from '@/core/geometry/pad'
 import { causeInWords } from '@/core/homes/explain'
 import type { JournalEvent } from '@/core/journal/events'
 import { eventInWords } from '@/core/journal/words'
-import { currentId, shownFrame, stack, title } from '@/core/model/selectors'
+import { currentId, focusedWindow, shownFrame, stack, title } from '@/core/model/selectors'
 import { EVERY, type State, type Window } from '@/core/model/types'
 import { useToday } from '@/store/journal'
 import { dispatch, useArrangement, useShelf } from '@/store/shelf'
@@ -23,7 +23,7 @@ export function Inspector() {
 
 function Open() {
   const state = useArrangement((now) => now)
-  const window = state.windows[state.focus ?? '']
+  const window = focusedWindow(state)
   const Glyph = appOf(window?.app ?? '')?.glyph
   return (
     <section

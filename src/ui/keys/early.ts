@@ -1,3 +1,4 @@
+import { focusId } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { getState } from '@/store/shelf'
 import {
@@ -34,7 +35,7 @@ const MODIFIERS = ['Alt', 'AltGraph', 'Shift', 'Control', 'Meta', 'CapsLock']
  * @returns whether it was kept
  */
 export function keepEarly(event: KeyboardEvent): boolean {
-  const { focus } = getState()
+  const focus = focusId(getState())
   const held = event.ctrlKey || event.metaKey || event.altKey
   const command = (held && !event.getModifierState('AltGraph')) || !isTyping(event)
   if (!focus || isAsking() || MODIFIERS.includes(event.key)) return false
@@ -50,7 +51,7 @@ export function keepEarly(event: KeyboardEvent): boolean {
 }
 
 /** Whether keys are kept for the focused window: what is pressed now comes after them. */
-export const isKeeping = (): boolean => waiting.has(getState().focus ?? '')
+export const isKeeping = (): boolean => waiting.has(focusId(getState()) ?? '')
 
 /** Whether what a window shows is not there yet, or says that what takes the keys is to come. */
 function isComing(id: WindowId): boolean {
@@ -62,7 +63,7 @@ const soon = (time = 0) => new Promise<void>((done) => setTimeout(done, time))
 
 /** Presses what was kept for the focused window, as soon as it takes keys. */
 export async function pressKept(): Promise<void> {
-  let owner = getState().focus
+  let owner = focusId(getState())
   if (pressing || !owner || !waiting.has(owner)) return
   pressing = true
   let tries = 0
@@ -76,13 +77,13 @@ export async function pressKept(): Promise<void> {
         // What was typed after a command is for where it led.
         const since: Pressed[] = waiting.get(owner) ?? []
         waiting.delete(owner)
-        owner = getState().focus
+        owner = focusId(getState())
         if (!owner) return
         if (rest.length + since.length > 0) waiting.set(owner, [...rest, ...since])
         continue
       }
       if (!isAsking()) {
-        if (getState().focus !== owner || !keyTarget(owner)) return
+        if (focusId(getState()) !== owner || !keyTarget(owner)) return
         if (!isSettled()) focusContent()
         if (isLanding()) await soon(LANDING)
       }

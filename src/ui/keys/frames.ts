@@ -1,5 +1,6 @@
 import { useEffect } from 'react'
 import { boolean, object, string } from 'yup'
+import { focusId } from '@/core/model/selectors'
 import { dispatch, getState, shelf } from '@/store/shelf'
 import { openFrame, shutFrames, wasGiven } from '@/ui/parts/pageFrames'
 import { focusContent } from '@/ui/window/focus'
@@ -49,7 +50,8 @@ export function useFrames(): void {
         null
       if (keysIn === shelf.getState().keysIn) return
       shelf.setState({ keysIn, ...(keysIn && { announced: 'The keys go to the page' }) })
-      if (keysIn && getState().focus !== keysIn) dispatch('window.focus', { window: keysIn }, 'app')
+      if (keysIn && focusId(getState()) !== keysIn)
+        dispatch('window.focus', { window: keysIn }, 'app')
     }
     const left = () => {
       // What has the focus now is only known after the event.

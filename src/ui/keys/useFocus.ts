@@ -1,12 +1,12 @@
 import { useEffect } from 'react'
-import { currentId } from '@/core/model/selectors'
+import { currentId, focusId } from '@/core/model/selectors'
 import { shelf, useArrangement, useShelf } from '@/store/shelf'
 import { focusContent, isAsking, noteInput, settle } from '@/ui/window/focus'
 import { pressKept } from './early'
 
 /** The browser's focus goes where the focused window is, and comes back there after whatever is done. */
 export function useFocus(): void {
-  const focus = useArrangement((state) => state.focus)
+  const focus = useArrangement((state) => focusId(state))
   const here = useArrangement(currentId)
   const asking = useShelf(({ view, loft, menu }) => view !== null || loft || menu !== null)
   // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop or window is the reason to run

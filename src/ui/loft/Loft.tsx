@@ -2,7 +2,7 @@ import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useSta
 import { plain } from '@/core/finding/find'
 import { type Shelves, standOnShelves } from '@/core/geometry/shelves'
 import { timeOn } from '@/core/journal/time'
-import { currentId } from '@/core/model/selectors'
+import { currentId, focusedWindow, focusId } from '@/core/model/selectors'
 import { type DocumentId, EVERY, type WindowId } from '@/core/model/types'
 import { useToday } from '@/store/journal'
 import {
@@ -233,9 +233,9 @@ const choiceElement = ({ row, window }: Choice): Element | null => {
 /** It opens where one is. */
 function firstChoice(): Choice {
   const state = getState()
-  const focused = state.windows[state.focus ?? '']
+  const focused = focusedWindow(state)
   if (shelf.getState().loftBy === 'app' && focused) return { row: focused.app, window: focused.id }
-  return { row: currentId(state), window: state.focus }
+  return { row: currentId(state), window: focusId(state) }
 }
 
 /** Verbs said while the loft is open are about the choice; it is also told to who cannot see it. */

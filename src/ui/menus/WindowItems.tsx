@@ -1,4 +1,4 @@
-import { desktop } from '@/core/model/selectors'
+import { desktop, focusId } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { getState, shelf, useArrangement } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
@@ -23,7 +23,7 @@ const DOCUMENT = [
 
 /** Everything that can be done with a window; where several are marked, it is sent with them. */
 export function WindowItems({ id }: { id: WindowId }) {
-  const elsewhere = shelf.getState().loft || getState().focus !== id
+  const elsewhere = shelf.getState().loft || focusId(getState()) !== id
   const one = { window: id }
   return (
     <>

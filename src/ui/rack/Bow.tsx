@@ -1,5 +1,6 @@
 import { memo } from 'react'
 import { appOf } from '@/apps/list'
+import { focusId } from '@/core/model/selectors'
 import type { State, WindowId } from '@/core/model/types'
 import { useReport, useWaiting } from '@/store/reports'
 import { dispatch, openMenu, useList } from '@/store/shelf'
@@ -10,7 +11,7 @@ const facts = (state: State, ids: WindowId[]): (string | boolean)[] =>
     const window = state.windows[id]
     if (!window) return []
     const title = state.documents[window.document]?.title ?? ''
-    return [id, window.app, title, window.minimised, state.focus === id, window.document]
+    return [id, window.app, title, window.minimised, focusId(state) === id, window.document]
   })
 
 /** How many bows have room on a tail; where there are more, the last place is their number. */

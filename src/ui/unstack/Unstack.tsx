@@ -3,7 +3,15 @@ import { appOf } from '@/apps/list'
 import { type Direction, nearest } from '@/core/geometry/direction'
 import type { Place } from '@/core/geometry/shelves'
 import { hints, readingOrder, UNSTACK_GAP, unstack } from '@/core/geometry/unstack'
-import { currentId, isShown, shownFrame, stack, title } from '@/core/model/selectors'
+import {
+  currentId,
+  focusedWindow,
+  focusId,
+  isShown,
+  shownFrame,
+  stack,
+  title,
+} from '@/core/model/selectors'
 import type { State, Window } from '@/core/model/types'
 import { closeView, dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { Kite } from '@/ui/parts/Kite'
@@ -30,10 +38,8 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
     () => [...new Set(Object.values(state.windows).map(({ app }) => app))].sort(),
     [state.windows],
   )
-  const [app, setApp] = useState(() =>
-    ofApp ? (state.windows[state.focus ?? '']?.app ?? apps[0]) : undefined,
-  )
-  const [chosen, setChosen] = useState(state.focus)
+  const [app, setApp] = useState(() => (ofApp ? (focusedWindow(state)?.app ?? apps[0]) : undefined))
+  const [chosen, setChosen] = useState(focusId(state))
   const [typed, setTyped] = useState('')
   const place = useRef<HTMLDivElement>(null)
   const windows = useMemo(() => inOrder(state, app, of), [state, app, of])

@@ -11,6 +11,8 @@ import {
 import { type CSSProperties, memo, type ReactNode, useEffect } from 'react'
 import { appOf } from '@/apps/list'
 import type { Place } from '@/core/geometry/shelves'
+import { focusId } from '@/core/model/selectors'
+import { isTopmost } from '@/core/model/stacking'
 import type { WindowId } from '@/core/model/types'
 import { dispatch, getState, openMenu, openMenuBelow, useShelf } from '@/store/shelf'
 import { takeKeys } from '@/ui/keys/frames'
@@ -57,7 +59,7 @@ const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
       onPointerDownCapture={() => raise(id)}
       onFocusCapture={(event) => {
         rememberElement(id, event.target)
-        if (getState().focus !== id) dispatch('window.focus', { window: id }, 'app')
+        if (focusId(getState()) !== id) dispatch('window.focus', { window: id }, 'app')
       }}
     >
       <div className="win-edge">
@@ -97,8 +99,9 @@ const standing = (
 
 /** A push anywhere in a window puts it on top with the focus; nothing happens when it is there. */
 function raise(id: WindowId): void {
-  const { focus: focused, top, windows } = getState()
-  if (focused !== id || windows[id]?.z !== top) dispatch('window.focus', { window: id }, 'app')
+  const state = getState()
+  if (focusId(state) !== id || !isTopmost(state, id))
+    dispatch('window.focus', { window: id }, 'app')
 }
 
 const Hem = memo(function Hem({

@@ -1,3 +1,4 @@
+import { focusId } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { getState, shelf } from '@/store/shelf'
 
@@ -54,7 +55,7 @@ export function keyTarget(id: WindowId): HTMLElement | null {
 
 /** Puts the browser's focus where the focused window had it, or on the first thing to type in. */
 export function focusContent(): void {
-  const id = getState().focus
+  const id = focusId(getState())
   const element = id ? windowElement(id) : null
   if (!id || !element) {
     document.getElementById('desktop')?.focus({ preventScroll: true })
@@ -86,7 +87,7 @@ export function isSettled(): boolean {
   const active = document.activeElement
   if (!active || active === document.body || active.id === 'desktop') return false
   const window = active.closest<HTMLElement>('[data-window]')
-  if (window && isContent(active)) return window.dataset.window === getState().focus
+  if (window && isContent(active)) return window.dataset.window === focusId(getState())
   if (!window && active.matches('input, textarea, select, [contenteditable=true]')) return true
   if (active.closest('[role=dialog], [role=alertdialog], [role=menu]')) return true
   return byKey && !active.classList.contains('win-body')

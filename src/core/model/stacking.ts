@@ -1,0 +1,40 @@
+/**
+ * What stands on top of what: the ids of all open windows, the lowest first. It is kept apart from
+ * the windows, so that to raise one copies nothing large; it is also the order of last use.
+ */
+
+import { current, isDraft } from 'mutative'
+import type { State, WindowId } from './types'
+
+/** The stacking order to be read: a draft is slow to walk. */
+export const heights = ({ stacking }: Pick<State, 'stacking'>): readonly WindowId[] =>
+  isDraft(stacking) ? current(stacking) : stacking
+
+export const isTopmost = ({ stacking }: State, id: WindowId): boolean => stacking.at(-1) === id
+
+/** Puts a window on top of all others, whether it stood among them before or not. */
+export function raise(draft: State, id: WindowId): void {
+  if (!isTopmost(draft, id)) draft.stacking = [...without(draft, id), id]
+}
+
+/** Puts a window directly on another; where there is none, below all. */
+export function standOn(draft: State, id: WindowId, below: WindowId | null): void {
+  const others = without(draft, id)
+  const at = below === null ? 0 : others.indexOf(below) + 1
+  // What it stood on is gone: it stays on top.
+  draft.stacking = below !== null && at === 0 ? [...others, id] : others.toSpliced(at, 0, id)
+}
+
+/** The window another stands directly on, or null. */
+export function below(state: State, id: WindowId): WindowId | null {
+  const all = heights(state)
+  return all[all.indexOf(id) - 1] ?? null
+}
+
+/** Takes a window that is closed off the stack. */
+export function unstacked(draft: State, id: WindowId): void {
+  draft.stacking = without(draft, id)
+}
+
+const without = (state: State, id: WindowId): WindowId[] =>
+  heights(state).filter((other) => other !== id)

@@ -1,0 +1,225 @@
+import { createContext, useCallback, useContext, useEffect, useSyncExternalStore } from 'react'
+import type { Place } from '@/core/geometry/shelves'
+import { misplaced } from '@/core/homes/explain'
+import { momentOf } from '@/core/homes/matching'
+import { currentId, desktop, focusId, isVisible, shownFrame } from '@/core/model/selectors'
+import type { Hue, Rect, State, Window, WindowId } from '@/core/model/types'
+import { sameValues } from '@/store/same'
+import { shelf } from '@/store/shelf'
+
+type Shelf = ReturnType<typeof shelf.getState>
+
+/** What a window fills, if anything. */
+export type Full = 'solo' | 'pair' | 'maximised' | null
+
+/** All that is drawn of a window beside what its app shows. */
+export type Facts = ReturnType<typeof factsOf>
+
+/** One window as the page has it. */
+interface Shown {
+  /** The slot it stands in. */
+  slot: HTMLElement | null
+  /** Whether its content is drawn at all; it then stays, skipped by the browser while hidden. */
+  woken: boolean
+  visible: boolean
+  facts: Facts
+  marks: Marks
+  listeners: Set<() => void>
+}
+
+/**
+ * Which windows are on screen, and how they look: decided in one place after each change, and put
+ * to the elements directly. Going to another desktop hides and shows elements and marks the
+ * focused one; only a window that looks different from when it was last seen is drawn anew.
+ */
+export class Showing {
+  private windows = new Map<WindowId, Shown>()
+  private last: Shelf | null = null
+
+  /** Follows the shelf. @returns how to stop */
+  follow(): () => void {
+    this.look(shelf.getState())
+    return shelf.subscribe((now) => this.look(now))
+  }
+
+  subscribe(id: WindowId, listener: () => void): () => void {
+    const { listeners } = this.of(id)
+    listeners.add(listener)
+    return () => listeners.delete(listener)
+  }
+
+  facts = (id: WindowId): Facts => this.of(id).facts
+
+  isWoken = (id: WindowId): boolean => this.of(id).woken
+
+  /** Draws a window ahead of being shown, unless its desktop is at rest. */
+  warm(id: WindowId): void {
+    const shown = this.of(id)
+    if (shown.woken || isResting(shelf.getState(), id)) return
+    shown.woken = true
+    tell(shown)
+  }
+
+  /** The slot a window stands in, with the window in it. */
+  put(id: WindowId, slot: HTMLElement | null): void {
+    const shown = this.of(id)
+    shown.slot = slot
+    if (slot) {
+      slot.classList.toggle('slot-hidden', !shown.visible)
+      mark(shown)
+    } else if (!shelf.getState().session.state.windows[id]) this.windows.delete(id)
+  }
+
+  private of(id: WindowId): Shown {
+    const known = this.windows.get(id)
+    if (known) return known
+    const now = shelf.getState()
+    const visible = isShown(now, id)
+    const made: Shown = {
+      slot: null,
+      woken: visible,
+      visible,
+      facts: factsOf(now, id),
+      marks: marksOf(now, id),
+      listeners: new Set(),
+    }
+    this.windows.set(id, made)
+    return made
+  }
+
+  private look(now: Shelf): void {
+    const { last } = this
+    this.last = now
+    if (
+      last?.session.state === now.session.state &&
+      last.places === now.places &&
+      last.resting === now.resting
+    )
+      return
+    for (const [id, shown] of this.windows) this.update(now, id, shown)
+  }
+
+  private update(now: Shelf, id: WindowId, shown: Shown): void {
+    const visible = isShown(now, id)
+    const was = shown.visible
+    shown.visible = visible
+    if (visible !== was) shown.slot?.classList.toggle('slot-hidden', !visible)
+    if (visible || was) {
+      const marks = marksOf(now, id)
+      if (!sameValues(marks, shown.marks)) {
+        shown.marks = marks
+        mark(shown)
+      }
+    }
+    const woken = visible || (shown.woken && !isResting(now, id))
+    // A hidden window takes no updates.
+    const facts = visible ? factsOf(now, id) : shown.facts
+    if (woken === shown.woken && sameValues(facts, shown.facts)) return
+    shown.woken = woken
+    shown.facts = facts
+    tell(shown)
+  }
+}
+
+const tell = ({ listeners }: Shown) => {
+  for (const listener of listeners) listener()
+}
+
+/** Whether a window is drawn: as a miniature while windows are laid out to be seen, else in its place. */
+function isShown({ session: { state }, places }: Shelf, id: WindowId): boolean {
+  const window = state.windows[id]
+  if (!window) return false
+  return places ? Object.hasOwn(places, id) : isVisible(state, window)
+}
+
+const isResting = ({ session: { state }, resting }: Shelf, id: WindowId): boolean =>
+  resting.length > 0 && resting.includes(state.windows[id]?.desktop ?? '')
+
+/** What changes with every window that is gone to: not worth drawing one anew. */
+interface Marks {
+  focused: boolean
+  /** Of the desktop, for the window that has the focus. */
+  hue: Hue | null
+  z: number
+}
+
+function marksOf({ session: { state }, places }: Shelf, id: WindowId): Marks {
+  const focused = focusId(state) === id
+  return {
+    focused,
+    hue: focused ? desktop(state, currentId(state)).hue : null,
+    z: places ? (places[id]?.z ?? 1) : state.stacking.indexOf(id) + 1,
+  }
+}
+
+function mark({ slot, marks: { focused, hue, z } }: Shown): void {
+  const section = slot?.firstElementChild as HTMLElement | null | undefined
+  if (!section) return
+  section.className = focused ? `win win-focused hue-${hue}` : 'win'
+  section.toggleAttribute('data-focused', focused)
+  section.style.zIndex = String(z)
+}
+
+function factsOf({ session: { state }, places }: Shelf, id: WindowId) {
+  const window: Window | undefined = state.windows[id]
+  const document = state.documents[window?.document ?? '']
+  const place: Place | undefined = places?.[id]
+  return {
+    app: window?.app ?? '',
+    document: window?.document ?? '',
+    desktop: window?.desktop ?? '',
+    display: window?.display ?? '',
+    name: document?.title ?? '',
+    unsaved: document?.unsaved ?? false,
+    away: !!window && misplaced(state, window, momentOf(Date.now())) !== null,
+    full: fills(window, state.desktops),
+    place,
+    ...(window ? shownFrame(state, window) : NOWHERE),
+  }
+}
+
+const NOWHERE: Rect = { x: 0, y: 0, width: 0, height: 0 }
+
+function fills(window: Window | undefined, desktops: State['desktops']): Full {
+  const kind = desktops[window?.desktop ?? '']?.kind
+  if (kind === 'solo' || kind === 'pair') return kind
+  return window?.maximised ? 'maximised' : null
+}
+
+const Context = createContext<Showing | null>(null)
+export const ShowingProvider = Context.Provider
+
+function useShowing(): Showing {
+  const showing = useContext(Context)
+  if (!showing) throw new Error('Windows are drawn within a desktop')
+  return showing
+}
+
+/** What keeps a window's slot, to be given as its `ref`. */
+export function useSlot(id: WindowId): (slot: HTMLElement | null) => void {
+  const showing = useShowing()
+  return useCallback((slot) => showing.put(id, slot), [showing, id])
+}
+
+/** Whether a window's content is drawn, shown or not. */
+export function useWoken(id: WindowId, warm: boolean): boolean {
+  const showing = useShowing()
+  useEffect(() => {
+    if (warm) showing.warm(id)
+  }, [showing, id, warm])
+  const subscribe = useCallback(
+    (listener: () => void) => showing.subscribe(id, listener),
+    [showing, id],
+  )
+  return useSyncExternalStore(subscribe, () => showing.isWoken(id))
+}
+
+/** How a window looks, or looked when it was last seen. */
+export function useFacts(id: WindowId): Facts {
+  const showing = useShowing()
+  const subscribe = useCallback(
+    (listener: () => void) => showing.subscribe(id, listener),
+    [showing, id],
+  )
+  return useSyncExternalStore(subscribe, () => showing.facts(id))
+}
