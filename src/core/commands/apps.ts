@@ -162,7 +162,7 @@ export const launch = command({
     if (args.another || running.length === 0) return openApp(draft, { app }, env)
     // The latest window first; when it has the focus already, the one used longest ago.
     const next = running[0]?.id === focusId(draft) ? running.at(-1) : running[0]
-    return next && visit(draft, next)
+    return next && visit(draft, next.id)
   },
 })
 
@@ -188,7 +188,7 @@ export const cycle = command({
     const all = Object.values(draft.windows).filter((other) => other.app === app)
     const at = all.findIndex(({ id }) => id === focusId(draft)) + (args.back ? -1 : 1)
     const next = all[(at + all.length) % all.length]
-    return next && visit(draft, next)
+    return next && visit(draft, next.id)
   },
 })
 

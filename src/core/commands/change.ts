@@ -3,17 +3,17 @@
 import { callLetters } from '@/core/keys/letters'
 import { freshHue, freshName } from '@/core/keys/names'
 import { newDesktop } from '@/core/model/initial'
+import { peek } from '@/core/model/peek'
 import {
   current,
   currentId,
   desktop,
-  focusedWindow,
   focusId,
   isVisible,
   presence,
   shownOn,
-  stack,
   title,
+  topmost,
   window,
 } from '@/core/model/selectors'
 import { raise, standOn } from '@/core/model/stacking'
@@ -35,10 +35,10 @@ export function focusOn(draft: State, id: WindowId): void {
  * an empty desktop would act on it everywhere.
  */
 export function settleFocus(draft: State): void {
-  const focused = focusedWindow(draft)
+  const focused = peek(draft.windows, focusId(draft) ?? '')
   if (focused && isVisible(draft, focused)) return
   const here = currentId(draft)
-  const next = stack(draft, here).find((other) => other.desktop === here && isVisible(draft, other))
+  const next = topmost(draft, here)
   presence(draft).focus = null
   desktop(draft, here).focus = null
   if (next) focusOn(draft, next.id)
@@ -47,8 +47,7 @@ export function settleFocus(draft: State): void {
 /** Shows a desktop on the display that takes the keys; focus returns to where it was there. */
 export function goTo(draft: State, id: DesktopId): void {
   if (!show(draft, id)) return
-  const remembered = desktop(draft, id).focus
-  const focused = remembered ? draft.windows[remembered] : undefined
+  const focused = peek(draft.windows, desktop(draft, id).focus ?? '')
   if (focused && isVisible(draft, focused)) focusOn(draft, focused.id)
   else settleFocus(draft)
 }

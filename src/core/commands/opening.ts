@@ -1,5 +1,6 @@
 import { placeNew } from '@/core/geometry/placing'
 import { limited, reachable, spanFrame } from '@/core/geometry/rect'
+import { peek } from '@/core/model/peek'
 import {
   currentId,
   desktop,
@@ -7,7 +8,7 @@ import {
   openDesktop,
   shownFrame,
   stack,
-  title,
+  window,
 } from '@/core/model/selectors'
 import { raise } from '@/core/model/stacking'
 import {
@@ -18,6 +19,7 @@ import {
   type Rect,
   type State,
   type Window,
+  type WindowId,
 } from '@/core/model/types'
 import { focusOn, goTo } from './change'
 import type { Result } from './command'
@@ -47,24 +49,26 @@ export function newFrame(state: State, app: AppFacts, on: DesktopId): Rect {
 }
 
 /** Goes to a window wherever it is. Only restoring it from minimised is worth a step. */
-export function visit(draft: State, visited: Window): Result {
+export function visit(draft: State, id: WindowId): Result {
+  const visited = peek(draft.windows, id)
+  if (!visited) return {}
   const from = currentId(draft)
-  const restored = visited.minimised
-  visited.minimised = false
+  if (visited.minimised) window(draft, id).minimised = false
   if (visited.desktop === EVERY) goTo(draft, openDesktop(draft, from))
   else if (!isShown(draft, visited)) {
     // So that going there does not count as using the window that had the focus there.
-    desktop(draft, visited.desktop).focus = visited.id
+    desktop(draft, visited.desktop).focus = id
     goTo(draft, visited.desktop)
   }
-  focusOn(draft, visited.id)
+  focusOn(draft, id)
   const to = currentId(draft)
+  const name = peek(draft.documents, visited.document)?.title ?? 'Untitled'
   return {
-    ...(restored && { say: `Restored “${title(draft, visited)}”` }),
-    announce: title(draft, visited),
+    ...(visited.minimised && { say: `Restored “${name}”` }),
+    announce: name,
     journal: [
       ...(from === to ? [] : [{ kind: 'switch' as const, from, to }]),
-      { kind: 'focus', window: visited.id, app: visited.app, to },
+      { kind: 'focus', window: id, app: visited.app, to },
     ],
   }
 }

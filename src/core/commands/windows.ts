@@ -4,6 +4,7 @@ import { reachable } from '@/core/geometry/rect'
 import {
   currentId,
   focusedWindow,
+  focusId,
   isVisible,
   openDesktop,
   shownFrame,
@@ -25,7 +26,7 @@ export const focus = command({
   group,
   args: which,
   can: there,
-  run: on((draft, found) => visit(draft, found)),
+  run: (draft, args) => visit(draft, args.window ?? focusId(draft) ?? ''),
 })
 
 export const close = command({
@@ -112,7 +113,7 @@ export const focusToward = command({
   can: (state, { to }) => !!toward(state, to) || no(`There is no window ${WHERE[to]}.`),
   run: (draft, { to }) => {
     const next = toward(draft, to)
-    return next ? visit(draft, window(draft, next)) : undefined
+    return next ? visit(draft, next) : undefined
   },
 })
 

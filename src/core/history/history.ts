@@ -1,5 +1,5 @@
 import { reachable, spanFrame } from '@/core/geometry/rect'
-import { isVisible, shownOn, stack } from '@/core/model/selectors'
+import { isVisible, shownOn, topmost } from '@/core/model/selectors'
 import type { DisplayId, DocumentInfo, Presence, State, Window } from '@/core/model/types'
 import { asIn, type Changes, withChanges } from './changes'
 
@@ -205,8 +205,7 @@ function presences(next: State, to: Presence): State['presence'] {
     const { focus } = wanted
     const focused = next.windows[focus ?? '']
     if (focus === null || (focused && isVisible(there, focused))) continue
-    const top = stack(there, shows).find((one) => one.desktop === shows && isVisible(there, one))
-    all[id] = { shows, visited, focus: top?.id ?? null }
+    all[id] = { shows, visited, focus: topmost(there, shows)?.id ?? null }
   }
   return all
 }

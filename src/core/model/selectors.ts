@@ -1,3 +1,4 @@
+import { peek } from './peek'
 import { heights } from './stacking'
 import type {
   Desktop,
@@ -58,6 +59,17 @@ export function isShown(state: State, window: Window): boolean {
   const shows = shownOn(state, window.display)
   if (window.desktop !== EVERY) return window.desktop === shows
   return state.desktops[shows ?? '']?.kind === 'open'
+}
+
+/** The topmost window of a desktop’s own that can be seen, to be read only. */
+export function topmost(state: State, id: DesktopId): Window | undefined {
+  const own = new Set(peek(state.desktops, id)?.windows)
+  const seen = (other: WindowId) => {
+    const window = own.has(other) ? peek(state.windows, other) : undefined
+    return window && isVisible(state, window)
+  }
+  const found = heights(state).findLast(seen)
+  return found === undefined ? undefined : peek(state.windows, found)
 }
 
 /** Whether the window itself can be seen. */

@@ -3,18 +3,17 @@
  * the windows, so that to raise one copies nothing large; it is also the order of last use.
  */
 
-import { current, isDraft } from 'mutative'
 import type { State, WindowId } from './types'
 
-/** The stacking order to be read: a draft is slow to walk. */
-export const heights = ({ stacking }: Pick<State, 'stacking'>): readonly WindowId[] =>
-  isDraft(stacking) ? current(stacking) : stacking
+/** The stacking order to be read: as it is put in whole each time, it is never a draft. */
+export const heights = (state: State): readonly WindowId[] =>
+  Object.getOwnPropertyDescriptor(state, 'stacking')?.value
 
-export const isTopmost = ({ stacking }: State, id: WindowId): boolean => stacking.at(-1) === id
+export const isTopmost = (state: State, id: WindowId): boolean => heights(state).at(-1) === id
 
 /** Puts a window on top of all others, whether it stood among them before or not. */
 export function raise(draft: State, id: WindowId): void {
-  if (!isTopmost(draft, id)) draft.stacking = [...without(draft, id), id]
+  if (!isTopmost(draft, id)) put(draft, [...without(draft, id), id])
 }
 
 /** Puts a window directly on another; where there is none, below all. */
@@ -22,7 +21,8 @@ export function standOn(draft: State, id: WindowId, below: WindowId | null): voi
   const others = without(draft, id)
   const at = below === null ? 0 : others.indexOf(below) + 1
   // What it stood on is gone: it stays on top.
-  draft.stacking = below !== null && at === 0 ? [...others, id] : others.toSpliced(at, 0, id)
+  const gone = below !== null && at === 0
+  put(draft, gone ? [...others, id] : others.toSpliced(at, 0, id))
 }
 
 /** The window another stands directly on, or null. */
@@ -33,7 +33,12 @@ export function below(state: State, id: WindowId): WindowId | null {
 
 /** Takes a window that is closed off the stack. */
 export function unstacked(draft: State, id: WindowId): void {
-  draft.stacking = without(draft, id)
+  put(draft, without(draft, id))
+}
+
+/** Frozen: then it is not looked through for what was changed in it. */
+function put(draft: State, all: WindowId[]): void {
+  draft.stacking = Object.freeze(all) as WindowId[]
 }
 
 const without = (state: State, id: WindowId): WindowId[] =>
