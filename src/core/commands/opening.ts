@@ -53,7 +53,8 @@ export function visit(draft: State, id: WindowId): Result {
   const visited = peek(draft.windows, id)
   if (!visited) return {}
   const from = currentId(draft)
-  if (visited.minimised) window(draft, id).minimised = false
+  const restored = visited.minimised
+  if (restored) window(draft, id).minimised = false
   if (visited.desktop === EVERY) goTo(draft, openDesktop(draft, from))
   else if (!isShown(draft, visited)) {
     // So that going there does not count as using the window that had the focus there.
@@ -64,7 +65,7 @@ export function visit(draft: State, id: WindowId): Result {
   const to = currentId(draft)
   const name = peek(draft.documents, visited.document)?.title ?? 'Untitled'
   return {
-    ...(visited.minimised && { say: `Restored “${name}”` }),
+    ...(restored && { say: `Restored “${name}”` }),
     announce: name,
     journal: [
       ...(from === to ? [] : [{ kind: 'switch' as const, from, to }]),

@@ -18,9 +18,8 @@ export function migrated(state: unknown): unknown {
     ? { ...initialState().settings, ...state.settings }
     : state.settings
   const desktops = each(state.desktops, (desktop) => ({ kind: 'open', ...desktop }))
-  return isOlder(state)
-    ? parted({ ...ADDED, ...state, settings, desktops })
-    : { ...state, settings }
+  const filled = { ...ADDED, ...state, settings, desktops }
+  return isOlder(state) ? parted(filled) : filled
 }
 
 /** Whether a state was written before version 3: its next changes cannot be applied to it. */
