@@ -35,6 +35,8 @@ export class Wanderer {
   private touched = new Set<string>()
   /** The arrangement as it was when there was nothing to undo, and whether that can be come back to. */
   private beginning: State | null = null
+  /** How many steps could be undone then. */
+  private undoable = 0
   readonly log: string[] = []
 
   private constructor(
@@ -99,6 +101,17 @@ export class Wanderer {
       })
       await this.reload()
     }
+    await this.mark()
+  }
+
+  /** From here on it is undone to. */
+  private async mark(): Promise<void> {
+    this.undoable = await this.page.evaluate(() => {
+      let count = 0
+      while (window.kiteShelf?.run('history.undo').ok) count++
+      for (let n = 0; n < count; n++) window.kiteShelf?.run('history.redo')
+      return count
+    })
     this.beginning = await this.state()
   }
 
@@ -214,7 +227,6 @@ export class Wanderer {
     await this.page.locator('#desktop').waitFor()
     const after = await this.state()
     expect(comparable(after), 'after a reload').toEqual(comparable(before))
-    this.beginning = after
   }
 
   /** Another tab takes the shelf, and this one takes it back. */
@@ -234,7 +246,6 @@ export class Wanderer {
     await other.close()
     const after = await this.state()
     expect(comparable(after), 'after it was taken over and back').toEqual(comparable(before))
-    this.beginning = after
   }
 
   private async emptied(): Promise<void> {
@@ -281,7 +292,7 @@ export class Wanderer {
   private async back(): Promise<void> {
     await this.page.goto(this.path)
     await this.page.locator('#desktop').waitFor()
-    this.beginning = await this.state()
+    await this.mark()
   }
 
   private rules(step: Step, { state: before }: Seen, { state: after }: Seen): void {
@@ -308,6 +319,8 @@ export class Wanderer {
     })
     // So many steps are kept; the beginning may be further back.
     if (steps >= 200) return
+    for (let n = 0; n < this.undoable; n++)
+      await this.page.evaluate(() => window.kiteShelf?.run('history.redo'))
     expect(arranged(await this.state()), 'undone to the beginning').toEqual(
       arranged(this.beginning),
     )

@@ -1,4 +1,4 @@
-import { emptyHistory } from '@/core/history/history'
+import { emptyHistory, type History } from '@/core/history/history'
 import { currentId } from '@/core/model/selectors'
 import type { DocumentId, State } from '@/core/model/types'
 import { databaseFor, exportAside, setMarks } from './aside'
@@ -9,6 +9,7 @@ import { forgetContents, NotWritten, provideContents, putContent, writeContents 
 import { exportText } from './exporting'
 import { FolderCopy } from './folder'
 import { whenIdle } from './idle'
+import { hasContents } from './importing'
 import { Journal } from './journal'
 import { Keeper } from './keeper'
 import { Keeping } from './keeping'
@@ -18,6 +19,7 @@ import { setSaving } from './saving'
 import { keepSessions } from './sessions'
 import { getState, letGo, onJournal, shelf } from './shelf'
 import type { Spare } from './spare'
+import { Steps } from './steps'
 import { type KeptStore, type Stores, whyNotKept } from './storage'
 
 /** All that belongs to the shelf that is open. */
@@ -57,6 +59,10 @@ export interface Beginning {
   written: State | null
   /** The last line of the log of changes that is known. */
   seq?: number
+  /** The last one that the state has, where lines after it are about documents only. */
+  stateSeq?: number
+  /** What can be undone. */
+  history?: History
 }
 
 /** Opens the shelf with a state and keeps it from then on, until another page takes it over. */
@@ -64,12 +70,14 @@ export async function begin(
   { name, lock, over, finish }: Opening,
   stores: Stores,
   spare: Spare | null,
-  { state, revision, slots, written, seq = 0 }: Beginning,
+  given: Beginning,
   notices: Notice[],
   contents: Record<string, unknown> = {},
 ): Promise<void> {
+  const { state, revision, slots, written, seq = 0, stateSeq = seq, history } = given
   const { signal } = over
-  const keeping = new Keeping(stores.slots, written, revision, slots)
+  const steps = new Steps(stores.slots, ({ id }) => hasContents(id))
+  const keeping = new Keeping(stores.slots, written, revision, slots, steps, history)
   const journal = new Journal(stores.journal)
   const keeper = new Keeper({
     write: () => writeAll(keeping, journal, log.seq),
@@ -79,7 +87,7 @@ export async function begin(
   })
   const folder = new FolderCopy(stores.slots, name)
   const touched = new Set<DocumentId>()
-  const log = new ChangeLog(databaseFor(name), seq)
+  const log = new ChangeLog(databaseFor(name), seq, stateSeq)
   const copies = new Copies(spare, log, getState, async () => {
     if (folder.name) await folder.write(await exportText())
   })
@@ -114,7 +122,7 @@ export async function begin(
   })
   for (const [id, content] of Object.entries(contents))
     putContent(id, { saved: content, draft: null })
-  use(state)
+  use(state, history)
   // What changes from here on is noted against it.
   copies.note(state, [])
   await provideKeptNotices(stores.slots, notices)
@@ -167,7 +175,7 @@ export async function begin(
 /** Each by itself: what can be written is, whatever cannot. @throws the first of what went wrong */
 async function writeAll(keeping: Keeping, journal: Journal, seq: number): Promise<void> {
   const all = await Promise.allSettled([
-    keeping.write(getState(), seq),
+    keeping.write(getState(), seq, shelf.getState().session.history),
     writeContents(),
     journal.write(),
   ])
@@ -233,9 +241,9 @@ export async function keepInFolder(): Promise<{ says: string; refused?: boolean 
 export const damagedCopies = async (): Promise<Blob | null> =>
   opened ? exportAside(opened.name, opened.stores.slots) : null
 
-/** Shows a state, with nothing to undo. */
-export const use = (state: State): void =>
-  shelf.setState({ session: { state, history: emptyHistory } })
+/** Shows a state. */
+export const use = (state: State, history: History = emptyHistory): void =>
+  shelf.setState({ session: { state, history } })
 
 let settling: ReturnType<typeof setTimeout> | undefined
 /** How long the person pauses before a snapshot is written, in milliseconds. */

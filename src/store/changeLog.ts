@@ -19,10 +19,13 @@ export class ChangeLog {
   private logged: State | null = null
   /** Of the last line. */
   seq: number
+  /** Of the last line that is about the arrangement. */
+  stateSeq: number
 
-  /** @param seq of the last line that is known */
-  constructor(shelf: string, seq: number) {
+  /** @param seq of the last line that is known, and of the last one about the arrangement */
+  constructor(shelf: string, seq: number, stateSeq = seq) {
     this.seq = seq
+    this.stateSeq = stateSeq
     if (typeof Worker === 'undefined') return
     this.worker = new Worker(new URL('./log.worker.ts', import.meta.url), { type: 'module' })
     this.send({ open: shelf })
@@ -44,7 +47,9 @@ export class ChangeLog {
   state(state: State): void {
     const changes = this.logged && changesBetween(this.logged, state)
     this.logged = state
-    if (changes) this.add({ changes })
+    if (!changes) return
+    this.add({ changes })
+    this.stateSeq = this.seq
   }
 
   document(document: DocumentId, content: KeptContent | null): void {

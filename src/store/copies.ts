@@ -70,11 +70,12 @@ export class Copies {
     const state = this.state()
     const documents = takeForSpare()
     const seq = this.log.turn(state)
+    const { stateSeq } = this.log
     try {
       for (const [id, content] of documents)
         if (content) await this.spare?.writeDocument(id, content)
         else await this.spare?.removeDocument(id)
-      await this.spare?.write(state, Date.now(), seq)
+      await this.spare?.write(state, { at: Date.now(), seq, stateSeq })
       this.log.drop()
     } catch {
       // A disk that is full is told where the shelf itself is written.

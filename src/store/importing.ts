@@ -19,6 +19,9 @@ export async function differingDocuments(file: ShelfFile): Promise<DocumentId[]>
 /** The other contents of a step of undo: what is put in when it is gone back or forth over. */
 const other = new Map<number, Map<DocumentId, KeptContent | null>>()
 
+/** Whether a step put contents in, which only this page knows how to take back. */
+export const hasContents = (step: number): boolean => other.has(step)
+
 onTravel((step) => {
   const contents = other.get(step)
   for (const [id, content] of contents ?? []) {

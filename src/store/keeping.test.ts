@@ -1,9 +1,11 @@
 import { readState } from '@/core/formats/shelfFile'
+import type { Step } from '@/core/history/history'
 import { presence } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
 import version2 from '@/core/testing/version2.json'
 import { World } from '@/core/testing/world'
 import { findKept, Keeping } from './keeping'
+import { readSteps, Steps } from './steps'
 import { MemoryStore } from './testing'
 
 /** A shelf that is written after every change, with what it was after each. */
@@ -151,4 +153,64 @@ test('what an earlier version kept is loaded, changes and all, and is to be writ
   const again = await findKept(store)
   expect(again).toMatchObject({ damaged: [], older: false })
   expect(again.state).toEqual(world.state)
+})
+
+/** A shelf of which the steps are kept as well. */
+async function undoable(isPassing: (step: Step) => boolean = () => false) {
+  const store = new MemoryStore()
+  const world = new World()
+  const keeping = new Keeping(store, null, 0, [0, 0], new Steps(store, isPassing))
+  const write = () => keeping.write(world.state, 0, world.session.history)
+  const run = async (id: string, args: object = {}) => {
+    world.run(id, args)
+    await write()
+  }
+  await write()
+  /** As it is when the page is opened again. */
+  const again = async () => {
+    const kept = await findKept(store)
+    const next = new World(kept.state ?? undefined)
+    next.session = { ...next.session, history: await readSteps(store, kept.steps) }
+    return next
+  }
+  return { store, world, keeping, run, again }
+}
+
+test('what was done can be undone and redone after the shelf is loaded again', async () => {
+  const { world, run, again, keeping } = await undoable()
+  const states = [world.state]
+  await run('desktop.create', { name: 'Field' })
+  await run('window.open', { app: 'notes' })
+  await run('window.move', { x: 200, y: 100 })
+  await run('history.undo')
+  await keeping.settle()
+  const next = await again()
+  expect(next.state).toEqual(world.state)
+  next.run('history.redo')
+  expect(Object.values(next.state.windows)[0]?.frame).toMatchObject({ x: 200, y: 100 })
+  for (let n = 0; n < 3; n++) next.run('history.undo')
+  expect({ ...next.state, documents: null }).toEqual({ ...states[0], documents: null })
+  expect(next.refusal('history.undo')).toContain('nothing to undo')
+})
+
+test('a step that is lost, or only this page can take back, ends what can be undone', async () => {
+  const { store, run, again } = await undoable(({ say }) => say.includes('Passing'))
+  for (const name of ['One', 'Passing', 'Two', 'Three']) await run('desktop.create', { name })
+  const count = async () => {
+    const next = await again()
+    let undone = 0
+    while (next.try('history.undo').ok) undone++
+    return undone
+  }
+  expect(await count()).toBe(2)
+  store.items.set('step-3', { torn: true })
+  expect(await count()).toBe(1)
+})
+
+test('steps that cannot be undone any more are not kept', async () => {
+  const { store, run, keeping } = await undoable()
+  await run('desktop.create', { name: 'Field' })
+  for (let n = 0; n < 230; n++) await run('desktop.rename', { name: `Named ${n}` })
+  await keeping.settle()
+  expect((await store.keys()).filter((key) => key.startsWith('step-'))).toHaveLength(200)
 })

@@ -8,8 +8,10 @@ import { isOlder } from '@/core/formats/migrations'
 import { salvage } from '@/core/formats/salvage'
 import { readState } from '@/core/formats/shelfFile'
 import { type Changes, changesBetween, withChanges } from '@/core/history/changes'
+import { emptyHistory, type History, type Step } from '@/core/history/history'
 import type { State } from '@/core/model/types'
 import { sealed, unsealed } from './checksum'
+import { isStepList, type StepList, Steps } from './steps'
 import { type KeptStore, patiently } from './storage'
 
 const SLOTS = ['slot-a', 'slot-b'] as const
@@ -40,6 +42,8 @@ export interface Kept {
   slots: [number, number]
   /** Whether it was written by an earlier version, so that a whole has to be written first. */
   older: boolean
+  /** Which steps can be undone; null where what was read is not quite what was kept. */
+  steps: StepList | null
 }
 
 /**
@@ -69,10 +73,12 @@ export async function findKept(store: KeptStore): Promise<Kept> {
   const last = Math.max(found[0]?.revision ?? 0, changes.last)
   const seq = Math.max(0, ...[...found, ...changes.list].map((one) => one.seq))
   const kept = { revision: last, damaged, cut: changes.cut, slots, seq }
-  for (const { value, revision } of found) {
+  for (const one of found) {
+    const { value, revision } = one
     const since = changes.list.filter((change) => change.revision > revision)
     const state = readable(since.reduce((at, { value }) => withChanges(at, value), value))
-    if (state) return { ...kept, state, lost: [], older: isOlder(value) }
+    const steps = since.at(-1)?.steps ?? one.steps ?? null
+    if (state) return { ...kept, state, lost: [], older: isOlder(value), steps }
   }
   // Not whole from any snapshot: in part, from the newest, or from what is left of a torn one.
   const rest = changes.list.filter(({ revision }) => revision > (found[0]?.revision ?? 0))
@@ -81,9 +87,9 @@ export async function findKept(store: KeptStore): Promise<Kept> {
     const part = given === undefined ? null : salvage(given)
     if (!part) continue
     if (damaged.length === 0) damaged.push({ key: 'state', record: given })
-    return { ...kept, state: part.state, lost: part.lost, older: false }
+    return { ...kept, state: part.state, lost: part.lost, older: false, steps: null }
   }
-  return { ...kept, state: null, lost: [], older: false }
+  return { ...kept, state: null, lost: [], older: false, steps: null }
 }
 
 function readable(given: unknown): State | null {
@@ -108,12 +114,19 @@ interface Snapshot {
   value: unknown
   revision: number
   seq: number
+  steps: StepList | null
 }
 
 function numbered(record: unknown): Snapshot | null {
   const found = unsealed(record)
-  const { seq } = (record ?? {}) as { seq?: number }
-  return found && { ...found, seq: Number.isSafeInteger(seq) ? Number(seq) : 0 }
+  const { seq, steps } = (record ?? {}) as { seq?: number; steps?: unknown }
+  return (
+    found && {
+      ...found,
+      seq: Number.isSafeInteger(seq) ? Number(seq) : 0,
+      steps: isStepList(steps) ? steps : null,
+    }
+  )
 }
 
 interface ReadChanges {
@@ -152,6 +165,8 @@ const isChanges = (value: unknown): boolean => {
 export class Keeping {
   private since: number
   private seq = 0
+  private steps: StepList
+  private history: History
 
   /**
    * @param written the state that was loaded; null on a fresh shelf, which begins with a snapshot
@@ -161,8 +176,14 @@ export class Keeping {
     private written: State | null,
     private revision: number,
     private slots: [number, number],
+    private undoable: Steps = new Steps(store),
+    history: History = emptyHistory,
   ) {
     this.since = revision - Math.max(...slots)
+    this.history = history
+    this.undoable.know(history)
+    const ids = (steps: Step[]) => steps.map(({ id }) => id)
+    this.steps = { past: ids(history.past), future: ids(history.future), count: history.count }
   }
 
   /**
@@ -170,12 +191,19 @@ export class Keeping {
    * @param seq the line of the log of changes up to which the state has everything
    * @throws when the store takes no more
    */
-  async write(state: State, seq = 0): Promise<void> {
+  async write(state: State, seq = 0, history: History = this.history): Promise<void> {
     const changes = this.written && changesBetween(this.written, state)
     if (this.written && !changes) return
+    // Before what tells of them.
+    if (history !== this.history) this.steps = await this.undoable.write(history)
+    this.history = history
     if (!changes || this.since >= CHANGES_MOST) return this.snapshot(state, seq)
     const revision = this.revision + 1
-    await this.store.setItem(keyOf(revision), { ...sealed(changes, revision), seq })
+    await this.store.setItem(keyOf(revision), {
+      ...sealed(changes, revision),
+      seq,
+      steps: this.steps,
+    })
     this.seq = seq
     this.revision = revision
     this.written = state
@@ -191,7 +219,7 @@ export class Keeping {
   private async snapshot(state: State, seq: number): Promise<void> {
     const revision = this.revision + 1
     const at = this.slots[0] <= this.slots[1] ? 0 : 1
-    await this.store.setItem(SLOTS[at], { ...sealed(state, revision), seq })
+    await this.store.setItem(SLOTS[at], { ...sealed(state, revision), seq, steps: this.steps })
     this.seq = seq
     this.slots[at] = revision
     this.revision = revision
@@ -201,5 +229,6 @@ export class Keeping {
     const keys = await this.store.keys()
     for (const key of keys)
       if (key.startsWith(CHANGE) && key <= both) await this.store.removeItem(key)
+    await this.undoable.tidy(this.steps)
   }
 }

@@ -126,12 +126,13 @@ export const onJournal = (listener: (events: JournalEvent[]) => void): (() => vo
   return () => listeners.delete(listener)
 }
 
-const env = (by: By): Env => ({
+const env = (by: By, act: string | undefined): Env => ({
   now: Date.now(),
   id: (kind) => `${kind}-${crypto.getRandomValues(new Uint32Array(2)).join('')}`,
   app: appFacts,
   apps: () => [...apps.values(), ...Object.values(getState().apps).map(ownFacts)],
   by,
+  ...(act !== undefined && { act }),
   busy: (document) => busy(document),
 })
 
@@ -159,10 +160,13 @@ export function say(text: string, more: Partial<Said> = {}): void {
   shelf.setState({ said: { text, step: false, count: ++count, ...more }, announced: text })
 }
 
-/** Runs a command; what it says, shows and writes to the journal goes where it belongs. */
-export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Outcome {
+/**
+ * Runs a command; what it says, shows and writes to the journal goes where it belongs.
+ * @param act what it is a part of, where several commands are one step of undo
+ */
+export function dispatch(id: string, args: object = {}, by: By = 'pointer', act?: string): Outcome {
   const before = shelf.getState()
-  const outcome = over ? TAKEN_OVER : attempt(before.session, id, args, by)
+  const outcome = over ? TAKEN_OVER : attempt(before.session, id, args, env(by, act))
   if (!outcome.ok) {
     refuse(outcome)
     return outcome
@@ -191,9 +195,9 @@ const TAKEN_OVER: Outcome = {
 }
 
 /** A command that fails takes nothing with it: the shelf is as it was. */
-function attempt(session: Session, id: string, args: object, by: By): Outcome {
+function attempt(session: Session, id: string, args: object, given: Env): Outcome {
   try {
-    return execute(session, id, args, env(by))
+    return execute(session, id, args, given)
   } catch (error) {
     console.error(error)
     const why = error instanceof Error ? error.message.slice(0, 200) : ''

@@ -18,6 +18,8 @@ export interface SpareCopy {
   at: number
   /** Up to which line of the log it has everything. */
   seq: number
+  /** The last line that changed the arrangement. */
+  stateSeq: number
   /** What documents said after it, and in which line. */
   documents: Map<DocumentId, { seq: number; content: KeptContent | null }>
 }
@@ -62,25 +64,26 @@ export class Spare {
       .sort((a, b) => a.seq - b.seq)
     // As it was written: what an earlier version logged fits only what that version wrote.
     let state = raw
-    let seq = copy.seq
+    let { seq, stateSeq } = copy
     for (const record of since) {
       // What follows a line that is missing is not built on it.
       if (record.seq !== seq + 1) break
       seq = record.seq
-      if ('changes' in record) state = withChanges(state, record.changes)
-      else copy.documents.set(record.document, { seq, content: record.content })
+      if ('changes' in record) {
+        state = withChanges(state, record.changes)
+        stateSeq = seq
+      } else copy.documents.set(record.document, { seq, content: record.content })
     }
     try {
-      return { ...copy, state: readState(state), seq }
+      return { ...copy, state: readState(state), seq, stateSeq }
     } catch {
       return copy
     }
   }
 
-  /** @param seq the line of the log up to which the state has everything */
-  async write(state: State, now: number, seq: number): Promise<void> {
+  async write(state: State, is: Pick<SpareCopy, 'at' | 'seq' | 'stateSeq'>): Promise<void> {
     const file = this.last === FILES[0] ? FILES[1] : FILES[0]
-    await writeFile(this.folder, file, JSON.stringify(sealed({ at: now, seq, state }, now)))
+    await writeFile(this.folder, file, JSON.stringify(sealed({ ...is, state }, is.at)))
     this.last = file
   }
 
@@ -112,8 +115,8 @@ function copyOf(text: string | null): { copy: SpareCopy; raw: unknown } | null {
   const found = unsealed(parsed(text))
   if (!found) return null
   try {
-    const { at, seq, state: raw } = found.value as SpareCopy
-    return { copy: { at, seq: seq ?? 0, state: readState(raw), documents: new Map() }, raw }
+    const { at, seq = 0, stateSeq = seq, state: raw } = found.value as SpareCopy
+    return { copy: { at, seq, stateSeq, state: readState(raw), documents: new Map() }, raw }
   } catch {
     return null
   }

@@ -1,3 +1,4 @@
+import { emptyHistory } from '@/core/history/history'
 import { initialState } from '@/core/model/initial'
 import type { AppFacts, State } from '@/core/model/types'
 import { databaseFor, exportDatabase, leaveDatabase, marksOf, setAside } from './aside'
@@ -10,6 +11,7 @@ import { isBusy } from './reports'
 import { setSaving } from './saving'
 import { provideApps, provideBusy, shelf } from './shelf'
 import { Spare, type SpareCopy } from './spare'
+import { readSteps } from './steps'
 import { databaseLost, type KeptStore, openStores, type Stores } from './storage'
 
 /** What a shelf starts with when nothing is kept yet. */
@@ -81,14 +83,23 @@ async function open(opening: Opening): Promise<Started> {
     const written = left.length > 0 || kept.damaged.length > 0 || older ? null : state
     const copy = await spare?.read()
     // The log of changes may be a moment ahead of the store.
-    const ahead = copy && copy.seq > kept.seq && left.length === 0 ? copy : null
-    if (ahead) await bringBackDocuments(stores.documents, null, ahead.documents, kept.seq)
-    const seq = Math.max(kept.seq, copy?.seq ?? 0)
+    if (copy && left.length === 0)
+      await bringBackDocuments(stores.documents, null, copy.documents, kept.seq)
+    const ahead = copy && copy.stateSeq > kept.seq && left.length === 0 ? copy.state : null
+    // What can be undone stands on the state it was kept with.
+    const history = ahead || left.length ? emptyHistory : await readSteps(stores.slots, kept.steps)
     await begin(
       opening,
       stores,
       spare,
-      { ...kept, state: ahead?.state ?? state, written, seq },
+      {
+        ...kept,
+        state: ahead ?? state,
+        written,
+        history,
+        seq: Math.max(kept.seq, copy?.seq ?? 0),
+        stateSeq: Math.max(kept.seq, copy?.stateSeq ?? 0),
+      },
       found,
     )
   } else {

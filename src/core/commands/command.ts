@@ -13,6 +13,8 @@ export interface Env {
   /** Whether what shows a document goes on by itself. */
   busy(document: DocumentId): boolean
   by: By
+  /** What it is a part of: steps of the same act, one after the other, are one step. */
+  act?: string
 }
 
 /** Why a command cannot be done now, and what would work instead. */
@@ -65,8 +67,6 @@ export interface Result {
   say?: string
   /** For people who do not see the page. */
   announce?: string
-  /** What it is a part of: steps with the same one after each other are one step. */
-  act?: string
   journal?: Omit<JournalEvent, 'at' | 'by'>[]
   show?: View
 }

@@ -63,7 +63,7 @@ export function execute(session: Session, id: string, args: object, env: Env): O
       broken,
     }
   // A command that only went somewhere says nothing and is no step.
-  const { say, act } = result
+  const { say } = result
   const step = command.step && changes !== null && say !== undefined
   return {
     ok: true,
@@ -74,7 +74,7 @@ export function execute(session: Session, id: string, args: object, env: Env): O
             changes,
             say,
             documents: command.documents,
-            act,
+            act: env.act,
           })
         : session.history,
     },

@@ -14,28 +14,22 @@ export function Pad() {
 
 function Ruled({ id }: { id: WindowId }) {
   const [first, setFirst] = useState<number | null>(null)
+  // All of one visit is one step of undo.
+  const [visit] = useState(() => `pad ${crypto.getRandomValues(new Uint32Array(1))}`)
   const pad = useRef<HTMLDivElement>(null)
   useEffect(() => pad.current?.focus(), [])
+  const run = (command: string, args: object = {}) =>
+    dispatch(command, { window: id, ...args }, 'key', visit)
   const choose = (cell: number) => {
-    if (first === null) {
-      dispatch('window.place', { window: id, ...spanOf(cell, cell) }, 'key')
-      setFirst(cell)
-      return
-    }
-    // The span replaces the ninth it grew from: one step, not two.
-    dispatch('history.undo', {}, 'key')
-    dispatch('window.place', { window: id, ...spanOf(first, cell) }, 'key')
-    closeView()
+    run('window.place', spanOf(first ?? cell, cell))
+    if (first === null) setFirst(cell)
+    else closeView()
   }
   const step = (dx: number, dy: number, grow: boolean) => {
     const { x, y, width, height } = windowOf(getState(), id).frame
     if (grow)
-      dispatch(
-        'window.resize',
-        { window: id, width: Math.max(1, width + dx), height: Math.max(1, height + dy) },
-        'key',
-      )
-    else dispatch('window.move', { window: id, x: x + dx, y: y + dy }, 'key')
+      run('window.resize', { width: Math.max(1, width + dx), height: Math.max(1, height + dy) })
+    else run('window.move', { x: x + dx, y: y + dy })
   }
   const keys = (event: KeyboardEvent) => {
     const { key, shiftKey } = event
@@ -50,7 +44,7 @@ function Ruled({ id }: { id: WindowId }) {
     if (by) step(...by, shiftKey)
     else if (cell >= 0 && key.length === 1) choose(cell)
     else if (key.toUpperCase() === 'F') {
-      dispatch('window.maximise', { window: id }, 'key')
+      run('window.maximise')
       closeView()
     } else if (key === 'Escape' || key === 'Enter') closeView()
     else return
