@@ -1,7 +1,7 @@
 import { APPS } from '@/apps/list'
 import { readShelfFile, shelfFile } from '@/core/formats/shelfFile'
-import { putRightPlan } from '@/core/homes/explain'
 import { momentOf } from '@/core/homes/matching'
+import { putRightPlan } from '@/core/homes/putRight'
 import { check } from '@/core/model/check'
 import { stack } from '@/core/model/selectors'
 import { EVERY } from '@/core/model/types'

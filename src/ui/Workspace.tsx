@@ -7,17 +7,17 @@ import { currentId, desktop } from '@/core/model/selectors'
 import { provideConsole } from '@/store/console'
 import { shelf, useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, type Started, start, type Trouble } from '@/store/start'
+import { useFullScreen } from '@/ui/desktop/useFullScreen'
+import { OpenMenu } from '@/ui/menu/OpenMenu'
+import { Notices } from '@/ui/notices/Notices'
+import { Asked } from './Asked'
 import { Desktop } from './desktop/Desktop'
-import { Dialogs } from './dialogs/Dialogs'
-import { useFullScreen } from './full/useFullScreen'
 import { Shut } from './keeping/Shut'
 import { Troubled } from './keeping/Troubled'
 import { useFrames } from './keys/frames'
 import { useKeys } from './keys/useKeys'
 import { Line } from './line/Line'
-import { Notices } from './line/Notices'
 import { OpenLine } from './line/OpenLine'
-import { OpenMenu } from './menus/OpenMenu'
 import { Guarded } from './parts/Guarded'
 import { Rack } from './rack/Rack'
 import { Trail } from './trail/Trail'
@@ -102,7 +102,7 @@ function Open({ name }: { name: string }) {
       <Notices />
       <PageMarks />
       <Guarded name="What was asked">
-        <Dialogs />
+        <Asked />
       </Guarded>
       <Guarded name="The line">
         <OpenLine />

@@ -1,15 +1,21 @@
 import { appCommands } from './apps'
-import { asideCommands } from './aside'
 import type { Command } from './command'
 import { desktopCommands } from './desktops'
+import { displayCommands } from './displays'
 import { documentCommands } from './documents'
-import { framingCommands } from './framing'
-import { fullCommands } from './full'
+import { foldCommands } from './fold'
+import { switchingCommands } from './go'
 import { gridCommands } from './grid'
 import { homeCommands } from './homes'
-import { sendingCommands } from './sending'
-import { shelfCommands } from './shelf'
-import { switchingCommands } from './switching'
+import { importCommands } from './import'
+import { framingCommands } from './place'
+import { sendingCommands } from './send'
+import { sessionCommands } from './sessions'
+import { settingCommands } from './settings'
+import { fullCommands } from './solo'
+import { asideCommands } from './sweep'
+import { undoCommands } from './undo'
+import { viewCommands } from './views'
 import { windowCommands } from './windows'
 
 /** Every command there is: keys, menus, the key card, the console and undo are made from it. */
@@ -17,6 +23,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
   [
     ...switchingCommands,
     ...desktopCommands,
+    ...foldCommands,
     ...gridCommands,
     ...windowCommands,
     ...sendingCommands,
@@ -26,6 +33,11 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...appCommands,
     ...homeCommands,
     ...documentCommands,
-    ...shelfCommands,
+    ...undoCommands,
+    ...viewCommands,
+    ...importCommands,
+    ...sessionCommands,
+    ...settingCommands,
+    ...displayCommands,
   ].map((command) => [command.id, command]),
 )

@@ -4,8 +4,9 @@ import type { Home, State } from '@/core/model/types'
 import { World } from '@/core/testing/world'
 import { beatenBy, clashes, twinOf } from './clashes'
 import { clockOf, minuteOf } from './clock'
-import { explain, putRightPlan } from './explain'
+import { explain } from './explain'
 import { fits, homeFor, type Moment, specificity, unmet } from './matching'
+import { putRightPlan } from './putRight'
 import { homeInWords } from './words'
 
 const MONDAY: Moment = { day: 1, minute: 8 * 60 }

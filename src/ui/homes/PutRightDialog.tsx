@@ -1,7 +1,7 @@
 import { type FormEvent, useMemo, useState } from 'react'
 import { appOf } from '@/apps/list'
-import { putRightPlan } from '@/core/homes/explain'
 import { momentOf } from '@/core/homes/matching'
+import { putRightPlan } from '@/core/homes/putRight'
 import { where, whose } from '@/core/homes/words'
 import { title, window as windowOf } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'

@@ -1,6 +1,7 @@
 import { appOf } from '@/apps/list'
-import { causeInWords, explain, misplaced } from '@/core/homes/explain'
+import { causeInWords, explain } from '@/core/homes/explain'
 import { momentOf } from '@/core/homes/matching'
+import { misplaced } from '@/core/homes/putRight'
 import { homeInWords, where } from '@/core/homes/words'
 import { title, window as windowOf } from '@/core/model/selectors'
 import { EVERY, type WindowId } from '@/core/model/types'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { type Trouble, when } from '@/store/start'
-import { download } from '@/ui/dialogs/download'
+import { download } from '@/ui/parts/download'
 
 /** Instead of a shelf that could not be read. Nothing is written until the person has chosen. */
 export function Troubled({ trouble }: { trouble: Trouble }) {

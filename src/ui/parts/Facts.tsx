@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
-import { misplaced } from '@/core/homes/explain'
 import { homeFor, momentOf } from '@/core/homes/matching'
+import { misplaced } from '@/core/homes/putRight'
 import { where } from '@/core/homes/words'
 import { title } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'

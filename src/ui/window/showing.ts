@@ -1,7 +1,7 @@
 import { createContext, useCallback, useContext, useEffect, useSyncExternalStore } from 'react'
 import type { Place } from '@/core/geometry/shelves'
-import { misplaced } from '@/core/homes/explain'
 import { momentOf } from '@/core/homes/matching'
+import { misplaced } from '@/core/homes/putRight'
 import { currentId, desktop, focusId, isVisible, shownFrame } from '@/core/model/selectors'
 import type { Hue, Rect, State, Window, WindowId } from '@/core/model/types'
 import { sameValues } from '@/store/same'

@@ -5,7 +5,7 @@ import type { State } from '@/core/model/types'
 import { allDocuments } from '@/store/catalogue'
 import { differingDocuments, importShelf } from '@/store/importing'
 import { closeView, getState, say } from '@/store/shelf'
-import { chooseFiles } from '@/ui/desktop/openFiles'
+import { chooseFiles } from '@/ui/documents/openFiles'
 import { Dialog } from '@/ui/parts/Dialog'
 
 interface Read {

@@ -7,9 +7,9 @@ import { damagedCopies, keepInFolder } from '@/store/begin'
 import { saveDraft } from '@/store/documents'
 import { exportShelf } from '@/store/exporting'
 import { closeView, getState, say } from '@/store/shelf'
-import { chooseFiles, openFiles } from '@/ui/desktop/openFiles'
 import { rest } from '@/ui/desktop/rest'
-import { download } from './download'
+import { chooseFiles, openFiles } from '@/ui/documents/openFiles'
+import { download } from '@/ui/parts/download'
 
 /** Views with nothing to look at: they are done at once. */
 export function Errands({ view }: { view: View }) {

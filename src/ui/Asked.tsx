@@ -1,25 +1,25 @@
 import { useShelf } from '@/store/shelf'
-import { FullDialog } from '@/ui/full/FullDialog'
-import { PairDialog } from '@/ui/full/PairDialog'
+import { AddApp } from '@/ui/apps/AddApp'
+import { LetterDialog } from '@/ui/desktop/LetterDialog'
+import { LookDialog } from '@/ui/desktop/LookDialog'
+import { ClearUp } from '@/ui/documents/ClearUp'
+import { ExportDocument } from '@/ui/documents/ExportDocument'
+import { TitleDialog } from '@/ui/documents/TitleDialog'
+import { UnsavedDialog } from '@/ui/documents/UnsavedDialog'
+import { FoldPreview } from '@/ui/fold/FoldPreview'
 import { HomeDialog } from '@/ui/homes/HomeDialog'
 import { HomesDialog } from '@/ui/homes/HomesDialog'
 import { PutRightDialog } from '@/ui/homes/PutRightDialog'
 import { WhyDialog } from '@/ui/homes/WhyDialog'
-import { AddApp } from './AddApp'
-import { ClearUp } from './ClearUp'
+import { ImportShelf } from '@/ui/import/ImportShelf'
+import { KeyCard } from '@/ui/keys/KeyCard'
+import { FullDialog } from '@/ui/pair/FullDialog'
+import { PairDialog } from '@/ui/pair/PairDialog'
+import { SessionsDialog } from '@/ui/sessions/SessionsDialog'
 import { Errands } from './Errands'
-import { ExportDocument } from './ExportDocument'
-import { FoldPreview } from './FoldPreview'
-import { ImportShelf } from './ImportShelf'
-import { KeyCard } from './KeyCard'
-import { LetterDialog } from './LetterDialog'
-import { LookDialog } from './LookDialog'
-import { SessionsDialog } from './SessionsDialog'
-import { TitleDialog } from './TitleDialog'
-import { UnsavedDialog } from './UnsavedDialog'
 
 /** Whatever the last command asked to be shown. */
-export function Dialogs() {
+export function Asked() {
   const view = useShelf((shelf) => shelf.view)
   switch (view?.view) {
     case 'fold':

@@ -4,8 +4,8 @@ import { currentId, desktop, openDesktop, window } from '@/core/model/selectors'
 import { EVERY, type State } from '@/core/model/types'
 import { focusOn, goTo, makeDesktop, moveTo, settleFocus } from './change'
 import { command, no, type Refusal, type Result } from './command'
-import { moveFrame } from './framing'
 import { meant, quoted, there, which } from './meant'
+import { moveFrame } from './place'
 import { refused, resolvePlace } from './places'
 
 const group = 'Windows' as const

@@ -1,5 +1,5 @@
 import { type FormEvent, useState } from 'react'
-import { foldOrigin, foldTarget } from '@/core/commands/desktops'
+import { foldOrigin, foldTarget } from '@/core/commands/fold'
 import { desktop, title, window as windowOf } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
 import { closeView, dispatch, useArrangement } from '@/store/shelf'

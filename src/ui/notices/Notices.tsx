@@ -1,6 +1,6 @@
 import { type Notice, putAwayNotice, useNotices } from '@/store/notices'
 import { dispatch } from '@/store/shelf'
-import { Works } from './Works'
+import { Works } from '@/ui/line/Works'
 
 /** What the person has to know, above the Line until they have put it away. */
 export function Notices() {

@@ -4,8 +4,8 @@ import type { AppManifest } from '@/apps/contract'
 import { allApps } from '@/apps/list'
 import type { State } from '@/core/model/types'
 import { dispatch, openMenu, useArrangement } from '@/store/shelf'
-import { launching } from '@/ui/menus/AppItems'
-import { walkAmong } from './walking'
+import { walkAmong } from '@/ui/rack/walking'
+import { launching } from './AppItems'
 
 /** The apps, those on number keys first: how many windows each has, and a click to go there. */
 export function Apps() {

@@ -5,7 +5,7 @@ import type { DocumentId, DocumentInfo } from '@/core/model/types'
 import { loadContent, shownContent } from '@/store/documents'
 import { closeView, getState, say } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
-import { download } from './download'
+import { download } from '@/ui/parts/download'
 
 /** A document as a file: at once, or asked how where there is more than one way to write it. */
 export function ExportDocument({ id }: { id: DocumentId }) {

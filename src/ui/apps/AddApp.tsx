@@ -2,7 +2,7 @@ import { type FormEvent, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
 import { BadAppFile, readAppFile } from '@/core/formats/appFiles'
 import { closeView, dispatch } from '@/store/shelf'
-import { chooseFiles } from '@/ui/desktop/openFiles'
+import { chooseFiles } from '@/ui/documents/openFiles'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** A web address as an app of its own: typed, or from a file that describes one. */

@@ -1,10 +1,10 @@
 import { DropdownMenu } from 'radix-ui'
 import { type Menu, shelf, useShelf } from '@/store/shelf'
+import { AppItems } from '@/ui/apps/AppItems'
+import { DesktopItems } from '@/ui/desktop/DesktopItems'
 import { MenuSheet } from '@/ui/parts/Menu'
 import { giveBack } from '@/ui/window/focus'
-import { AppItems } from './AppItems'
-import { DesktopItems } from './DesktopItems'
-import { WindowItems } from './WindowItems'
+import { WindowItems } from '@/ui/window/WindowItems'
 
 /**
  * The menu that is open, of a window, a desktop or an app: from its button, with a right click, a

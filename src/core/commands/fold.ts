@@ -1,0 +1,137 @@
+import { array, number, object, string } from 'yup'
+import { maybeId } from '@/core/formats/shape'
+import { currentId, desktop, openDesktop, window as windowOf } from '@/core/model/selectors'
+import type { DesktopId, State } from '@/core/model/types'
+import { goTo, moveTo, nameLetters, putBack, removeDesktops, settleFocus } from './change'
+import { command, no, type Refusal } from './command'
+import { named, refused, resolvePlace } from './places'
+
+const group = 'Desktops' as const
+
+/** The open desktop before the folded ones takes their windows; for the first, the one after. */
+export function foldTarget(state: State, folded: DesktopId[]): DesktopId | undefined {
+  const takes = (id: DesktopId) => !folded.includes(id) && state.desktops[id]?.kind === 'open'
+  const first = state.order.findIndex((id) => folded.includes(id))
+  return state.order.slice(0, first).findLast(takes) ?? state.order.slice(first).find(takes)
+}
+
+/** Where a window goes by itself when its desktop is folded: out of a solo or a pair, back. */
+export function foldOrigin(state: State, id: string, folded: DesktopId[]): DesktopId | undefined {
+  const origin = state.desktops[windowOf(state, id).desktop]?.origins?.[id]?.desktop
+  return origin && !folded.includes(origin) ? origin : undefined
+}
+
+const moves = array(object({ window: maybeId().required(), to: maybeId().required() }).noUnknown())
+
+export const fold = command({
+  id: 'desktop.fold',
+  title: 'Fold desktop',
+  group,
+  args: {
+    desktop: string(),
+    desktops: array(string().required()),
+    into: string(),
+    moves,
+    /** How many columns are left, where a column is taken away. */
+    columns: number().integer().min(1),
+  },
+  can: (state, args) => {
+    const folded = foldedIds(state, args)
+    if (refused(folded)) return folded
+    if (!foldTarget(state, folded))
+      return no('The only desktop left cannot be folded. Make another first.')
+    const into =
+      args.into === undefined ? foldTarget(state, folded) : resolvePlace(state, args.into)
+    if (refused(into)) return into
+    const takes = (id: string | undefined) =>
+      state.desktops[id ?? '']?.kind === 'open' && !folded.includes(id ?? '')
+    if (!takes(into))
+      return no(
+        'Windows cannot go to a desktop that is being folded, or that a window fills. Choose another.',
+      )
+    return (
+      (args.moves ?? []).every(({ to }) => takes(to)) ||
+      no('A window cannot go to a desktop that is being folded, or that a window fills.')
+    )
+  },
+  run: (draft, args) => {
+    const folded = foldedIds(draft, args)
+    if (refused(folded)) return
+    const into =
+      args.into === undefined ? foldTarget(draft, folded) : resolvePlace(draft, args.into)
+    if (refused(into) || !into) return
+    const names = folded.map((id) => desktop(draft, id).name)
+    const windows = folded.flatMap((id) => [...desktop(draft, id).windows])
+    for (const id of windows) {
+      const moved = windowOf(draft, id)
+      const { name } = desktop(draft, moved.desktop)
+      const chosen = args.moves?.find(({ window }) => window === id)?.to
+      const origin = foldOrigin(draft, id, folded)
+      if (origin && (chosen ?? args.into ?? origin) === origin) {
+        putBack(draft, id)
+        continue
+      }
+      moveTo(draft, id, chosen ?? into)
+      moved.cause = { by: 'fold', name }
+    }
+    if (folded.includes(currentId(draft))) goTo(draft, into)
+    removeDesktops(draft, folded, into)
+    if (args.columns) draft.columns = args.columns
+    nameLetters(draft)
+    settleFocus(draft)
+    const count = windows.length === 1 ? '1 window' : `${windows.length} windows`
+    return { say: `Folded ${names.join(', ')}: ${count} to ${desktop(draft, into).name}` }
+  },
+})
+
+function foldedIds(
+  state: State,
+  args: { desktop?: string; desktops?: string[] },
+): DesktopId[] | Refusal {
+  const ids: DesktopId[] = []
+  for (const place of args.desktops ?? [args.desktop]) {
+    const found = named(state, place)
+    if (refused(found)) return found
+    if (!ids.includes(found.id)) ids.push(found.id)
+  }
+  return ids
+}
+
+export const previewFold = command({
+  id: 'desktop.previewFold',
+  title: 'Fold this desktop…',
+  group,
+  step: false,
+  args: { desktop: string(), into: string() },
+  can: (state, args) => {
+    const found = named(state, args.desktop)
+    if (refused(found)) return found
+    return (
+      !!foldTarget(state, [found.id]) ||
+      no('The only desktop left cannot be folded. Make another first.')
+    )
+  },
+  run: (draft, args) => {
+    const found = named(draft, args.desktop)
+    if (refused(found)) return
+    return { show: { view: 'fold', desktops: [found.id], into: args.into ?? null } }
+  },
+})
+
+export const previewFoldOthers = command({
+  id: 'desktop.previewFoldOthers',
+  title: 'Fold all others into this one…',
+  group,
+  step: false,
+  args: { desktop: string() },
+  can: (state) => state.order.length > 1 || no('There are no other desktops to fold.'),
+  run: (draft, args) => {
+    const found = named(draft, args.desktop)
+    if (refused(found)) return
+    const kept = openDesktop(draft, found.id)
+    const desktops = draft.order.filter((id) => id !== kept)
+    return { show: { view: 'fold', desktops, into: kept } }
+  },
+})
+
+export const foldCommands = [fold, previewFold, previewFoldOthers]

@@ -1,0 +1,65 @@
+import { current, isDraft } from 'mutative'
+import { mixed } from 'yup'
+import { merge } from '@/core/formats/merge'
+import { BadState, readState } from '@/core/formats/shelfFile'
+import { DESKTOPS_MOST, type State } from '@/core/model/types'
+import { nameLetters, putBack, settleFocus } from './change'
+import { command, no, type Refusal } from './command'
+import { fitWindows } from './opening'
+
+const group = 'Shelf' as const
+
+/** Brings another state in: it adds and changes, and takes no window away. */
+export function bringIn(draft: State, theirs: State): void {
+  // What fills a desktop here goes back first, so that both shelves agree on where windows live.
+  for (const { windows, kind } of Object.values(draft.desktops))
+    if (kind !== 'open') for (const id of [...windows]) putBack(draft, id)
+  Object.assign(draft, merge(isDraft(draft) ? current(draft) : draft, theirs))
+  nameLetters(draft)
+  for (const display of Object.values(draft.displays)) fitWindows(draft, display)
+  settleFocus(draft)
+}
+
+/** What was given is a state in which the rules hold. */
+export function sound(given: State): true | Refusal {
+  try {
+    readState(given)
+    return true
+  } catch (error) {
+    if (!(error instanceof BadState)) throw error
+    return no(`That is not the state of a shelf: ${error.message}. Nothing was changed.`)
+  }
+}
+
+/** What was given is sound, and together with what is here not too much. */
+export function fitting(here: State, given: State): true | Refusal {
+  const can = sound(given)
+  if (can !== true) return can
+  // Solos and pairs of this shelf are taken apart for it.
+  const stays = here.order.filter(
+    (id) => !Object.hasOwn(given.desktops, id) && here.desktops[id]?.kind === 'open',
+  )
+  const over = given.order.length + stays.length - DESKTOPS_MOST
+  return (
+    over <= 0 ||
+    no(
+      `There would be ${DESKTOPS_MOST + over} desktops; ${DESKTOPS_MOST} is the most. Nothing was changed. Fold ${over} first.`,
+    )
+  )
+}
+
+/** Brings the state of a shelf file in. */
+export const mergeFile = command({
+  id: 'shelf.merge',
+  title: 'Bring a shelf file in',
+  group,
+  documents: true,
+  args: { state: mixed<State>().required() },
+  can: (state, { state: theirs }) => fitting(state, theirs),
+  run: (draft, { state: theirs }) => {
+    bringIn(draft, readState(theirs))
+    return { say: 'Imported the shelf file' }
+  },
+})
+
+export const importCommands = [mergeFile]

@@ -1,0 +1,21 @@
+import { command } from './command'
+
+const group = 'Shelf' as const
+
+export const undo = command({
+  id: 'history.undo',
+  title: 'Undo the last change of the arrangement',
+  group,
+  step: false,
+  travel: 'undo',
+})
+
+export const redo = command({
+  id: 'history.redo',
+  title: 'Redo',
+  group,
+  step: false,
+  travel: 'redo',
+})
+
+export const undoCommands = [undo, redo]
