@@ -1,4 +1,4 @@
-// npm test: types, lint, unit and the real interface, with one total at the end.
+// npm test: types, lint, what nobody uses, unit and the real interface, with one total at the end.
 import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -44,9 +44,10 @@ const count = (name, good, bad) => {
   console.log(`${name}: ${good} passed, ${bad} failed`)
 }
 
-const [types, lint, unitOk] = await Promise.all([
+const [types, lint, used, unitOk] = await Promise.all([
   tool('tsc', ['--noEmit']),
   tool('biome', ['check', '.']),
+  tool('knip', []),
   tool('jest', ['--json', `--outputFile=${unitFile}`]),
 ])
 build()
@@ -55,6 +56,7 @@ const e2eOk = await tool('playwright', ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: 
 console.log('')
 count('types', Number(types), Number(!types))
 count('lint', Number(lint), Number(!lint))
+count('used', Number(used), Number(!used))
 const unit = read(unitFile)
 const unitBad = (unit?.numFailedTests ?? 0) + (unit?.numRuntimeErrorTestSuites ?? 0)
 count('unit', unit?.numPassedTests ?? 0, unitOk ? unitBad : Math.max(1, unitBad))

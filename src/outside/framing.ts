@@ -75,7 +75,7 @@ interface Asked {
 }
 
 /** How the web is reached; another way in tests. */
-export interface Web {
+interface Web {
   resolve(hostname: string): Promise<string[]>
   /** Asks at an address that was looked at, whatever the name may stand for by then. */
   ask(url: URL, method: string, address: string, signal: AbortSignal): Promise<Asked>

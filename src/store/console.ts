@@ -3,7 +3,7 @@ import { type FlatState, flat } from './flat'
 import { dispatch, getState } from './shelf'
 
 /** The same commands from the browser console. Documented in the README. */
-export interface ConsoleApi {
+interface ConsoleApi {
   /** A copy of the state, as it is seen from this display. */
   state(): FlatState
   run(id: string, args?: object): { ok: true } | { ok: false; reason: string }

@@ -9,7 +9,7 @@ import { patiently } from './storage'
  * a change. What was typed is a draft until it is saved; both are kept. Each stands by itself: one
  * that cannot be read or written is told by name and holds nothing else up.
  */
-export interface ContentStore {
+interface ContentStore {
   getItem(key: string): Promise<unknown>
   setItem(key: string, value: unknown): Promise<unknown>
   removeItem(key: string): Promise<void>

@@ -1,5 +1,5 @@
 /** At most this long after a change it is being written, in milliseconds. */
-export const SAVE_WITHIN = 20
+const SAVE_WITHIN = 20
 
 interface Work {
   write(): Promise<void>

@@ -4,7 +4,7 @@ import { engine } from '../markdown/engine'
 import { nodeOf } from './fromTokens'
 
 /** A top-level block of a Markdown text: its very text, and what the editor shows of it. */
-export interface Block {
+interface Block {
   /** With the empty lines after it. All sources after each other are the text. */
   source: string
   node: JSONContent
@@ -16,7 +16,7 @@ export interface Blocks {
   blocks: Block[]
 }
 
-export const rawNode = (text: string): JSONContent => ({
+const rawNode = (text: string): JSONContent => ({
   type: 'raw',
   ...(text && { content: [{ type: 'text', text }] }),
 })

@@ -7,7 +7,7 @@ import { type ReaderContent, reader } from '../reader/manifest'
 const REFERENCE = /^\[([^\]]*)\]\(kite:([^)\s]+)\)$/
 
 /** A document that is referred to by what was dropped or pasted, or null. */
-export function referredTo(text: string): { id: string; title: string } | null {
+function referredTo(text: string): { id: string; title: string } | null {
   const found = REFERENCE.exec(text.trim())
   return found ? { id: found[2] ?? '', title: found[1] ?? '' } : null
 }

@@ -60,7 +60,7 @@ export const schemaOf = (picture: AnyExtension = Image): AnyExtension[] => [
 ]
 
 /** Addresses a link may have: of the web, of mail, of a document of the shelf, or beside it. */
-export function isAllowedUri(address: string | undefined): boolean {
+function isAllowedUri(address: string | undefined): boolean {
   const scheme = /^\s*([a-z][a-z0-9+.-]*):/i.exec(address ?? '')?.[1]?.toLowerCase()
   return scheme === undefined || ['http', 'https', 'mailto', 'kite'].includes(scheme)
 }

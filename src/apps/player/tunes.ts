@@ -1,4 +1,4 @@
-export interface Note {
+interface Note {
   /** When it begins, in seconds from the start of the tune. */
   at: number
   /** How long it sounds, in seconds. */

@@ -2,7 +2,7 @@ import { type RefObject, useEffect, useState } from 'react'
 import { openPdf, viewerParts } from './pdf'
 
 type Parts = Awaited<ReturnType<typeof viewerParts>>
-export type Viewer = InstanceType<Parts['PDFViewer']>
+type Viewer = InstanceType<Parts['PDFViewer']>
 type Bus = InstanceType<Parts['EventBus']>
 
 /** Fits a page into the width of the window. */

@@ -121,7 +121,7 @@ function goHome(draft: State, id: string, home: Home, app: AppFacts, env: Env): 
   return lives
 }
 
-export const open = command({
+const open = command({
   id: 'window.open',
   title: 'Open a window',
   group,
@@ -144,7 +144,7 @@ export const open = command({
 const chosen = (state: State, args: { app?: string; slot?: number }): string | null =>
   args.app ?? state.slots[(args.slot ?? 0) - 1] ?? null
 
-export const launch = command({
+const launch = command({
   id: 'app.launch',
   title: 'Go to an app, or open it',
   group,
@@ -171,7 +171,7 @@ const hereOrEverywhere = (state: State) => {
   return ({ desktop: lives }: Window): boolean => lives === here || lives === EVERY
 }
 
-export const cycle = command({
+const cycle = command({
   id: 'app.cycle',
   title: 'Next window of this app',
   group,
@@ -192,7 +192,7 @@ export const cycle = command({
   },
 })
 
-export const slot = command({
+const slot = command({
   id: 'app.slot',
   title: 'Put an app on a number key',
   group,
@@ -207,7 +207,7 @@ export const slot = command({
   },
 })
 
-export const add = command({
+const add = command({
   id: 'app.add',
   title: 'Add a web address as an app',
   group,
@@ -233,7 +233,7 @@ export const add = command({
   },
 })
 
-export const remove = command({
+const remove = command({
   id: 'app.remove',
   title: 'Remove an app that was added',
   group,

@@ -80,7 +80,7 @@ export const GROUPS = [
   'Documents',
   'Shelf',
 ] as const
-export type Group = (typeof GROUPS)[number]
+type Group = (typeof GROUPS)[number]
 
 export interface Command<Args = Record<string, unknown>> {
   id: string

@@ -16,7 +16,7 @@ const exists = (state: State, place: string | undefined): true | Refusal => {
   return refused(found) ? found : true
 }
 
-export const create = command({
+const create = command({
   id: 'desktop.create',
   title: 'New desktop',
   group,
@@ -34,7 +34,7 @@ export const create = command({
   },
 })
 
-export const rename = command({
+const rename = command({
   id: 'desktop.rename',
   title: 'Rename desktop',
   group,
@@ -64,7 +64,7 @@ export const rename = command({
   },
 })
 
-export const letter = command({
+const letter = command({
   id: 'desktop.letter',
   title: 'Set call letter',
   group,
@@ -96,7 +96,7 @@ export const letter = command({
   },
 })
 
-export const look = command({
+const look = command({
   id: 'desktop.look',
   title: 'Change look',
   group,
@@ -117,7 +117,7 @@ export const look = command({
   },
 })
 
-export const reorder = command({
+const reorder = command({
   id: 'desktop.reorder',
   title: 'Move desktop in the order',
   group,
@@ -143,7 +143,7 @@ function target(state: State, id: DesktopId, { by, to }: { by?: number; to?: num
   return clamp(to ?? state.order.indexOf(id) + (by ?? 0), 0, state.order.length - 1)
 }
 
-export const rest = command({
+const rest = command({
   id: 'desktop.rest',
   title: 'Put a desktop to rest',
   group,

@@ -7,7 +7,7 @@ import { fitWindows } from './opening'
 const group = 'Shelf' as const
 
 /** The desktop tells its size; windows stay where they are placed and within reach. */
-export const resizeDisplay = command({
+const resizeDisplay = command({
   id: 'display.resize',
   title: 'Set the size of a display',
   group,

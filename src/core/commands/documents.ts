@@ -10,7 +10,7 @@ const known = (state: State, { document }: { document: string }): true | Refusal
   Object.hasOwn(state.documents, document) || no('There is no such document.')
 
 /** What an app tells of its document: its title, and whether it has changes not saved. */
-export const set = command({
+const set = command({
   id: 'document.set',
   title: 'Rename a document',
   group,
@@ -30,7 +30,7 @@ export const set = command({
 })
 
 /** Deleting puts a document out of sight; what it says is kept until it is taken back. */
-export const discard = command({
+const discard = command({
   id: 'document.discard',
   title: 'Delete a document, and take it back',
   group,
@@ -54,7 +54,7 @@ export const discard = command({
 })
 
 /** Many documents out of sight at once, in one undoable step. */
-export const discardAll = command({
+const discardAll = command({
   id: 'documents.discard',
   title: 'Delete several documents',
   group,
@@ -76,7 +76,7 @@ export const discardAll = command({
 })
 
 /** What is known of documents that nobody looks at is kept elsewhere, and comes back from there. */
-export const putAway = command({
+const putAway = command({
   id: 'documents.putAway',
   title: 'Put documents away that nobody looks at',
   group,
@@ -93,7 +93,7 @@ export const putAway = command({
   },
 })
 
-export const bring = command({
+const bring = command({
   id: 'documents.bring',
   title: 'Bring documents back to hand',
   group,

@@ -23,7 +23,7 @@ export function foldOrigin(state: State, id: string, folded: DesktopId[]): Deskt
 
 const moves = array(object({ window: maybeId().required(), to: maybeId().required() }).noUnknown())
 
-export const fold = command({
+const fold = command({
   id: 'desktop.fold',
   title: 'Fold desktop',
   group,
@@ -97,7 +97,7 @@ function foldedIds(
   return ids
 }
 
-export const previewFold = command({
+const previewFold = command({
   id: 'desktop.previewFold',
   title: 'Fold this desktop…',
   group,
@@ -118,7 +118,7 @@ export const previewFold = command({
   },
 })
 
-export const previewFoldOthers = command({
+const previewFoldOthers = command({
   id: 'desktop.previewFoldOthers',
   title: 'Fold all others into this one…',
   group,

@@ -15,7 +15,7 @@ const elsewhere =
     return id !== currentId(state) || no(`You are on ${desktop(state, id).name}.`)
   }
 
-export const go = command({
+const go = command({
   id: 'desktop.go',
   title: 'Go to desktop',
   group: 'Switching',
@@ -31,7 +31,7 @@ export const go = command({
   },
 })
 
-export const glance = command({
+const glance = command({
   id: 'desktop.glance',
   title: 'Look into a desktop without going there',
   group: 'Switching',

@@ -8,7 +8,7 @@ import { roomFor } from './places'
 
 const group = 'Desktops' as const
 
-export const columns = command({
+const columns = command({
   id: 'grid.columns',
   title: 'Set how many desktops stand in a row',
   group,
@@ -37,7 +37,7 @@ function insert(draft: State, env: Env, places: number[]): void {
   nameLetters(draft)
 }
 
-export const addRow = command({
+const addRow = command({
   id: 'grid.addRow',
   title: 'New row of desktops below this one',
   group,
@@ -50,7 +50,7 @@ export const addRow = command({
   },
 })
 
-export const addColumn = command({
+const addColumn = command({
   id: 'grid.addColumn',
   title: 'New column of desktops at the right',
   group,

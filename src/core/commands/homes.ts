@@ -30,7 +30,7 @@ function homeFrom(given: Omit<Partial<Home>, 'id'> & Pick<Home, 'app' | 'desktop
   return home
 }
 
-export const set = command({
+const set = command({
   id: 'home.set',
   title: 'Set a home',
   group,
@@ -81,7 +81,7 @@ export const set = command({
 const known = (state: State, { id }: { id: string }): true | Refusal =>
   state.homes.some((home) => home.id === id) || no('That home is gone.')
 
-export const remove = command({
+const remove = command({
   id: 'home.remove',
   title: 'Remove a home',
   group,
@@ -95,7 +95,7 @@ export const remove = command({
   },
 })
 
-export const reorder = command({
+const reorder = command({
   id: 'home.reorder',
   title: 'Move a home in the order',
   group,
@@ -136,7 +136,7 @@ export function placeAt(draft: State, found: Window, { display, place }: Home): 
   found.frame = spanFrame(place, area, found.limits)
 }
 
-export const putRight = command({
+const putRight = command({
   id: 'home.putRight',
   title: 'Put windows right',
   group,

@@ -49,7 +49,7 @@ export function fitting(here: State, given: State): true | Refusal {
 }
 
 /** Brings the state of a shelf file in. */
-export const mergeFile = command({
+const mergeFile = command({
   id: 'shelf.merge',
   title: 'Bring a shelf file in',
   group,

@@ -20,7 +20,7 @@ export function moveFrame(draft: State, found: Window, change: Partial<Window['f
   found.maximised = false
 }
 
-export const move = command({
+const move = command({
   id: 'window.move',
   title: 'Move window',
   group,
@@ -32,7 +32,7 @@ export const move = command({
   }),
 })
 
-export const resize = command({
+const resize = command({
   id: 'window.resize',
   title: 'Resize window',
   group,
@@ -60,7 +60,7 @@ export const resize = command({
 
 const cell = number().integer().min(0).max(2).required()
 
-export const place = command({
+const place = command({
   id: 'window.place',
   title: 'Place window',
   group,
@@ -81,7 +81,7 @@ export const place = command({
   },
 })
 
-export const minimise = command({
+const minimise = command({
   id: 'window.minimise',
   title: 'Minimise window',
   group,
@@ -98,7 +98,7 @@ export const minimise = command({
   }),
 })
 
-export const maximise = command({
+const maximise = command({
   id: 'window.maximise',
   title: 'Maximise window, and back',
   group,

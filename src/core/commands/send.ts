@@ -33,7 +33,7 @@ const canMove = (state: State, args: { window?: string; to: string }): true | Re
   return refused(to) ? to : true
 }
 
-export const send = command({
+const send = command({
   id: 'window.send',
   title: 'Send window',
   group,
@@ -56,7 +56,7 @@ export const send = command({
   },
 })
 
-export const sendAll = command({
+const sendAll = command({
   id: 'window.sendAll',
   title: 'Send several windows',
   group,
@@ -92,7 +92,7 @@ export const sendAll = command({
   },
 })
 
-export const carry = command({
+const carry = command({
   id: 'window.carry',
   title: 'Carry window',
   group,
@@ -147,7 +147,7 @@ function everywhere(draft: State, ids: string[]): Result {
   }
 }
 
-export const onEvery = command({
+const onEvery = command({
   id: 'window.everywhere',
   title: 'Show on every desktop, and back',
   group,
@@ -166,7 +166,7 @@ export const onEvery = command({
     ),
 })
 
-export const appOnEvery = command({
+const appOnEvery = command({
   id: 'app.everywhere',
   title: 'Show all windows of this app on every desktop, and back',
   group: 'Apps',

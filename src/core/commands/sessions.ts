@@ -11,7 +11,7 @@ import { fitWindows, openWindow } from './opening'
 const group = 'Shelf' as const
 
 /** An earlier arrangement again; documents and settings are as they are now. */
-export const reopenSession = command({
+const reopenSession = command({
   id: 'session.reopen',
   title: 'Reopen an earlier session',
   group,
@@ -35,7 +35,7 @@ const closedOf = (state: State, from: State, ids: string[]): Window[] =>
   Object.values(from.windows).filter(({ id }) => ids.includes(id) && !state.windows[id])
 
 /** Windows of an earlier arrangement, where they were if that desktop is still there. */
-export const reopenWindows = command({
+const reopenWindows = command({
   id: 'session.windows',
   title: 'Reopen windows of an earlier session',
   group,

@@ -4,7 +4,7 @@ import { command } from './command'
 
 const group = 'Shelf' as const
 
-export const setting = command({
+const setting = command({
   id: 'settings.set',
   title: 'Change a setting',
   group,
@@ -26,7 +26,7 @@ export const setting = command({
   },
 })
 
-export const inspector = command({
+const inspector = command({
   id: 'shelf.inspector',
   title: 'Show or hide the inspector',
   group,

@@ -97,7 +97,7 @@ function leave(draft: State, full: Desktop, front: Window): string {
   return back
 }
 
-export const solo = command({
+const solo = command({
   id: 'window.solo',
   title: 'Solo: full screen on a desktop of its own, and back',
   group,
@@ -137,7 +137,7 @@ function enter(draft: State, id: string, front: string): void {
   focusOn(draft, front)
 }
 
-export const pair = command({
+const pair = command({
   id: 'window.pair',
   title: 'Pair: two windows share a desktop, and back',
   group,
@@ -199,7 +199,7 @@ const pairHere = (state: State): true | Refusal =>
   desktop(state, currentId(state)).kind === 'pair' ||
   no('This desktop is not a pair. Alt+Shift+Enter makes one.')
 
-export const divide = command({
+const divide = command({
   id: 'pair.divide',
   title: 'Move the divider of the pair',
   group,
@@ -220,7 +220,7 @@ export const divide = command({
 const divided = (now: number, to: number | undefined, by: number | undefined): number =>
   Math.round(clamp(to ?? now + (by ?? 0), 0.2, 0.8) * 1000) / 1000
 
-export const swap = command({
+const swap = command({
   id: 'pair.swap',
   title: 'Swap the sides of the pair',
   group,

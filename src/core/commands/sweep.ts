@@ -59,7 +59,7 @@ const active = (state: State, by: Aside['by']): boolean =>
 
 const counted = (count: number): string => (count === 1 ? '1 window' : `${count} windows`)
 
-export const sweep = command({
+const sweep = command({
   id: 'windows.sweep',
   title: 'Sweep: minimise everything here, and back',
   group,
@@ -77,7 +77,7 @@ export const sweep = command({
   },
 })
 
-export const isolate = command({
+const isolate = command({
   id: 'windows.isolate',
   title: 'Isolate: only the windows of this app, and back',
   group,

@@ -2,7 +2,7 @@ import { command } from './command'
 
 const group = 'Shelf' as const
 
-export const undo = command({
+const undo = command({
   id: 'history.undo',
   title: 'Undo the last change of the arrangement',
   group,
@@ -10,7 +10,7 @@ export const undo = command({
   travel: 'undo',
 })
 
-export const redo = command({
+const redo = command({
   id: 'history.redo',
   title: 'Redo',
   group,

@@ -20,7 +20,7 @@ import { openWindow, visit } from './opening'
 import { refused } from './places'
 
 const group = 'Windows' as const
-export const focus = command({
+const focus = command({
   id: 'window.focus',
   title: 'Go to window',
   group,
@@ -29,7 +29,7 @@ export const focus = command({
   run: (draft, args) => visit(draft, args.window ?? focusId(draft) ?? ''),
 })
 
-export const close = command({
+const close = command({
   id: 'window.close',
   title: 'Close window',
   group,
@@ -69,7 +69,7 @@ export const close = command({
   },
 })
 
-export const reopen = command({
+const reopen = command({
   id: 'window.reopen',
   title: 'Reopen closed window',
   group,
@@ -104,7 +104,7 @@ export const reopen = command({
   },
 })
 
-export const focusToward = command({
+const focusToward = command({
   id: 'window.focusToward',
   title: 'Focus the nearest window',
   group,

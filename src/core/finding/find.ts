@@ -5,7 +5,7 @@ import type { AppFacts, DocumentId, State, WindowId } from '@/core/model/types'
 import { CHOICES, named } from '@/core/settings/choices'
 
 export const KINDS = ['windows', 'desktops', 'apps', 'documents', 'commands', 'settings'] as const
-export type Kind = (typeof KINDS)[number]
+type Kind = (typeof KINDS)[number]
 
 /** Something the Line can go to or do. */
 export interface Found {
@@ -31,7 +31,7 @@ export interface Found {
 }
 
 /** A place in a text, cut to a line. */
-export interface Passage {
+interface Passage {
   before: string
   match: string
   after: string

@@ -22,7 +22,7 @@ export const readAppFile = (text: string): DescribedApp =>
  * does not say.
  * @throws BadAppFile
  */
-export function readWebManifest(text: string): DescribedApp {
+function readWebManifest(text: string): DescribedApp {
   let parsed: unknown
   try {
     parsed = JSON.parse(text)
@@ -52,7 +52,7 @@ export function readWebManifest(text: string): DescribedApp {
  * Specification, freedesktop.org.)
  * @throws BadAppFile naming the line where it can
  */
-export function readDesktopEntry(text: string): DescribedApp {
+function readDesktopEntry(text: string): DescribedApp {
   const fields: Record<string, string> = {}
   let within = false
   for (const [at, raw] of text.split(/\r?\n/).entries()) {

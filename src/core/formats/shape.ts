@@ -20,7 +20,7 @@ import { BACKDROPS, DISPLAY_LEAST, HUES, LONGEST } from '@/core/model/types'
 export const isId = (text: string): boolean => text !== '' && !(text in Object.prototype)
 
 /** An id: a text that is not among the names all objects have. */
-export const id = () =>
+const id = () =>
   string()
     .required()
     .max(200)
@@ -40,7 +40,7 @@ export const maybeId = () =>
     )
 
 /** The longest address and picture of an app the person added, in characters. */
-export const ICON_MOST = 400_000
+const ICON_MOST = 400_000
 
 const coordinate = () => number().required().min(-1e6).max(1e6)
 const length = () => number().required().positive().max(LONGEST)

@@ -4,8 +4,8 @@ import type { DocumentId, State } from '@/core/model/types'
 import { migrated } from './migrations'
 import { isId, isObject, PARTS, type Problem, problemOf, shortened, stateProblem } from './shape'
 
-export const FORMAT = 'kite-shelf'
-export const VERSION = 3
+const FORMAT = 'kite-shelf'
+const VERSION = 3
 
 /** Content of a document as JSON: what was saved, and what was typed since. */
 export interface KeptContent {

@@ -2,7 +2,7 @@ import type { Point, Rect, Size } from '@/core/model/types'
 import { clamp, overlap } from './rect'
 
 /** How far a cascaded window stands from the one it would hide. */
-export const CASCADE = 28
+const CASCADE = 28
 
 /**
  * Where a new window goes: of the positions made by the corners and edges of the existing

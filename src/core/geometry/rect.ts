@@ -39,7 +39,7 @@ export function reachable(frame: Rect, area: Size): Rect {
 }
 
 /** Space between placed windows and around them. */
-export const GAP = 8
+const GAP = 8
 
 /**
  * The frame that fills a span of the 3×3 pad over an area, gaps taken off, within limits.

@@ -9,7 +9,7 @@ export interface Place extends Size {
   z?: number
 }
 
-export interface Shelf {
+interface Shelf {
   id: string
   top: number
   height: number
@@ -26,7 +26,7 @@ export const LABEL = 196
 export const CAPTION = 22
 const MOST: Size = { width: 128, height: 84 }
 /** Height of a row that holds nothing of what is looked for. */
-export const THIN = 24
+const THIN = 24
 const GAP = 18
 const ABOVE = 10
 /** So that captions can be read above narrow windows. */

@@ -50,7 +50,7 @@ export function unstack(sizes: Size[], area: Size): Unstacked {
 }
 
 /** Where the rows begin at a scale, or null when no partition fits the area. */
-export function rowsFor(sizes: Size[], area: Size, scale: number): number[] | null {
+function rowsFor(sizes: Size[], area: Size, scale: number): number[] | null {
   // least[n]: the least height the first n windows need; from[n]: where their last row begins.
   const least = [0, ...sizes.map(() => Number.POSITIVE_INFINITY)]
   const from = sizes.map(() => 0)

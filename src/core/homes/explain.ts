@@ -3,7 +3,7 @@ import { homeFor, type Moment, type Subject, specificity, unmet } from './matchi
 import { where, whose } from './words'
 
 /** A home of the window's app and why it did not win. */
-export interface Loser {
+interface Loser {
   home: Home
   why: string
 }

@@ -4,7 +4,7 @@ import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
 import { bindings, PLACES, VERBS } from './bindings'
 
-export interface CardRow {
+interface CardRow {
   keys: string
   does: string
 }

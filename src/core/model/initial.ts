@@ -16,7 +16,7 @@ export function newDesktop(
 }
 
 /** The browser window as the first display; its size is set as soon as the desktop is measured. */
-export function nearDisplay(): Display {
+function nearDisplay(): Display {
   return {
     id: 'near',
     name: 'Near',

@@ -42,7 +42,7 @@ export const BACKDROPS = ['ripstop', 'stripes', 'panels', 'dots', 'contour', 'pl
 export type Backdrop = (typeof BACKDROPS)[number]
 
 /** Where a window of a solo or a pair goes back to, exactly. */
-export interface Origin {
+interface Origin {
   desktop: DesktopId | 'every'
   /** Its place among the windows that live there. */
   at: number
@@ -236,7 +236,7 @@ export interface Settings {
 }
 
 /** What commands arrange. Undone and done again. */
-export interface Arrangement {
+interface Arrangement {
   desktops: Record<DesktopId, Desktop>
   order: DesktopId[]
   /** How many desktops of the order stand in a row; with 1 they stand in a line. */
@@ -258,20 +258,20 @@ export interface Arrangement {
 }
 
 /** How the person wants it. Undone like the arrangement. */
-export interface Preferences {
+interface Preferences {
   bindings: Binding[]
   settings: Settings
 }
 
 /** Where the person is. Not undone: who takes something back is brought to where it can be seen. */
-export interface Whereabouts {
+interface Whereabouts {
   /** The display that takes the keys. */
   display: DisplayId
   presence: Record<DisplayId, Presence>
 }
 
 /** What is known of documents; their contents are kept apart. Part of a step only where it says so. */
-export interface Documents {
+interface Documents {
   documents: Record<DocumentId, DocumentInfo>
 }
 

@@ -28,7 +28,7 @@ export const APPS: AppFacts[] = [
 ]
 
 /** The same times and ids every time, so that a run can be replayed. */
-export function testEnv(): Env {
+function testEnv(): Env {
   let count = 0
   return {
     get now() {

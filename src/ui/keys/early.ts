@@ -9,7 +9,7 @@ import {
   keyTarget,
   LANDING,
   windowElement,
-} from '@/ui/window/focus'
+} from '@/ui/parts/focus'
 
 /**
  * Keys that are pressed before their window can take them. One goes to a desktop and types at once,

@@ -2,8 +2,8 @@ import { useEffect } from 'react'
 import { boolean, object, string } from 'yup'
 import { focusId } from '@/core/model/selectors'
 import { dispatch, getState, shelf } from '@/store/shelf'
+import { focusContent } from '@/ui/parts/focus'
 import { openFrame, shutFrames, wasGiven } from '@/ui/parts/pageFrames'
-import { focusContent } from '@/ui/window/focus'
 
 /**
  * A page in a frame takes the keys while it has the focus, and tells nobody. This notices, so that

@@ -1,7 +1,7 @@
 import { useEffect } from 'react'
 import { currentId, focusId } from '@/core/model/selectors'
 import { shelf, useArrangement, useShelf } from '@/store/shelf'
-import { focusContent, isAsking, noteInput, settle } from '@/ui/window/focus'
+import { focusContent, isAsking, noteInput, settle } from '@/ui/parts/focus'
 import { pressKept } from './early'
 
 /** The browser's focus goes where the focused window is, and comes back there after whatever is done. */

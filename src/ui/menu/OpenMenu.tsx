@@ -2,8 +2,8 @@ import { DropdownMenu } from 'radix-ui'
 import { type Menu, shelf, useShelf } from '@/store/shelf'
 import { AppItems } from '@/ui/apps/AppItems'
 import { DesktopItems } from '@/ui/desktop/DesktopItems'
+import { giveBack } from '@/ui/parts/focus'
 import { MenuSheet } from '@/ui/parts/Menu'
-import { giveBack } from '@/ui/window/focus'
 import { WindowItems } from '@/ui/window/WindowItems'
 
 /**

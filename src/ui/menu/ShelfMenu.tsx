@@ -4,9 +4,9 @@ import type { Settings } from '@/core/model/types'
 import { CHOICES, type Choice as Setting } from '@/core/settings/choices'
 import { dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
+import { giveBack } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
 import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
-import { giveBack } from '@/ui/window/focus'
 
 const choicesOf = (of: Setting['of']) => CHOICES.filter((choice) => choice.of === of)
 

@@ -1,7 +1,7 @@
 import { Dialog as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'
 import { closeView } from '@/store/shelf'
-import { giveBack } from '@/ui/window/focus'
+import { giveBack } from './focus'
 
 /** A sheet over the desktop that asks or shows something; Escape leaves it. */
 export function Dialog({

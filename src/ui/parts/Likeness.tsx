@@ -4,7 +4,7 @@ import { shownFrame } from '@/core/model/selectors'
 import type { Size, WindowId } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
 import { useArrangement } from '@/store/shelf'
-import { windowElement } from '@/ui/window/focus'
+import { windowElement } from './focus'
 
 /** A picture of a window: its elements, copied, and copied again when they change if it is live. */
 export function Likeness({ id, within, live }: { id: WindowId; within: Size; live?: boolean }) {

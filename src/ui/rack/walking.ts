@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react'
-import { focusContent } from '@/ui/window/focus'
+import { focusContent } from '@/ui/parts/focus'
 
 /** Arrows walk through what a selector finds, round at its ends; Escape goes back to the window. */
 export const walkAmong =

@@ -1,6 +1,6 @@
 import type { DocumentId, WindowId } from '@/core/model/types'
 import { usePassage } from '@/store/passages'
-import { isLanding, windowElement } from './focus'
+import { isLanding, windowElement } from '@/ui/parts/focus'
 
 /** Shows a passage that was found, in whatever a window shows as text. */
 export function useShownPassage(window: WindowId, shown: DocumentId): void {

@@ -1,5 +1,5 @@
 import type { WindowId } from '@/core/model/types'
-import { windowElement } from './focus'
+import { windowElement } from '@/ui/parts/focus'
 
 /** Where something is scrolled to: its way from the window's body down, child by child. */
 interface Scrolled {

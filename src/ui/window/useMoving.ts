@@ -2,8 +2,8 @@ import { useDrag } from '@use-gesture/react'
 import { currentId, shownFrame, window as windowOf } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { dispatch, getState } from '@/store/shelf'
+import { windowElement } from '@/ui/parts/focus'
 import { Hold, markRow, rowAt } from '@/ui/rack/dropping'
-import { windowElement } from './focus'
 import { onEscape, showInHand } from './inHand'
 
 /**

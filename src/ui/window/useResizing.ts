@@ -3,11 +3,11 @@ import { limited } from '@/core/geometry/rect'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
 import { HEM, type Rect, type WindowId } from '@/core/model/types'
 import { dispatch, getState } from '@/store/shelf'
-import { windowElement } from './focus'
+import { windowElement } from '@/ui/parts/focus'
 import { onEscape } from './inHand'
 
 export const GRIPS = ['n', 'e', 's', 'w', 'nw', 'ne', 'sw', 'se'] as const
-export type Grip = (typeof GRIPS)[number]
+type Grip = (typeof GRIPS)[number]
 
 /** Resizing a window by one of its eight grips; one command when it ends. */
 export function useResizing(id: WindowId) {
