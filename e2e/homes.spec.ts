@@ -114,7 +114,7 @@ test('homes are tried out, ordered, switched off and removed; those that never w
   await shelf.press('Alt+Shift+;', 'Shift+H')
   const homes = page.getByRole('dialog', { name: 'Homes' })
   const items = homes.getByRole('list', { name: 'Homes in order' }).getByRole('listitem')
-  await expect(items.last()).toContainText('Never reached: 4 wins')
+  await expect(items.last()).toContainText('Never applies: home 4 always wins')
   const trial = homes.getByRole('region', { name: 'Try out' })
   await trial.getByLabel('App').selectOption('table')
   await trial.getByLabel('Title').fill('Station readings')

@@ -20,7 +20,7 @@ test('a job runs to its end while its desktop is hidden, over an outage that is 
   await expect(bar).not.toHaveAttribute('aria-valuenow', '0')
   const key = (await jobs.locator('[data-job]').getAttribute('data-job')) ?? ''
   await setRunning(request, key, false)
-  await expect(jobs.getByRole('alert')).toContainText('The connection is lost')
+  await expect(jobs.getByRole('alert')).toContainText('Connection lost. Retrying')
   await shelf.press('Alt+=', 'Enter')
   await expect(jobs).toBeHidden()
   await setRunning(request, key, true)
@@ -68,7 +68,7 @@ test('messages come in, a mention rings the bow, a reply waits out a lost connec
   await expect(window.getByRole('log')).toContainText('Forecaster: a party of four')
   const id = Object.keys((await shelf.state()).documents)[0] ?? ''
   await setRunning(request, id, false)
-  await expect(window.getByRole('alert')).toContainText('The connection is lost')
+  await expect(window.getByRole('alert')).toContainText('Connection lost. Retrying')
   await window.getByLabel(/^Reply to/).fill('Tell them to wait.')
   await shelf.press('Enter')
   await expect(window.getByText('Tell them to wait.waits')).toBeVisible()

@@ -1,7 +1,7 @@
 // npm run torture: random commands stored and loaded, faults of the store, mutated imports, hostile
 // files, and browsers killed while they write. Its figures go to docs/reliability.md.
 import { spawn } from 'node:child_process'
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromiumFlags, installChromium, installPackages, root } from './ready.mjs'
@@ -187,5 +187,6 @@ console.log(JSON.stringify(report, null, 1))
 console.log(
   `${Math.round((Date.now() - began) / 60_000)} minutes, ${ok ? 'nothing lost' : 'something failed'}`,
 )
+mkdirSync(join(root, 'test-results'), { recursive: true })
 writeFileSync(join(root, 'test-results/torture.json'), JSON.stringify(report, null, 1))
 process.exit(ok ? 0 : 1)

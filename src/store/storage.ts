@@ -80,5 +80,5 @@ export function whyNotKept(error: unknown): string {
     return 'The browser’s storage is full. Export the shelf, then free some space.'
   if (/SecurityError|InvalidAccess/.test(name))
     return 'The browser does not let this page store anything. Export the shelf to keep it.'
-  return 'The browser’s storage does not answer as it should. It is tried again; export the shelf to be safe.'
+  return 'The browser’s storage does not answer as it should. Retrying; export the shelf to be safe.'
 }

@@ -46,14 +46,13 @@ export default function Jobs({ document: id, window }: AppProps) {
     if (job.state === 'waiting') return
     const body = JSON.stringify({ id: job.id, action })
     const answer = await fetch('/api/jobs', { method: 'POST', body }).catch(() => null)
-    if (!answer)
-      say('The service does not answer. The job is tried again later.', { refused: true })
+    if (!answer) say('The service does not answer. The job will be retried.', { refused: true })
   }
   return (
     <>
       {connection === 'lost' && active ? (
         <p role="alert" className="border-seam border-b border-dashed px-3 py-1.5 text-alarm">
-          The connection is lost. The job goes on; its progress comes when it is back.
+          Connection lost. Retrying; the job goes on, and its progress will catch up.
         </p>
       ) : null}
       <ul aria-label="Jobs" className="max-h-[50%] shrink-0 overflow-auto">

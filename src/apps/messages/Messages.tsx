@@ -75,7 +75,7 @@ export default function Messages({ document: id, window }: AppProps) {
       <div className="flex min-w-0 flex-1 flex-col">
         {connection === 'lost' ? (
           <p role="alert" className="border-seam border-b border-dashed px-3 py-1.5 text-alarm">
-            The connection is lost. It is tried again; what you write is kept and sent then.
+            Connection lost. Retrying; your text is kept and will be sent.
           </p>
         ) : null}
         {open ? (

@@ -1,4 +1,5 @@
 import { maybeId } from '@/core/formats/shape'
+import { keysFor } from '@/core/keys/bindings'
 /** Which window a command is about, and whether it can be. */
 
 import { title } from '@/core/model/selectors'
@@ -37,7 +38,9 @@ export function framed(state: State, args: { window?: string }): true | Refusal 
   if (refused(found)) return found
   const kind = state.desktops[found.desktop]?.kind
   return kind === 'solo' || kind === 'pair'
-    ? no(`${quoted(state, found)} is in a ${kind}. Alt+Enter brings it back first.`)
+    ? no(
+        `${quoted(state, found)} is in a ${kind}. ${keysFor(state, 'window.solo')} brings it back first.`,
+      )
     : true
 }
 

@@ -1,6 +1,7 @@
 import { number } from 'yup'
 import { maybeId } from '@/core/formats/shape'
 import { clamp } from '@/core/geometry/rect'
+import { keysFor } from '@/core/keys/bindings'
 import {
   currentId,
   desktop,
@@ -148,7 +149,9 @@ const pair = command({
     const can = fillable(state, found)
     if (can !== true || !found) return can
     if (fullOf(state, found)?.kind === 'pair')
-      return no(`${quoted(state, found)} is in a pair already. Alt+Shift+Enter takes it apart.`)
+      return no(
+        `${quoted(state, found)} is in a pair already. ${keysFor(state, 'window.pair')} takes it apart.`,
+      )
     if (args.with === undefined) {
       const others = Object.values(state.windows).filter((other) => other.id !== found.id)
       return (
@@ -197,7 +200,7 @@ const pair = command({
 /** The pair one is on. */
 const pairHere = (state: State): true | Refusal =>
   desktop(state, currentId(state)).kind === 'pair' ||
-  no('This desktop is not a pair. Alt+Shift+Enter makes one.')
+  no(`This desktop is not a pair. ${keysFor(state, 'window.pair')} makes one.`)
 
 const divide = command({
   id: 'pair.divide',

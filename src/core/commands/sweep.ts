@@ -1,3 +1,4 @@
+import { keysFor } from '@/core/keys/bindings'
 import {
   currentId,
   desktop,
@@ -52,7 +53,7 @@ function bringBack(draft: State): number {
 
 const open = (state: State): true | Refusal =>
   desktop(state, currentId(state)).kind === 'open' ||
-  no('A solo or a pair has nothing to put aside. Alt+Enter leaves it.')
+  no(`A solo or a pair has nothing to put aside. ${keysFor(state, 'window.solo')} leaves it.`)
 
 const active = (state: State, by: Aside['by']): boolean =>
   desktop(state, currentId(state)).aside?.by === by && putAside(state).length > 0

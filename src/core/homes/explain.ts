@@ -37,7 +37,7 @@ export function explain(
     if (other.app !== subject.app || other === home) continue
     losers.push({ home: other, why: lost(state, other, home, subject, moment) })
   }
-  if (!home) return { home, why: `No home is about it: it opens where you are.`, losers }
+  if (!home) return { home, why: 'No home matches; it opens on the current desktop.', losers }
   const about = `${whose(home, plural, state)} open ${where(home, state)}`
   return { home, why: `${about[0]?.toUpperCase()}${about.slice(1)}.`, losers }
 }

@@ -44,6 +44,15 @@ export const PLACES = [
   { key: '=', to: 'new', says: 'a new desktop' },
 ]
 
+/** Comes before every command for people whose Alt is taken. */
+export const LEADER = 'Ctrl+.'
+
+/** Keys as the person presses them: with Alt, or after the leader. */
+export const asPressed = (keys: string, { settings }: Pick<State, 'settings'>): string =>
+  settings.keys === 'leader' && keys.startsWith('Alt+')
+    ? `${LEADER} ${keys.slice('Alt+'.length)}`
+    : keys
+
 /** First strokes of sequences, with what the Line says while it waits for the rest. */
 export const PREFIXES: Record<string, string> = {
   'Alt+,': 'Send to',
@@ -167,13 +176,13 @@ export function hear(state: Bindable, before: string, stroke: string): Heard {
   return before ? { kind: 'unknown', keys } : { kind: 'nothing' }
 }
 
-/** The keys of a command with these arguments; those bound by the person come first. */
+/** The keys of a command with these arguments, as they are pressed; those bound by the person come first. */
 export function keysFor(state: State, command: string, args: object = {}): string | undefined {
   const wanted = JSON.stringify(named(state, args))
   let found: string | undefined
   for (const bound of bindings(state).values())
     if (bound.command === command && JSON.stringify(bound.args ?? {}) === wanted) found = bound.keys
-  return found
+  return found && asPressed(found, state)
 }
 
 /** Desktops go by their call letter in bindings; the window or desktop one is on goes unnamed. */

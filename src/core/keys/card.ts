@@ -2,7 +2,7 @@ import { GROUPS } from '@/core/commands/command'
 import { registry } from '@/core/commands/registry'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
-import { bindings, PLACES, VERBS } from './bindings'
+import { asPressed, bindings, PLACES, VERBS } from './bindings'
 
 interface CardRow {
   keys: string
@@ -23,11 +23,14 @@ export function keyCard(state: State, appName: (id: string) => string): Card {
   for (const { keys, command, args } of bindings(state).values()) {
     const does = spoken.has(command) ? null : inWords(state, command, args, appName)
     const group = groups.find(({ name }) => name === registry.get(command)?.group)
-    if (does && group) group.rows.push({ keys, does })
+    if (does && group) group.rows.push({ keys: asPressed(keys, state), does })
   }
   const called = state.order.map((id) => desktop(state, id)).filter(({ letter }) => letter)
   return {
-    verbs: VERBS.map(({ name, says, keys }) => ({ keys: `${keys}…`, does: `${name}: ${says}` })),
+    verbs: VERBS.map(({ name, says, keys }) => ({
+      keys: `${asPressed(keys, state)}…`,
+      does: `${name}: ${says}`,
+    })),
     places: [
       ...called.map(({ letter, name }) => ({ keys: letter ?? '', does: name })),
       ...PLACES.map(({ key, says }) => ({ keys: key, does: says })),

@@ -17,14 +17,14 @@ test('every setting can be chosen, and choosing it makes it chosen', () => {
 })
 
 test('of one of several exactly one is chosen', () => {
-  for (const kind of ['Cloth', 'Desktops rest after'] as const)
+  for (const kind of ['Cloth', 'Put desktops to rest after'] as const)
     expect(CHOICES.filter((one) => one.of === kind && one.chosen(settings))).toHaveLength(1)
 })
 
 test('a change is said as what is chosen now', () => {
   expect(settingsInWords(settings, { ...settings, cloth: 'night' })).toBe('Night cloth')
   expect(settingsInWords(settings, { ...settings, wrap: false, restAfter: 0 })).toBe(
-    'Wrap around at the ends: off, Desktops rest after: never',
+    'Wrap around at the ends: off, Put desktops to rest after: never',
   )
   expect(settingsInWords(settings, settings)).toBe('Changed the setting')
   expect(new Set(CHOICES.map(named)).size).toBe(CHOICES.length)

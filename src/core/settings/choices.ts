@@ -6,7 +6,7 @@ export interface Choice {
   /** Words it is found by besides its label. */
   words: string
   /** Choices of one of several stand together under this; those that are on or off have none. */
-  of?: 'Cloth' | 'Desktops rest after'
+  of?: 'Cloth' | 'Put desktops to rest after'
   chosen(settings: Settings): boolean
   /** What choosing it sets. */
   set(settings: Settings): Partial<Settings>
@@ -32,7 +32,7 @@ const cloth = (to: Settings['cloth'], label: string, words: string): Choice => (
 const rest = (minutes: number): Choice => ({
   label: minutes ? `${minutes} minutes` : 'never',
   words: 'rest sleep memory minutes',
-  of: 'Desktops rest after',
+  of: 'Put desktops to rest after',
   chosen: ({ restAfter }) => restAfter === minutes,
   set: () => ({ restAfter: minutes }),
 })
@@ -41,27 +41,27 @@ const rest = (minutes: number): Choice => ({
 export const CHOICES: Choice[] = [
   flag('wrap', 'Wrap around at the ends', 'next previous go round'),
   flag('wrapRows', 'Wrap around at the top and bottom', 'above below rows columns go round'),
-  flag('fullScreen', 'Solo and pair fill the whole screen', 'full screen hide rack line'),
+  flag('fullScreen', 'Solo and pair use the full screen', 'full screen hide rack line'),
   flag('inspector', 'Inspector', 'details follow window'),
   {
-    label: 'The trail starts with this desktop only',
+    label: 'Trail shows this desktop first',
     words: 'recent windows',
     chosen: ({ trail }) => trail === 'here',
     set: ({ trail }) => ({ trail: trail === 'here' ? 'all' : 'here' }),
   },
   {
-    label: 'Picking an app opens a window here, not elsewhere',
+    label: 'Apps open on this desktop',
     words: 'launch number keys',
     chosen: ({ launch }) => launch === 'here',
     set: ({ launch }) => ({ launch: launch === 'here' ? 'go' : 'here' }),
   },
   {
-    label: 'Keys after Ctrl+. instead of with Alt',
+    label: 'Type keys after Ctrl+. instead of holding Alt',
     words: 'leader sequence shortcuts',
     chosen: ({ keys }) => keys === 'leader',
     set: ({ keys }) => ({ keys: keys === 'alt' ? 'leader' : 'alt' }),
   },
-  cloth('system', 'Cloth as the system', 'automatic'),
+  cloth('system', 'Match system appearance', 'automatic'),
   cloth('day', 'Day cloth', 'light theme bright'),
   cloth('night', 'Night cloth', 'dark theme'),
   ...[5, 30, 120, 0].map(rest),

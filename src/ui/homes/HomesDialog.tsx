@@ -98,7 +98,9 @@ function Hint({
   const by = homes.findIndex(({ id }) => id === clash.by) + 1
   return (
     <b className="ml-2 font-semibold text-alarm">
-      {clash.kind === 'equal' ? `Equal to ${by}, which stands first` : `Never reached: ${by} wins`}
+      {clash.kind === 'equal'
+        ? `Same conditions as home ${by}, which comes first`
+        : `Never applies: home ${by} always wins`}
     </b>
   )
 }

@@ -1,24 +1,30 @@
 import { appOf } from '@/apps/list'
+import { asPressed, LEADER } from '@/core/keys/bindings'
 import { keyCard } from '@/core/keys/card'
 import { useArrangement } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Keys } from '@/ui/parts/Keys'
 
 /** A first stroke that many have in common is written once. */
-const AFTER = 'Alt+Shift+; '
+const OFTEN = 'Alt+Shift+; '
 
 /** All keys on one page, made from the bindings as they are now. */
 export function KeyCard() {
   const state = useArrangement((now) => now)
   const card = keyCard(state, (id) => appOf(id)?.name ?? id)
+  const often = asPressed(OFTEN, state)
   const after = card.groups
     .flatMap(({ rows }) => rows)
-    .filter(({ keys }) => keys.startsWith(AFTER))
-    .map(({ keys, does }) => ({ keys: keys.slice(AFTER.length), does }))
+    .filter(({ keys }) => keys.startsWith(often))
+    .map(({ keys, does }) => ({ keys: keys.slice(often.length), does }))
   return (
     <Dialog
       title="Keys"
-      intro="Hold Alt and say a verb, then a place. After the first stroke of two, Alt may be let go."
+      intro={
+        state.settings.keys === 'leader'
+          ? `Press ${LEADER} and let it go, then say a verb and a place.`
+          : 'Hold Alt and say a verb, then a place. After the first stroke of two, Alt may be let go.'
+      }
       width={1180}
     >
       {/* Reached and scrolled by keys where the screen is too low for it. */}
@@ -34,10 +40,10 @@ export function KeyCard() {
             <Group
               key={name}
               name={name}
-              rows={rows.filter(({ keys }) => !keys.startsWith(AFTER))}
+              rows={rows.filter(({ keys }) => !keys.startsWith(often))}
             />
           ))}
-          <Group name={`After ${AFTER.trim()}`} rows={after} />
+          <Group name={`After ${often.trim()}`} rows={after} />
         </div>
       </section>
     </Dialog>

@@ -1,11 +1,9 @@
 import { useEffect } from 'react'
 import { registry } from '@/core/commands/registry'
-import { type Bound, hear } from '@/core/keys/bindings'
+import { asPressed, type Bound, hear, keysFor, LEADER } from '@/core/keys/bindings'
 import { dispatch, getState, say, shelf } from '@/store/shelf'
 import { isKeeping, keepEarly } from './early'
 import { type Layout, strokeOf } from './stroke'
-
-const LEADER = 'Ctrl+.'
 
 /** In all other views the keys are theirs, or a chord would act behind the person's back. */
 const CHORDS_IN = new Set(['rename', 'pad', 'line', 'keys'])
@@ -75,7 +73,12 @@ function listen(stroke: string): boolean {
     if (stroke.startsWith('Alt+') && steps(heard.bound)) walk()
   }
   if (heard.kind === 'unknown')
-    say(`${heard.keys} means nothing. Alt+Shift+/ shows the keys.`, { refused: true })
+    say(
+      `${asPressed(heard.keys, state)} means nothing. ${keysFor(state, 'shelf.keys')} shows the keys.`,
+      {
+        refused: true,
+      },
+    )
   return true
 }
 

@@ -1,5 +1,5 @@
 import { appOf } from '@/apps/list'
-import { bindings, PREFIXES } from '@/core/keys/bindings'
+import { asPressed, bindings, PREFIXES } from '@/core/keys/bindings'
 import { keyCard } from '@/core/keys/card'
 import { desktop } from '@/core/model/selectors'
 import { useArrangement } from '@/store/shelf'
@@ -12,12 +12,13 @@ export function Pending({ keys }: { keys: string }) {
   const sends = [...bindings(state).values()].some(
     (bound) => bound.keys.startsWith(`${keys} `) && bound.args?.to,
   )
+  const pressed = asPressed(keys, state)
   const rows = keyCard(state, (id) => appOf(id)?.name ?? id)
     .groups.flatMap((group) => group.rows)
-    .filter((row) => row.keys.startsWith(`${keys} `))
+    .filter((row) => row.keys.startsWith(`${pressed} `))
   return (
     <span role="status" className="flex items-center gap-2">
-      <b>{PREFIXES[keys] ?? 'Key'}</b>
+      <b>{PREFIXES[keys] ?? 'Say it'}</b>
       <span className="text-soft">a key follows, Escape leaves</span>
       <span className="rise fixed bottom-[44px] left-2 z-40 block border-2 border-ink bg-panel p-3">
         {sends ? (
@@ -39,7 +40,7 @@ export function Pending({ keys }: { keys: string }) {
           <span className="grid grid-cols-[auto_auto] gap-x-6 gap-y-1.5">
             {rows.map((row) => (
               <span key={row.keys} className="flex items-center gap-2">
-                <Keys keys={row.keys.slice(keys.length + 1)} />
+                <Keys keys={row.keys.slice(pressed.length + 1)} />
                 {row.does}
               </span>
             ))}

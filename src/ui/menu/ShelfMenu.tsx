@@ -51,8 +51,8 @@ export function ShelfMenu({ name }: { name: string }) {
         <CommandItem command="documents.clearUp" />
         <MenuSeam />
         <Choices of={undefined} settings={settings} />
-        <SubMenu label="Desktops rest after">
-          <Choices of="Desktops rest after" settings={settings} />
+        <SubMenu label="Put desktops to rest after">
+          <Choices of="Put desktops to rest after" settings={settings} />
         </SubMenu>
         <SubMenu label="Desktops in a row">
           {[1, 2, 3, 4, 5, 6, 7, 8, 9].map((count) => (
@@ -60,7 +60,7 @@ export function ShelfMenu({ name }: { name: string }) {
               key={count}
               command="grid.columns"
               args={{ columns: count }}
-              label={count === 1 ? 'One, a line' : String(count)}
+              label={count === 1 ? 'One (a single line)' : String(count)}
             />
           ))}
           <MenuSeam />
@@ -76,7 +76,7 @@ export function ShelfMenu({ name }: { name: string }) {
         <CommandItem command="shelf.keys" />
         <DropdownMenu.Item className="menu-item" asChild>
           <a href={name === 'demo' ? '/shelf' : '/demo'}>
-            {name === 'demo' ? 'Go to your own shelf' : 'Look at the demo'}
+            {name === 'demo' ? 'Go to your own shelf' : 'See the demo'}
           </a>
         </DropdownMenu.Item>
       </MenuSheet>

@@ -48,7 +48,7 @@ export function SessionsDialog() {
         </div>
       ) : (
         <p className="mt-4 text-soft">
-          There are none yet. The first is kept when you come back to the shelf after a change.
+          None yet. The first is kept when you come back to the shelf after a change.
         </p>
       )}
     </Dialog>
@@ -99,14 +99,14 @@ function Content({ session: { state } }: { session: KeptSession }) {
           disabled={ticked.size === 0}
           onClick={() => run('session.windows', { windows: [...ticked], from: state })}
         >
-          Reopen the ticked
+          Reopen selected
         </button>
         <button
           type="button"
           className="btn btn-main"
           onClick={() => run('session.reopen', { state })}
         >
-          Reopen the whole session
+          Reopen whole session
         </button>
       </div>
     </div>
