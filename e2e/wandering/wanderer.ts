@@ -104,14 +104,14 @@ export class Wanderer {
     await this.mark()
   }
 
+  /** How many steps can be undone. */
+  private steps(): Promise<number> {
+    return this.page.evaluate(() => window.kiteShelf?.steps().length ?? 0)
+  }
+
   /** From here on it is undone to. */
   private async mark(): Promise<void> {
-    this.undoable = await this.page.evaluate(() => {
-      let count = 0
-      while (window.kiteShelf?.run('history.undo').ok) count++
-      for (let n = 0; n < count; n++) window.kiteShelf?.run('history.redo')
-      return count
-    })
+    this.undoable = await this.steps()
     this.beginning = await this.state()
   }
 
@@ -312,15 +312,12 @@ export class Wanderer {
   private async undoAll(): Promise<void> {
     if (!this.beginning) return
     this.log.push('undo everything')
-    const steps = await this.page.evaluate(() => {
-      let count = 0
-      while (count < 400 && window.kiteShelf?.run('history.undo').ok) count++
-      return count
-    })
     // So many steps are kept; the beginning may be further back.
-    if (steps >= 200) return
-    for (let n = 0; n < this.undoable; n++)
-      await this.page.evaluate(() => window.kiteShelf?.run('history.redo'))
+    if ((await this.steps()) >= 200) return
+    await this.page.evaluate((beginning) => {
+      while ((window.kiteShelf?.steps().length ?? 0) > beginning)
+        if (!window.kiteShelf?.run('history.undo').ok) throw new Error('a step cannot be undone')
+    }, this.undoable)
     expect(arranged(await this.state()), 'undone to the beginning').toEqual(
       arranged(this.beginning),
     )

@@ -1,11 +1,13 @@
 import { registry } from '@/core/commands/registry'
 import { type FlatState, flat } from './flat'
-import { dispatch, getState } from './shelf'
+import { dispatch, getState, shelf } from './shelf'
 
 /** The same commands from the browser console. Documented in the README. */
 interface ConsoleApi {
   /** A copy of the state, as it is seen from this display. */
   state(): FlatState
+  /** What can be undone, in words, the latest last. */
+  steps(): string[]
   run(id: string, args?: object): { ok: true } | { ok: false; reason: string }
   commands(): { id: string; title: string; args: string[] }[]
 }
@@ -19,6 +21,7 @@ declare global {
 export function provideConsole(): void {
   window.kiteShelf = {
     state: () => flat(getState()),
+    steps: () => shelf.getState().session.history.past.map(({ say }) => say),
     run: (id, args = {}) => {
       const outcome = dispatch(id, args, 'console')
       return outcome.ok ? { ok: true } : { ok: false, reason: outcome.reason }
