@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { chromiumFlags } from './scripts/ready.mjs'
+import { chromiumFlags, testChromium } from './scripts/ready.mjs'
 
 const port = 4199
 
@@ -20,7 +20,7 @@ export default defineConfig({
     // Nothing is waited for that only moves; how things move is looked at in pictures.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: testChromium(),
       args: chromiumFlags,
     },
   },

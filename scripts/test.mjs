@@ -2,10 +2,10 @@
 import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { build, installChromium, installPackages, root } from './ready.mjs'
+import { build, installPackages, installTestChromium, root } from './ready.mjs'
 
 installPackages()
-installChromium()
+installTestChromium()
 
 const results = join(root, 'test-results')
 mkdirSync(results, { recursive: true })
