@@ -40,3 +40,32 @@ test('what could not be written is written the next time', async () => {
   await journal.write()
   expect(written).toEqual(['2026-03-04'])
 })
+
+test('a long day is kept in parts: an event writes a small record, and all is read again', async () => {
+  const records = new Map<string, unknown>()
+  let written = 0
+  const store = {
+    getItem: async (key: string) => records.get(key) ?? null,
+    setItem: async (key: string, value: unknown) => {
+      written = JSON.stringify(value).length
+      records.set(key, structuredClone(value))
+    },
+  }
+  const journal = new Journal(store)
+  await journal.open(at(4, 8))
+  for (let n = 0; n < 130; n++) {
+    journal.add([event(at(4, 9) + n)])
+    await journal.write()
+    expect(written).toBeLessThan(5000)
+  }
+  expect([...records.keys()]).toEqual(['2026-03-04', '2026-03-04.1', '2026-03-04.2'])
+  const again = new Journal(store)
+  await again.open(at(4, 10))
+  again.add([event(at(4, 11))])
+  await again.write()
+  const all = [...records.values()].flat() as JournalEvent[]
+  expect(all.map((one) => one.at)).toEqual([
+    ...Array.from({ length: 130 }, (_, n) => at(4, 9) + n),
+    at(4, 11),
+  ])
+})

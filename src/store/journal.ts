@@ -17,46 +17,73 @@ const today = createStore<{ events: readonly JournalEvent[] }>(() => ({ events: 
 /** What has happened today. */
 export const useToday = (): readonly JournalEvent[] => useStore(today, ({ events }) => events)
 
-/** What happened when, one record a day, local time. */
+/** So many events stand in one record: what is written again with each event stays small. */
+const PART = 50
+
+/** A part of a day, as it is in the store. */
+interface Part {
+  key: string
+  events: JournalEvent[]
+}
+
+/** What happened when, local time, each day in parts: `2026-03-04`, `2026-03-04.1`, … */
 export class Journal {
-  private days = new Map<string, JournalEvent[]>()
-  private changed = new Set<string>()
+  private last: (Part & { day: string; at: number }) | null = null
+  private changed = new Map<string, JournalEvent[]>()
   /** After a day that could not be read its events go to records of their own. */
   private beside = ''
 
   constructor(private store: DayStore) {}
 
-  /** The days to come are read on their first event; what is there is kept. */
+  /** What is there of today is read; days to come begin anew. */
   async open(now: number): Promise<void> {
     const day = dayOf(now)
+    const events: JournalEvent[] = []
     try {
-      const events = await this.store.getItem(day)
-      this.days.set(day, Array.isArray(events) ? (events as JournalEvent[]) : [])
+      for (let at = 0; ; at++) {
+        const key = keyOf(day, at)
+        const part = await this.store.getItem(key)
+        if (!Array.isArray(part)) break
+        this.last = { day, at, key, events: part as JournalEvent[] }
+        events.push(...this.last.events)
+      }
     } catch {
       // It is not written over: what happens now goes beside it.
       this.beside = `-${now}`
+      this.last = null
     }
-    today.setState({ events: this.days.get(day) ?? [] })
+    today.setState({ events })
   }
 
   add(events: JournalEvent[]): void {
     for (const event of events) {
-      const day = dayOf(event.at) + this.beside
-      const list = [...(this.days.get(day) ?? []), event]
-      this.days.set(day, list)
-      this.changed.add(day)
-      today.setState({ events: list })
+      const part = this.partFor(dayOf(event.at) + this.beside)
+      part.events.push(event)
+      this.changed.set(part.key, part.events)
     }
+    today.setState(({ events: before }) => ({ events: [...before, ...events] }))
+  }
+
+  /** The part of a day that the next event goes to. */
+  private partFor(day: string): Part {
+    const { last } = this
+    if (last?.day === day && last.events.length < PART) return last
+    const at = last?.day === day ? last.at + 1 : 0
+    if (last && last.day !== day) today.setState({ events: [] })
+    this.last = { day, at, key: keyOf(day, at), events: [] }
+    return this.last
   }
 
   async write(): Promise<void> {
-    const days = [...this.changed]
+    const parts = [...this.changed]
     this.changed.clear()
     try {
-      await Promise.all(days.map((day) => this.store.setItem(day, this.days.get(day))))
+      await Promise.all(parts.map(([key, events]) => this.store.setItem(key, events)))
     } catch (error) {
-      for (const day of days) this.changed.add(day)
+      for (const [key, events] of parts) this.changed.set(key, events)
       throw error
     }
   }
 }
+
+const keyOf = (day: string, at: number): string => (at ? `${day}.${at}` : day)
