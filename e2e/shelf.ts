@@ -135,6 +135,7 @@ export class ShelfPage {
     const { violations } = await new AxeBuilder({ page: this.page })
       .setLegacyMode()
       .exclude('.slot-hidden')
+      .exclude('.slots-hidden')
       .options({
         resultTypes: ['violations'],
         ...(rules.length > 0 && { runOnly: rules }),

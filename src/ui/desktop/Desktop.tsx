@@ -1,6 +1,14 @@
-import { type DragEvent, type ReactNode, type RefObject, useEffect, useRef, useState } from 'react'
+import {
+  type DragEvent,
+  type ReactNode,
+  type RefObject,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
-import { DISPLAY_LEAST, type Hue } from '@/core/model/types'
+import { DISPLAY_LEAST, type Hue, type WindowId } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
 import { closeLoft, dispatch, getState, useArrangement, useList, useShelf } from '@/store/shelf'
 import { openFiles } from '@/ui/documents/openFiles'
@@ -13,7 +21,7 @@ import { Pad } from '@/ui/pad/Pad'
 import { Divider } from '@/ui/pair/Divider'
 import { Guarded } from '@/ui/parts/Guarded'
 import { Unstack } from '@/ui/unstack/Unstack'
-import { Showing, ShowingProvider } from '@/ui/window/showing'
+import { Showing, ShowingProvider, useGroup } from '@/ui/window/showing'
 import { WindowSlot } from '@/ui/window/WindowSlot'
 import { EmptyHelp } from './EmptyHelp'
 import { useRest } from './rest'
@@ -27,7 +35,7 @@ export function Desktop() {
       <Backdrop />
       <EmptyHelp />
       <ShowingProvider value={showing}>
-        <Windows />
+        <AllWindows />
       </ShowingProvider>
       <Divider />
       <Guarded name="The inspector" onFail={() => dispatch('shelf.inspector', {}, 'app')}>
@@ -116,9 +124,10 @@ function Backdrop() {
   )
 }
 
-/** Every window, in the order they were opened, so that none is ever moved in the page. */
-function Windows() {
+/** Every window; and the loft, which lays them out. */
+function AllWindows() {
   const ids = useList((state) => Object.keys(state.windows))
+  const groups = useGroups(ids)
   const warm = useWarming(ids.length)
   const loft = useShelf((now) => now.loft)
   return (
@@ -136,11 +145,52 @@ function Windows() {
           <Loft />
         </Guarded>
       ) : null}
-      {ids.map((id, at) => (
-        <WindowSlot key={id} id={id} warm={at < warm} />
+      {groups.map(({ key, members }) => (
+        <Windows key={key} group={key} members={members} warm={warm} />
       ))}
     </div>
   )
+}
+
+interface Member {
+  id: WindowId
+  /** The how manieth of all windows it is. */
+  at: number
+}
+
+function Windows({ group, members, warm }: { group: number; members: Member[]; warm: number }) {
+  const place = useGroup(group)
+  return (
+    <div ref={place} className="slots">
+      {members.map(({ id, at }) => (
+        <WindowSlot key={id} id={id} warm={at < warm} group={group} />
+      ))}
+    </div>
+  )
+}
+
+/** So many windows stand in one element at most. */
+const GROUP = 32
+
+/**
+ * Windows in groups, in the order they were opened: those of a desktop are mostly together. One
+ * stays where it is, whatever is opened and closed, for to move it would load what it shows anew.
+ */
+function useGroups(ids: readonly WindowId[]): { key: number; members: Member[] }[] {
+  const [groupOf] = useState(() => new Map<WindowId, number>())
+  return useMemo(() => {
+    const there = new Set(ids)
+    for (const id of groupOf.keys()) if (!there.has(id)) groupOf.delete(id)
+    const groups = new Map<number, Member[]>()
+    let newest = Math.max(0, ...groupOf.values())
+    for (const [at, id] of ids.entries()) {
+      if ((groups.get(newest)?.length ?? 0) >= GROUP) newest++
+      const key = groupOf.get(id) ?? newest
+      groupOf.set(id, key)
+      groups.set(key, [...(groups.get(key) ?? []), { id, at }])
+    }
+    return [...groups].map(([key, members]) => ({ key, members }))
+  }, [ids, groupOf])
 }
 
 /** How many windows are drawn ahead of being shown: one more whenever the page has nothing to do. */

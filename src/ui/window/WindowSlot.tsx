@@ -28,9 +28,17 @@ import { GRIPS, useResizing } from './useResizing'
  * stays mounted, and the browser skips it while it is hidden. What hides it and marks it as the
  * focused one is not drawn: `showing` puts it to the elements.
  */
-export const WindowSlot = memo(function WindowSlot({ id, warm }: { id: WindowId; warm: boolean }) {
+export const WindowSlot = memo(function WindowSlot({
+  id,
+  warm,
+  group,
+}: {
+  id: WindowId
+  warm: boolean
+  group: number
+}) {
   const woken = useWoken(id, warm)
-  const slot = useSlot(id)
+  const slot = useSlot(id, group)
   if (!woken) return null
   return (
     <div ref={slot} className="slot">

@@ -15,8 +15,15 @@ export type Full = 'solo' | 'pair' | 'maximised' | null
 /** All that is drawn of a window beside what its app shows. */
 export type Facts = ReturnType<typeof factsOf>
 
+/** Windows that stand in one element. Where all are hidden, it is hidden instead of each of them. */
+interface Group {
+  element: HTMLElement | null
+  members: Set<Shown>
+}
+
 /** One window as the page has it. */
 interface Shown {
+  group: Group | null
   /** The slot it stands in. */
   slot: HTMLElement | null
   /** Whether its content is drawn at all; it then stays, skipped by the browser while hidden. */
@@ -34,6 +41,9 @@ interface Shown {
  */
 export class Showing {
   private windows = new Map<WindowId, Shown>()
+  private groups = new Map<number, Group>()
+  /** A window in hand stays in sight while its desktop is left. */
+  private held: WindowId | null = null
   private last: Shelf | null = null
 
   /** Follows the shelf. @returns how to stop */
@@ -60,14 +70,42 @@ export class Showing {
     tell(shown)
   }
 
-  /** The slot a window stands in, with the window in it. */
-  put(id: WindowId, slot: HTMLElement | null): void {
+  /** The slot a window stands in, with the window in it, and the group that stands in. */
+  put(id: WindowId, slot: HTMLElement | null, group: number): void {
     const shown = this.of(id)
     shown.slot = slot
+    shown.group?.members.delete(shown)
+    shown.group = slot ? this.group(group) : null
+    shown.group?.members.add(shown)
     if (slot) {
-      slot.classList.toggle('slot-hidden', !shown.visible)
       mark(shown)
+      hide(this.group(group))
     } else if (!shelf.getState().session.state.windows[id]) this.windows.delete(id)
+  }
+
+  putGroup(key: number, element: HTMLElement | null): void {
+    const group = this.group(key)
+    group.element = element
+    hide(group)
+  }
+
+  private group(key: number): Group {
+    const known = this.groups.get(key)
+    const group = known ?? { element: null, members: new Set() }
+    if (!known) this.groups.set(key, group)
+    return group
+  }
+
+  /** Takes a window in hand, or lets it go. */
+  hold(id: WindowId | null): void {
+    const before = this.held
+    this.held = id
+    for (const one of [before, id]) {
+      const shown = one === null ? undefined : this.windows.get(one)
+      if (one === null || !shown) continue
+      this.update(shelf.getState(), one, shown)
+      if (shown.group) hide(shown.group)
+    }
   }
 
   private of(id: WindowId): Shown {
@@ -76,6 +114,7 @@ export class Showing {
     const now = shelf.getState()
     const visible = isShown(now, id)
     const made: Shown = {
+      group: null,
       slot: null,
       woken: visible,
       visible,
@@ -96,14 +135,17 @@ export class Showing {
       last.resting === now.resting
     )
       return
-    for (const [id, shown] of this.windows) this.update(now, id, shown)
+    const groups = new Set<Group>()
+    for (const [id, shown] of this.windows)
+      if (this.update(now, id, shown) && shown.group) groups.add(shown.group)
+    for (const group of groups) hide(group)
   }
 
-  private update(now: Shelf, id: WindowId, shown: Shown): void {
-    const visible = isShown(now, id)
+  /** @returns whether it is seen now and was not, or was and is not any more */
+  private update(now: Shelf, id: WindowId, shown: Shown): boolean {
+    const visible = isShown(now, id) || id === this.held
     const was = shown.visible
     shown.visible = visible
-    if (visible !== was) shown.slot?.classList.toggle('slot-hidden', !visible)
     if (visible || was) {
       const marks = marksOf(now, id)
       if (!sameValues(marks, shown.marks)) {
@@ -114,11 +156,20 @@ export class Showing {
     const woken = visible || (shown.woken && !isResting(now, id))
     // A hidden window takes no updates.
     const facts = visible ? factsOf(now, id) : shown.facts
-    if (woken === shown.woken && sameValues(facts, shown.facts)) return
-    shown.woken = woken
-    shown.facts = facts
-    tell(shown)
+    if (woken !== shown.woken || !sameValues(facts, shown.facts)) {
+      shown.woken = woken
+      shown.facts = facts
+      tell(shown)
+    }
+    return visible !== was
   }
+}
+
+/** Each hidden element costs something with whatever is drawn: one for a group costs less. */
+function hide({ element, members }: Group): void {
+  const all = [...members].every(({ visible }) => !visible)
+  element?.classList.toggle('slots-hidden', all)
+  for (const { slot, visible } of members) slot?.classList.toggle('slot-hidden', !all && !visible)
 }
 
 const tell = ({ listeners }: Shown) => {
@@ -189,16 +240,22 @@ function fills(window: Window | undefined, desktops: State['desktops']): Full {
 const Context = createContext<Showing | null>(null)
 export const ShowingProvider = Context.Provider
 
-function useShowing(): Showing {
+export function useShowing(): Showing {
   const showing = useContext(Context)
   if (!showing) throw new Error('Windows are drawn within a desktop')
   return showing
 }
 
 /** What keeps a window's slot, to be given as its `ref`. */
-export function useSlot(id: WindowId): (slot: HTMLElement | null) => void {
+export function useSlot(id: WindowId, group: number): (slot: HTMLElement | null) => void {
   const showing = useShowing()
-  return useCallback((slot) => showing.put(id, slot), [showing, id])
+  return useCallback((slot) => showing.put(id, slot, group), [showing, id, group])
+}
+
+/** What keeps a group of windows, to be given as its `ref`. */
+export function useGroup(key: number): (element: HTMLElement | null) => void {
+  const showing = useShowing()
+  return useCallback((element) => showing.putGroup(key, element), [showing, key])
 }
 
 /** Whether a window's content is drawn, shown or not. */

@@ -5,6 +5,7 @@ import { dispatch, getState } from '@/store/shelf'
 import { windowElement } from '@/ui/parts/focus'
 import { Hold, markRow, rowAt } from '@/ui/rack/dropping'
 import { onEscape, showInHand } from './inHand'
+import { useShowing } from './showing'
 
 /**
  * Dragging a window by its hem. The drag moves the element itself and runs one command when it
@@ -12,13 +13,18 @@ import { onEscape, showInHand } from './inHand'
  * with the window in hand. Escape puts it back.
  */
 export function useMoving(id: WindowId) {
+  const showing = useShowing()
   return useDrag(
     ({ first, last, initial, xy: [x, y], canceled, cancel, memo }) => {
       const element = windowElement(id)
       if (!element) return
       // Not the gesture's own movement, which leaves out the pixels before it was sure of a drag.
       const [mx, my] = [x - initial[0], y - initial[1]]
-      if (first) return grasp(element, cancel)
+      if (first) {
+        // In hand it stays visible, whatever desktop opens meanwhile.
+        showing.hold(id)
+        return grasp(element, cancel)
+      }
       const grip = memo as Grip | undefined
       if (!grip) return
       const row = x < grip.areaLeft ? rowAt(x, y) : null
@@ -30,6 +36,7 @@ export function useMoving(id: WindowId) {
         return grip
       }
       grip.release()
+      showing.hold(null)
       element.style.translate = ''
       if (!canceled) drop(id, row?.dataset.desktopRow, mx, my, x)
       else if (currentId(getState()) !== grip.from) dispatch('desktop.go', { to: grip.from })
@@ -50,9 +57,6 @@ interface Grip {
 function grasp(element: HTMLElement, cancel: () => void): Grip {
   const state = getState()
   const hold = new Hold((desktop) => dispatch('desktop.go', { to: desktop }))
-  const slot = element.parentElement
-  // In hand it stays visible, whatever desktop opens meanwhile.
-  slot?.setAttribute('data-held', '')
   const stop = onEscape(cancel)
   return {
     title: element.getAttribute('aria-label') ?? '',
@@ -64,7 +68,6 @@ function grasp(element: HTMLElement, cancel: () => void): Grip {
       hold.over(undefined)
       markRow(null)
       showInHand(null, 0, 0)
-      slot?.removeAttribute('data-held')
     },
   }
 }
