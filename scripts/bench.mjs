@@ -1,5 +1,5 @@
 // npm run bench: what switching, dragging and commands cost, beside a hand-written page in the same run.
-import { writeFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { largeShelf } from '../bench/shelf.mjs'
@@ -306,7 +306,7 @@ stop()
 // Core alone, without a page.
 const { coreCosts } = await import('../bench/core.mjs')
 for (const [what, milliseconds] of await coreCosts())
-  rows.push([what, milliseconds.toFixed(3), '', '', what.startsWith('why') ? '1 ms' : '0.2 ms'])
+  rows.push([what, milliseconds.toFixed(3), '', '', what.startsWith('why') ? '1 ms' : '0.3 ms'])
 
 const table = [
   ['what', 'Kite Shelf', 'bare page', 'ratio', 'at most'],
@@ -315,8 +315,11 @@ const table = [
 ]
 const text = table.map((cells) => `| ${cells.join(' | ')} |`).join('\n')
 console.log(text)
+const file = join(root, 'docs/bench.md')
+// What is told below the table stays.
+const told = /\n## [^]*$/.exec(readFileSync(file, 'utf8'))?.[0] ?? ''
 writeFileSync(
-  join(root, 'docs/bench.md'),
-  `# What it costs\n\nWritten by \`npm run bench\`. Ratios compare with \`bench/page.html\`, a hand-written page with the same number of windows, measured in the same run.\n\n${text}\n`,
+  file,
+  `# What it costs\n\nWritten by \`npm run bench\`. Ratios compare with \`bench/page.html\`, a hand-written page with the same number of windows, measured in the same run.\n\n${text}\n${told}`,
 )
 process.exit(0)
