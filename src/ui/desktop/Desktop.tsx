@@ -146,7 +146,7 @@ function AllWindows() {
         </Guarded>
       ) : null}
       {groups.map(({ key, members }) => (
-        <Windows key={key} group={key} members={members} warm={warm} />
+        <WindowGroup key={key} group={key} members={members} warm={warm} />
       ))}
     </div>
   )
@@ -158,7 +158,7 @@ interface Member {
   at: number
 }
 
-function Windows({ group, members, warm }: { group: number; members: Member[]; warm: number }) {
+function WindowGroup({ group, members, warm }: { group: number; members: Member[]; warm: number }) {
   const place = useGroup(group)
   return (
     <div ref={place} className="slots">
