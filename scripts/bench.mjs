@@ -317,7 +317,7 @@ const text = table.map((cells) => `| ${cells.join(' | ')} |`).join('\n')
 console.log(text)
 const file = join(root, 'docs/bench.md')
 // What is told below the table stays.
-const told = /\n## [^]*$/.exec(readFileSync(file, 'utf8'))?.[0] ?? ''
+const told = /\n## [\s\S]*$/.exec(readFileSync(file, 'utf8'))?.[0] ?? ''
 writeFileSync(
   file,
   `# What it costs\n\nWritten by \`npm run bench\`. Ratios compare with \`bench/page.html\`, a hand-written page with the same number of windows, measured in the same run.\n\n${text}\n${told}`,

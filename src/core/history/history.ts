@@ -56,7 +56,11 @@ export function record(
     act?: string | undefined
   },
 ): History {
-  const forth: Changes = { objects: { ...changes.objects }, parts: { ...changes.parts } }
+  const forth: Changes = {
+    ...changes,
+    objects: { ...changes.objects },
+    parts: { ...changes.parts },
+  }
   for (const part of NOT_UNDONE) delete forth.parts[part]
   if (!documents) delete forth.objects.documents
   const last = history.past.at(-1)
@@ -83,7 +87,9 @@ function over(under: Changes, upper: Changes): Changes {
   const objects = { ...under.objects }
   for (const [part, given] of Object.entries(upper.objects) as [keyof typeof objects, object][])
     objects[part] = { ...objects[part], ...given }
-  return { objects, parts: { ...under.parts, ...upper.parts } }
+  // Where the whole stack is told, who moved before is in it.
+  const moved = upper.moved ?? (upper.parts.stacking ? undefined : under.moved)
+  return { objects, parts: { ...under.parts, ...upper.parts }, ...(moved && { moved }) }
 }
 
 const presenceIn = ({ presence, display }: State): Presence =>
