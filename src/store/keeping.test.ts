@@ -214,3 +214,15 @@ test('steps that cannot be undone any more are not kept', async () => {
   await keeping.settle()
   expect((await store.keys()).filter((key) => key.startsWith('step-'))).toHaveLength(200)
 })
+
+test('which steps there are is told where that changed, and not believed after a damaged change', async () => {
+  const { store, run } = await undoable()
+  for (const name of ['One', 'Two', 'Three']) await run('desktop.create', { name })
+  await run('desktop.go', { to: 'first' })
+  const keys = (await store.keys()).filter((key) => key.startsWith('change-')).sort()
+  const told = keys.map((key) => 'steps' in (store.items.get(key) as object))
+  expect(told).toEqual([true, true, true, false])
+  expect((await findKept(store)).steps?.past).toEqual([1, 2, 3])
+  alter(store, keys[1] ?? '', (record) => ({ ...record, json: 'torn' }))
+  expect((await findKept(store)).steps).toBeNull()
+})

@@ -77,7 +77,9 @@ export async function findKept(store: KeptStore): Promise<Kept> {
     const { value, revision } = one
     const since = changes.list.filter((change) => change.revision > revision)
     const state = readable(since.reduce((at, { value }) => withChanges(at, value), value))
-    const steps = since.at(-1)?.steps ?? one.steps ?? null
+    // Steps stand on the state they were kept with: after a damaged change they do not.
+    const told = since.findLast(({ steps }) => steps) ?? one
+    const steps = changes.damaged.length ? null : told.steps
     if (state) return { ...kept, state, lost: [], older: isOlder(value), steps }
   }
   // Not whole from any snapshot: in part, from the newest, or from what is left of a torn one.
@@ -166,6 +168,8 @@ export class Keeping {
   private since: number
   private seq = 0
   private steps: StepList
+  /** Whether the last record tells of them. */
+  private told = false
   private history: History
 
   /**
@@ -195,15 +199,19 @@ export class Keeping {
     const changes = this.written && changesBetween(this.written, state)
     if (this.written && !changes) return
     // Before what tells of them.
-    if (history !== this.history) this.steps = await this.undoable.write(history)
+    if (history !== this.history) {
+      this.steps = await this.undoable.write(history)
+      this.told = false
+    }
     this.history = history
     if (!changes || this.since >= CHANGES_MOST) return this.snapshot(state, seq)
     const revision = this.revision + 1
     await this.store.setItem(keyOf(revision), {
       ...sealed(changes, revision),
       seq,
-      steps: this.steps,
+      ...(!this.told && { steps: this.steps }),
     })
+    this.told = true
     this.seq = seq
     this.revision = revision
     this.written = state

@@ -21,7 +21,7 @@ export interface StepList {
 const LONG = 1_000_000
 
 export class Steps {
-  /** As they are in the store; null where one is not kept. */
+  /** As they were last written, and whether they are in the store. */
   private written = new Map<number, { step: Step; kept: boolean }>()
 
   /** @param isPassing whether what a step changed is in part elsewhere, and lost with the page */
@@ -68,16 +68,14 @@ const reached = (steps: Step[], isKept: (step: Step) => boolean): number[] =>
 /** The steps a list tells of, as far as they can be read. */
 export async function readSteps(store: KeptStore, list: StepList | null): Promise<History> {
   if (!list) return emptyHistory
+  const one = async (id: number): Promise<Step | null> => {
+    const found = unsealed(await patiently(() => store.getItem(keyOf(id))).catch(() => null))
+    return found?.revision === id ? (found.value as Step) : null
+  }
   const read = async (ids: number[]): Promise<Step[]> => {
-    const steps: Step[] = []
-    for (const id of ids) {
-      const record = await patiently(() => store.getItem(keyOf(id))).catch(() => null)
-      const found = unsealed(record)
-      // What was done before a step that is lost cannot be reached.
-      if (found && found.revision === id) steps.push(found.value as Step)
-      else steps.length = 0
-    }
-    return steps
+    const steps = await Promise.all(ids.map(one))
+    // What was done before a step that is lost cannot be reached.
+    return steps.slice(steps.lastIndexOf(null) + 1).filter((step) => step !== null)
   }
   return { past: await read(list.past), future: await read(list.future), count: list.count }
 }

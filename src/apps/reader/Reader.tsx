@@ -19,7 +19,7 @@ export default function Reader({ document: id }: AppProps) {
   if (!shown)
     return (
       <p className="m-auto max-w-60 p-4 text-center text-soft">
-        Nothing to read yet. Drop a text, picture or PDF file on the area.
+        Nothing to read yet. Drop a text, picture or PDF file on the desktop.
       </p>
     )
   switch (shown.kind) {

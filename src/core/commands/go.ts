@@ -50,4 +50,4 @@ const glance = command({
   },
 })
 
-export const switchingCommands = [go, glance]
+export const goCommands = [go, glance]

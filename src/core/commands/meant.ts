@@ -1,7 +1,7 @@
-import { maybeId } from '@/core/formats/shape'
-import { keysFor } from '@/core/keys/bindings'
 /** Which window a command is about, and whether it can be. */
 
+import { maybeId } from '@/core/formats/shape'
+import { keysFor } from '@/core/keys/bindings'
 import { title } from '@/core/model/selectors'
 import type { State, Window } from '@/core/model/types'
 import { subject } from './change'

@@ -120,4 +120,4 @@ const maximise = command({
   }),
 })
 
-export const framingCommands = [place, move, resize, minimise, maximise]
+export const placeCommands = [place, move, resize, minimise, maximise]

@@ -188,4 +188,4 @@ const appOnEvery = command({
   },
 })
 
-export const sendingCommands = [send, sendAll, carry, onEvery, appOnEvery]
+export const sendCommands = [send, sendAll, carry, onEvery, appOnEvery]

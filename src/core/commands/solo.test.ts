@@ -178,3 +178,13 @@ test('a pair of which one window is closed is called after the other', () => {
   world.run('window.close', { window: c })
   expect(pair()?.name).toBe('Morning')
 })
+
+test('back from a solo a window stands where it stood, also when the one below it was closed', () => {
+  const { world, one, two, three } = office()
+  world.run('window.focus', { window: three })
+  expect(world.state.stacking).toEqual([one, two, three])
+  world.run('window.solo', { window: two })
+  world.run('window.close', { window: one })
+  world.run('window.solo', { window: two })
+  expect(world.state.stacking).toEqual([two, three])
+})

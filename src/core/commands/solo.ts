@@ -235,4 +235,4 @@ const swap = command({
   },
 })
 
-export const fullCommands = [solo, pair, divide, swap]
+export const soloCommands = [solo, pair, divide, swap]

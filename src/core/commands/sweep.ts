@@ -102,4 +102,4 @@ const isolate = command({
   },
 })
 
-export const asideCommands = [sweep, isolate]
+export const sweepCommands = [sweep, isolate]

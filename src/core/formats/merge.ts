@@ -5,10 +5,8 @@ import { CLOSED_KEPT, EVERY, type State } from '@/core/model/types'
  * everything else of the file is added, and nothing that is only here goes away.
  */
 export function merge(here: State, file: State): State {
-  const windows = { ...here.windows }
-  const moved = new Set(Object.keys(file.windows))
-  Object.assign(windows, file.windows)
-  const stays = (id: string) => !moved.has(id)
+  const windows = { ...here.windows, ...file.windows }
+  const stays = (id: string) => !Object.hasOwn(file.windows, id)
   const desktops = { ...file.desktops }
   // What a window fills in the file takes no other: those that are only here go to an open one.
   const open = file.order.find((id) => file.desktops[id]?.kind === 'open') ?? ''

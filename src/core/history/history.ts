@@ -1,6 +1,6 @@
 import { reachable, spanFrame } from '@/core/geometry/rect'
 import { isVisible, shownOn, topmost } from '@/core/model/selectors'
-import type { DisplayId, DocumentInfo, Presence, State, Window } from '@/core/model/types'
+import type { DocumentInfo, Presence, State, Window } from '@/core/model/types'
 import { asIn, type Changes, withChanges } from './changes'
 
 /** Undo and redo by what each step changed, so that keeping a step costs what it touched. */
@@ -12,8 +12,7 @@ export interface Step {
   /** What it changed, and the same as it was before. */
   forth: Changes
   back: Changes
-  /** Where the person was before and after, on the display they did it on. */
-  display: DisplayId
+  /** Where the person was before and after. */
   from: Presence
   to: Presence
   /** Steps that belong together as one act have the same one. */
@@ -31,7 +30,7 @@ export const emptyHistory: History = { past: [], future: [], count: 0 }
 
 const STEPS_KEPT = 200
 
-/** Where the person is, which is not undone, and what is known of documents, where that is no part of it. */
+/** Where the person is: not undone. */
 const NOT_UNDONE = ['display', 'presence'] as const
 
 /**
@@ -73,7 +72,6 @@ export function record(
     forth: same ? over(last.forth, forth) : forth,
     // What the act changed first is what it was before.
     back: same ? over(back, last.back) : back,
-    display: before.display,
     from: same ? last.from : presenceIn(before),
     to: presenceIn(after),
     ...(act !== undefined && { act }),

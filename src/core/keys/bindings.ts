@@ -28,7 +28,7 @@ export const VERBS: Verb[] = [
   { name: 'send', says: 'send this window, stay', keys: 'Alt+, ', command: 'window.send' },
   {
     name: 'glance',
-    says: 'look while Alt is held, Enter stays',
+    says: 'look there, Enter stays',
     keys: "Alt+' ",
     command: 'desktop.glance',
     makes: null,

@@ -31,8 +31,11 @@ export function below(state: State, id: WindowId): WindowId | null {
   return all[all.indexOf(id) - 1] ?? null
 }
 
-/** Takes a window that is closed off the stack. */
+/** Takes a window that is closed off the stack; what is to return onto it returns onto the next. */
 export function unstacked(draft: State, id: WindowId): void {
+  const next = below(draft, id)
+  for (const { origins } of Object.values(draft.desktops))
+    for (const origin of Object.values(origins ?? {})) if (origin.on === id) origin.on = next
   put(draft, without(draft, id))
 }
 

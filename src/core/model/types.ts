@@ -78,7 +78,7 @@ export interface Desktop {
   letterByHand: boolean
   hue: Hue
   backdrop: Backdrop
-  /** Whether its name is drawn on the area. */
+  /** Whether its name is drawn on it. */
   sign: boolean
   /** The windows that live here, in order of arrival. */
   windows: WindowId[]

@@ -3,6 +3,7 @@ import { addressOf } from '@/core/formats/address'
 import { BadAppFile, readAppFile } from '@/core/formats/appFiles'
 import { closeView, dispatch } from '@/store/shelf'
 import { chooseFiles } from '@/ui/documents/openFiles'
+import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** A web address as an app of its own: typed, or from a file that describes one. */
@@ -77,12 +78,7 @@ export function AddApp() {
           <button type="button" className="btn" onClick={() => void choose()}>
             From a file…
           </button>
-          <button type="button" className="btn ml-auto" onClick={closeView}>
-            Cancel
-          </button>
-          <button type="submit" className="btn btn-main">
-            Add <span className="key">Enter</span>
-          </button>
+          <Answers beside>Add</Answers>
         </div>
       </form>
     </Dialog>

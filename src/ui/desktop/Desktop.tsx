@@ -154,7 +154,7 @@ function AllWindows() {
 
 interface Member {
   id: WindowId
-  /** The how manieth of all windows it is. */
+  /** How many were opened before it. */
   at: number
 }
 

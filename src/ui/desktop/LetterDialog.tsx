@@ -2,6 +2,7 @@ import { type FormEvent, useRef } from 'react'
 import { desktop } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
 import { closeView, dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** Another call letter for a desktop. */
@@ -30,13 +31,7 @@ export function LetterDialog({ id }: { id: DesktopId }) {
           className="field size-10 p-0 text-center font-bold font-mono text-lg uppercase"
           onFocus={(event) => event.target.select()}
         />
-        <span className="flex-1" />
-        <button type="button" className="btn" onClick={closeView}>
-          Cancel
-        </button>
-        <button type="submit" className="btn btn-main">
-          Set <span className="key">Enter</span>
-        </button>
+        <Answers beside>Set</Answers>
       </form>
       {said?.refused && said !== opened.current ? (
         <p role="alert" className="mt-3 text-alarm">

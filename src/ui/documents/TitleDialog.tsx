@@ -1,6 +1,7 @@
 import { type FormEvent, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/types'
 import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** Another title for a document. */
@@ -26,12 +27,7 @@ export function TitleDialog({ document }: { document: DocumentId }) {
           className="field min-w-0 flex-1"
           onFocus={(event) => event.target.select()}
         />
-        <button type="button" className="btn" onClick={closeView}>
-          Cancel
-        </button>
-        <button type="submit" className="btn btn-main">
-          Rename <span className="key">Enter</span>
-        </button>
+        <Answers beside>Rename</Answers>
       </form>
       {problem ? (
         <p role="alert" className="mt-3 text-alarm">

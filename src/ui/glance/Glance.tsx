@@ -62,7 +62,8 @@ function Frame({ id }: { id: DesktopId }) {
           <Kite hue={hue} letter={letter} width={22} />
           <b className="font-bold font-display text-[16px]">{name}</b>
           <span className="ml-auto flex items-center gap-2 bg-ground/80 px-2 text-soft">
-            <Keys keys="Enter" /> stay there <Keys keys="Escape" /> or let Alt go: back
+            <Keys keys="Enter" /> stay there <Keys keys="Escape" />{' '}
+            {state.settings.keys === 'leader' ? 'back' : 'or let Alt go: back'}
           </span>
         </p>
       </div>

@@ -6,6 +6,7 @@ import { minuteOf } from '@/core/homes/clock'
 import { explain } from '@/core/homes/explain'
 import { momentOf } from '@/core/homes/matching'
 import { homeInWords } from '@/core/homes/words'
+import { keysFor } from '@/core/keys/bindings'
 import type { Home } from '@/core/model/types'
 import { closeView, dispatch, useArrangement } from '@/store/shelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
@@ -30,7 +31,7 @@ export function HomesDialog() {
     >
       {state.homes.length === 0 ? (
         <p className="mt-4 text-soft">
-          There are none yet. Set the home of a window from its menu, or with Alt+Shift+; H.
+          None yet. Set the home of a window from its menu, or with {keysFor(state, 'home.ask')}.
         </p>
       ) : null}
       <ol aria-label="Homes in order" className="mt-3 border-seam border-t border-dashed">

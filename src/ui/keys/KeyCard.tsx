@@ -12,6 +12,7 @@ const OFTEN = 'Alt+Shift+; '
 export function KeyCard() {
   const state = useArrangement((now) => now)
   const card = keyCard(state, (id) => appOf(id)?.name ?? id)
+  const led = state.settings.keys === 'leader'
   const often = asPressed(OFTEN, state)
   const after = card.groups
     .flatMap(({ rows }) => rows)
@@ -21,8 +22,8 @@ export function KeyCard() {
     <Dialog
       title="Keys"
       intro={
-        state.settings.keys === 'leader'
-          ? `Press ${LEADER} and let it go, then say a verb and a place.`
+        led
+          ? `Press ${LEADER} and let it go, then what stands here: a verb, then a place. Ctrl+S needs nothing before it.`
           : 'Hold Alt and say a verb, then a place. After the first stroke of two, Alt may be let go.'
       }
       width={1180}
@@ -43,12 +44,16 @@ export function KeyCard() {
               rows={rows.filter(({ keys }) => !keys.startsWith(often))}
             />
           ))}
-          <Group name={`After ${often.trim()}`} rows={after} />
+          <Group name={`After ${withoutLeader(often).trim()}`} rows={after} />
         </div>
       </section>
     </Dialog>
   )
 }
+
+/** What all have in common is said once, above them. */
+const withoutLeader = (keys: string): string =>
+  keys.startsWith(`${LEADER} `) ? keys.slice(LEADER.length + 1) : keys
 
 function Group({ name, rows }: { name: string; rows: { keys: string; does: string }[] }) {
   if (rows.length === 0) return null
@@ -62,7 +67,7 @@ function Group({ name, rows }: { name: string; rows: { keys: string; does: strin
           <div key={keys} className="flex items-center justify-between gap-3 py-[2.5px]">
             <dd className="min-w-0">{does}</dd>
             <dt className="order-last">
-              <Keys keys={keys} />
+              <Keys keys={withoutLeader(keys)} />
             </dt>
           </div>
         ))}

@@ -2,7 +2,7 @@ import { Command } from 'cmdk'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { allApps, appOf } from '@/apps/list'
 import { desktopsFor, everything, type Found, KINDS, prepare, rank } from '@/core/finding/find'
-import { keysFor } from '@/core/keys/bindings'
+import { asPressed, keysFor } from '@/core/keys/bindings'
 import type { DocumentId } from '@/core/model/types'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
 import { whenIdle } from '@/store/idle'
@@ -143,7 +143,8 @@ function Field() {
           className="min-w-0 flex-1 bg-transparent text-[15px] outline-none"
         />
         <span className="flex shrink-0 items-center gap-1.5 text-soft">
-          <Keys keys="Enter" /> {asking ? 'there' : 'go or run'} <Keys keys="Alt+, …" /> send
+          <Keys keys="Enter" /> {asking ? 'there' : 'go or run'}{' '}
+          <Keys keys={`${asPressed('Alt+,', state)} …`} /> send
         </span>
       </div>
     </Command>

@@ -7,14 +7,17 @@ export function Answers({
   children,
   disabled,
   ready,
+  beside,
 }: {
   children: ReactNode
   disabled?: boolean
   /** Whether one Enter is all it takes: nothing has to be typed first. */
   ready?: boolean
+  /** Whether it stands beside what is typed, not below. */
+  beside?: boolean
 }) {
   return (
-    <div className="mt-4 flex justify-end gap-2">
+    <div className={`flex justify-end gap-2 ${beside ? 'ml-auto' : 'mt-4'}`}>
       <button type="button" className="btn" onClick={closeView}>
         Cancel
       </button>

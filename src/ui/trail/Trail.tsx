@@ -120,7 +120,15 @@ function List({ back }: { back: boolean }) {
       </div>
       <p className="flex items-center gap-2 border-seam border-t-[1.5px] border-dashed px-3 py-1.5 text-soft">
         <Keys keys="`" /> next <Keys keys="Tab" /> {here ? 'all desktops' : 'this desktop only'}
-        <span className="ml-auto">let Alt go to pick</span>
+        <span className="ml-auto flex items-center gap-2">
+          {state.settings.keys === 'leader' ? (
+            <>
+              <Keys keys="Enter" /> pick
+            </>
+          ) : (
+            'let Alt go to pick'
+          )}
+        </span>
       </p>
     </div>
   )

@@ -147,15 +147,16 @@ export class Showing {
     const was = shown.visible
     shown.visible = visible
     if (visible || was) {
-      const marks = marksOf(now, id)
+      const marks = { ...marksOf(now, id), ...(id === this.held && { z: IN_HAND }) }
       if (!sameValues(marks, shown.marks)) {
         shown.marks = marks
         mark(shown)
       }
     }
     const woken = visible || (shown.woken && !isResting(now, id))
-    // A hidden window takes no updates.
-    const facts = visible ? factsOf(now, id) : shown.facts
+    // A hidden window takes no updates, but that it is elsewhere.
+    const lives = now.session.state.windows[id]?.desktop ?? ''
+    const facts = visible || lives !== shown.facts.desktop ? factsOf(now, id) : shown.facts
     if (woken !== shown.woken || !sameValues(facts, shown.facts)) {
       shown.woken = woken
       shown.facts = facts
@@ -185,6 +186,9 @@ function isShown({ session: { state }, places }: Shelf, id: WindowId): boolean {
 
 const isResting = ({ session: { state }, resting }: Shelf, id: WindowId): boolean =>
   resting.length > 0 && resting.includes(state.windows[id]?.desktop ?? '')
+
+/** Above all other windows, below what is said of the desktop. */
+const IN_HAND = 2_147_482_000
 
 /** What changes with every window that is gone to: not worth drawing one anew. */
 interface Marks {
