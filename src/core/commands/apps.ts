@@ -4,6 +4,7 @@ import { maybeId } from '@/core/formats/shape'
 import { limited, reachable } from '@/core/geometry/rect'
 import { homeFor, momentOf } from '@/core/homes/matching'
 import { where } from '@/core/homes/words'
+import { displayFor } from '@/core/model/displays'
 import {
   byUse,
   currentId,
@@ -65,13 +66,14 @@ function openApp(
   // A desktop that cannot be made is no home for now.
   const home = found && reachesHome(draft, found) === true ? found : null
   const full = found && !home ? `; there is no room to make ${found.name}, its home` : ''
-  const area = draft.displays[draft.display]
+  const display = displayFor(draft, here)
+  const area = draft.displays[display]
   const opened: Window = {
     id: env.id('window'),
     app: id,
     document: shown,
     desktop: here,
-    display: draft.display,
+    display,
     frame:
       frame && area
         ? reachable({ ...frame, ...limited(frame, app.limits) }, area)

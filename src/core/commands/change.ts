@@ -2,6 +2,7 @@
 
 import { callLetters } from '@/core/keys/letters'
 import { freshHue, freshName } from '@/core/keys/names'
+import { displayShowing, standsOn } from '@/core/model/displays'
 import { newDesktop } from '@/core/model/initial'
 import { peek } from '@/core/model/peek'
 import {
@@ -11,22 +12,32 @@ import {
   focusId,
   isVisible,
   presence,
-  shownOn,
   title,
   topmost,
   window,
 } from '@/core/model/selectors'
+import { hiddenFor, refocus, settleShown, showOn } from '@/core/model/showing'
 import { raise, standOn } from '@/core/model/stacking'
-import type { Desktop, DesktopId, State, Window, WindowId } from '@/core/model/types'
+import type { Desktop, DesktopId, DisplayId, State, Window, WindowId } from '@/core/model/types'
 import { EVERY } from '@/core/model/types'
 import type { Env } from './command'
 import { NAME_MOST } from './places'
 
-/** Gives a window the focus and puts it on top. It must be visible. */
+/** Gives a window the focus and puts it on top; its display takes the keys. It must be visible. */
 export function focusOn(draft: State, id: WindowId): void {
   raise(draft, id)
+  takeKeys(draft, standsOn(draft, window(draft, id)))
   presence(draft).focus = id
   current(draft).focus = id
+}
+
+/** Lets a display take the keys. Where displays are together, there is one focus. */
+export function takeKeys(draft: State, display: DisplayId): void {
+  if (draft.display === display) return
+  const from = draft.display
+  if (!draft.apart) presence(draft).focus = null
+  draft.display = display
+  refocus(draft, from)
 }
 
 /**
@@ -35,10 +46,11 @@ export function focusOn(draft: State, id: WindowId): void {
  * an empty desktop would act on it everywhere.
  */
 export function settleFocus(draft: State): void {
+  for (const id in draft.presence) if (id !== draft.display) refocus(draft, id)
   const focused = peek(draft.windows, focusId(draft) ?? '')
-  if (focused && isVisible(draft, focused)) return
+  if (focused && isVisible(draft, focused) && standsOn(draft, focused) === draft.display) return
   const here = currentId(draft)
-  const next = topmost(draft, here)
+  const next = topmost(draft, here, draft.display) ?? topmost(draft, here)
   presence(draft).focus = null
   desktop(draft, here).focus = null
   if (next) focusOn(draft, next.id)
@@ -52,16 +64,30 @@ export function goTo(draft: State, id: DesktopId): void {
   else settleFocus(draft)
 }
 
-/** Shows a desktop and leaves the focus to the caller. Returns whether another was shown before. */
+/**
+ * Shows a desktop and leaves the focus to the caller. One that another display shows: the keys go
+ * there, or the two change places, or it comes here, as the person has set.
+ * @returns whether another was shown before
+ */
 export function show(draft: State, id: DesktopId): boolean {
-  if (currentId(draft) === id) return false
-  const other = draft.displayOrder.find((display) => shownOn(draft, display) === id)
-  if (other) draft.display = other
-  const { visited } = presence(draft)
-  draft.presence[draft.display] = {
-    shows: id,
-    focus: null,
-    visited: [id, ...visited.filter((before) => before !== id)],
+  const from = currentId(draft)
+  if (from === id) return false
+  const other = draft.apart ? displayShowing(draft, id) : undefined
+  const { elsewhere } = draft.settings
+  if (!other) showOn(draft, draft.display, id)
+  else if (elsewhere === 'focus') {
+    takeKeys(draft, other)
+    // The one before this one is where the keys came from.
+    const { visited } = presence(draft)
+    const others = visited.filter((one) => one !== id && one !== from)
+    presence(draft).visited = [id, from, ...others]
+  } else {
+    const next = elsewhere === 'here' ? hiddenFor(draft, other) : undefined
+    showOn(draft, draft.display, id)
+    showOn(draft, other, next ?? from)
+    const there = draft.presence[other]
+    if (there) there.focus = desktop(draft, there.shows).focus
+    refocus(draft, other)
   }
   return true
 }
@@ -89,6 +115,8 @@ export function moveTo(draft: State, id: WindowId, to: DesktopId | typeof EVERY)
     forget(desktop(draft, from), id)
     settleFull(draft, from)
   } else for (const other of Object.values(draft.desktops)) if (other.id !== to) forget(other, id)
+  for (const display in draft.presence)
+    if (display !== draft.display && draft.presence[display]?.focus === id) refocus(draft, display)
 }
 
 /**
@@ -144,11 +172,16 @@ export function removeDesktops(draft: State, ids: DesktopId[], into: DesktopId):
   const gone = new Set(ids)
   for (const id of ids) delete draft.desktops[id]
   draft.order = draft.order.filter((id) => !gone.has(id))
-  for (const presence of Object.values(draft.presence)) {
-    if (gone.has(presence.shows)) presence.shows = into
-    const others = presence.visited.filter((id) => !gone.has(id) && id !== presence.shows)
-    presence.visited = [presence.shows, ...others]
+  // Another display may show that one already.
+  const free = draft.apart ? !displayShowing(draft, into) : true
+  for (const there of Object.values(draft.presence)) {
+    if (gone.has(there.shows) && free) there.shows = into
+    there.visited = [
+      there.shows,
+      ...there.visited.filter((id) => !gone.has(id) && id !== there.shows),
+    ]
   }
+  settleShown(draft)
   for (const home of draft.homes) if (gone.has(home.desktop)) home.desktop = into
   for (const { window: closed } of draft.closed)
     if (closed.desktop !== EVERY && gone.has(closed.desktop)) closed.desktop = into

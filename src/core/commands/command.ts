@@ -7,7 +7,7 @@ import type { AppFacts, DesktopId, DocumentId, State, WindowId } from '@/core/mo
 export interface Env {
   /** Milliseconds since 1970. */
   now: number
-  id(kind: 'desktop' | 'window' | 'document' | 'home' | 'app'): string
+  id(kind: 'desktop' | 'window' | 'document' | 'home' | 'app' | 'display'): string
   app(id: string): AppFacts | undefined
   apps(): AppFacts[]
   /** Whether what shows a document goes on by itself. */
@@ -33,6 +33,7 @@ export type View =
   | { view: 'letter'; desktop: DesktopId }
   | { view: 'look'; desktop: DesktopId }
   | { view: 'pad'; window: WindowId }
+  | { view: 'displays' }
   | { view: 'title'; document: DocumentId }
   | { view: 'home'; window: WindowId }
   | { view: 'why'; window: WindowId }
@@ -76,6 +77,7 @@ export const GROUPS = [
   'Switching',
   'Windows',
   'Apps',
+  'Displays',
   'Homes',
   'Documents',
   'Shelf',

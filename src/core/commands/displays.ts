@@ -1,32 +1,372 @@
-import { number } from 'yup'
+/** Displays as they are arranged: which there are, how large, where, and what they show. */
+
+import { number, string } from 'yup'
 import { maybeId } from '@/core/formats/shape'
-import { DISPLAY_LEAST, LONGEST } from '@/core/model/types'
-import { command, no } from './command'
+import { DIRECTIONS } from '@/core/geometry/direction'
+import { atTheRight, closedUp, nudged, standProblem } from '@/core/geometry/displays'
+import { connected, DISPLAYS_MOST, settleOn } from '@/core/model/displays'
+import { arriving } from '@/core/model/initial'
+import { currentId, desktop } from '@/core/model/selectors'
+import { hiddenFor, settleShown } from '@/core/model/showing'
+import { DESKTOPS_MOST, DISPLAY_LEAST, type Display, LONGEST, type State } from '@/core/model/types'
+import { makeDesktop, settleFocus } from './change'
+import { command, type Env, nameArgument, no, type Refusal } from './command'
 import { fitWindows } from './opening'
+import { refused } from './places'
 
-const group = 'Shelf' as const
+const group = 'Displays' as const
 
-/** The desktop tells its size; windows stay where they are placed and within reach. */
+const which = { display: maybeId() }
+const width = number().integer().min(DISPLAY_LEAST.width).max(LONGEST)
+const height = number().integer().min(DISPLAY_LEAST.height).max(LONGEST)
+const scale = number().min(0.5).max(4)
+
+/** The display meant: the one named, or the one that takes the keys. */
+export function meantDisplay(state: State, id: string | undefined): Display | Refusal {
+  const found = state.displays[id ?? state.display]
+  return found ?? no('There is no such display any more.')
+}
+
+const pluggedIn = (state: State, args: { display?: string }): true | Refusal => {
+  const found = meantDisplay(state, args.display)
+  if (refused(found)) return found
+  return found.connected || no(`${found.name} is not plugged in. Plug it in first.`)
+}
+
+/** After displays came, went or changed: edge to edge, each with a desktop, the focus in sight. */
+function settle(draft: State, env?: Env): void {
+  const missing = draft.apart ? connected(draft).length - openCount(draft) : 0
+  if (env) for (let more = missing; more > 0; more--) makeDesktop(draft, env)
+  closeUp(draft)
+  settleShown(draft)
+  settleFocus(draft)
+}
+
+/** Brings displays edge to edge where they are not. */
+export function closeUp(draft: State): void {
+  const all = connected(draft)
+  for (const [at, { x, y }] of closedUp(all).entries()) {
+    const display = draft.displays[all[at]?.id ?? '']
+    if (display && (display.x !== x || display.y !== y)) Object.assign(display, { x, y })
+  }
+}
+
+const openCount = ({ desktops }: State): number =>
+  Object.values(desktops).filter(({ kind }) => kind === 'open').length
+
+/** Whether so many displays can each show a desktop of their own. */
+function enough(state: State, count: number, apart = state.apart): true | Refusal {
+  const missing = apart ? Math.max(0, count - openCount(state)) : 0
+  return (
+    state.order.length + missing <= DESKTOPS_MOST ||
+    no('There is no room for another desktop to show on it. Fold some first.')
+  )
+}
+
+/** The browser window tells its size; windows stay where they are placed and within reach. */
 const resizeDisplay = command({
   id: 'display.resize',
   title: 'Set the size of a display',
   group,
   step: false,
-  args: {
-    display: maybeId().required(),
-    width: number().integer().min(DISPLAY_LEAST.width).max(LONGEST).required(),
-    height: number().integer().min(DISPLAY_LEAST.height).max(LONGEST).required(),
-  },
+  args: { display: maybeId().required(), width: width.required(), height: height.required() },
   can: (state, args) =>
     Object.hasOwn(state.displays, args.display) || no('There is no such display.'),
-  run: (draft, { display: id, width, height }) => {
-    const display = draft.displays[id]
-    if (!display || (display.width === width && display.height === height)) return
-    display.width = width
-    display.height = height
+  run: (draft, args) => {
+    const display = draft.displays[args.display]
+    if (!display) return
+    const same = display.width === args.width && display.height === args.height
+    if (same && display.measured) return
+    Object.assign(display, { width: args.width, height: args.height, measured: true })
     fitWindows(draft, display)
+    settle(draft)
     return undefined
   },
 })
 
-export const displayCommands = [resizeDisplay]
+const add = command({
+  id: 'display.add',
+  title: 'Add a display',
+  group,
+  args: { name: nameArgument(), width, height, scale },
+  can: (state, args) => {
+    if (args.name !== undefined && !args.name.trim()) return no('A display needs a name.')
+    return Object.keys(state.displays).length < DISPLAYS_MOST
+      ? enough(state, connected(state).length + 1)
+      : no(`${DISPLAYS_MOST} displays are the most. Remove one first.`)
+  },
+  run: (draft, args, env) => {
+    const id = env.id('display')
+    const name = args.name?.trim() || freeName(draft)
+    const { width: wide = 1920, height: tall = 1080, scale: by = 1 } = args
+    draft.displays[id] = {
+      id,
+      name,
+      width: wide,
+      height: tall,
+      scale: by,
+      ...atTheRight(connected(draft)),
+      connected: true,
+    }
+    draft.displayOrder.push(id)
+    draft.presence[id] = arriving(hiddenFor(draft, id) ?? currentId(draft))
+    settle(draft, env)
+    return { say: `Added ${name}; ${showing(draft, id)}` }
+  },
+})
+
+const NAMES = ['Wide', 'Side', 'Upper', 'Far', 'Small', 'Lower', 'Spare', 'Low']
+
+function freeName({ displays }: State): string {
+  const taken = new Set(Object.values(displays).map(({ name }) => name))
+  return NAMES.find((name) => !taken.has(name)) ?? 'Another'
+}
+
+/** “it shows Rota”. */
+const showing = (state: State, id: string): string =>
+  state.apart ? `it shows ${desktop(state, state.presence[id]?.shows ?? '').name}` : 'together'
+
+const change = command({
+  id: 'display.set',
+  title: 'Change a display: name, size, scale',
+  group,
+  args: { ...which, name: nameArgument(), width, height, scale },
+  can: (state, args) => {
+    const found = meantDisplay(state, args.display)
+    if (refused(found)) return found
+    if (args.name !== undefined && !args.name.trim()) return no('A display needs a name.')
+    const { width: wide, height: tall, scale: by } = args
+    const sized = wide !== undefined || tall !== undefined || by !== undefined
+    if (sized && found.measured)
+      return no(`${found.name} is a browser window and has its size. Make that larger or smaller.`)
+    const next = resized(found, args)
+    return (
+      (next.width >= DISPLAY_LEAST.width && next.height >= DISPLAY_LEAST.height) ||
+      no(`At that scale it would have ${next.width} × ${next.height} pixels, which is too few.`)
+    )
+  },
+  run: (draft, args) => {
+    const found = meantDisplay(draft, args.display)
+    if (refused(found)) return
+    Object.assign(found, resized(found, args))
+    if (args.name !== undefined) found.name = args.name.trim()
+    fitWindows(draft, found)
+    settle(draft)
+    return { say: `${found.name}: ${found.width} × ${found.height}, scale ${found.scale}` }
+  },
+})
+
+/** At a larger scale a display has fewer pixels, unless their number is given too. */
+function resized(
+  found: Display,
+  { width: wide, height: tall, scale: by = found.scale }: Partial<Display>,
+): Pick<Display, 'width' | 'height' | 'scale'> {
+  const ratio = found.scale / by
+  return {
+    width: wide ?? Math.round(found.width * ratio),
+    height: tall ?? Math.round(found.height * ratio),
+    scale: by,
+  }
+}
+
+const remove = command({
+  id: 'display.remove',
+  title: 'Remove a display',
+  group,
+  args: which,
+  can: (state, args) => {
+    const found = meantDisplay(state, args.display)
+    if (refused(found)) return found
+    if (found.id === state.displayOrder[0])
+      return no(`${found.name} is the main display. Make another the main one first.`)
+    return staysOne(state, found)
+  },
+  run: (draft, args) => {
+    const found = meantDisplay(draft, args.display)
+    if (refused(found)) return
+    const { id, name } = found
+    leave(draft, found)
+    for (const window of Object.values(draft.windows))
+      if (window.display === id) settleOn(draft, window)
+    delete draft.displays[id]
+    delete draft.presence[id]
+    draft.displayOrder = draft.displayOrder.filter((other) => other !== id)
+    for (const home of draft.homes) {
+      if (home.display === id) delete home.display
+      // A home that waits for it would wait for ever.
+      if (home.displays?.includes(id)) home.on = false
+    }
+    settle(draft)
+    return { say: `Removed ${name}; its windows are on ${nameOf(draft)}` }
+  },
+})
+
+const nameOf = (state: State): string => state.displays[state.display]?.name ?? ''
+
+const staysOne = (state: State, { id, name }: Display): true | Refusal =>
+  connected(state).some((other) => other.id !== id) ||
+  no(`${name} is the only display. Add or plug in another first.`)
+
+/** A display is not there any more; the keys go to the main one that is. */
+function leave(draft: State, display: Display): void {
+  display.connected = false
+  if (draft.display !== display.id) return
+  const next = connected(draft)[0]
+  if (next) draft.display = next.id
+}
+
+const unplug = command({
+  id: 'display.unplug',
+  title: 'Unplug a display',
+  group,
+  args: which,
+  can: (state, args) => {
+    const can = pluggedIn(state, args)
+    const found = meantDisplay(state, args.display)
+    return can !== true || refused(found) ? can : staysOne(state, found)
+  },
+  run: (draft, args) => {
+    const found = meantDisplay(draft, args.display)
+    if (refused(found)) return
+    leave(draft, found)
+    settle(draft)
+    return { say: `Unplugged ${found.name}; its windows stand on ${nameOf(draft)} meanwhile` }
+  },
+})
+
+const plug = command({
+  id: 'display.plug',
+  title: 'Plug a display in',
+  group,
+  args: which,
+  can: (state, args) => {
+    const found = args.display ? meantDisplay(state, args.display) : firstUnplugged(state)
+    if (refused(found)) return found
+    if (found.connected) return no(`${found.name} is plugged in.`)
+    return enough(state, connected(state).length + 1)
+  },
+  run: (draft, args, env) => {
+    const found = args.display ? meantDisplay(draft, args.display) : firstUnplugged(draft)
+    if (refused(found)) return
+    found.connected = true
+    settle(draft, env)
+    return { say: `Plugged ${found.name} in; ${showing(draft, found.id)}` }
+  },
+})
+
+const firstUnplugged = (state: State): Display | Refusal =>
+  Object.values(state.displays).find((display) => !display.connected) ??
+  no('All displays are plugged in.')
+
+const coordinate = number()
+  .integer()
+  .min(-LONGEST * DISPLAYS_MOST)
+  .max(LONGEST * DISPLAYS_MOST)
+
+const move = command({
+  id: 'display.move',
+  title: 'Move a display in the arrangement',
+  group,
+  args: { ...which, x: coordinate.required(), y: coordinate.required() },
+  can: (state, args) => {
+    const can = pluggedIn(state, args)
+    const found = meantDisplay(state, args.display)
+    if (can !== true || refused(found)) return can
+    const others = connected(state).filter(({ id }) => id !== found.id)
+    const problem = standProblem([...others, { ...found, x: args.x, y: args.y }])
+    return (
+      !problem ||
+      no(`${found.name} cannot stand there. ${problem} Put it edge to edge with another.`)
+    )
+  },
+  run: (draft, args) => {
+    const found = meantDisplay(draft, args.display)
+    if (refused(found)) return
+    Object.assign(found, { x: args.x, y: args.y })
+    return { say: `Moved ${found.name}` }
+  },
+})
+
+const nudge = command({
+  id: 'display.nudge',
+  title: 'Move a display along the others',
+  group,
+  args: { ...which, to: string().oneOf(DIRECTIONS).required() },
+  can: (state, args) => {
+    const can = pluggedIn(state, args)
+    const found = meantDisplay(state, args.display)
+    if (can !== true || refused(found)) return can
+    const others = connected(state).filter(({ id }) => id !== found.id)
+    return (
+      !!nudged(found, args.to, others) ||
+      no(`${found.name} cannot go further that way: there would be a gap between them.`)
+    )
+  },
+  run: (draft, args) => {
+    const found = meantDisplay(draft, args.display)
+    if (refused(found)) return
+    const others = connected(draft).filter(({ id }) => id !== found.id)
+    Object.assign(found, nudged(found, args.to, others))
+    return { say: `Moved ${found.name}` }
+  },
+})
+
+const main = command({
+  id: 'display.main',
+  title: 'Make a display the main one',
+  group,
+  args: which,
+  can: (state, args) => {
+    const can = pluggedIn(state, args)
+    const found = meantDisplay(state, args.display)
+    if (can !== true || refused(found)) return can
+    return found.id !== state.displayOrder[0] || no(`${found.name} is the main display already.`)
+  },
+  run: (draft, args) => {
+    const found = meantDisplay(draft, args.display)
+    if (refused(found)) return
+    draft.displayOrder = [found.id, ...draft.displayOrder.filter((id) => id !== found.id)]
+    return { say: `${found.name} is the main display` }
+  },
+})
+
+const together = command({
+  id: 'displays.together',
+  title: 'Displays together: a desktop spans them all',
+  group,
+  can: (state) => state.apart || no('Displays are together already.'),
+  run: (draft) => {
+    draft.apart = false
+    settle(draft)
+    return { say: `Displays are together: ${desktop(draft, currentId(draft)).name} on all of them` }
+  },
+})
+
+const apart = command({
+  id: 'displays.apart',
+  title: 'Displays apart: each shows a desktop of its own',
+  group,
+  can: (state) => {
+    if (state.apart) return no('Displays are apart already.')
+    return enough(state, connected(state).length, true)
+  },
+  run: (draft, _args, env) => {
+    draft.apart = true
+    settle(draft, env)
+    return { say: 'Displays are apart: each shows a desktop of its own' }
+  },
+})
+
+export const displayCommands = [
+  add,
+  change,
+  unplug,
+  plug,
+  remove,
+  move,
+  nudge,
+  main,
+  together,
+  apart,
+  resizeDisplay,
+]

@@ -1,5 +1,6 @@
 import { array, number, object, string } from 'yup'
 import { maybeId } from '@/core/formats/shape'
+import { connected } from '@/core/model/displays'
 import { currentId, desktop, openDesktop, window as windowOf } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
 import { goTo, moveTo, nameLetters, putBack, removeDesktops, settleFocus } from './change'
@@ -21,6 +22,23 @@ export function foldOrigin(state: State, id: string, folded: DesktopId[]): Deskt
   return origin && !folded.includes(origin) ? origin : undefined
 }
 
+/** Some desktop has to take the windows, and each display has one to show. */
+function keepsEnough(state: State, folded: DesktopId[]): true | Refusal {
+  if (!foldTarget(state, folded))
+    return no('The only desktop left cannot be folded. Make another first.')
+  const left = Object.values(state.desktops).filter(
+    ({ id, kind }) => kind === 'open' && !folded.includes(id),
+  )
+  const shown = connected(state).length
+  return (
+    !state.apart ||
+    left.length >= shown ||
+    no(
+      `Each of the ${shown} displays shows a desktop of its own. Put them together, or unplug one, first.`,
+    )
+  )
+}
+
 const moves = array(object({ window: maybeId().required(), to: maybeId().required() }).noUnknown())
 
 const fold = command({
@@ -38,8 +56,8 @@ const fold = command({
   can: (state, args) => {
     const folded = foldedIds(state, args)
     if (refused(folded)) return folded
-    if (!foldTarget(state, folded))
-      return no('The only desktop left cannot be folded. Make another first.')
+    const kept = keepsEnough(state, folded)
+    if (kept !== true) return kept
     const into =
       args.into === undefined ? foldTarget(state, folded) : resolvePlace(state, args.into)
     if (refused(into)) return into
@@ -106,10 +124,7 @@ const previewFold = command({
   can: (state, args) => {
     const found = named(state, args.desktop)
     if (refused(found)) return found
-    return (
-      !!foldTarget(state, [found.id]) ||
-      no('The only desktop left cannot be folded. Make another first.')
-    )
+    return keepsEnough(state, [found.id])
   },
   run: (draft, args) => {
     const found = named(draft, args.desktop)

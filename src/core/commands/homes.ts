@@ -1,10 +1,11 @@
 import { array, boolean, number, object } from 'yup'
-import { maybeId } from '@/core/formats/shape'
+import { maybeId, span } from '@/core/formats/shape'
 import { spanFrame } from '@/core/geometry/rect'
 import { twinOf } from '@/core/homes/clashes'
 import { momentOf } from '@/core/homes/matching'
 import { destinationOf, misplaced, putRightPlan } from '@/core/homes/putRight'
 import { homeInWords, where } from '@/core/homes/words'
+import { sendOver, settleOn } from '@/core/model/displays'
 import { title, window } from '@/core/model/selectors'
 import { EVERY, HERE, type Home, NAMED, type State, type Window } from '@/core/model/types'
 import { makeDesktop, moveTo, settleFocus, subject } from './change'
@@ -13,7 +14,6 @@ import { nameProblem, roomFor } from './places'
 
 const group = 'Homes' as const
 
-const cell = number().integer().min(0).max(2).required()
 const minute = number().integer().min(0).max(1439)
 
 /** A home from what was typed, without what was left empty. */
@@ -40,7 +40,7 @@ const set = command({
     desktop: maybeId().required(),
     name: nameArgument(),
     display: maybeId(),
-    place: object({ top: cell, left: cell, bottom: cell, right: cell }).default(undefined),
+    place: object(span).default(undefined),
     title: nameArgument(),
     days: array(number().integer().min(0).max(6).required()),
     from: minute,
@@ -128,12 +128,14 @@ export function settleAt(draft: State, found: Window, home: Home, env: Env): voi
 
 /** Puts a window on the display and into the part of the pad that a home says. */
 export function placeAt(draft: State, found: Window, { display, place }: Home): void {
-  if (display && draft.displays[display]?.connected) found.display = display
+  if (display && draft.displays[display]?.connected) sendOver(draft, found, display)
+  settleOn(draft, found)
   const area = draft.displays[found.display]
   if (!place || !area) return
+  found.unplaced ??= { ...found.frame }
   found.placed = place
   found.maximised = false
-  found.frame = spanFrame(place, area, found.limits)
+  found.frame = spanFrame(place, area, found.limits, draft.settings.gap)
 }
 
 const putRight = command({

@@ -2,9 +2,11 @@ import { current, isDraft } from 'mutative'
 import { mixed } from 'yup'
 import { merge } from '@/core/formats/merge'
 import { BadState, readState } from '@/core/formats/shelfFile'
+import { settleShown } from '@/core/model/showing'
 import { DESKTOPS_MOST, type State } from '@/core/model/types'
 import { nameLetters, putBack, settleFocus } from './change'
 import { command, no, type Refusal } from './command'
+import { closeUp } from './displays'
 import { fitWindows } from './opening'
 
 const group = 'Shelf' as const
@@ -14,8 +16,14 @@ export function bringIn(draft: State, theirs: State): void {
   // What fills a desktop here goes back first, so that both shelves agree on where windows live.
   for (const { windows, kind } of Object.values(draft.desktops))
     if (kind !== 'open') for (const id of [...windows]) putBack(draft, id)
-  Object.assign(draft, merge(isDraft(draft) ? current(draft) : draft, theirs))
+  // What is put into a draft as it is would be changed in place, here and in what is kept of before.
+  Object.assign(
+    draft,
+    JSON.parse(JSON.stringify(merge(isDraft(draft) ? current(draft) : draft, theirs))),
+  )
   nameLetters(draft)
+  closeUp(draft)
+  settleShown(draft)
   for (const display of Object.values(draft.displays)) fitWindows(draft, display)
   settleFocus(draft)
 }

@@ -1,5 +1,6 @@
 import { placeNew } from '@/core/geometry/placing'
 import { limited, reachable, spanFrame } from '@/core/geometry/rect'
+import { displayFor, displayShowing, standsOn } from '@/core/model/displays'
 import { peek } from '@/core/model/peek'
 import {
   currentId,
@@ -10,6 +11,7 @@ import {
   stack,
   window,
 } from '@/core/model/selectors'
+import { hiddenFor } from '@/core/model/showing'
 import { raise } from '@/core/model/stacking'
 import {
   type AppFacts,
@@ -21,7 +23,7 @@ import {
   type Window,
   type WindowId,
 } from '@/core/model/types'
-import { focusOn, goTo } from './change'
+import { focusOn, goTo, takeKeys } from './change'
 import type { Result } from './command'
 
 /** Puts a window where it lives, on top. Its document must exist. */
@@ -39,11 +41,12 @@ export function openWindow(draft: State, opened: Window): void {
 
 /** The frame of a new window of an app on a desktop: the app's size, in the freest place. */
 export function newFrame(state: State, app: AppFacts, on: DesktopId): Rect {
-  const area = state.displays[state.display] ?? { width: app.width, height: app.height }
+  const display = displayFor(state, on)
+  const area = state.displays[display] ?? { width: app.width, height: app.height }
   const most = { width: Math.min(app.width, area.width), height: Math.min(app.height, area.height) }
   const size = limited(most, app.limits)
   const frames = stack(state, on)
-    .filter(({ minimised }) => !minimised)
+    .filter((other) => !other.minimised && standsOn(state, other) === display)
     .map((other) => shownFrame(state, other))
   return reachable({ ...placeNew(size, area, frames), ...size }, area)
 }
@@ -55,8 +58,13 @@ export function visit(draft: State, id: WindowId): Result {
   const from = currentId(draft)
   const restored = visited.minimised
   if (restored) window(draft, id).minimised = false
-  if (visited.desktop === EVERY) goTo(draft, openDesktop(draft, from))
-  else if (!isShown(draft, visited)) {
+  if (visited.desktop === EVERY) {
+    takeKeys(draft, standsOn(draft, visited))
+    // Its display has to show a desktop that takes windows; another may show the nearest of them.
+    const open = openDesktop(draft, currentId(draft))
+    const other = draft.apart && (displayShowing(draft, open) ?? draft.display) !== draft.display
+    goTo(draft, other ? (hiddenFor(draft, draft.display, true) ?? open) : open)
+  } else if (!isShown(draft, visited)) {
     // So that going there does not count as using the window that had the focus there.
     desktop(draft, visited.desktop).focus = id
     goTo(draft, visited.desktop)
@@ -79,7 +87,9 @@ export function fitWindows(draft: State, display: Display): void {
   for (const window of Object.values(draft.windows)) {
     if (window.display !== display.id) continue
     const { frame, placed, limits } = window
-    const next = placed ? spanFrame(placed, display, limits) : reachable(frame, display)
+    const next = placed
+      ? spanFrame(placed, display, limits, draft.settings.gap)
+      : reachable(frame, display)
     if (placed || next.x !== frame.x || next.y !== frame.y) window.frame = next
   }
 }

@@ -1,8 +1,12 @@
-import { number } from 'yup'
+import { number, string } from 'yup'
+import { span } from '@/core/formats/shape'
+import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
+import { centred, grown, spanInWords, toSide, WHOLE } from '@/core/geometry/pad'
 import { limited, reachable, spanFrame } from '@/core/geometry/rect'
+import { settleOn } from '@/core/model/displays'
 import { isShown } from '@/core/model/selectors'
 import { raise } from '@/core/model/stacking'
-import type { State, Window } from '@/core/model/types'
+import type { Span, State, Window } from '@/core/model/types'
 import { focusOn, settleFocus } from './change'
 import { command, no } from './command'
 import { framed, meant, on, quoted, which } from './meant'
@@ -12,11 +16,13 @@ const group = 'Windows' as const
 
 /** A window moved or resized by hand is no longer placed or maximised. */
 export function moveFrame(draft: State, found: Window, change: Partial<Window['frame']>): void {
+  settleOn(draft, found)
   const area = draft.displays[found.display]
   if (!area) return
   const size = limited({ ...found.frame, ...change }, found.limits)
   found.frame = reachable({ ...found.frame, ...change, ...size }, area)
   found.placed = null
+  delete found.unplaced
   found.maximised = false
 }
 
@@ -58,27 +64,135 @@ const resize = command({
   ),
 })
 
-const cell = number().integer().min(0).max(2).required()
+/** Places a window into a part of the pad; where it stood before is kept. */
+export function placeInto(draft: State, found: Window, span: Span): void {
+  settleOn(draft, found)
+  const area = draft.displays[found.display]
+  if (!area) return
+  found.unplaced ??= { ...found.frame }
+  found.maximised = false
+  found.minimised = false
+  found.placed = { ...span }
+  found.frame = spanFrame(span, area, found.limits, draft.settings.gap)
+}
 
 const place = command({
   id: 'window.place',
   title: 'Place window',
   group,
-  args: { ...which, top: cell, left: cell, bottom: cell, right: cell },
+  args: { ...which, ...span },
   can: (state, args) =>
-    args.top > args.bottom || args.left > args.right
+    args.top >= args.bottom + 1 || args.left >= args.right + 1
       ? no('That span is turned round: top and left come first.')
       : framed(state, args),
-  run: (draft, { window: id, ...span }) => {
+  run: (draft, { window: id, ...given }) => {
     const found = meant(draft, id)
-    const area = refused(found) ? undefined : draft.displays[found.display]
-    if (refused(found) || !area) return
-    found.maximised = false
-    found.minimised = false
-    found.placed = span
-    found.frame = spanFrame(span, area, found.limits)
+    if (refused(found)) return
+    placeInto(draft, found, given)
     return { say: `Placed ${quoted(draft, found)}` }
   },
+})
+
+const side = command({
+  id: 'window.side',
+  title: 'Place window at a side: half, a third, two thirds',
+  group,
+  args: { ...which, to: string().oneOf(DIRECTIONS).required() },
+  can: framed,
+  run: on((draft, found, { to }: { window?: string; to: Direction }) => {
+    placeInto(draft, found, toSide(found.placed, to))
+    return { say: `Placed ${quoted(draft, found)}: ${spanInWords(found.placed ?? WHOLE)}` }
+  }),
+})
+
+const HALF = 0.5
+/** Parts of the pad with a name and a command of their own. */
+const PARTS: [id: string, name: string, Span][] = [
+  ['leftHalf', 'left half', { ...WHOLE, right: HALF }],
+  ['rightHalf', 'right half', { ...WHOLE, left: 1 + HALF }],
+  ['upperHalf', 'upper half', { ...WHOLE, bottom: HALF }],
+  ['lowerHalf', 'lower half', { ...WHOLE, top: 1 + HALF }],
+  ['leftThird', 'left third', { ...WHOLE, right: 0 }],
+  ['middleThird', 'middle third', { ...WHOLE, left: 1, right: 1 }],
+  ['rightThird', 'right third', { ...WHOLE, left: 2 }],
+  ['leftTwoThirds', 'left two thirds', { ...WHOLE, right: 1 }],
+  ['rightTwoThirds', 'right two thirds', { ...WHOLE, left: 1 }],
+  ['upperLeft', 'upper left quarter', { ...WHOLE, bottom: HALF, right: HALF }],
+  ['upperRight', 'upper right quarter', { ...WHOLE, bottom: HALF, left: 1 + HALF }],
+  ['lowerLeft', 'lower left quarter', { ...WHOLE, top: 1 + HALF, right: HALF }],
+  ['lowerRight', 'lower right quarter', { ...WHOLE, top: 1 + HALF, left: 1 + HALF }],
+]
+
+const parts = PARTS.map(([id, name, span]) =>
+  command({
+    id: `place.${id}`,
+    title: `Place window in the ${name}`,
+    group,
+    args: which,
+    can: framed,
+    run: on((draft, found) => {
+      placeInto(draft, found, span)
+      return { say: `Placed ${quoted(draft, found)} in the ${name}` }
+    }),
+  }),
+)
+
+const centre = command({
+  id: 'window.centre',
+  title: 'Put window in the middle of the display',
+  group,
+  args: which,
+  can: framed,
+  run: on((draft, found) => {
+    settleOn(draft, found)
+    const area = draft.displays[found.display]
+    if (area) moveFrame(draft, found, centred(found.frame, area))
+    return { say: `Put ${quoted(draft, found)} in the middle` }
+  }),
+})
+
+const grow = ([id, title, by, says]: [id: string, title: string, by: number, says: string]) =>
+  command({
+    id,
+    title,
+    group,
+    args: which,
+    can: framed,
+    run: on((draft, found) => {
+      settleOn(draft, found)
+      const area = draft.displays[found.display]
+      if (area) moveFrame(draft, found, grown(found.frame, by, { area, limits: found.limits }))
+      return { say: `${says} ${quoted(draft, found)}` }
+    }),
+  })
+
+const sizes = (
+  [
+    ['window.grow', 'Grow window', 24, 'Grew'],
+    ['window.shrink', 'Shrink window', -24, 'Shrank'],
+  ] as [string, string, number, string][]
+).map(grow)
+
+const restore = command({
+  id: 'window.restore',
+  title: 'Bring window back to where it stood before it was placed',
+  group,
+  args: which,
+  can: (state, args) => {
+    const found = meant(state, args.window)
+    const can = framed(state, args)
+    if (refused(found) || can !== true) return refused(found) ? found : can
+    return (
+      found.maximised ||
+      found.unplaced !== undefined ||
+      no(`${quoted(state, found)} stands where it was put by hand.`)
+    )
+  },
+  run: on((draft, found) => {
+    if (found.maximised) found.maximised = false
+    else if (found.unplaced) moveFrame(draft, found, found.unplaced)
+    return { say: `Brought ${quoted(draft, found)} back to where it stood` }
+  }),
 })
 
 const minimise = command({
@@ -120,4 +234,15 @@ const maximise = command({
   }),
 })
 
-export const placeCommands = [place, move, resize, minimise, maximise]
+export const placeCommands = [
+  place,
+  side,
+  ...parts,
+  centre,
+  ...sizes,
+  restore,
+  move,
+  resize,
+  minimise,
+  maximise,
+]

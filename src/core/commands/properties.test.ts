@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { readState } from '@/core/formats/shelfFile'
 import { changesBetween, withChanges } from '@/core/history/changes'
 import { check } from '@/core/model/check'
+import { connected } from '@/core/model/displays'
 import type { State } from '@/core/model/types'
 import { said } from '@/core/testing/sequences'
 import { World } from '@/core/testing/world'
@@ -32,6 +33,28 @@ test('all rules hold after every command of any sequence', () => {
   )
 })
 
+/** Where other displays are is no step. */
+const seen = (state: State): State => ({
+  ...state,
+  presence: { [state.display]: state.presence[state.display] as State['presence'][string] },
+})
+
+/** What is arranged; going and focusing since are no steps, and are not taken back with one. */
+const arranged = ({
+  desktops,
+  stacking,
+  presence: _presence,
+  display: _display,
+  documents: _documents,
+  ...rest
+}: State) => ({
+  ...rest,
+  desktops: Object.fromEntries(
+    Object.entries(desktops).map(([id, { focus: _focus, ...desktop }]) => [id, desktop]),
+  ),
+  stacking: [...stacking].sort(),
+})
+
 test('a step undone gives back the state before it, and done again the state after', () => {
   fc.assert(
     fc.property(sequences, (commands) => {
@@ -43,29 +66,20 @@ test('a step undone gives back the state before it, and done again the state aft
         if (!outcome.ok || !outcome.step) continue
         const after = world.state
         world.run('history.undo')
+        // With several displays, who asks is brought to where it can be seen: that may be another.
+        const alone = connected(before).length === 1 && connected(after).length === 1
+        const compared = alone ? seen : arranged
         // What was opened and renamed stays known.
-        expect({ ...world.state, documents: null }).toEqual({ ...before, documents: null })
+        expect({ ...compared(world.state), documents: null }).toEqual({
+          ...compared(before),
+          documents: null,
+        })
         world.run('history.redo')
-        expect(world.state).toEqual(after)
+        expect(compared(world.state)).toEqual(compared(after))
       }
     }),
     { numRuns: 40 },
   )
-})
-
-/** What is arranged; going and focusing since are no steps, and are not taken back with one. */
-const arranged = ({
-  desktops,
-  stacking,
-  presence: _presence,
-  documents: _documents,
-  ...rest
-}: State) => ({
-  ...rest,
-  desktops: Object.fromEntries(
-    Object.entries(desktops).map(([id, { focus: _focus, ...desktop }]) => [id, desktop]),
-  ),
-  stacking: [...stacking].sort(),
 })
 
 test('undoing everything gives back each arrangement, and redoing each state after it', () => {
@@ -80,15 +94,15 @@ test('undoing everything gives back each arrangement, and redoing each state aft
         if (outcome.ok && outcome.step) steps.push({ before, after: world.state })
       }
       const kept = steps.slice(-200)
-      const seen: State[] = []
+      const after: State[] = []
       for (const { before } of kept.toReversed()) {
-        seen.push(world.state)
+        after.push(world.state)
         world.run('history.undo')
         expect(arranged(world.state)).toEqual(arranged(before))
       }
-      for (const state of seen.toReversed()) {
+      for (const state of after.toReversed()) {
         world.run('history.redo')
-        expect(world.state).toEqual(state)
+        expect(arranged(world.state)).toEqual(arranged(state))
       }
     }),
     { numRuns: 40 },

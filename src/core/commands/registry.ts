@@ -1,4 +1,6 @@
+import { acrossCommands } from './across'
 import { appCommands } from './apps'
+import { arrangeCommands } from './arrange'
 import type { Command } from './command'
 import { desktopCommands } from './desktops'
 import { displayCommands } from './displays'
@@ -28,6 +30,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...windowCommands,
     ...sendCommands,
     ...placeCommands,
+    ...arrangeCommands,
     ...soloCommands,
     ...sweepCommands,
     ...appCommands,
@@ -39,5 +42,6 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...sessionCommands,
     ...settingCommands,
     ...displayCommands,
+    ...acrossCommands,
   ].map((command) => [command.id, command]),
 )

@@ -1,6 +1,8 @@
 import { boolean, number, string } from 'yup'
+import { GAP_MOST } from '@/core/model/types'
 import { settingsInWords } from '@/core/settings/choices'
 import { command } from './command'
+import { fitWindows } from './opening'
 
 const group = 'Shelf' as const
 
@@ -18,10 +20,14 @@ const setting = command({
     cloth: string().oneOf(['system', 'day', 'night'] as const),
     fullScreen: boolean(),
     inspector: boolean(),
+    elsewhere: string().oneOf(['focus', 'swap', 'here'] as const),
+    gap: number().integer().min(0).max(GAP_MOST),
   },
   run: (draft, given) => {
     const before = { ...draft.settings }
     Object.assign(draft.settings, given)
+    if (given.gap !== undefined)
+      for (const display of Object.values(draft.displays)) fitWindows(draft, display)
     return { say: settingsInWords(before, draft.settings) }
   },
 })

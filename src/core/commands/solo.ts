@@ -2,6 +2,7 @@ import { number } from 'yup'
 import { maybeId } from '@/core/formats/shape'
 import { clamp } from '@/core/geometry/rect'
 import { keysFor } from '@/core/keys/bindings'
+import { standsOn } from '@/core/model/displays'
 import {
   currentId,
   desktop,
@@ -93,7 +94,9 @@ function leave(draft: State, full: Desktop, front: Window): string {
   const went = currentId(draft) === full.id && show(draft, back)
   for (const id of ids) putBack(draft, id)
   const remembered = draft.windows[desktop(draft, back).focus ?? '']
-  if (went && remembered && isVisible(draft, remembered)) presence(draft).focus = remembered.id
+  const seen = remembered && isVisible(draft, remembered)
+  if (went && seen && standsOn(draft, remembered) === draft.display)
+    presence(draft).focus = remembered.id
   else settleFocus(draft)
   return back
 }

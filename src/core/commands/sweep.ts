@@ -1,4 +1,5 @@
 import { keysFor } from '@/core/keys/bindings'
+import { standsOn } from '@/core/model/displays'
 import {
   currentId,
   desktop,
@@ -10,7 +11,7 @@ import {
   title,
 } from '@/core/model/selectors'
 import type { Aside, State, Window } from '@/core/model/types'
-import { settleFocus } from './change'
+import { settleFocus, takeKeys } from './change'
 import { command, no, type Refusal } from './command'
 
 const group = 'Windows' as const
@@ -25,8 +26,11 @@ function putAside(state: State): Window[] {
   })
 }
 
+/** What can be seen here; with displays apart, on this one. */
 const seen = (state: State): Window[] =>
-  stack(state, currentId(state)).filter((one) => isVisible(state, one))
+  stack(state, currentId(state)).filter(
+    (one) => isVisible(state, one) && (!state.apart || standsOn(state, one) === state.display),
+  )
 
 /** Minimises windows together and notes them; nothing is raised, so that all comes back exactly. */
 function minimise(draft: State, by: Aside['by'], windows: Window[]): void {
@@ -45,6 +49,7 @@ function bringBack(draft: State): number {
   delete here.aside
   const focused = focus ? draft.windows[focus] : undefined
   if (focused && isVisible(draft, focused)) {
+    takeKeys(draft, standsOn(draft, focused))
     presence(draft).focus = focused.id
     here.focus = focused.id
   } else settleFocus(draft)

@@ -20,7 +20,8 @@ const opens = (
     | 'sessions'
     | 'rack'
     | 'apps'
-    | 'menu',
+    | 'menu'
+    | 'displays',
   id: string,
   title: string,
 ) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
@@ -39,6 +40,7 @@ export const viewCommands = [
   opens('rack', 'rack.walk', 'Go to the rack'),
   opens('apps', 'apps.walk', 'Go to the apps'),
   opens('menu', 'shelf.menu', 'Menu of the whole shelf'),
+  opens('displays', 'displays.arrange', 'Arrange displays'),
   command({
     id: 'unstack.open',
     title: 'Unstack: windows side by side',

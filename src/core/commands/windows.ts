@@ -1,19 +1,21 @@
 import { boolean, string } from 'yup'
 import { DIRECTIONS, type Direction, nearest } from '@/core/geometry/direction'
 import { reachable } from '@/core/geometry/rect'
+import { besideDisplay, standsOn } from '@/core/model/displays'
 import {
+  byUse,
   currentId,
   focusedWindow,
   focusId,
   isVisible,
   openDesktop,
   shownFrame,
-  stack,
+  summary,
   window,
 } from '@/core/model/selectors'
 import { unstacked } from '@/core/model/stacking'
-import { CLOSED_KEPT, EVERY, type State } from '@/core/model/types'
-import { focusOn, forget, goTo, settleFocus, settleFull, takeOff } from './change'
+import { CLOSED_KEPT, EVERY, type Rect, type State, type Window } from '@/core/model/types'
+import { focusOn, forget, goTo, settleFocus, settleFull, takeKeys, takeOff } from './change'
 import { command, no } from './command'
 import { meant, on, quoted, there, which } from './meant'
 import { openWindow, visit } from './opening'
@@ -86,8 +88,9 @@ const reopen = command({
     if (!closed) return
     const { window: back } = closed
     draft.closed = draft.closed.filter((other) => other !== closed)
-    const area = draft.displays[back.display]
-    openWindow(draft, { ...back, frame: area ? reachable(back.frame, area) : back.frame })
+    const display = draft.displays[back.display] ? back.display : draft.display
+    const area = draft.displays[display]
+    openWindow(draft, { ...back, display, frame: area ? reachable(back.frame, area) : back.frame })
     const from = currentId(draft)
     goTo(draft, back.desktop === EVERY ? openDesktop(draft, from) : back.desktop)
     const opened = window(draft, back.id)
@@ -113,24 +116,49 @@ const focusToward = command({
   can: (state, { to }) => !!toward(state, to) || no(`There is no window ${WHERE[to]}.`),
   run: (draft, { to }) => {
     const next = toward(draft, to)
-    return next ? visit(draft, next) : undefined
+    if (!next) return
+    if ('window' in next) return visit(draft, next.window)
+    takeKeys(draft, next.display)
+    settleFocus(draft)
+    const { name } = draft.displays[next.display] ?? {}
+    return { announce: `${name}: ${summary(draft, currentId(draft))}` }
   },
 })
 
 const WHERE = { left: 'to the left', right: 'to the right', up: 'above', down: 'below' }
 
-/** The nearest window seen in a direction from the focused one; the topmost when none has focus. */
-function toward(state: State, direction: Direction): string | undefined {
-  const seen = stack(state, currentId(state)).filter((other) => isVisible(state, other))
+/**
+ * The nearest window seen in a direction from the focused one, also beyond the edge of its display;
+ * a display without one; the topmost window when none has focus.
+ */
+function toward(
+  state: State,
+  direction: Direction,
+): { window: string } | { display: string } | undefined {
+  const seen = byUse(state).filter((other) => isVisible(state, other))
   const from = focusedWindow(state)
-  if (!from) return seen[0]?.id
-  const others = seen.filter(({ id }) => id !== from.id)
+  const here = state.displays[state.display]
+  const first = seen.find((other) => standsOn(state, other) === state.display)
+  if (!from && first) return { window: first.id }
+  const others = seen.filter(({ id }) => id !== from?.id)
+  const start = from ? placeOf(state, from) : here
+  if (!start) return
   const at = nearest(
-    shownFrame(state, from),
-    others.map((other) => shownFrame(state, other)),
+    start,
+    others.map((other) => placeOf(state, other)),
     direction,
   )
-  return at === null ? undefined : others[at]?.id
+  const found = at === null ? undefined : others[at]
+  if (found) return { window: found.id }
+  const beyond = here && besideDisplay(state, here, direction)
+  return beyond && { display: beyond.id }
+}
+
+/** Where a window stands in the arrangement of displays. */
+function placeOf(state: State, window: Window): Rect {
+  const { x = 0, y = 0 } = state.displays[standsOn(state, window)] ?? {}
+  const frame = shownFrame(state, window)
+  return { ...frame, x: frame.x + x, y: frame.y + y }
 }
 
 /** Commands that open the place where something about a window is typed or chosen. */

@@ -39,6 +39,7 @@ export function merge(here: State, file: State): State {
   return {
     ...file,
     displays,
+    displayOrder: [...new Set([...file.displayOrder, ...here.displayOrder])],
     presence: presences(displays, file, here),
     desktops,
     order: [...file.order, ...onlyHere],
@@ -80,7 +81,7 @@ function presences(displays: State['displays'], file: State, here: State): State
   return Object.fromEntries(
     Object.keys(displays).flatMap((id) => {
       const [theirs, ours] = [file.presence[id], here.presence[id]]
-      if (!theirs) return ours ? [[id, { ...ours, focus: null }]] : []
+      if (!theirs) return ours ? [[id, ours]] : []
       const others = ours?.visited.filter((visited) => !theirs.visited.includes(visited)) ?? []
       return [[id, { ...theirs, visited: [...theirs.visited, ...others] }]]
     }),

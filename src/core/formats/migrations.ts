@@ -3,9 +3,9 @@ import { isObject } from './shape'
 
 type Given = Record<string, unknown>
 
-/** What version 2 added to the state of version 1, with the values that leave all as it was. */
-const { columns, apps } = initialState()
-const ADDED = { columns, apps }
+/** What was added to the state since version 1, with the values that leave all as it was. */
+const { columns, apps, apart } = initialState()
+const ADDED = { columns, apps, apart }
 
 /**
  * A state as written by any earlier version in the shape of this one: what it did not have yet is

@@ -1,7 +1,9 @@
 import { reachable } from '@/core/geometry/rect'
 import { check } from '@/core/model/check'
+import { connected, standsOn } from '@/core/model/displays'
 import { arriving, initialState, newDesktop } from '@/core/model/initial'
 import { isVisible } from '@/core/model/selectors'
+import { settleShown } from '@/core/model/showing'
 import {
   CLOSED_KEPT,
   DESKTOPS_MOST,
@@ -148,35 +150,25 @@ function settleLetters({ order, desktops }: State): void {
 function settleDisplays(state: State): void {
   if (Object.keys(state.displays).length === 0)
     state.displays = structuredClone(initialState().displays)
-  const shown = new Set<string>()
-  const presence: State['presence'] = {}
-  for (const display of Object.values(state.displays)) {
-    const there = state.presence[display.id] ?? arriving('')
-    presence[display.id] = there
-    if (!display.connected) continue
-    const free = () => state.order.find((id) => !shown.has(id))
-    if (!state.desktops[there.shows] || shown.has(there.shows)) {
-      const other = free()
-      if (other) there.shows = other
-      else display.connected = false
-    }
-    if (display.connected) shown.add(there.shows)
-  }
-  const all = Object.values(state.displays)
-  const near = all.find(({ connected }) => connected) ?? all[0]
-  if (near && !all.some(({ connected }) => connected)) {
-    near.connected = true
-    presence[near.id] = arriving(state.order[0] ?? '')
-  }
-  if (near && !state.displays[state.display]?.connected) state.display = near.id
-  for (const there of Object.values(presence)) {
-    const visited = there.visited.filter((id) => id !== there.shows && state.desktops[id])
-    there.visited = [...(state.desktops[there.shows] ? [there.shows] : []), ...new Set(visited)]
-  }
-  state.presence = presence
-  state.displayOrder = [...new Set([...state.displayOrder, ...Object.keys(state.displays)])].filter(
+  const ids = Object.keys(state.displays)
+  state.displayOrder = [...new Set([...state.displayOrder, ...ids])].filter(
     (id) => state.displays[id],
   )
+  const first = state.displays[state.displayOrder[0] ?? '']
+  if (first && connected(state).length === 0) first.connected = true
+  if (!state.displays[state.display]?.connected) state.display = connected(state)[0]?.id ?? ''
+  // Apart, each needs an open desktop to show.
+  const open = Object.values(state.desktops).filter(({ kind }) => kind === 'open').length
+  const others = connected(state).filter(({ id }) => id !== state.display)
+  if (state.apart)
+    for (const display of others.slice(Math.max(0, open - 1))) display.connected = false
+  state.presence = Object.fromEntries(
+    ids.map((id) => {
+      const there = state.presence[id] ?? arriving('')
+      return [id, { ...there, visited: [...new Set(there.visited)] }]
+    }),
+  )
+  settleShown(state)
 }
 
 function settleWindows(state: State, lost: string[]): void {
@@ -213,9 +205,10 @@ function settleWindows(state: State, lost: string[]): void {
     if (desktop.focus && !state.windows[desktop.focus]) desktop.focus = null
   }
   state.everywhere = inOrder(state.everywhere, EVERY)
-  for (const there of Object.values(state.presence)) {
+  for (const [id, there] of Object.entries(state.presence)) {
     const focused = state.windows[there.focus ?? '']
-    if (!focused || !isVisible(state, focused)) there.focus = null
+    if (!focused || !isVisible(state, focused) || standsOn(state, focused) !== id)
+      there.focus = null
   }
 }
 

@@ -9,7 +9,7 @@ import {
   string,
   ValidationError,
 } from 'yup'
-import { BACKDROPS, DISPLAY_LEAST, HUES, LONGEST } from '@/core/model/types'
+import { BACKDROPS, DISPLAY_LEAST, GAP_MOST, HUES, LONGEST } from '@/core/model/types'
 
 /**
  * The shape of a state, for everything that comes from outside or was kept. Objects are looked at
@@ -47,8 +47,11 @@ const length = () => number().required().positive().max(LONGEST)
 /** Milliseconds since 1970, as far as dates go. */
 const moment = () => number().required().min(0).max(8.64e15)
 const flag = () => boolean().required()
-const cell = number().integer().min(0).max(2).required()
-const span = { top: cell, left: cell, bottom: cell, right: cell }
+/** Cells of the pad, ends included: a span that ends within the first one ends below 0. */
+const first = number().min(0).max(3).required()
+const last = number().min(-1).max(2).required()
+export const span = { top: first, left: first, bottom: last, right: last }
+const frame = { x: coordinate(), y: coordinate(), width: length(), height: length() }
 
 const window = object({
   id: id(),
@@ -56,10 +59,16 @@ const window = object({
   document: id(),
   desktop: id(),
   display: id(),
-  frame: object({ x: coordinate(), y: coordinate(), width: length(), height: length() }).required(),
+  frame: object(frame).required(),
   minimised: flag(),
   maximised: flag(),
   placed: object(span).nullable().defined(),
+  unplaced: object(frame).default(undefined),
+  came: object({
+    from: id(),
+    frame: object(frame).required(),
+    to: object(frame).required(),
+  }).default(undefined),
   limits: object({
     minWidth: length(),
     minHeight: length(),
@@ -97,6 +106,13 @@ const desktop = object({
     windows: array(id()).required(),
     focus: maybeId().nullable().defined(),
   }).default(undefined),
+  before: byId(
+    object({
+      frame: object(frame).required(),
+      placed: object(span).nullable().defined(),
+      maximised: flag(),
+    }),
+  ),
   letter: string().length(1).nullable().defined(),
   letterByHand: flag(),
   hue: string().oneOf(HUES).required(),
@@ -114,6 +130,7 @@ const display = object({
   x: coordinate(),
   y: coordinate(),
   connected: flag(),
+  measured: boolean(),
 })
 const presence = object({
   shows: id(),
@@ -165,6 +182,8 @@ const settings = object({
   restAfter: number().integer().min(0).max(1440).required(),
   fullScreen: flag(),
   inspector: flag(),
+  gap: number().integer().min(0).max(GAP_MOST).required(),
+  elsewhere: string().oneOf(['focus', 'swap', 'here']).required(),
   keys: string().oneOf(['alt', 'leader']).required(),
   cloth: string().oneOf(['system', 'day', 'night']).required(),
 })
@@ -187,6 +206,7 @@ export const WHOLES = {
   columns: number().integer().min(1).max(1000).required(),
   everywhere: array(id()).required(),
   displayOrder: array(id()).required(),
+  apart: flag(),
   display: id(),
   presence: byId(presence).required(),
   slots: array(maybeId().nullable().defined()).required().length(9),

@@ -36,8 +36,8 @@ test('48 px of the hem stay within any area', () => {
 
 test('placed windows fill their part of the pad without overlapping', () => {
   const none = { minWidth: 1, minHeight: 1 }
-  const left = spanFrame({ top: 0, left: 0, bottom: 2, right: 1 }, AREA, none)
-  const right = spanFrame({ top: 0, left: 2, bottom: 2, right: 2 }, AREA, none)
+  const left = spanFrame({ top: 0, left: 0, bottom: 2, right: 1 }, AREA, none, 8)
+  const right = spanFrame({ top: 0, left: 2, bottom: 2, right: 2 }, AREA, none, 8)
   expect(left.x).toBe(8)
   expect(right.x - (left.x + left.width)).toBe(8)
   expect(right.x + right.width).toBeLessThanOrEqual(AREA.width - 8)

@@ -1,7 +1,18 @@
-import type { Span } from '@/core/model/types'
+import type { Limits, Rect, Size, Span } from '@/core/model/types'
+import type { Direction } from './direction'
+import { clamp, limited, reachable, spanFrame } from './rect'
 
-/** The letters of the 3×3 pad, row by row. */
+/** The letters of the nine cells, row by row. */
 export const PAD = 'QWEASDZXC'
+
+/** The keys of the numeric keypad over the same cells, as `event.code` tells them. */
+const KEYPAD = [7, 8, 9, 4, 5, 6, 1, 2, 3].map((digit) => `Numpad${digit}`)
+
+/** How far an arrow moves a window, and how much it grows to each side, in CSS pixels. */
+const STEP = 24
+
+/** The whole of the pad. */
+export const WHOLE: Span = { top: 0, left: 0, bottom: 2, right: 2 }
 
 /** The span between two of the nine cells, counted from 0, row by row. */
 export const spanOf = (a: number, b: number): Span => ({
@@ -11,8 +22,186 @@ export const spanOf = (a: number, b: number): Span => ({
   right: Math.max(a % 3, b % 3),
 })
 
-/** “Q to S”, or “Q” — the letters that place a window there. */
-export function spanInWords({ top, left, bottom, right }: Span): string {
-  const [from, to] = [PAD[top * 3 + left], PAD[bottom * 3 + right]]
-  return from === to ? `${from}` : `${from} to ${to}`
+/** A part of a length from one share to another, 0 to 1, as the first and last cell of three. */
+const cells = (from: number, to: number): [first: number, last: number] => [from * 3, to * 3 - 1]
+
+const SHARES = [1 / 2, 1 / 3, 2 / 3]
+const NAMES = ['half', 'third', 'two thirds']
+
+/** How far the shares of two spans may differ to be the same, in cells. */
+const SAME = 1e-6
+const same = (a: number, b: number): boolean => Math.abs(a - b) < SAME
+
+type Side = 'start' | 'end'
+
+/** The part of a length that lies at one side of it. */
+const at = (side: Side, share: number): [first: number, last: number] =>
+  side === 'start' ? cells(0, share) : cells(1 - share, 1)
+
+/** Which side a part of a length takes, and which of the shares of it; null for any other part. */
+function sideOf(first: number, last: number): { side: Side; share: number } | null {
+  for (const side of ['start', 'end'] as const)
+    for (const share of SHARES) {
+      const [from, to] = at(side, share)
+      if (same(from, first) && same(to, last)) return { side, share }
+    }
+  return null
+}
+
+/**
+ * The span after an arrow: that side of the pad, half of it; where it has that side already, a
+ * third, then two thirds, then half again. A side of the other direction stays: two make a corner.
+ *
+ * @param span where the window is placed now, or null
+ */
+export function toSide(span: Span | null, to: Direction): Span {
+  const { top, left, bottom, right } = span ?? WHOLE
+  const across = to === 'left' || to === 'right'
+  const wanted: Side = to === 'left' || to === 'up' ? 'start' : 'end'
+  const now = across ? sideOf(left, right) : sideOf(top, bottom)
+  const next = now?.side === wanted ? SHARES.indexOf(now.share) + 1 : 0
+  const [first, last] = at(wanted, SHARES[next % SHARES.length] ?? 1 / 2)
+  const other = across ? sideOf(top, bottom) : sideOf(left, right)
+  const [from, end] = other ? (across ? [top, bottom] : [left, right]) : [0, 2]
+  return across
+    ? { top: from, bottom: end, left: first, right: last }
+    : { top: first, bottom: last, left: from, right: end }
+}
+
+/** “Q to S”, or “Q” — the letters that place a window there; “left half”, where letters cannot. */
+export function spanInWords(span: Span): string {
+  const { top, left, bottom, right } = span
+  if ([top, left, bottom, right].every(Number.isInteger)) {
+    const [from, to] = [PAD[top * 3 + left], PAD[bottom * 3 + right]]
+    return from === to ? `${from}` : `${from} to ${to}`
+  }
+  const named = (first: number, last: number, start: string, end: string): string => {
+    if (first === 0 && same(last, 2)) return ''
+    const side = sideOf(first, last)
+    if (!side) return `${percent(first / 3)} to ${percent((last + 1) / 3)}`
+    return `${side.side === 'start' ? start : end} ${NAMES[SHARES.indexOf(side.share)]}`
+  }
+  const words = [named(left, right, 'left', 'right'), named(top, bottom, 'upper', 'lower')]
+  return words.filter(Boolean).join(', ')
+}
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`
+
+/** What the pad is about: the display the window is on, and how it is to be placed there. */
+export interface PadOver {
+  area: Size
+  limits: Limits
+  gap: number
+}
+
+/** Where the window would go. */
+export interface PadTarget {
+  frame: Rect
+  /** The part of the pad it fills; null where it stands free. */
+  span: Span | null
+  /** The first of two cells, while the second is awaited. */
+  first: number | null
+}
+
+export type PadStroke =
+  /** Where it would go now; `done` where that is all. */
+  | { kind: 'target'; target: PadTarget; done: boolean }
+  | { kind: 'keep' | 'leave' | 'fill' | 'restore' | 'next display' }
+  | { kind: 'nothing' }
+
+const ARROWS: Record<string, Direction> = {
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+}
+
+const WORDS: Record<string, 'keep' | 'leave' | 'fill' | 'restore' | 'next display'> = {
+  Enter: 'keep',
+  Escape: 'leave',
+  F: 'fill',
+  R: 'restore',
+  N: 'next display',
+}
+
+/** One of the nine cells by its letter or its key of the numeric keypad, or −1. */
+export const cellOf = (key: string, code: string): number =>
+  KEYPAD.includes(code)
+    ? KEYPAD.indexOf(code)
+    : key.length === 1
+      ? PAD.indexOf(key.toUpperCase())
+      : -1
+
+/**
+ * What a key does on the pad. A cell places into that ninth, a second one spans to there; an arrow
+ * takes that side; with Shift it moves the window a step; `+` and `-` grow and shrink it around its
+ * middle, `M` puts it in the middle of the display.
+ */
+export function padStroke(
+  target: PadTarget,
+  { key, code, shift }: { key: string; code: string; shift: boolean },
+  over: PadOver,
+): PadStroke {
+  const cell = cellOf(key, code)
+  if (cell >= 0) {
+    const span = spanOf(target.first ?? cell, cell)
+    return placed(span, over, target.first === null ? cell : null, target.first !== null)
+  }
+  const arrow = ARROWS[key]
+  if (arrow && !shift) return placed(toSide(target.span, arrow), over, null, false)
+  const word = WORDS[key.length === 1 ? key.toUpperCase() : key]
+  if (word) return { kind: word }
+  const frame = freed(target.frame, arrow, key, over)
+  return frame
+    ? { kind: 'target', target: { frame, span: null, first: null }, done: false }
+    : { kind: 'nothing' }
+}
+
+function placed(
+  span: Span,
+  { area, limits, gap }: PadOver,
+  first: number | null,
+  done: boolean,
+): PadStroke {
+  return {
+    kind: 'target',
+    target: { frame: spanFrame(span, area, limits, gap), span, first },
+    done,
+  }
+}
+
+/** The frame moved a step, grown, shrunk or in the middle; null for any other key. */
+function freed(frame: Rect, arrow: Direction | undefined, key: string, over: PadOver): Rect | null {
+  const { x, y } = frame
+  if (arrow === 'left') return reachable({ ...frame, x: x - STEP }, over.area)
+  if (arrow === 'right') return reachable({ ...frame, x: x + STEP }, over.area)
+  if (arrow === 'up') return reachable({ ...frame, y: y - STEP }, over.area)
+  if (arrow === 'down') return reachable({ ...frame, y: y + STEP }, over.area)
+  if (key === '+' || key === '=') return grown(frame, STEP, over)
+  if (key === '-' || key === '_') return grown(frame, -STEP, over)
+  return key.toUpperCase() === 'M' ? centred(frame, over.area) : null
+}
+
+/** The frame larger or smaller by so much to each side, in CSS pixels, as far as there is room. */
+export function grown(frame: Rect, by: number, { area, limits }: Omit<PadOver, 'gap'>): Rect {
+  const most = by > 0 ? area : frame
+  const size = limited(
+    {
+      width: clamp(frame.width + 2 * by, 1, Math.max(most.width, frame.width)),
+      height: clamp(frame.height + 2 * by, 1, Math.max(most.height, frame.height)),
+    },
+    limits,
+  )
+  const start = (from: number, length: number, now: number, room: number) =>
+    clamp(Math.round(from + (length - now) / 2), 0, Math.max(0, room - now))
+  const x = start(frame.x, frame.width, size.width, area.width)
+  const y = start(frame.y, frame.height, size.height, area.height)
+  return reachable({ x, y, ...size }, area)
+}
+
+/** The frame in the middle of its display. */
+export function centred(frame: Rect, area: Size): Rect {
+  const x = Math.round((area.width - frame.width) / 2)
+  const y = Math.max(0, Math.round((area.height - frame.height) / 2))
+  return reachable({ ...frame, x, y }, area)
 }

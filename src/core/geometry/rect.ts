@@ -38,24 +38,33 @@ export function reachable(frame: Rect, area: Size): Rect {
   }
 }
 
-/** Space between placed windows and around them. */
-const GAP = 8
-
 /**
  * The frame that fills a span of the 3×3 pad over an area, gaps taken off, within limits.
  * A window whose limits keep it from filling the span stands at the span's top-left.
+ *
+ * @param gap between placed windows and around them, in CSS pixels
  */
-export function spanFrame(span: Span, area: Size, limits: Limits): Rect {
-  const column = (area.width - GAP) / 3
-  const row = (area.height - GAP) / 3
-  const x = Math.round(GAP + span.left * column)
-  const y = Math.round(GAP + span.top * row)
+export function spanFrame(span: Span, area: Size, limits: Limits, gap: number): Rect {
+  const column = (area.width - gap) / 3
+  const row = (area.height - gap) / 3
+  const x = Math.round(gap + span.left * column)
+  const y = Math.round(gap + span.top * row)
   const size = limited(
     {
-      width: Math.round((span.right + 1) * column) - x,
-      height: Math.round((span.bottom + 1) * row) - y,
+      width: Math.max(1, Math.round((span.right + 1) * column) - x),
+      height: Math.max(1, Math.round((span.bottom + 1) * row) - y),
     },
     limits,
   )
   return reachable({ x, y, ...size }, area)
 }
+
+/** The area cut into nine, row by row, as windows placed there would stand. */
+export const nineCells = (area: Size, gap: number): Rect[] =>
+  [0, 1, 2].flatMap((row) =>
+    [0, 1, 2].map((column) =>
+      spanFrame({ top: row, left: column, bottom: row, right: column }, area, ANY, gap),
+    ),
+  )
+
+const ANY: Limits = { minWidth: 1, minHeight: 1 }

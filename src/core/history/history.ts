@@ -1,6 +1,9 @@
+import { closedUp } from '@/core/geometry/displays'
 import { reachable, spanFrame } from '@/core/geometry/rect'
-import { isVisible, shownOn, topmost } from '@/core/model/selectors'
-import type { DocumentInfo, Presence, State, Window } from '@/core/model/types'
+import { connected, displayShowing } from '@/core/model/displays'
+import { arriving } from '@/core/model/initial'
+import { settleShown } from '@/core/model/showing'
+import type { DisplayId, DocumentInfo, Presence, State, Window } from '@/core/model/types'
 import { asIn, type Changes, withChanges } from './changes'
 
 /** Undo and redo by what each step changed, so that keeping a step costs what it touched. */
@@ -15,6 +18,10 @@ export interface Step {
   /** Where the person was before and after. */
   from: Presence
   to: Presence
+  /** The displays that took the keys before and after, where it moved them. */
+  keys?: [from: DisplayId, to: DisplayId]
+  /** What displays showed that are only there before it, or only after it. */
+  there?: State['presence']
   /** Steps that belong together as one act have the same one. */
   act?: string
 }
@@ -66,6 +73,9 @@ export function record(
   const same = act !== undefined && last?.act === act && history.future.length === 0
   const back = asIn(before, forth)
   const id = same ? last.id : history.count + 1
+  const there = onOneSide(before, after)
+  const began = same ? (last.keys?.[0] ?? before.display) : before.display
+  const keys = began !== after.display && { keys: [began, after.display] as [string, string] }
   const step: Step = {
     id,
     say,
@@ -74,10 +84,22 @@ export function record(
     back: same ? over(back, last.back) : back,
     from: same ? last.from : presenceIn(before),
     to: presenceIn(after),
+    ...keys,
+    ...(there && { there }),
     ...(act !== undefined && { act }),
   }
   const past = same ? history.past.slice(0, -1) : history.past.slice(1 - STEPS_KEPT)
   return { past: [...past, step], future: [], count: Math.max(history.count, id) }
+}
+
+/** What displays show that were added or removed; undefined where none was. */
+function onOneSide(before: State, after: State): State['presence'] | undefined {
+  if (before.displays === after.displays) return undefined
+  const all = { ...before.presence, ...after.presence }
+  const one = Object.entries(all).filter(
+    ([id]) => Object.hasOwn(before.displays, id) !== Object.hasOwn(after.displays, id),
+  )
+  return one.length > 0 ? Object.fromEntries(one) : undefined
 }
 
 /** Changes with others over them. */
@@ -109,7 +131,7 @@ export function undo(history: History, state: State): Travel | null {
   // Done again, all is as it is now.
   const seen: Step = { ...step, forth: asIn(state, step.back), to: presenceIn(state) }
   return {
-    state: travelled(state, step.back, step.forth, step.from),
+    state: travelled(state, step.back, step.forth, step.from, step),
     history: { ...history, past: history.past.slice(0, -1), future: [...history.future, seen] },
     step,
   }
@@ -120,7 +142,10 @@ export function redo(history: History, state: State): Travel | null {
   const step = history.future.at(-1)
   if (!step) return null
   return {
-    state: travelled(state, step.forth, step.back, step.to),
+    state: travelled(state, step.forth, step.back, step.to, {
+      ...step,
+      ...(step.keys && { keys: [step.keys[1], step.keys[0]] }),
+    }),
     history: { ...history, past: [...history.past, step], future: history.future.slice(0, -1) },
     step,
   }
@@ -130,14 +155,33 @@ export function redo(history: History, state: State): Travel | null {
  * @param changes what it comes to
  * @param from the same as it was at the other end of the step
  * @param to where the person comes to
+ * @param step what displays showed that come with it, and where the keys go back to
  */
-function travelled(now: State, changes: Changes, from: Changes, to: Presence): State {
+function travelled(
+  now: State,
+  changes: Changes,
+  from: Changes,
+  to: Presence,
+  { there = {}, keys }: Pick<Step, 'there' | 'keys'>,
+): State {
   const { documents, ...objects } = changes.objects
   const next = withChanges(now, { ...changes, objects }) as State
   if (documents) next.documents = documentsBack(now.documents, documents, from.objects.documents)
-  if (objects.displays) next.displays = sizedAsNow(next.displays, now)
-  if (objects.windows) next.windows = fitted(next, Object.keys(objects.windows))
-  next.presence = presences(next, to)
+  if (objects.displays) next.displays = sizedAsNow(next, now)
+  if (objects.windows) {
+    next.windows = fitted(next, Object.keys(objects.windows))
+    next.desktops = withoutGone(next)
+  }
+  const { presence, display } = presences(
+    // Who is where it led to is brought back.
+    keys && keys[1] === next.display && next.displays[keys[0]]?.connected
+      ? { ...next, display: keys[0] }
+      : next,
+    to,
+    there,
+  )
+  next.presence = presence
+  next.display = display
   return next
 }
 
@@ -161,25 +205,42 @@ function documentsBack(
   return back
 }
 
-/** What displays physically are stays as it is now. */
-const sizedAsNow = (displays: State['displays'], now: State): State['displays'] =>
-  Object.fromEntries(
-    Object.values(displays).map((display) => {
-      const { width, height } = now.displays[display.id] ?? display
-      return [display.id, { ...display, width, height }]
-    }),
-  )
+/** Displays that follow a browser window stay of its size, the others edge to edge with them. */
+function sizedAsNow(next: State, now: State): State['displays'] {
+  const displays = { ...next.displays }
+  for (const [id, display] of Object.entries(displays)) {
+    const { width, height, measured } = now.displays[id] ?? display
+    if (measured) displays[id] = { ...display, width, height, measured }
+  }
+  const all = connected({ ...next, displays })
+  for (const [at, place] of closedUp(all).entries()) {
+    const display = all[at]
+    if (display && (display.x !== place.x || display.y !== place.y))
+      displays[display.id] = { ...display, ...place }
+  }
+  return displays
+}
+
+/** A desktop one went to since may remember a window that is gone with the step. */
+function withoutGone({ desktops, windows }: State): State['desktops'] {
+  const stale = Object.values(desktops).filter(({ focus }) => focus && !windows[focus])
+  if (stale.length === 0) return desktops
+  return {
+    ...desktops,
+    ...Object.fromEntries(stale.map((desktop) => [desktop.id, { ...desktop, focus: null }])),
+  }
+}
 
 /** Windows as they were, on displays that may have another size since. */
-function fitted({ windows, displays }: State, ids: string[]): State['windows'] {
+function fitted({ windows, displays, settings }: State, ids: string[]): State['windows'] {
   const fit = { ...windows }
   for (const id of ids) {
     const window: Window | undefined = fit[id]
     const area = displays[window?.display ?? '']
-    if (!window || !area?.connected) continue
+    if (!window || !area) continue
     const { frame } = window
     const to = window.placed
-      ? spanFrame(window.placed, area, window.limits)
+      ? spanFrame(window.placed, area, window.limits, settings.gap)
       : reachable(frame, area)
     const same = to.x === frame.x && to.y === frame.y
     if (!same || to.width !== frame.width || to.height !== frame.height)
@@ -189,29 +250,39 @@ function fitted({ windows, displays }: State, ids: string[]): State['windows'] {
 }
 
 /** The display that asks comes to where one was; the others stay where they are, as far as that is. */
-function presences(next: State, to: Presence): State['presence'] {
-  const all: State['presence'] = {}
-  const shown = new Set<string>()
-  const there = { ...next, presence: all }
-  for (const id of [next.display, ...next.displayOrder.filter((id) => id !== next.display)]) {
-    const now = next.presence[id]
-    const elsewhere = next.displayOrder.some(
-      (other) => other !== id && shownOn(next, other) === to.shows,
-    )
-    const wanted = id === next.display && !elsewhere ? to : (now ?? to)
-    const free = next.order.find((desktop) => !shown.has(desktop)) ?? wanted.shows
-    const shows = next.desktops[wanted.shows] && !shown.has(wanted.shows) ? wanted.shows : free
-    const others = wanted.visited.filter((visited) => visited !== shows && next.desktops[visited])
-    const visited = [shows, ...others]
-    const same = now && now.shows === shows && sameList(now.visited, visited)
-    all[id] = same && now.focus === wanted.focus ? now : { shows, focus: wanted.focus, visited }
-    if (next.displays[id]?.connected) shown.add(shows)
-    const { focus } = wanted
-    const focused = next.windows[focus ?? '']
-    if (focus === null || (focused && isVisible(there, focused))) continue
-    all[id] = { shows, visited, focus: topmost(there, shows)?.id ?? null }
+function presences(
+  next: State,
+  to: Presence,
+  came: State['presence'],
+): Pick<State, 'presence' | 'display'> {
+  const there: State = {
+    ...next,
+    displays: { ...next.displays },
+    presence: Object.fromEntries(
+      Object.keys(next.displays).map((id) => [
+        id,
+        next.presence[id] ?? came[id] ?? arriving(to.shows),
+      ]),
+    ),
   }
-  return all
+  if (!next.displays[next.display]?.connected)
+    there.display = connected(there)[0]?.id ?? next.display
+  const { display } = there
+  const shownBy = displayShowing(there, to.shows)
+  const beyond = next.apart && shownBy !== display ? shownBy : undefined
+  const known = there.presence[beyond ?? '']
+  if (beyond && known) {
+    // Where another display shows it, the keys go there.
+    there.display = beyond
+    there.presence[beyond] = { ...known, focus: to.focus }
+  } else if (next.desktops[to.shows]) there.presence[display] = { ...to }
+  settleShown(there)
+  for (const [id, now] of Object.entries(next.presence)) {
+    const then = there.presence[id]
+    const same = then && then.shows === now.shows && then.focus === now.focus
+    if (same && sameList(then.visited, now.visited)) there.presence[id] = now
+  }
+  return there
 }
 
 const sameList = (a: string[], b: string[]): boolean =>

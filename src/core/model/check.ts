@@ -1,9 +1,11 @@
 import { type Changes, changesBetween } from '@/core/history/changes'
+import { connected, standsOn } from './displays'
 import { isVisible } from './selectors'
 import {
   CLOSED_KEPT,
   DESKTOPS_MOST,
   type Desktop,
+  type DisplayId,
   EVERY,
   HEM,
   HERE,
@@ -170,11 +172,11 @@ function framing(state: State, { id, frame, limits, display: on }: Window): stri
     broken.push(`Window ${id} is wider than its app allows.`)
   if (frame.height > (limits.maxHeight ?? LONGEST))
     broken.push(`Window ${id} is taller than its app allows.`)
-  if (display.connected) {
-    const reach = Math.min(frame.x + frame.width, display.width) - Math.max(frame.x, 0)
-    if (!(reach >= REACH) || frame.y < 0 || frame.y > Math.max(0, display.height - HEM))
-      broken.push(`Window ${id} cannot be reached.`)
-  }
+  // Where it stands for the time being on another display, it is brought within reach there.
+  const { x, y, width } = frame
+  const reach = Math.min(x + width, display.width) - Math.max(x, 0)
+  if (!(reach >= REACH) || y < 0 || y > Math.max(0, display.height - HEM))
+    broken.push(`Window ${id} cannot be reached.`)
   return broken
 }
 
@@ -192,23 +194,32 @@ function displays(state: State): string[] {
     if (!connected) continue
     const { shows } = presence
     if (!state.desktops[shows]) broken.push(`Display ${id} shows a desktop that does not exist.`)
-    if (shown.has(shows)) broken.push(`Desktop ${shows} is shown twice.`)
+    if (state.apart && shown.has(shows)) broken.push(`Desktop ${shows} is shown twice.`)
+    if (!state.apart && shown.size > 0 && !shown.has(shows))
+      broken.push('Displays that are together do not show the same desktop.')
     shown.add(shows)
     if (presence.visited[0] !== shows)
       broken.push('The current desktop is not the last one visited.')
-    broken.push(...focus(state, presence))
+    broken.push(...focus(state, id, presence))
   }
   for (const id in state.presence)
     if (!Object.hasOwn(state.displays, id))
       broken.push(`There is no display ${id} to be present on.`)
+  const open = Object.values(state.desktops).filter(({ kind }) => kind === 'open').length
+  if (state.apart && open < connected(state).length)
+    broken.push('There are fewer open desktops than displays to show them.')
+  const known = new Set(state.displayOrder)
+  if (known.size !== state.displayOrder.length || known.size !== Object.keys(state.displays).length)
+    broken.push('The order of displays does not list each once.')
   if (!state.displays[state.display]?.connected)
     broken.push('The display that takes the keys is not connected.')
   return broken
 }
 
-function focus(state: State, { focus: id }: Presence): string[] {
+function focus(state: State, display: DisplayId, { focus: id }: Presence): string[] {
   if (id === null) return []
   const window = state.windows[id]
   if (!window) return ['The focused window does not exist.']
-  return isVisible(state, window) ? [] : ['The focused window cannot be seen.']
+  if (!isVisible(state, window)) return ['The focused window cannot be seen.']
+  return standsOn(state, window) === display ? [] : ['The focused window is on another display.']
 }

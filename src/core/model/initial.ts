@@ -26,6 +26,7 @@ function nearDisplay(): Display {
     x: 0,
     y: 0,
     connected: true,
+    measured: true,
   }
 }
 
@@ -43,6 +44,7 @@ export function initialState(): State {
     everywhere: [],
     displays: { near: nearDisplay() },
     displayOrder: ['near'],
+    apart: true,
     display: 'near',
     presence: { near: arriving('first') },
     closed: [],
@@ -72,6 +74,8 @@ export function initialState(): State {
       restAfter: 30,
       fullScreen: false,
       inspector: false,
+      gap: 8,
+      elsewhere: 'focus',
     },
   }
 }

@@ -1,3 +1,4 @@
+import { frameOf, shownOn, standsOn } from './displays'
 import { peek } from './peek'
 import { heights } from './stacking'
 import type {
@@ -50,23 +51,22 @@ export function lastId(state: State): DesktopId | null {
   return presence(state).visited.find((id) => id !== here) ?? null
 }
 
-/** The desktop a display shows; null where it is not connected. */
-export const shownOn = ({ displays, presence: all }: State, id: DisplayId): DesktopId | null =>
-  displays[id]?.connected ? (all[id]?.shows ?? null) : null
-
 /** Whether the window's place is on screen, minimised or not. */
 export function isShown(state: State, window: Window): boolean {
-  const shows = shownOn(state, window.display)
+  const shows = shownOn(state, standsOn(state, window))
   if (window.desktop !== EVERY) return window.desktop === shows
   return state.desktops[shows ?? '']?.kind === 'open'
 }
 
-/** The topmost window of a desktop’s own that can be seen, to be read only. */
-export function topmost(state: State, id: DesktopId): Window | undefined {
+/**
+ * The topmost window of a desktop’s own that can be seen, to be read only.
+ * @param on only those on this display
+ */
+export function topmost(state: State, id: DesktopId, on?: DisplayId): Window | undefined {
   const own = new Set(peek(state.desktops, id)?.windows)
   const seen = (other: WindowId) => {
     const window = own.has(other) ? peek(state.windows, other) : undefined
-    return window && isVisible(state, window)
+    return window && isVisible(state, window) && (!on || standsOn(state, window) === on)
   }
   const found = heights(state).findLast(seen)
   return found === undefined ? undefined : peek(state.windows, found)
@@ -100,7 +100,7 @@ export const SEAM = 8
 
 /** Where the window stands now: its frame, or what it fills when maximised, in a solo or a pair. */
 export function shownFrame(state: State, window: Window): Rect {
-  const display = state.displays[window.display]
+  const display = state.displays[standsOn(state, window)]
   if (!display) return window.frame
   const { width, height } = display
   const lives = state.desktops[window.desktop]
@@ -111,7 +111,7 @@ export function shownFrame(state: State, window: Window): Rect {
       : { x: first + SEAM, y: 0, width: width - SEAM - first, height }
   }
   if (lives?.kind === 'solo' || window.maximised) return { x: 0, y: 0, width, height }
-  return window.frame
+  return frameOf(state, window)
 }
 
 /** An open desktop to put windows on: this one, or where the windows of a solo or pair came from. */

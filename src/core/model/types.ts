@@ -72,6 +72,8 @@ export interface Desktop {
   divider?: number
   /** What sweeping or isolating minimised here. */
   aside?: Aside
+  /** How windows stood before all of them were arranged. */
+  before?: Record<WindowId, Pick<Window, 'frame' | 'placed' | 'maximised'>>
   /** The key that stands for it; null when every letter is taken. */
   letter: string | null
   /** True when the person chose the letter; such a letter is never reassigned. */
@@ -94,7 +96,10 @@ export interface Limits {
   maxHeight?: number
 }
 
-/** A span of the 3×3 pad, rows and columns counted from 0, ends included. */
+/**
+ * A span of the 3×3 pad, rows and columns counted from 0, ends included. Parts of cells are meant by
+ * fractions: the left half is from 0 to 0.5.
+ */
 export interface Span {
   top: number
   left: number
@@ -117,6 +122,10 @@ export interface Window {
   maximised: boolean
   /** The part of the pad it was placed into; kept until it is moved or resized by hand. */
   placed: Span | null
+  /** Where it stood before it was placed. */
+  unplaced?: Rect
+  /** Sent over from another display: where it stood there, and where it came to here. */
+  came?: { from: DisplayId; frame: Rect; to: Rect }
   limits: Limits
   openedAt: number
   /** Absent where it is not known. */
@@ -133,6 +142,8 @@ export interface Display {
   x: number
   y: number
   connected: boolean
+  /** Whether its size is that of a browser window, which it follows. */
+  measured?: boolean
 }
 
 /** What one display shows, and where one has been on it. */
@@ -233,6 +244,10 @@ export interface Settings {
   fullScreen: boolean
   /** Whether the inspector follows the focused window. */
   inspector: boolean
+  /** What going to a desktop does that another display shows. */
+  elsewhere: 'focus' | 'swap' | 'here'
+  /** Between placed windows and around them, in CSS pixels: 0 to 32. */
+  gap: number
 }
 
 /** What commands arrange. Undone and done again. */
@@ -247,7 +262,10 @@ interface Arrangement {
   /** All open windows, the lowest first: what stands on top of what, and the order of last use. */
   stacking: WindowId[]
   displays: Record<DisplayId, Display>
+  /** The main one first. */
   displayOrder: DisplayId[]
+  /** Whether each display shows a desktop of its own; else a desktop spans them all. */
+  apart: boolean
   /** Closed windows, latest first, at most 25. */
   closed: Closed[]
   homes: Home[]
@@ -288,6 +306,9 @@ export interface AppFacts extends Size {
   /** Title of a new, empty document. */
   untitled: string
 }
+
+/** The widest gap between placed windows, in CSS pixels. */
+export const GAP_MOST = 32
 
 export const CLOSED_KEPT = 25
 export const DESKTOPS_MOST = 40

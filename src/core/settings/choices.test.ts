@@ -17,7 +17,12 @@ test('every setting can be chosen, and choosing it makes it chosen', () => {
 })
 
 test('of one of several exactly one is chosen', () => {
-  for (const kind of ['Cloth', 'Put desktops to rest after'] as const)
+  for (const kind of [
+    'Cloth',
+    'Put desktops to rest after',
+    'Gap between placed windows',
+    'Going to a desktop on another display',
+  ] as const)
     expect(CHOICES.filter((one) => one.of === kind && one.chosen(settings))).toHaveLength(1)
 })
 

@@ -6,7 +6,11 @@ export interface Choice {
   /** Words it is found by besides its label. */
   words: string
   /** Choices of one of several stand together under this; those that are on or off have none. */
-  of?: 'Cloth' | 'Put desktops to rest after'
+  of?:
+    | 'Cloth'
+    | 'Put desktops to rest after'
+    | 'Gap between placed windows'
+    | 'Going to a desktop on another display'
   chosen(settings: Settings): boolean
   /** What choosing it sets. */
   set(settings: Settings): Partial<Settings>
@@ -37,6 +41,22 @@ const rest = (minutes: number): Choice => ({
   set: () => ({ restAfter: minutes }),
 })
 
+const gap = (pixels: number): Choice => ({
+  label: pixels ? `${pixels} pixels` : 'none',
+  words: 'gap space margin between placed windows',
+  of: 'Gap between placed windows',
+  chosen: (settings) => settings.gap === pixels,
+  set: () => ({ gap: pixels }),
+})
+
+const elsewhere = (to: Settings['elsewhere'], label: string): Choice => ({
+  label,
+  words: 'display displays monitor swap focus',
+  of: 'Going to a desktop on another display',
+  chosen: (settings) => settings.elsewhere === to,
+  set: () => ({ elsewhere: to }),
+})
+
 /** All that can be set; the menu of the shelf and the line list it. */
 export const CHOICES: Choice[] = [
   flag('wrap', 'Wrap around at the ends', 'next previous go round'),
@@ -65,6 +85,10 @@ export const CHOICES: Choice[] = [
   cloth('day', 'Day cloth', 'light theme bright'),
   cloth('night', 'Night cloth', 'dark theme'),
   ...[5, 30, 120, 0].map(rest),
+  ...[0, 4, 8, 16, 24, 32].map(gap),
+  elsewhere('focus', 'moves the focus there'),
+  elsewhere('swap', 'swaps the two'),
+  elsewhere('here', 'brings it here'),
 ]
 
 /** A choice by itself, away from the others of its kind. */

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { registry } from '@/core/commands/registry'
 import type { State } from '@/core/model/types'
 import { World } from './world'
 
@@ -24,6 +25,12 @@ const length = fc.oneof(fc.integer({ min: 1, max: 4000 }), fc.constant(1e300))
 /** Numbers as a program may give them. */
 const extent = fc.constantFrom(-1e308, -1, 0, 0.5, 300, 1e9, 1e308, Number.POSITIVE_INFINITY)
 const cell = fc.nat(2)
+const display = fc.option(fc.nat(9), { nil: undefined })
+const displayAt = (state: State, at: number | undefined) => {
+  const id = at === undefined ? undefined : nth(state.displayOrder, at)
+  return id ? { display: id } : {}
+}
+const direction = fc.constantFrom('left', 'right', 'up', 'down')
 
 /** Another shelf to bring in, with a desktop and a window of its own. */
 const other = new World()
@@ -219,6 +226,81 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
   })),
   fc.record({ id: fc.constant('shelf.merge'), args: fc.constant(() => ({ state: other.state })) }),
   fc.boolean().map((wrap) => ({ id: 'settings.set', args: () => ({ wrap }) })),
+  fc.tuple(fc.nat(32), fc.constantFrom('focus', 'swap', 'here')).map(([gap, elsewhere]) => ({
+    id: 'settings.set',
+    args: () => ({ gap, elsewhere }),
+  })),
+  fc
+    .tuple(fc.constantFrom(undefined, 'Side', ' '), fc.constantFrom(undefined, 400, 1080, 1440))
+    .map(([name, width]) => ({
+      id: 'display.add',
+      args: () => ({ ...(name && { name }), ...(width && { width, height: 2160 - width }) }),
+    })),
+  fc
+    .tuple(display, fc.constantFrom(0.5, 1, 1.5, 3), fc.constantFrom(undefined, 640, 2000))
+    .map(([at, scale, width]) => ({
+      id: 'display.set',
+      args: (state: State) => ({ ...displayAt(state, at), scale, ...(width && { width }) }),
+    })),
+  {
+    weight: 3,
+    arbitrary: fc
+      .tuple(
+        fc.constantFrom(
+          'display.unplug',
+          'display.plug',
+          'display.plug',
+          'display.remove',
+          'display.main',
+        ),
+        display,
+      )
+      .map(([id, at]) => ({ id, args: (state: State) => displayAt(state, at) })),
+  },
+  fc.tuple(display, coordinate, coordinate).map(([at, x, y]) => ({
+    id: 'display.move',
+    args: (state: State) => {
+      const beside = nth(state.displayOrder, Math.abs(x))
+      const { x: left = 0, width = 0 } = state.displays[beside ?? ''] ?? {}
+      return { ...displayAt(state, at), x: y % 2 ? x : left + width, y: y % 2 ? y : y % 300 }
+    },
+  })),
+  fc.tuple(display, direction).map(([at, to]) => ({
+    id: 'display.nudge',
+    args: (state: State) => ({ ...displayAt(state, at), to }),
+  })),
+  fc.constantFrom('displays.together', 'displays.apart').map((id) => ({ id, args: () => ({}) })),
+  fc.oneof(direction, fc.constant('next')).map((to) => ({
+    id: 'display.focus',
+    args: () => ({ to }),
+  })),
+  {
+    weight: 3,
+    arbitrary: fc.tuple(maybe, fc.oneof(direction, fc.constant('next'))).map(([at, to]) => ({
+      id: 'window.toDisplay',
+      args: (state: State) => ({ ...windowAt(state, at), to }),
+    })),
+  },
+  direction.map((to) => ({ id: 'window.focusToward', args: () => ({ to }) })),
+  {
+    weight: 6,
+    arbitrary: fc
+      .tuple(
+        fc.constantFrom(
+          ...['nextDisplay', 'centre', 'grow', 'shrink', 'restore'].map((id) => `window.${id}`),
+          ...[...registry.keys()].filter((id) => id.startsWith('place.')),
+        ),
+        maybe,
+      )
+      .map(([id, at]) => ({ id, args: (state: State) => windowAt(state, at) })),
+  },
+  fc.tuple(maybe, direction).map(([at, to]) => ({
+    id: 'window.side',
+    args: (state: State) => ({ ...windowAt(state, at), to }),
+  })),
+  fc
+    .constantFrom(...[...registry.keys()].filter((id) => id.startsWith('arrange.')))
+    .map((id) => ({ id, args: () => ({}) })),
   fc.constant({ id: 'shelf.inspector', args: () => ({}) }),
   fc.constantFrom('documents.discard', 'documents.putAway').chain((id) =>
     fc.nat(60).map((at) => ({
@@ -240,5 +322,10 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
       unsaved: at % 2 === 0,
     }),
   })),
-  fc.constantFrom('history.undo', 'history.redo').map((id) => ({ id, args: () => ({}) })),
+  {
+    weight: 2,
+    arbitrary: fc
+      .constantFrom('history.undo', 'history.undo', 'history.redo')
+      .map((id) => ({ id, args: () => ({}) })),
+  },
 )

@@ -54,6 +54,9 @@ export function ShelfMenu({ name }: { name: string }) {
         <SubMenu label="Put desktops to rest after">
           <Choices of="Put desktops to rest after" settings={settings} />
         </SubMenu>
+        <SubMenu label="Gap between placed windows">
+          <Choices of="Gap between placed windows" settings={settings} />
+        </SubMenu>
         <SubMenu label="Desktops in a row">
           {[1, 2, 3, 4, 5, 6, 7, 8, 9].map((count) => (
             <CommandItem

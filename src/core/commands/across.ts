@@ -1,0 +1,129 @@
+/** From display to display: the keys, and windows. */
+
+import { string } from 'yup'
+import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
+import { besideDisplay, connected, sendOver, standsOn } from '@/core/model/displays'
+import { current, currentId, desktop, summary } from '@/core/model/selectors'
+import { type Display, EVERY, type State, type Window } from '@/core/model/types'
+import { focusOn, moveTo, settleFocus, takeKeys } from './change'
+import { command, no, type Refusal, type Result } from './command'
+import { meantDisplay } from './displays'
+import { framed, meant, on, quoted, which } from './meant'
+import { refused } from './places'
+
+const group = 'Displays' as const
+
+const focus = command({
+  id: 'display.focus',
+  title: 'Go to a display',
+  group,
+  step: false,
+  args: { to: string().required() },
+  can: (state, { to }) => {
+    const found = displayTo(state, state.displays[state.display], to)
+    if (refused(found)) return found
+    return found.id !== state.display || no(`You are on ${found.name}.`)
+  },
+  run: (draft, { to }) => {
+    const found = displayTo(draft, draft.displays[draft.display], to)
+    if (refused(found)) return
+    const from = currentId(draft)
+    takeKeys(draft, found.id)
+    settleFocus(draft)
+    return {
+      announce: `${found.name}: ${summary(draft, currentId(draft))}`,
+      journal: from === currentId(draft) ? [] : [{ kind: 'switch', from, to: currentId(draft) }],
+    }
+  },
+})
+
+/** A display in a direction from another, the `next` one, or one by its id. */
+function displayTo(state: State, from: Display | undefined, to: string): Display | Refusal {
+  const all = connected(state)
+  if (all.length < 2) return no('There is only one display. Add or plug in another first.')
+  if (to === 'next') {
+    const at = all.findIndex(({ id }) => id === from?.id)
+    return all[(at + 1) % all.length] ?? no('There is no other display.')
+  }
+  if (!(DIRECTIONS as readonly string[]).includes(to)) {
+    const found = meantDisplay(state, to)
+    return refused(found) || found.connected ? found : no(`${found.name} is not plugged in.`)
+  }
+  const beside = from && besideDisplay(state, from, to as Direction)
+  return beside ?? no(`There is no display ${WHERE[to as Direction]}.`)
+}
+
+const WHERE = { left: 'to the left', right: 'to the right', up: 'above', down: 'below' }
+
+/** The display a window is to go to, or why it cannot. */
+function goal(state: State, args: { window?: string; to: string }): Display | Refusal {
+  const found = meant(state, args.window)
+  const can = framed(state, args)
+  if (refused(found) || can !== true) return refused(found) ? found : (can as Refusal)
+  const here = state.displays[standsOn(state, found)]
+  const to = displayTo(state, here, args.to)
+  if (refused(to)) return to
+  if (to.id === here?.id) return no(`${quoted(state, found)} is on ${to.name} already.`)
+  const shows = state.desktops[state.presence[to.id]?.shows ?? '']
+  if (shows && shows.kind !== 'open')
+    return no(
+      `${to.name} shows ${shows.name}, which ${shows.kind === 'solo' ? 'one window fills' : 'two windows fill'}. Go to another desktop there first.`,
+    )
+  return to
+}
+
+/** With displays apart it becomes a window of the desktop that is shown there. */
+function sendTo(draft: State, found: Window, to: Display): Result {
+  const from = found.desktop
+  const shows = draft.presence[to.id]?.shows ?? from
+  sendOver(draft, found, to.id)
+  if (draft.apart && from !== EVERY && from !== shows) {
+    moveTo(draft, found.id, shows)
+    found.cause = { by: 'hand' }
+  }
+  found.minimised = false
+  const seen = found.desktop !== EVERY || current(draft).kind === 'open'
+  if (seen && (found.desktop === EVERY || found.desktop === shows)) focusOn(draft, found.id)
+  settleFocus(draft)
+  const there = draft.apart && from !== EVERY ? `, ${desktop(draft, shows).name}` : ''
+  return {
+    say: `Sent ${quoted(draft, found)} to ${to.name}${there}`,
+    ...(from !== found.desktop && {
+      journal: [
+        { kind: 'carry' as const, window: found.id, app: found.app, from, to: found.desktop },
+      ],
+    }),
+  }
+}
+
+const toDisplay = command({
+  id: 'window.toDisplay',
+  title: 'Send window to the display in a direction',
+  group,
+  args: { ...which, to: string().required() },
+  can: (state, args) => {
+    const to = goal(state, args)
+    return refused(to) ? to : true
+  },
+  run: on((draft, found, args: { window?: string; to: string }) => {
+    const to = goal(draft, args)
+    return refused(to) ? undefined : sendTo(draft, found, to)
+  }),
+})
+
+const nextDisplay = command({
+  id: 'window.nextDisplay',
+  title: 'Send window to the next display, in the same place',
+  group,
+  args: which,
+  can: (state, args) => {
+    const to = goal(state, { ...args, to: 'next' })
+    return refused(to) ? to : true
+  },
+  run: on((draft, found, args) => {
+    const to = goal(draft, { ...args, to: 'next' })
+    return refused(to) ? undefined : sendTo(draft, found, to)
+  }),
+})
+
+export const acrossCommands = [focus, toDisplay, nextDisplay]

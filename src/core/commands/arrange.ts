@@ -1,0 +1,88 @@
+/** All windows of a desktop placed at once, and exactly back. */
+
+import { arranged, type Layout } from '@/core/geometry/arrange'
+import { overlap } from '@/core/geometry/rect'
+import { settleOn, standsOn } from '@/core/model/displays'
+import { byUse, current, currentId } from '@/core/model/selectors'
+import type { State, Window } from '@/core/model/types'
+import { command, no } from './command'
+import { fitWindows } from './opening'
+import { placeInto } from './place'
+
+const group = 'Windows' as const
+
+/** The windows of the current desktop that can be seen, in order of use. */
+const seen = (state: State): Window[] =>
+  byUse(state).filter(
+    (window) =>
+      window.desktop === currentId(state) &&
+      !window.minimised &&
+      standsOn(state, window) === state.display,
+  )
+
+/** How each layout is called. */
+const LAYOUTS: [Layout, title: string, says: string][] = [
+  ['columns', 'Arrange all in columns', 'columns'],
+  ['rows', 'Arrange all in rows', 'rows'],
+  ['large', 'Arrange all: one large, the rest beside it', 'one large and the rest beside it'],
+  ['cells', 'Arrange all in cells', 'cells'],
+]
+
+const arrange = LAYOUTS.map(([layout, title, says]) =>
+  command({
+    id: `arrange.${layout}`,
+    title,
+    group,
+    can: (state) => {
+      const { kind, name } = current(state)
+      if (kind !== 'open')
+        return no(`${name} is a ${kind}. Arrange the windows of another desktop.`)
+      return seen(state).length > 0 || no(`${name} has no window of its own in sight.`)
+    },
+    run: (draft) => {
+      const here = current(draft)
+      const all = seen(draft)
+      const spans = arranged(layout, all.length)
+      const before = { ...here.before }
+      for (const window of all) {
+        settleOn(draft, window)
+        const { id, frame, placed, maximised } = window
+        before[id] ??= { frame: { ...frame }, placed, maximised }
+      }
+      here.before = before
+      for (const [at, window] of all.entries()) {
+        const span = spans[at]
+        if (span) placeInto(draft, window, span)
+      }
+      const cover = all.some((one, at) =>
+        all.slice(at + 1).some((other) => overlap(one.frame, other.frame) > 0),
+      )
+      const small = cover ? '; some cannot be that small and cover others' : ''
+      return { say: `Arranged ${here.name} in ${says}${small}` }
+    },
+  }),
+)
+
+const back = command({
+  id: 'arrange.back',
+  title: 'Bring windows back to where they stood before they were arranged',
+  group,
+  can: (state) =>
+    current(state).before !== undefined ||
+    no(`The windows of ${current(state).name} have not been arranged.`),
+  run: (draft) => {
+    const here = current(draft)
+    for (const id of here.windows) {
+      const stood = here.before?.[id]
+      const window = draft.windows[id]
+      if (!stood || !window) continue
+      Object.assign(window, stood)
+      if (!stood.placed) delete window.unplaced
+    }
+    delete here.before
+    for (const display of Object.values(draft.displays)) fitWindows(draft, display)
+    return { say: `Brought back how ${here.name} stood` }
+  },
+})
+
+export const arrangeCommands = [...arrange, back]

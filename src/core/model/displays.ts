@@ -1,0 +1,111 @@
+import { across } from '@/core/geometry/across'
+import { type Direction, nearest } from '@/core/geometry/direction'
+import { reachable, spanFrame } from '@/core/geometry/rect'
+import {
+  type DesktopId,
+  type Display,
+  type DisplayId,
+  EVERY,
+  type Rect,
+  type State,
+  type Window,
+} from './types'
+
+/** At most so many displays. */
+export const DISPLAYS_MOST = 8
+
+/** The displays that are plugged in, the main one first. */
+export const connected = ({ displays, displayOrder }: State): Display[] =>
+  displayOrder.flatMap((id) => (displays[id]?.connected ? displays[id] : []))
+
+/** The desktop a display shows; null where it is not connected. */
+export const shownOn = ({ displays, presence }: State, id: DisplayId): DesktopId | null =>
+  displays[id]?.connected ? (presence[id]?.shows ?? null) : null
+
+/** The display that shows a desktop, or undefined; where all show it, the one that takes the keys. */
+export const displayShowing = (state: State, desktop: DesktopId): DisplayId | undefined =>
+  [state.display, ...state.displayOrder].find((id) => shownOn(state, id) === desktop)
+
+/** Where windows of a desktop are opened. */
+export const displayFor = (state: State, desktop: DesktopId): DisplayId =>
+  state.apart ? (displayShowing(state, desktop) ?? state.display) : state.display
+
+/** The middle of a display in the arrangement. */
+const middle = ({ x, y, width, height }: Display) => ({ x: x + width / 2, y: y + height / 2 })
+
+/** The nearest display that is plugged in: that one itself, where it is. */
+export function nearestTo(state: State, id: DisplayId): DisplayId {
+  const from = state.displays[id]
+  if (!from || from.connected) return from ? id : state.display
+  const at = middle(from)
+  let best = state.display
+  let least = Number.POSITIVE_INFINITY
+  for (const display of connected(state)) {
+    const { x, y } = middle(display)
+    const far = Math.hypot(x - at.x, y - at.y)
+    if (far >= least) continue
+    least = far
+    best = display.id
+  }
+  return best
+}
+
+/**
+ * The display a window is on now. It has one of its own. Where that is unplugged it stands on the
+ * nearest; with displays apart it goes with its desktop. So nothing has to be remembered: plugged in
+ * again, or apart no more, it is back where it was, unless it was moved meanwhile.
+ */
+export function standsOn(state: State, { desktop, display }: Window): DisplayId {
+  const showing = state.apart && desktop !== EVERY ? displayShowing(state, desktop) : undefined
+  return showing ?? nearestTo(state, display)
+}
+
+/** Its frame on the display it is on now, when neither maximised nor filling a desktop. */
+export function frameOf(state: State, window: Window): Rect {
+  const on = standsOn(state, window)
+  const [from, to] = [state.displays[window.display], state.displays[on]]
+  if (on === window.display || !from || !to) return window.frame
+  return window.placed
+    ? spanFrame(window.placed, to, window.limits, state.settings.gap)
+    : across(window.frame, from, to, window.limits)
+}
+
+/** A window that is moved belongs to the display it is on now. */
+export function settleOn(draft: State, window: Window): void {
+  const on = standsOn(draft, window)
+  if (on === window.display) return
+  window.frame = { ...frameOf(draft, window) }
+  window.display = on
+}
+
+/** The nearest display in a direction, of those that are plugged in. */
+export function besideDisplay(
+  state: State,
+  from: Display,
+  direction: Direction,
+): Display | undefined {
+  const others = connected(state).filter(({ id }) => id !== from.id)
+  const at = nearest(from, others, direction)
+  return at === null ? undefined : others[at]
+}
+
+/**
+ * Puts a window on another display, its place kept in proportion; what is placed there is placed
+ * anew. Sent back without having been moved it stands exactly where it stood.
+ */
+export function sendOver(draft: State, window: Window, to: DisplayId): void {
+  settleOn(draft, window)
+  const [from, area] = [draft.displays[window.display], draft.displays[to]]
+  if (!from || !area || from.id === to) return
+  const { came, frame, placed, limits } = window
+  const back = came?.from === to && sameRect(came.to, frame) ? came.frame : undefined
+  const there = placed
+    ? spanFrame(placed, area, limits, draft.settings.gap)
+    : reachable(back ?? across(frame, from, area, limits), area)
+  window.came = { from: from.id, frame: { ...frame }, to: { ...there } }
+  window.frame = { ...there }
+  window.display = to
+}
+
+const sameRect = (a: Rect, b: Rect): boolean =>
+  a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height
