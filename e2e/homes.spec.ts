@@ -98,7 +98,7 @@ test('put right lists the three, does what is ticked, one undo restores', async 
     'model',
     'field',
   ])
-  expect(windows.north?.placed).toEqual({ top: 0, left: 0, bottom: 2, right: 1 })
+  expect(windows.north?.placed).toEqual({ top: 0, left: 0, bottom: 2, right: 0.5 })
   await shelf.press('Alt+Z')
   expect((await shelf.state()).windows).toEqual(before.windows)
   await shelf.press('Alt+Shift+;', 'P', 'Enter', 'Alt+Shift+;', 'P')

@@ -45,7 +45,7 @@ test('it keeps clear of the focused window and tells the letters it was placed b
   }
   for (const letter of ['C', 'Z']) {
     await shelf.run('window.focus', { window: 'stations' })
-    await shelf.press('Alt+X', letter, 'Escape')
+    await shelf.press('Alt+X', letter, 'Enter')
     await expect(inspector).toContainText(`placed${letter}`)
     await expect.poll(clear).toBe(true)
   }

@@ -135,35 +135,59 @@ test('apps by number: latest window, again the next, Shift another', async ({ sh
   expect((await shelf.state()).focus).not.toBe(first)
 })
 
-test('the pad places with one letter, spans with two, steps and grows with arrows', async ({
+test('the pad places with one letter, spans with two, takes sides with arrows', async ({
   shelf,
   page,
 }) => {
   await shelf.open()
   await shelf.press('Alt+X')
   await expect(page.getByRole('dialog', { name: 'Pad' })).toBeVisible()
+  // Only the seam moves until it is kept.
   await shelf.press('Q')
+  const seam = await page.locator('.pad-seam').boundingBox()
+  expect((await shelf.state()).windows.stations?.frame.x).toBe(24)
+  await shelf.press('Enter')
   const ninth = (await shelf.state()).windows.stations?.frame
   expect(ninth?.x).toBe(8)
-  await shelf.press('C')
+  expect(ninth?.width).toBe(seam?.width)
+  await shelf.press('Alt+X', 'Q', 'C')
   await expect(page.getByRole('dialog', { name: 'Pad' })).toBeHidden()
   const whole = (await shelf.state()).windows.stations?.frame
   expect(whole?.width).toBeGreaterThan(2.9 * (ninth?.width ?? 0))
-  // One step: undo goes back to before the pad.
-  await shelf.press('Alt+Z')
+  // A visit is one step.
+  await shelf.press('Alt+Z', 'Alt+Z')
   expect((await shelf.state()).windows.stations?.frame).toEqual({
     x: 24,
     y: 24,
     width: 640,
     height: 350,
   })
-  await shelf.press('Alt+X', 'ArrowRight', 'Shift+ArrowDown', 'Escape')
+  await shelf.press('Alt+X', 'Shift+ArrowRight', '+', 'Escape')
+  expect((await shelf.state()).windows.stations?.frame.x).toBe(24)
+  await shelf.press('Alt+X', 'Shift+ArrowRight', '+', 'Enter')
   expect((await shelf.state()).windows.stations?.frame).toEqual({
-    x: 48,
-    y: 24,
-    width: 640,
-    height: 374,
+    x: 24,
+    y: 0,
+    width: 688,
+    height: 398,
   })
+  // The numeric keypad has the same cells; two sides make a corner; what stood before comes back.
+  await shelf.press('Alt+X', 'Numpad3', 'Enter')
+  expect((await shelf.state()).windows.stations?.placed).toEqual({
+    top: 2,
+    left: 2,
+    bottom: 2,
+    right: 2,
+  })
+  await shelf.press('Alt+X', 'ArrowLeft', 'ArrowUp', 'ArrowUp', 'Enter')
+  expect((await shelf.state()).windows.stations?.placed).toMatchObject({
+    left: 0,
+    right: 0.5,
+    top: 0,
+    bottom: 0,
+  })
+  await shelf.press('Alt+X', 'R')
+  expect((await shelf.state()).windows.stations?.frame).toMatchObject({ x: 24, y: 0 })
 })
 
 test('keys after a leader, for people whose Alt is taken', async ({ shelf }) => {

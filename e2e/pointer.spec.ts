@@ -6,9 +6,10 @@ test('a window is dragged by its hem, in one step, and Escape puts it back', asy
 }) => {
   await shelf.open()
   const hem = shelf.window('observers').locator('.hem')
-  await shelf.drag(hem, { x: 700, y: 300 }, { x: 200, y: 15 })
+  // Where no edge is near: those attract each other.
+  await shelf.drag(hem, { x: 660, y: 320 }, { x: 200, y: 15 })
   const { frame } = (await shelf.state()).windows.observers ?? {}
-  expect(frame).toEqual({ x: 700 - 208 - 201, y: 300 - 16, width: 600, height: 290 })
+  expect(frame).toEqual({ x: 660 - 208 - 201, y: 320 - 16, width: 600, height: 290 })
   await expect(shelf.window('observers')).toHaveCSS('left', `${frame?.x}px`)
   expect((await shelf.state()).focus).toBe('observers')
   await page.getByRole('button', { name: 'undo', exact: true }).click()
@@ -68,11 +69,11 @@ test('held over a row its desktop opens, with the window in hand', async ({ shel
     { x: 300, y: 15 },
   )
   await expect.poll(() => shelf.here()).toBe('rota')
-  await page.mouse.move(800, 400, { steps: 5 })
+  await page.mouse.move(800, 430, { steps: 5 })
   await expect(shelf.window('stations')).toBeVisible()
   await page.mouse.up()
   const { windows, focus } = await shelf.state()
-  expect(windows.stations).toMatchObject({ desktop: 'rota', frame: { x: 800 - 208 - 302, y: 383 } })
+  expect(windows.stations).toMatchObject({ desktop: 'rota', frame: { x: 800 - 208 - 302, y: 413 } })
   expect(focus).toBe('stations')
 })
 

@@ -39,7 +39,7 @@ test('jobs queue one behind the other, are paused, go on, and one fails with its
   shelf,
   page,
 }) => {
-  await page.goto('/demo?speed=12')
+  await page.goto('/demo?displays=one&speed=12')
   await expect(page.locator('#desktop')).toBeVisible()
   await shelf.press('Alt+M')
   const jobs = shelf.window('run')

@@ -10,7 +10,8 @@ export class ShelfPage {
   constructor(readonly page: Page) {}
 
   async open(shelf: 'demo' | 'shelf' = 'demo'): Promise<void> {
-    await this.page.goto(`/${shelf}`)
+    // With one display, unless the flow is about several.
+    await this.page.goto(shelf === 'demo' ? '/demo?displays=one' : `/${shelf}`)
     await expect(this.page.locator('#desktop')).toBeVisible()
   }
 

@@ -11,6 +11,7 @@ import {
   type Backdrop,
   type Cause,
   type DesktopId,
+  type Display,
   EVERY,
   type Home,
   type Hue,
@@ -33,7 +34,7 @@ const DESKTOPS: [id: DesktopId, name: string, hue: Hue, backdrop: Backdrop][] = 
   ['breather', 'Breather', 'marigold', 'dots'],
 ]
 
-const LEFT_HALF = { top: 0, left: 0, bottom: 2, right: 1 }
+const LEFT_HALF = { top: 0, left: 0, bottom: 2, right: 0.5 }
 
 const home = (app: string, desktop: DesktopId, more: Partial<Home> = {}): Home => ({
   id: `home-${app}-${desktop}`,
@@ -173,7 +174,7 @@ const windows = (now: number): Shown[] => [
     app: 'table',
     title: 'Road closures',
     on: 'public',
-    at: [520, 50, 520, 280],
+    at: [550, 740, 490, 420],
     content: tables.CLOSURES,
   },
   {
@@ -181,7 +182,7 @@ const windows = (now: number): Shown[] => [
     app: 'document',
     title: 'Call sheet',
     on: 'public',
-    at: [40, 40, 450, 440],
+    at: [40, 740, 480, 640],
     content: text(texts.CALL_SHEET),
   },
   {
@@ -189,7 +190,7 @@ const windows = (now: number): Shown[] => [
     app: 'messages',
     title: 'Public line',
     on: 'public',
-    at: [420, 300, 600, 420],
+    at: [40, 40, 1000, 660],
     content: work.publicLine(now),
   },
   {
@@ -260,9 +261,14 @@ function due(now: number): CountdownContent {
  * @param now milliseconds since 1970
  * @param room what the windows have, in CSS pixels; where it is less than they were laid out for,
  * they are laid out smaller
+ * @param alone without the second display
  */
-export function demo(now: number, room?: Size): Seed {
+export function demo(now: number, room?: Size, alone = false): Seed {
   const state: State = structuredClone(initialState())
+  if (!alone) {
+    state.displays.tall = tall(state.displays.near?.width ?? 0)
+    state.displayOrder.push('tall')
+  }
   const desktops = DESKTOPS.map(([id, name, hue, backdrop]) =>
     newDesktop({ id, name, hue, backdrop }),
   )
@@ -289,8 +295,26 @@ export function demo(now: number, room?: Size): Seed {
     focus: state.desktops.field?.focus ?? null,
     visited: ['field', 'bulletin', 'model'],
   }
+  if (!alone)
+    state.presence.tall = {
+      shows: 'public',
+      focus: state.desktops.public?.focus ?? null,
+      visited: ['public'],
+    }
   return { state, contents }
 }
+
+/** Upright, at the right of Near. */
+const tall = (x: number): Display => ({
+  id: 'tall',
+  name: 'Tall',
+  width: 1080,
+  height: 1440,
+  scale: 1,
+  x,
+  y: 0,
+  connected: true,
+})
 
 /** Lays all windows out in less room, in the same arrangement. */
 function fitInto(state: State, room: Size): void {
@@ -299,6 +323,7 @@ function fitInto(state: State, room: Size): void {
   const across = Math.min(1, room.width / near.width)
   const down = Math.min(1, room.height / near.height)
   for (const window of Object.values(state.windows)) {
+    if (window.display !== near.id) continue
     const { x, y, width, height } = window.frame
     const size = limited({ width: width * across, height: height * down }, window.limits)
     window.frame = {
@@ -308,6 +333,7 @@ function fitInto(state: State, room: Size): void {
     }
   }
   Object.assign(near, room)
+  if (state.displays.tall) state.displays.tall.x = room.width
 }
 
 function open(state: State, shown: Shown, frame: Rect, now: number): void {
@@ -319,7 +345,7 @@ function open(state: State, shown: Shown, frame: Rect, now: number): void {
     app,
     document: id,
     desktop: on,
-    display: 'near',
+    display: on === 'public' && state.displays.tall ? 'tall' : 'near',
     frame,
     minimised,
     maximised: false,

@@ -126,13 +126,12 @@ export const onJournal = (listener: (events: JournalEvent[]) => void): (() => vo
   return () => listeners.delete(listener)
 }
 
-const env = (by: By, act: string | undefined): Env => ({
+const env = (by: By): Env => ({
   now: Date.now(),
   id: (kind) => `${kind}-${crypto.getRandomValues(new Uint32Array(2)).join('')}`,
   app: appFacts,
   apps: () => [...apps.values(), ...Object.values(getState().apps).map(ownFacts)],
   by,
-  ...(act !== undefined && { act }),
   busy: (document) => busy(document),
 })
 
@@ -162,11 +161,10 @@ export function say(text: string, more: Partial<Said> = {}): void {
 
 /**
  * Runs a command; what it says, shows and writes to the journal goes where it belongs.
- * @param act what it is a part of, where several commands are one step of undo
  */
-export function dispatch(id: string, args: object = {}, by: By = 'pointer', act?: string): Outcome {
+export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Outcome {
   const before = shelf.getState()
-  const outcome = over ? TAKEN_OVER : attempt(before.session, id, args, env(by, act))
+  const outcome = over ? TAKEN_OVER : attempt(before.session, id, args, env(by))
   if (!outcome.ok) {
     refuse(outcome)
     return outcome

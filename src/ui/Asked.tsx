@@ -2,6 +2,7 @@ import { useShelf } from '@/store/shelf'
 import { AddApp } from '@/ui/apps/AddApp'
 import { LetterDialog } from '@/ui/desktop/LetterDialog'
 import { LookDialog } from '@/ui/desktop/LookDialog'
+import { ArrangeDialog } from '@/ui/displays/ArrangeDialog'
 import { ClearUp } from '@/ui/documents/ClearUp'
 import { ExportDocument } from '@/ui/documents/ExportDocument'
 import { TitleDialog } from '@/ui/documents/TitleDialog'
@@ -22,6 +23,8 @@ import { Errands } from './Errands'
 export function Asked() {
   const view = useShelf((shelf) => shelf.view)
   switch (view?.view) {
+    case 'displays':
+      return <ArrangeDialog />
     case 'fold':
       return <FoldPreview {...view} />
     case 'unsaved':

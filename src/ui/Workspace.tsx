@@ -11,6 +11,7 @@ import { useFullScreen } from '@/ui/desktop/useFullScreen'
 import { OpenMenu } from '@/ui/menu/OpenMenu'
 import { Notices } from '@/ui/notices/Notices'
 import { Asked } from './Asked'
+import { COLUMN } from './desktop/area'
 import { Desktop } from './desktop/Desktop'
 import { Shut } from './keeping/Shut'
 import { Troubled } from './keeping/Troubled'
@@ -29,7 +30,11 @@ const rackWidth = (): number => (innerWidth > 1000 ? 208 : 60)
 const seed = async (name: string): Promise<Seed> => {
   if (name !== 'demo') return { state: initialState(), contents: {} }
   const { demo } = await import('@/demo/demo')
-  return demo(Date.now(), { width: innerWidth - rackWidth(), height: innerHeight - LINE })
+  // `?displays=one`: without the second display.
+  const alone = new URLSearchParams(location.search).get('displays') === 'one'
+  const column = alone || innerWidth <= 1000 ? 0 : COLUMN
+  const room = { width: innerWidth - rackWidth() - column, height: innerHeight - LINE }
+  return demo(Date.now(), room, alone)
 }
 
 /** That this page takes the shelf over is remembered while it is loaded anew, with nothing of before. */

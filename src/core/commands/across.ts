@@ -1,14 +1,15 @@
 /** From display to display: the keys, and windows. */
 
-import { string } from 'yup'
+import { number, object, string } from 'yup'
 import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
 import { besideDisplay, connected, sendOver, standsOn } from '@/core/model/displays'
 import { current, currentId, desktop, summary } from '@/core/model/selectors'
-import { type Display, EVERY, type State, type Window } from '@/core/model/types'
+import { type Display, EVERY, type Point, type State, type Window } from '@/core/model/types'
 import { focusOn, moveTo, settleFocus, takeKeys } from './change'
 import { command, no, type Refusal, type Result } from './command'
 import { meantDisplay } from './displays'
 import { framed, meant, on, quoted, which } from './meant'
+import { moveFrame } from './place'
 import { refused } from './places'
 
 const group = 'Displays' as const
@@ -100,14 +101,22 @@ const toDisplay = command({
   id: 'window.toDisplay',
   title: 'Send window to the display in a direction',
   group,
-  args: { ...which, to: string().required() },
+  args: {
+    ...which,
+    to: string().required(),
+    /** Where it is dropped there. */
+    at: object({ x: number().required(), y: number().required() }).default(undefined),
+  },
   can: (state, args) => {
     const to = goal(state, args)
     return refused(to) ? to : true
   },
-  run: on((draft, found, args: { window?: string; to: string }) => {
+  run: on((draft, found, args: { window?: string; to: string; at?: Point }) => {
     const to = goal(draft, args)
-    return refused(to) ? undefined : sendTo(draft, found, to)
+    if (refused(to)) return
+    const result = sendTo(draft, found, to)
+    if (args.at) moveFrame(draft, found, args.at)
+    return result
   }),
 })
 

@@ -13,8 +13,6 @@ export interface Env {
   /** Whether what shows a document goes on by itself. */
   busy(document: DocumentId): boolean
   by: By
-  /** What it is a part of: steps of the same act, one after the other, are one step. */
-  act?: string
 }
 
 /** Why a command cannot be done now, and what would work instead. */

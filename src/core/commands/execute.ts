@@ -74,7 +74,6 @@ export function execute(session: Session, id: string, args: object, env: Env): O
             changes,
             say,
             documents: command.documents,
-            act: env.act,
           })
         : session.history,
     },

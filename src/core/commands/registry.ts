@@ -5,6 +5,7 @@ import type { Command } from './command'
 import { desktopCommands } from './desktops'
 import { displayCommands } from './displays'
 import { documentCommands } from './documents'
+import { edgeCommands } from './edges'
 import { foldCommands } from './fold'
 import { goCommands } from './go'
 import { gridCommands } from './grid'
@@ -31,6 +32,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...sendCommands,
     ...placeCommands,
     ...arrangeCommands,
+    ...edgeCommands,
     ...soloCommands,
     ...sweepCommands,
     ...appCommands,

@@ -20,6 +20,7 @@ const setting = command({
     cloth: string().oneOf(['system', 'day', 'night'] as const),
     fullScreen: boolean(),
     inspector: boolean(),
+    flip: number().integer().min(0).max(5000),
     elsewhere: string().oneOf(['focus', 'swap', 'here'] as const),
     gap: number().integer().min(0).max(GAP_MOST),
   },

@@ -72,6 +72,7 @@ const SILENT = new Set([
   'window.sendAll',
   'window.place',
   'window.side',
+  'window.edge',
   'window.move',
   'window.resize',
   'window.open',

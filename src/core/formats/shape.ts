@@ -183,6 +183,7 @@ const settings = object({
   fullScreen: flag(),
   inspector: flag(),
   gap: number().integer().min(0).max(GAP_MOST).required(),
+  flip: number().integer().min(0).max(5000).required(),
   elsewhere: string().oneOf(['focus', 'swap', 'here']).required(),
   keys: string().oneOf(['alt', 'leader']).required(),
   cloth: string().oneOf(['system', 'day', 'night']).required(),

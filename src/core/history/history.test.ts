@@ -94,33 +94,6 @@ test('the journal tells which windows an undo moved, and where one is then', () 
   expect(world.run('history.undo').journal).toEqual([])
 })
 
-test('steps of one act are one step, until something else is done', () => {
-  const world = new World()
-  world.open()
-  const before = world.state
-  const { env } = world
-  const act = (id: string, args: object, name: string) => {
-    world.env = { ...env, id: env.id, act: name }
-    world.run(id, args)
-    world.env = env
-  }
-  act('window.place', { top: 0, left: 0, bottom: 0, right: 0 }, 'pad 1')
-  act('window.place', { top: 0, left: 0, bottom: 1, right: 2 }, 'pad 1')
-  const placed = world.state
-  act('window.place', { top: 1, left: 1, bottom: 1, right: 1 }, 'pad 2')
-  world.run('history.undo')
-  expect(world.state).toEqual(placed)
-  world.run('history.undo')
-  expect(world.state).toEqual(before)
-  world.run('history.redo')
-  expect(world.state).toEqual(placed)
-  // What was taken back is not gone on with.
-  world.run('history.undo')
-  act('window.place', { top: 2, left: 2, bottom: 2, right: 2 }, 'pad 1')
-  world.run('history.undo')
-  expect(world.state).toEqual(before)
-})
-
 test('an undo moves no other display, and leaves what was focused since on top', () => {
   const world = new World()
   const [other] = world.desktops('Other')

@@ -22,8 +22,6 @@ export interface Step {
   keys?: [from: DisplayId, to: DisplayId]
   /** What displays showed that are only there before it, or only after it. */
   there?: State['presence']
-  /** Steps that belong together as one act have the same one. */
-  act?: string
 }
 
 export interface History {
@@ -41,8 +39,7 @@ const STEPS_KEPT = 200
 const NOT_UNDONE = ['display', 'presence'] as const
 
 /**
- * Adds a step; what could be redone is gone. A step of the same act as the last one becomes part
- * of it.
+ * Adds a step; what could be redone is gone.
  * @param changes what it changed
  * @param documents whether what is known of documents is part of the step
  */
@@ -54,12 +51,10 @@ export function record(
     changes,
     say,
     documents,
-    act,
   }: {
     changes: Changes
     say: string
     documents?: boolean | undefined
-    act?: string | undefined
   },
 ): History {
   const forth: Changes = {
@@ -69,27 +64,22 @@ export function record(
   }
   for (const part of NOT_UNDONE) delete forth.parts[part]
   if (!documents) delete forth.objects.documents
-  const last = history.past.at(-1)
-  const same = act !== undefined && last?.act === act && history.future.length === 0
-  const back = asIn(before, forth)
-  const id = same ? last.id : history.count + 1
   const there = onOneSide(before, after)
-  const began = same ? (last.keys?.[0] ?? before.display) : before.display
-  const keys = began !== after.display && { keys: [began, after.display] as [string, string] }
   const step: Step = {
-    id,
+    id: history.count + 1,
     say,
-    forth: same ? over(last.forth, forth) : forth,
-    // What the act changed first is what it was before.
-    back: same ? over(back, last.back) : back,
-    from: same ? last.from : presenceIn(before),
+    forth,
+    back: asIn(before, forth),
+    from: presenceIn(before),
     to: presenceIn(after),
-    ...keys,
+    ...(before.display !== after.display && { keys: [before.display, after.display] }),
     ...(there && { there }),
-    ...(act !== undefined && { act }),
   }
-  const past = same ? history.past.slice(0, -1) : history.past.slice(1 - STEPS_KEPT)
-  return { past: [...past, step], future: [], count: Math.max(history.count, id) }
+  return {
+    past: [...history.past.slice(1 - STEPS_KEPT), step],
+    future: [],
+    count: history.count + 1,
+  }
 }
 
 /** What displays show that were added or removed; undefined where none was. */
@@ -100,16 +90,6 @@ function onOneSide(before: State, after: State): State['presence'] | undefined {
     ([id]) => Object.hasOwn(before.displays, id) !== Object.hasOwn(after.displays, id),
   )
   return one.length > 0 ? Object.fromEntries(one) : undefined
-}
-
-/** Changes with others over them. */
-function over(under: Changes, upper: Changes): Changes {
-  const objects = { ...under.objects }
-  for (const [part, given] of Object.entries(upper.objects) as [keyof typeof objects, object][])
-    objects[part] = { ...objects[part], ...given }
-  // Where the whole stack is told, who moved before is in it.
-  const moved = upper.moved ?? (upper.parts.stacking ? undefined : under.moved)
-  return { objects, parts: { ...under.parts, ...upper.parts }, ...(moved && { moved }) }
 }
 
 const presenceIn = ({ presence, display }: State): Presence =>

@@ -103,6 +103,11 @@ const FIXED: Bound[] = [
     command: 'window.toDisplay',
     args: { to },
   })),
+  ...DIRECTIONS.map((to) => ({
+    keys: `Alt+Shift+; Shift+${to[0]?.toUpperCase()}${to.slice(1)}`,
+    command: 'window.edge',
+    args: { to },
+  })),
   { keys: 'Alt+Shift+; Z', command: 'displays.arrange' },
   { keys: 'Alt+Shift+; Tab', command: 'display.focus', args: { to: 'next' } },
   { keys: 'Alt+Shift+; R', command: 'desktop.askName' },

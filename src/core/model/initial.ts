@@ -75,6 +75,7 @@ export function initialState(): State {
       fullScreen: false,
       inspector: false,
       gap: 8,
+      flip: 600,
       elsewhere: 'focus',
     },
   }

@@ -244,6 +244,8 @@ export interface Settings {
   fullScreen: boolean
   /** Whether the inspector follows the focused window. */
   inspector: boolean
+  /** Milliseconds a window is held against an edge before the next desktop comes; 0 for never. */
+  flip: number
   /** What going to a desktop does that another display shows. */
   elsewhere: 'focus' | 'swap' | 'here'
   /** Between placed windows and around them, in CSS pixels: 0 to 32. */

@@ -1,6 +1,6 @@
 import { initialState } from '@/core/model/initial'
 import { World } from '@/core/testing/world'
-import { CHOICES, named, settingsInWords } from './choices'
+import { CHOICES, KINDS, named, settingsInWords } from './choices'
 
 const { settings } = initialState()
 
@@ -17,12 +17,7 @@ test('every setting can be chosen, and choosing it makes it chosen', () => {
 })
 
 test('of one of several exactly one is chosen', () => {
-  for (const kind of [
-    'Cloth',
-    'Put desktops to rest after',
-    'Gap between placed windows',
-    'Going to a desktop on another display',
-  ] as const)
+  for (const kind of ['Cloth', ...KINDS] as const)
     expect(CHOICES.filter((one) => one.of === kind && one.chosen(settings))).toHaveLength(1)
 })
 

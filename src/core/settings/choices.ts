@@ -1,16 +1,21 @@
 import type { Settings } from '@/core/model/types'
 
+/** What has several choices of which one is chosen; each stands under its name. */
+export const KINDS = [
+  'Put desktops to rest after',
+  'Gap between placed windows',
+  'A window held at an edge goes on after',
+  'Going to a desktop on another display',
+] as const
+type Kind = 'Cloth' | (typeof KINDS)[number]
+
 /** Something that can be set, in words: on or off, or one of several. */
 export interface Choice {
   label: string
   /** Words it is found by besides its label. */
   words: string
   /** Choices of one of several stand together under this; those that are on or off have none. */
-  of?:
-    | 'Cloth'
-    | 'Put desktops to rest after'
-    | 'Gap between placed windows'
-    | 'Going to a desktop on another display'
+  of?: Kind
   chosen(settings: Settings): boolean
   /** What choosing it sets. */
   set(settings: Settings): Partial<Settings>
@@ -57,6 +62,14 @@ const elsewhere = (to: Settings['elsewhere'], label: string): Choice => ({
   set: () => ({ elsewhere: to }),
 })
 
+const flip = (time: number): Choice => ({
+  label: time ? `${time} milliseconds` : 'never',
+  words: 'edge drag flip hold push next desktop',
+  of: 'A window held at an edge goes on after',
+  chosen: (settings) => settings.flip === time,
+  set: () => ({ flip: time }),
+})
+
 /** All that can be set; the menu of the shelf and the line list it. */
 export const CHOICES: Choice[] = [
   flag('wrap', 'Wrap around at the ends', 'next previous go round'),
@@ -86,6 +99,7 @@ export const CHOICES: Choice[] = [
   cloth('night', 'Night cloth', 'dark theme'),
   ...[5, 30, 120, 0].map(rest),
   ...[0, 4, 8, 16, 24, 32].map(gap),
+  ...[400, 600, 1000, 0].map(flip),
   elsewhere('focus', 'moves the focus there'),
   elsewhere('swap', 'swaps the two'),
   elsewhere('here', 'brings it here'),

@@ -294,6 +294,20 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
       )
       .map(([id, at]) => ({ id, args: (state: State) => windowAt(state, at) })),
   },
+  fc
+    .tuple(
+      maybe,
+      fc.constantFrom('left', 'right', 'top', 'bottom'),
+      fc.integer({ min: -300, max: 300 }),
+    )
+    .map(([at, edge, by]) => ({
+      id: 'window.edge',
+      args: (state: State) => ({ ...windowAt(state, at), edge, by }),
+    })),
+  {
+    weight: 4,
+    arbitrary: direction.map((to) => ({ id: 'window.edge', args: () => ({ to }) })),
+  },
   fc.tuple(maybe, direction).map(([at, to]) => ({
     id: 'window.side',
     args: (state: State) => ({ ...windowAt(state, at), to }),

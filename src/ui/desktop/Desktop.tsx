@@ -3,14 +3,22 @@ import {
   type ReactNode,
   type RefObject,
   useEffect,
+  useLayoutEffect,
   useMemo,
   useRef,
   useState,
 } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
-import { DISPLAY_LEAST, type Hue, type WindowId } from '@/core/model/types'
+import {
+  DISPLAY_LEAST,
+  type DisplayId,
+  type Hue,
+  type State,
+  type WindowId,
+} from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
 import { closeLoft, dispatch, getState, useArrangement, useList, useShelf } from '@/store/shelf'
+import { Column } from '@/ui/displays/Column'
 import { openFiles } from '@/ui/documents/openFiles'
 import { Glance } from '@/ui/glance/Glance'
 import { Inspector } from '@/ui/inspector/Inspector'
@@ -23,7 +31,9 @@ import { Guarded } from '@/ui/parts/Guarded'
 import { Unstack } from '@/ui/unstack/Unstack'
 import { Showing, ShowingProvider, useGroup } from '@/ui/window/showing'
 import { WindowSlot } from '@/ui/window/WindowSlot'
+import { area, columnFor, hasOthers } from './area'
 import { EmptyHelp } from './EmptyHelp'
+import { Large } from './Large'
 import { useRest } from './rest'
 
 /** The focused display: the windows of the current desktop over its backdrop and sign. */
@@ -32,25 +42,32 @@ export function Desktop() {
   useEffect(() => showing.follow(), [showing])
   return (
     <FileDrop>
-      <Backdrop />
-      <EmptyHelp />
+      <Large>
+        <Backdrop />
+        <EmptyHelp />
+      </Large>
       <ShowingProvider value={showing}>
         <AllWindows />
       </ShowingProvider>
-      <Divider />
-      <Guarded name="The inspector" onFail={() => dispatch('shelf.inspector', {}, 'app')}>
-        <Inspector />
-      </Guarded>
-      <Guarded name="The pad">
-        <Pad />
-      </Guarded>
-      <Guarded name="Unstack">
-        <Unstack />
-      </Guarded>
-      <Guarded name="Looking into a desktop">
-        <Glance />
-      </Guarded>
-      <SmallMap />
+      <Column />
+      <Large>
+        <Divider />
+        <Guarded name="The pad">
+          <Pad />
+        </Guarded>
+      </Large>
+      <div className="large">
+        <Guarded name="The inspector" onFail={() => dispatch('shelf.inspector', {}, 'app')}>
+          <Inspector />
+        </Guarded>
+        <Guarded name="Unstack">
+          <Unstack />
+        </Guarded>
+        <Guarded name="Looking into a desktop">
+          <Glance />
+        </Guarded>
+        <SmallMap />
+      </div>
       <Followers />
     </FileDrop>
   )
@@ -65,14 +82,14 @@ function Followers() {
 
 /** The area itself; files dropped on it are opened. */
 function FileDrop({ children }: { children: ReactNode }) {
-  const area = useRef<HTMLElement>(null)
+  const main = useRef<HTMLElement>(null)
   const [dropping, setDropping] = useState(false)
-  useDisplaySize(area)
+  useDisplaySize(main)
   const takesFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files')
   return (
     <main
       id="desktop"
-      ref={area}
+      ref={main}
       tabIndex={-1}
       aria-labelledby={NAME}
       className="relative isolate overflow-clip outline-none"
@@ -222,22 +239,31 @@ function Arrival({ name, hue }: { name: string; hue: Hue }) {
   )
 }
 
-/** Tells the display how large it is. */
-function useDisplaySize(area: RefObject<HTMLElement | null>): void {
-  const display = useArrangement((state) => state.display)
-  useEffect(() => {
-    const element = area.current
+/** Tells the display that is this browser window how large it is. */
+function useDisplaySize(main: RefObject<HTMLElement | null>): void {
+  const several = useArrangement(hasOthers)
+  const display = useArrangement(ownDisplay)
+  useLayoutEffect(() => {
+    const element = main.current
     if (!element) return
     const measure = () => {
-      const width = Math.max(DISPLAY_LEAST.width, Math.round(element.clientWidth))
+      const column = columnFor(several)
+      document.documentElement.style.setProperty('--column', `${column}px`)
+      const width = Math.max(DISPLAY_LEAST.width, Math.round(element.clientWidth) - column)
       const height = Math.max(DISPLAY_LEAST.height, Math.round(element.clientHeight))
+      const room = area.getState()
+      if (room.width !== width || room.height !== height || room.column !== column)
+        area.setState({ width, height, column })
       const known = getState().displays[display]
-      if (known?.width !== width || known.height !== height)
+      if (known && (known.width !== width || known.height !== height || !known.measured))
         dispatch('display.resize', { display, width, height }, 'app')
     }
     measure()
     const observer = new ResizeObserver(measure)
     observer.observe(element)
     return () => observer.disconnect()
-  }, [area, display])
+  }, [main, display, several])
 }
+
+/** The display that is this browser window: the one that was there first. */
+const ownDisplay = (state: State): DisplayId => (state.displays.near ? 'near' : state.display)

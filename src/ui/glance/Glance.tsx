@@ -1,8 +1,10 @@
 import { useEffect, useLayoutEffect, useRef } from 'react'
 import { hear } from '@/core/keys/bindings'
+import { standsOn } from '@/core/model/displays'
 import { desktop, shownFrame, stack, summary } from '@/core/model/selectors'
-import type { DesktopId } from '@/core/model/types'
+import type { DesktopId, DisplayId, State } from '@/core/model/types'
 import { closeView, dispatch, getState, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { useArea } from '@/ui/desktop/area'
 import { strokeOf } from '@/ui/keys/stroke'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
@@ -20,20 +22,23 @@ export function Glance() {
 function Frame({ id }: { id: DesktopId }) {
   const state = useArrangement((now) => now)
   const { name, hue, letter, backdrop } = desktop(state, id)
-  const display = state.displays[state.display]
+  const area = useArea()
+  const on = displayOf(state, id)
   const place = useRef<HTMLDivElement>(null)
-  const { width, height } = display ?? { width: 800, height: 600 }
-  const scale = Math.min((width - 2 * INSET) / width, (height - ABOVE - INSET) / height)
-  const left = (width - width * scale) / 2
+  const { width, height } = state.displays[on] ?? area
+  const scale = Math.min((area.width - 2 * INSET) / width, (area.height - ABOVE - INSET) / height)
+  const left = (area.width - width * scale) / 2
   useLayoutEffect(() => {
-    const seen = stack(state, id).filter(({ minimised }) => !minimised)
+    const seen = stack(state, id).filter(
+      (window) => !window.minimised && standsOn(state, window) === on,
+    )
     const places = seen.map((window, at) => {
       const { x, y, ...size } = shownFrame(state, window)
       const corner = { x: left + x * scale, y: ABOVE + y * scale }
       return [window.id, { ...corner, ...size, scale, z: 2 + seen.length - at }] as const
     })
     shelf.setState({ places: Object.fromEntries(places) })
-  }, [state, id, scale, left])
+  }, [state, id, on, scale, left])
   useLayoutEffect(() => {
     place.current?.focus()
     return () => shelf.setState({ places: null })
@@ -69,6 +74,17 @@ function Frame({ id }: { id: DesktopId }) {
       </div>
     </>
   )
+}
+
+/** The display a desktop is looked at as: the one most of its windows are on. */
+function displayOf(state: State, id: DesktopId): DisplayId {
+  const counts = new Map<DisplayId, number>()
+  for (const window of stack(state, id)) {
+    const on = standsOn(state, window)
+    counts.set(on, (counts.get(on) ?? 0) + 1)
+  }
+  const [most] = [...counts].toSorted(([, a], [, b]) => b - a)
+  return most?.[0] ?? state.display
 }
 
 /** Enter stays, letting Alt go or Escape returns, another place looks there; all else is dropped. */

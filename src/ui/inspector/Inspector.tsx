@@ -4,6 +4,7 @@ import { spanInWords } from '@/core/geometry/pad'
 import { causeInWords } from '@/core/homes/explain'
 import type { JournalEvent } from '@/core/journal/events'
 import { eventInWords } from '@/core/journal/words'
+import { standsOn } from '@/core/model/displays'
 import { currentId, focusedWindow, shownFrame, stack, title } from '@/core/model/selectors'
 import { EVERY, type State, type Window } from '@/core/model/types'
 import { useToday } from '@/store/journal'
@@ -53,7 +54,7 @@ function About({ state, window }: { state: State; window: Window }) {
     <>
       <dl className="grid grid-cols-[64px_1fr] gap-y-0.5">
         <Fact name="on">{name(window.desktop)}</Fact>
-        <Fact name="display">{state.displays[window.display]?.name}</Fact>
+        <Fact name="display">{state.displays[standsOn(state, window)]?.name}</Fact>
         <Fact name="frame">
           {width} × {height} at {x}, {y}
         </Fact>
@@ -101,7 +102,7 @@ const repeated = (event: JournalEvent, next: JournalEvent | undefined) =>
 /** It stands in the corner that the focused window leaves free, at the right when both are. */
 function side(state: State, window: Window | undefined): string {
   if (!window) return 'right-3'
-  const area = state.displays[window.display]?.width ?? 0
+  const area = state.displays[standsOn(state, window)]?.width ?? 0
   const { x, width } = shownFrame(state, window)
   const right = Math.max(0, x + width - (area - WIDTH - 12))
   const left = Math.max(0, WIDTH + 12 - x)

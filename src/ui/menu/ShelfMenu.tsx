@@ -1,7 +1,7 @@
 import { Check } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import type { Settings } from '@/core/model/types'
-import { CHOICES, type Choice as Setting } from '@/core/settings/choices'
+import { CHOICES, KINDS, type Choice as Setting } from '@/core/settings/choices'
 import { dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { giveBack } from '@/ui/parts/focus'
@@ -41,6 +41,7 @@ export function ShelfMenu({ name }: { name: string }) {
         <MenuSeam />
         <CommandItem command="home.askPutRight" />
         <CommandItem command="home.list" />
+        <CommandItem command="displays.arrange" />
         <MenuSeam />
         <CommandItem command="app.askAdd" />
         <CommandItem command="sessions.open" />
@@ -51,12 +52,11 @@ export function ShelfMenu({ name }: { name: string }) {
         <CommandItem command="documents.clearUp" />
         <MenuSeam />
         <Choices of={undefined} settings={settings} />
-        <SubMenu label="Put desktops to rest after">
-          <Choices of="Put desktops to rest after" settings={settings} />
-        </SubMenu>
-        <SubMenu label="Gap between placed windows">
-          <Choices of="Gap between placed windows" settings={settings} />
-        </SubMenu>
+        {KINDS.map((kind) => (
+          <SubMenu key={kind} label={kind}>
+            <Choices of={kind} settings={settings} />
+          </SubMenu>
+        ))}
         <SubMenu label="Desktops in a row">
           {[1, 2, 3, 4, 5, 6, 7, 8, 9].map((count) => (
             <CommandItem

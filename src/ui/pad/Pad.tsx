@@ -1,40 +1,40 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { beside } from '@/core/geometry/beside'
 import { PAD, type PadStroke, type PadTarget, padStroke } from '@/core/geometry/pad'
-import { connected, standsOn } from '@/core/model/displays'
+import { connected, frameOf, standsOn } from '@/core/model/displays'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
 import type { Rect, WindowId } from '@/core/model/types'
 import { closeView, dispatch, getState, useArrangement, useShelf } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 
-/** The card's size, in CSS pixels; its style has the same. */
-const CARD = { width: 192, height: 288 }
+/** The card's size, in CSS pixels: the cells, and a line for each of what else the keys do. */
+const sizeFor = (lines: number) => ({ width: 200, height: 164 + 23 * lines })
 
 /** A card of nine cells beside a window; on the desktop only the seam of where it would go. */
 export function Pad() {
   const id = useShelf(({ view }) => (view?.view === 'pad' ? view.window : null))
-  return id ? <Card key={id} id={id} /> : null
+  // On another display, or one that changes size, it is begun anew.
+  const over = useArrangement((state) => {
+    const window = id ? state.windows[id] : undefined
+    const area = window && state.displays[standsOn(state, window)]
+    return area ? `${id} ${area.id} ${area.width} ${area.height}` : null
+  })
+  return id && over ? <Card key={over} id={id} /> : null
 }
 
 function Card({ id }: { id: WindowId }) {
   const window = useArrangement((state) => windowOf(state, id))
-  const area = useArrangement((state) => state.displays[window.display])
+  const area = useArrangement((state) => state.displays[standsOn(state, window)])
   const gap = useArrangement((state) => state.settings.gap)
-  const stands = useArrangement((state) => shownFrame(state, window).x)
   const several = useArrangement((state) => connected(state).length > 1)
 
-  const [target, setTarget] = useState<PadTarget>({
-    frame: window.frame,
+  const [target, setTarget] = useState<PadTarget>(() => ({
+    frame: frameOf(getState(), window),
     span: window.placed,
     first: null,
-  })
-  const card = useRef<HTMLDivElement>(null)
-  // Another display, another size: what was meant is placed anew.
-  useEffect(() => {
-    const { frame, placed } = windowOf(getState(), id)
-    setTarget({ frame, span: placed, first: null })
-    card.current?.focus()
-  }, [id, area?.width, area?.height, window.display])
+  }))
+  const element = useRef<HTMLDivElement>(null)
+  useEffect(() => element.current?.focus(), [])
   if (!area) return null
   const over = { area, limits: window.limits, gap }
   const heard = (stroke: PadStroke) => {
@@ -54,17 +54,19 @@ function Card({ id }: { id: WindowId }) {
   }
   const cell = (letter: string) =>
     heard(padStroke(target, { key: letter, code: '', shift: false }, over))
-  const { x, y } = beside({ ...shownFrame(getState(), window), x: stands }, CARD, area)
+  const hints = several ? [...HINTS.slice(0, -2), NEXT_DISPLAY, ...HINTS.slice(-2)] : HINTS
+  const card = sizeFor(hints.length)
+  const { x, y } = beside(shownFrame(getState(), window), card, area)
   return (
     <>
       <Seam frame={target.frame} />
       <div
-        ref={card}
+        ref={element}
         role="dialog"
         aria-label="Pad"
         tabIndex={-1}
         className="pad-card"
-        style={{ left: x, top: y, ...CARD }}
+        style={{ left: x, top: y, ...card }}
         onKeyDown={keys}
         onBlur={(event) => event.currentTarget.contains(event.relatedTarget) || keep(id, target)}
       >
@@ -87,7 +89,7 @@ function Card({ id }: { id: WindowId }) {
           {target.first === null ? 'One cell, or two' : 'To which cell? Enter keeps'}
         </p>
         <dl className="pad-keys">
-          {(several ? [NEXT_DISPLAY, ...HINTS] : HINTS).map(([keys, says]) => (
+          {hints.map(([keys, says]) => (
             <div key={says} className="contents">
               <dt>
                 <Keys keys={keys} />
@@ -131,9 +133,11 @@ const Seam = ({ frame: { x, y, width, height } }: { frame: Rect }) => (
 
 /** One step of undo, or none where nothing would change. */
 function keep(id: WindowId, { frame, span }: PadTarget): void {
-  const { frame: now, maximised } = windowOf(getState(), id)
-  if (span) dispatch('window.place', { window: id, ...span }, 'key')
-  else if (maximised || !sameFrame(frame, now))
+  const window = windowOf(getState(), id)
+  const now = frameOf(getState(), window)
+  if (span && (window.maximised || !sameFrame(frame, now) || !window.placed))
+    dispatch('window.place', { window: id, ...span }, 'key')
+  else if (!span && (window.maximised || !sameFrame(frame, now)))
     dispatch('window.resize', { window: id, ...frame }, 'key')
   closeView()
 }

@@ -2,8 +2,9 @@ import { useSortable } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Ellipsis } from 'lucide-react'
 import { type KeyboardEvent, memo } from 'react'
+import { displayShowing } from '@/core/model/displays'
 import { currentId, desktop, lastId, summary } from '@/core/model/selectors'
-import type { DesktopId } from '@/core/model/types'
+import type { DesktopId, State } from '@/core/model/types'
 import { dispatch, openMenu, openMenuBelow, useArrangement, useShelf } from '@/store/shelf'
 import { isByKey } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
@@ -22,6 +23,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
   const naming = useShelf(
     ({ view, loft }) => !loft && view?.view === 'rename' && view.desktop === id,
   )
+  const elsewhere = useArrangement((state) => shownBeside(state, id))
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id })
   const keys = (event: KeyboardEvent) => {
     // Letters typed after a push are not meant for the row.
@@ -69,7 +71,13 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
               dir="auto"
               data-row-name=""
               aria-current={here ? 'true' : undefined}
-              aria-label={last ? `${spoken}, the one before this` : spoken}
+              aria-label={[
+                spoken,
+                elsewhere && `shown on ${elsewhere}`,
+                last && 'the one before this',
+              ]
+                .filter(Boolean)
+                .join(', ')}
               className={`min-w-0 flex-1 truncate text-left font-display font-semibold text-[14.5px] outline-none focus-visible:underline focus-visible:decoration-2 focus-visible:underline-offset-4 ${here ? '' : 'opacity-85'}`}
               onClick={() => go(id, here)}
               onDoubleClick={() => dispatch('desktop.askName', { desktop: id })}
@@ -79,6 +87,11 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
             </button>
           )}
           {kind === 'open' ? null : <span className="text-[11px] text-soft">{kind}</span>}
+          {elsewhere ? (
+            <span className="max-w-16 shrink-0 truncate border border-edge px-1 text-[11px] text-soft leading-4">
+              {elsewhere}
+            </span>
+          ) : null}
           {last ? (
             <span
               aria-hidden
@@ -106,6 +119,12 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
     </li>
   )
 })
+
+/** The name of another display that shows a desktop, where each shows its own. */
+function shownBeside(state: State, id: DesktopId): string | undefined {
+  const showing = state.apart ? displayShowing(state, id) : undefined
+  return showing && showing !== state.display ? state.displays[showing]?.name : undefined
+}
 
 function go(id: DesktopId, here: boolean): void {
   if (!here) dispatch('desktop.go', { to: id })

@@ -3,6 +3,7 @@ import { appOf } from '@/apps/list'
 import { type Direction, nearest } from '@/core/geometry/direction'
 import type { Place } from '@/core/geometry/shelves'
 import { hints, readingOrder, UNSTACK_GAP, unstack } from '@/core/geometry/unstack'
+import { standsOn } from '@/core/model/displays'
 import {
   currentId,
   focusedWindow,
@@ -12,8 +13,9 @@ import {
   stack,
   title,
 } from '@/core/model/selectors'
-import type { State, Window } from '@/core/model/types'
+import type { Size, State, Window } from '@/core/model/types'
 import { closeView, dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { useArea } from '@/ui/desktop/area'
 import { Kite } from '@/ui/parts/Kite'
 
 /** Windows side by side, none covering another, each with a letter to pick it by. */
@@ -43,7 +45,8 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   const [typed, setTyped] = useState('')
   const place = useRef<HTMLDivElement>(null)
   const windows = useMemo(() => inOrder(state, app, of), [state, app, of])
-  const places = useMemo(() => layOut(state, windows), [state, windows])
+  const area = useArea()
+  const places = useMemo(() => layOut(state, windows, area), [state, windows, area])
   const letters = hints(windows.length)
   const current = windows.find(({ id }) => id === chosen) ?? windows[0]
   useLayoutEffect(() => shelf.setState({ places }), [places])
@@ -137,7 +140,9 @@ const rectOf = ({ x, y, width, height, scale }: Place = NOWHERE) => ({
 function inOrder(state: State, app: string | undefined, of: string | undefined): Window[] {
   const here = of
     ? stack(state, of)
-    : stack(state, currentId(state)).filter((window) => isShown(state, window))
+    : stack(state, currentId(state)).filter(
+        (window) => isShown(state, window) && standsOn(state, window) === state.display,
+      )
   const meant = app ? Object.values(state.windows).filter((window) => window.app === app) : here
   const order = readingOrder(meant.map((window) => shownFrame(state, window)))
   const read = order.flatMap((at) => meant[at] ?? [])
@@ -148,8 +153,7 @@ function inOrder(state: State, app: string | undefined, of: string | undefined):
 }
 
 /** Minimised windows stand in a row of their own, below. */
-function layOut(state: State, windows: Window[]): Record<string, Place> {
-  const display = state.displays[state.display] ?? { width: 800, height: 600 }
+function layOut(state: State, windows: Window[], display: Size): Record<string, Place> {
   const upper = windows.filter(({ minimised }) => !minimised)
   const lower = windows.filter(({ minimised }) => minimised)
   const low = lower.length ? LOW : 0

@@ -51,7 +51,7 @@ const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
   const facts = useFacts(id)
   useEffect(() => restoreScroll(id), [id])
   const { app, document, desktop, display, name, unsaved, away, full, place } = facts
-  const { x, y, width, height } = facts
+  const { x, y, width, height, still, clip } = facts
   if (!document) return null
   return (
     <section
@@ -62,8 +62,8 @@ const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
       data-display={display}
       aria-label={name}
       className="win"
-      inert={!!place}
-      style={place ? standing(place, x, y) : { left: x, top: y, width, height }}
+      inert={still}
+      style={place ? standing(place, x, y, clip) : { left: x, top: y, width, height }}
       onPointerDownCapture={() => raise(id)}
       onFocusCapture={(event) => {
         rememberElement(id, event.target)
@@ -96,6 +96,7 @@ const standing = (
   { x, y, width, height, scale }: Place,
   left: number,
   top: number,
+  clip: string,
 ): CSSProperties => ({
   left,
   top,
@@ -103,6 +104,7 @@ const standing = (
   height,
   transform: `translate(${x - left}px, ${y - top}px) scale(${scale})`,
   transformOrigin: '0 0',
+  ...(clip && { clipPath: clip }),
 })
 
 /** A push anywhere in a window puts it on top with the focus; nothing happens when it is there. */

@@ -2,10 +2,12 @@ import { createContext, useCallback, useContext, useEffect, useSyncExternalStore
 import type { Place } from '@/core/geometry/shelves'
 import { momentOf } from '@/core/homes/matching'
 import { misplaced } from '@/core/homes/putRight'
+import { standsOn } from '@/core/model/displays'
 import { currentId, desktop, focusId, isVisible, shownFrame } from '@/core/model/selectors'
 import type { Hue, Rect, State, Window, WindowId } from '@/core/model/types'
 import { sameValues } from '@/store/same'
 import { shelf } from '@/store/shelf'
+import { area, largeId, surfaces } from '@/ui/desktop/area'
 
 type Shelf = ReturnType<typeof shelf.getState>
 
@@ -49,7 +51,12 @@ export class Showing {
   /** Follows the shelf. @returns how to stop */
   follow(): () => void {
     this.look(shelf.getState())
-    return shelf.subscribe((now) => this.look(now))
+    const offShelf = shelf.subscribe((now) => this.look(now))
+    const offArea = area.subscribe(() => this.look(shelf.getState(), true))
+    return () => {
+      offShelf()
+      offArea()
+    }
   }
 
   subscribe(id: WindowId, listener: () => void): () => void {
@@ -126,12 +133,14 @@ export class Showing {
     return made
   }
 
-  private look(now: Shelf): void {
+  private look(now: Shelf, moved = false): void {
     const { last } = this
     this.last = now
     if (
+      !moved &&
       last?.session.state === now.session.state &&
       last.places === now.places &&
+      last.loft === now.loft &&
       last.resting === now.resting
     )
       return
@@ -178,10 +187,37 @@ const tell = ({ listeners }: Shown) => {
 }
 
 /** Whether a window is drawn: as a miniature while windows are laid out to be seen, else in its place. */
-function isShown({ session: { state }, places }: Shelf, id: WindowId): boolean {
+function isShown({ session: { state }, places, loft }: Shelf, id: WindowId): boolean {
   const window = state.windows[id]
   if (!window) return false
-  return places ? Object.hasOwn(places, id) : isVisible(state, window)
+  if (places && Object.hasOwn(places, id)) return true
+  if (!isVisible(state, window)) return false
+  const on = standsOn(state, window)
+  // What is laid out takes the large area; the column stays, but in the loft.
+  return on === largeId(state) ? !places : !loft && on in surfaces(state)
+}
+
+/** Above the column, and all that stands below it. */
+const ABOVE_COLUMN = 1_000_001
+
+/** Where a window of a display is drawn that is not as large as it is. */
+function miniature(state: State, window: Window): Place | undefined {
+  const on = standsOn(state, window)
+  const surface = surfaces(state)[on]
+  if (!surface || (surface.scale === 1 && surface.x === 0 && surface.y === 0)) return undefined
+  const { x, y, width, height } = shownFrame(state, window)
+  const { scale } = surface
+  return { x: surface.x + x * scale, y: surface.y + y * scale, width, height, scale }
+}
+
+/** What of a window lies beyond the edges of its display: on a miniature it is not drawn. */
+function beyond(state: State, window: Window): string {
+  const display = state.displays[standsOn(state, window)]
+  if (!display) return ''
+  const { x, y, width, height } = shownFrame(state, window)
+  const over = [-y, x + width - display.width, y + height - display.height, -x]
+  if (over.every((length) => length <= 0)) return ''
+  return `inset(${over.map((length) => `${length > 0 ? length : -20}px`).join(' ')})`
 }
 
 const isResting = ({ session: { state }, resting }: Shelf, id: WindowId): boolean =>
@@ -200,10 +236,12 @@ interface Marks {
 
 function marksOf({ session: { state }, places }: Shelf, id: WindowId): Marks {
   const focused = focusId(state) === id
+  const window = state.windows[id]
+  const lift = window && standsOn(state, window) !== largeId(state) ? ABOVE_COLUMN : 0
   return {
     focused,
     hue: focused ? desktop(state, currentId(state)).hue : null,
-    z: places ? (places[id]?.z ?? 1) : state.stacking.indexOf(id) + 1,
+    z: places?.[id] ? (places[id].z ?? 1) : state.stacking.indexOf(id) + 1 + lift,
   }
 }
 
@@ -218,12 +256,17 @@ function mark({ slot, marks: { focused, hue, z } }: Shown): void {
 function factsOf({ session: { state }, places }: Shelf, id: WindowId) {
   const window: Window | undefined = state.windows[id]
   const document = state.documents[window?.document ?? '']
-  const place: Place | undefined = places?.[id]
+  const laid: Place | undefined = places?.[id]
+  const place = laid ?? (window && miniature(state, window))
   return {
+    /** Nothing can be done in it as it is drawn. */
+    still: !!laid || (!!window && standsOn(state, window) !== largeId(state)),
+    clip: place && !laid && window ? beyond(state, window) : '',
+
     app: window?.app ?? '',
     document: window?.document ?? '',
     desktop: window?.desktop ?? '',
-    display: window?.display ?? '',
+    display: window ? standsOn(state, window) : '',
     name: document?.title ?? '',
     unsaved: document?.unsaved ?? false,
     away: !!window && misplaced(state, window, momentOf(Date.now())) !== null,

@@ -1,92 +1,238 @@
 import { useDrag } from '@use-gesture/react'
-import { currentId, shownFrame, window as windowOf } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
+import { spanOf } from '@/core/geometry/pad'
+import { nineCells, overlap } from '@/core/geometry/rect'
+import { snap } from '@/core/geometry/snapping'
+import type { Surface } from '@/core/geometry/surfaces'
+import { standsOn } from '@/core/model/displays'
+import { currentId, isVisible, shownFrame, window as windowOf } from '@/core/model/selectors'
+import type { Display, Point, Rect, WindowId } from '@/core/model/types'
 import { dispatch, getState } from '@/store/shelf'
+import { area, largeId, surfaces } from '@/ui/desktop/area'
 import { windowElement } from '@/ui/parts/focus'
 import { Hold, markRow, rowAt } from '@/ui/rack/dropping'
+import { Flip } from './flip'
+import { clearGuides, showCells, showGuides } from './guides'
 import { onEscape, showInHand } from './inHand'
-import { useShowing } from './showing'
+import { type Showing, useShowing } from './showing'
 
 /**
  * Dragging a window by its hem. The drag moves the element itself and runs one command when it
- * ends: a move on the desktop, a send on a row of the rack. Held over a row, that desktop opens
- * with the window in hand. Escape puts it back.
+ * ends: a move on the desktop, a send on a row of the rack or on another display. Held over a row,
+ * or against an edge, another desktop opens with the window in hand. Edges attract edges, but with
+ * Alt; with Shift it is dropped into one of nine cells. Escape puts it back.
  */
 export function useMoving(id: WindowId) {
   const showing = useShowing()
   return useDrag(
-    ({ first, last, initial, xy: [x, y], canceled, cancel, memo }) => {
+    ({ first, last, initial, xy: [x, y], canceled, cancel, memo, event }) => {
       const element = windowElement(id)
       if (!element) return
       // Not the gesture's own movement, which leaves out the pixels before it was sure of a drag.
       const [mx, my] = [x - initial[0], y - initial[1]]
-      if (first) {
-        // In hand it stays visible, whatever desktop opens meanwhile.
-        showing.hold(id)
-        return grasp(element, cancel)
-      }
-      const grip = memo as Grip | undefined
-      if (!grip) return
-      const row = x < grip.areaLeft ? rowAt(x, y) : null
+      if (first) return new InHand(id, element, showing, cancel)
+      const hand = memo as InHand | undefined
+      if (!hand) return
       if (!last) {
-        element.style.translate = `${mx}px ${my}px`
-        markRow(row)
-        grip.hold.over(row?.dataset.desktopRow)
-        showInHand(row ? grip.title : null, x, y)
-        return grip
+        hand.move({ x, y }, { x: mx, y: my }, event as PointerEvent)
+        return hand
       }
-      grip.release()
-      showing.hold(null)
-      element.style.translate = ''
-      if (!canceled) drop(id, row?.dataset.desktopRow, mx, my, x)
-      else if (currentId(getState()) !== grip.from) dispatch('desktop.go', { to: grip.from })
+      hand.letGo()
+      if (canceled) hand.putBack()
+      else hand.drop({ x, y }, { x: mx, y: my })
     },
     { threshold: 3, pointer: { keys: false }, eventOptions: { passive: false } },
   )
 }
 
-interface Grip {
-  title: string
-  from: string
-  hold: Hold
-  /** Where the desktop begins: only left of it can there be rows. */
-  areaLeft: number
-  release(): void
-}
+/** A window while it is dragged. */
+class InHand {
+  private from = currentId(getState())
+  private title: string
+  private hold = new Hold((desktop) => dispatch('desktop.go', { to: desktop }))
+  private flip: Flip
+  /** The desktop on the page; only left of it can there be rows. */
+  private main: DOMRect
+  private large: Surface
+  private display: Display | undefined
+  private frame: Rect
+  /** The frames beside it, and the desktop they are on. */
+  private others: { on: string; frames: Rect[] } = { on: '', frames: [] }
+  private cells: Rect[]
+  private gap: number
+  /** Where it would be if it was let go now. */
+  private at: Point
+  private cell = -1
+  /** It is let go already: sent over an edge. */
+  private over = false
+  private stop: () => void
 
-function grasp(element: HTMLElement, cancel: () => void): Grip {
-  const state = getState()
-  const hold = new Hold((desktop) => dispatch('desktop.go', { to: desktop }))
-  const stop = onEscape(cancel)
-  return {
-    title: element.getAttribute('aria-label') ?? '',
-    from: currentId(state),
-    hold,
-    areaLeft: document.getElementById('desktop')?.getBoundingClientRect().left ?? 0,
-    release: () => {
-      stop()
-      hold.over(undefined)
-      markRow(null)
-      showInHand(null, 0, 0)
-    },
+  constructor(
+    private id: WindowId,
+    private element: HTMLElement,
+    private showing: Showing,
+    cancel: () => void,
+  ) {
+    const state = getState()
+    const window = windowOf(state, id)
+    // In hand it stays visible, whatever desktop opens meanwhile.
+    showing.hold(id)
+    this.title = element.getAttribute('aria-label') ?? ''
+    this.main = document.getElementById('desktop')?.getBoundingClientRect() ?? new DOMRect()
+    this.large = surfaces(state)[largeId(state)] ?? { x: 0, y: 0, scale: 1 }
+    this.display = state.displays[largeId(state)]
+    this.frame = shownFrame(state, window)
+    this.at = this.frame
+    this.gap = state.settings.gap
+    this.cells = this.display ? nineCells(this.display, this.gap) : []
+    this.flip = new Flip((to) => {
+      this.over = true
+      cancel()
+      dispatch('window.toDisplay', { window: id, to })
+    })
+    this.stop = onEscape(cancel)
+  }
+
+  move(pointer: Point, by: Point, { altKey, shiftKey }: PointerEvent): void {
+    const { x, y } = pointer
+    const { scale } = this.large
+    const row = x < this.main.left ? rowAt(x, y) : null
+    const mini = row ? null : miniatureAt(x, y)
+    const free = { ...this.frame, x: this.frame.x + by.x / scale, y: this.frame.y + by.y / scale }
+    const snaps = !altKey && !row && !mini && this.display
+    const snapped = snaps ? snap(free, this.beside(), this.display as Display, this.gap) : null
+    this.at = { x: snapped?.x ?? free.x, y: snapped?.y ?? free.y }
+    const [dx, dy] = [(this.at.x - this.frame.x) * scale, (this.at.y - this.frame.y) * scale]
+    this.element.style.translate = `${dx}px ${dy}px`
+    this.cell = shiftKey && !row && !mini ? this.cellAt(pointer) : -1
+    const guides = this.cell < 0 ? snapped : null
+    showGuides(this.drawn(guides?.guideX), this.drawn(guides?.guideY), this.area())
+    showCells(this.cell < 0 ? [] : this.cells.map((cell) => this.onPage(cell)), this.cell)
+    this.flip.over(x - this.main.left, y - this.main.top, { ...area.getState(), x: 0, y: 0 })
+    markRow(row)
+    this.hold.over(row?.dataset.desktopRow)
+    markMiniature(mini)
+    showInHand(row || mini ? this.title : null, x, y)
+  }
+
+  /** What its edges can go to, on the desktop that is open now. */
+  private beside(): Rect[] {
+    const state = getState()
+    const on = currentId(state)
+    if (this.others.on !== on)
+      this.others = {
+        on,
+        frames: Object.values(state.windows)
+          .filter((one) => one.id !== this.id && isVisible(state, one))
+          .filter((one) => standsOn(state, one) === largeId(state))
+          .map((one) => shownFrame(state, one)),
+      }
+    return this.others.frames
+  }
+
+  letGo(): void {
+    this.stop()
+    this.flip.stop()
+    this.hold.over(undefined)
+    markRow(null)
+    markMiniature(null)
+    clearGuides()
+    showInHand(null, 0, 0)
+    this.showing.hold(null)
+    this.element.style.translate = ''
+  }
+
+  /** Where the drag began, desktop and all. */
+  putBack(): void {
+    if (!this.over && currentId(getState()) !== this.from) dispatch('desktop.go', { to: this.from })
+  }
+
+  drop({ x, y }: Point, by: Point): void {
+    const { id } = this
+    const state = getState()
+    const window = windowOf(state, id)
+    const here = currentId(state)
+    const row = x < this.main.left ? rowAt(x, y)?.dataset.desktopRow : undefined
+    const mini = row ? null : miniatureAt(x, y)
+    if (row) {
+      if (row === window.desktop) return
+      dispatch(row === here ? 'window.carry' : 'window.send', { window: id, to: row })
+    } else if (mini) this.dropOn(mini, x, y)
+    else if (this.cell >= 0 && this.isHere(here))
+      dispatch('window.place', { window: id, ...spanOf(this.cell, this.cell) })
+    else {
+      // A maximised window comes off the edge at its own size, under the pointer.
+      const left = window.maximised
+        ? (x - this.main.left - this.large.x) / this.large.scale - window.frame.width / 2
+        : this.at.x
+      const at = { x: Math.round(left), y: Math.round(this.at.y) }
+      if (by.x === 0 && by.y === 0) return
+      if (this.isHere(here)) dispatch('window.move', { window: id, ...at })
+      else dispatch('window.carry', { window: id, to: here, at })
+    }
+  }
+
+  private isHere(here: string): boolean {
+    const { desktop } = windowOf(getState(), this.id)
+    return desktop === here || desktop === 'every'
+  }
+
+  /** Onto another display, where it is dropped on its miniature. */
+  private dropOn(display: string, x: number, y: number): void {
+    const surface = surfaces(getState())[display]
+    if (!surface) return
+    const at = {
+      x: Math.round((x - this.main.left - surface.x) / surface.scale - this.frame.width / 2),
+      y: Math.round((y - this.main.top - surface.y) / surface.scale),
+    }
+    dispatch('window.toDisplay', { window: this.id, to: display, at })
+  }
+
+  /** The cell under the pointer, or the nearest. */
+  private cellAt({ x, y }: Point): number {
+    const { scale } = this.large
+    const [px, py] = [
+      (x - this.main.left - this.large.x) / scale,
+      (y - this.main.top - this.large.y) / scale,
+    ]
+    const point = {
+      x: px - this.gap,
+      y: py - this.gap,
+      width: 2 * this.gap + 2,
+      height: 2 * this.gap + 2,
+    }
+    const covered = this.cells.map((cell) => overlap(cell, point))
+    const most = Math.max(...covered)
+    return most > 0 ? covered.indexOf(most) : -1
+  }
+
+  private drawn = (line: number | null | undefined): number | null =>
+    line === null || line === undefined ? null : line * this.large.scale
+
+  private area = (): Rect =>
+    this.onPage({ x: 0, y: 0, width: this.display?.width ?? 0, height: this.display?.height ?? 0 })
+
+  private onPage({ x, y, width, height }: Rect): Rect {
+    const { scale } = this.large
+    return {
+      x: this.large.x + x * scale,
+      y: this.large.y + y * scale,
+      width: width * scale,
+      height: height * scale,
+    }
   }
 }
 
-function drop(id: WindowId, row: string | undefined, mx: number, my: number, x: number): void {
-  const state = getState()
-  const window = windowOf(state, id)
-  const here = currentId(state)
-  if (row) {
-    if (row === window.desktop) return
-    dispatch(row === here ? 'window.carry' : 'window.send', { window: id, to: row })
-    return
+/** The display whose miniature is at a point of the page. */
+function miniatureAt(x: number, y: number): string | null {
+  for (const element of document.elementsFromPoint(x, y))
+    if (element instanceof HTMLElement && element.dataset.displayTarget)
+      return element.dataset.displayTarget
+  return null
+}
+
+function markMiniature(display: string | null): void {
+  for (const element of document.querySelectorAll<HTMLElement>('[data-display-target]')) {
+    if (element.dataset.displayTarget === display) element.dataset.drop = 'true'
+    else delete element.dataset.drop
   }
-  const shown = shownFrame(state, window)
-  const area = document.getElementById('desktop')?.getBoundingClientRect()
-  // A maximised window comes off the edge at its own size, under the pointer.
-  const left = window.maximised ? x - (area?.left ?? 0) - window.frame.width / 2 : shown.x + mx
-  const at = { x: Math.round(left), y: Math.round(shown.y + my) }
-  if (window.desktop === here || window.desktop === 'every')
-    dispatch('window.move', { window: id, ...at })
-  else dispatch('window.carry', { window: id, to: here, at })
 }

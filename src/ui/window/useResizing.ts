@@ -1,8 +1,12 @@
 import { useDrag } from '@use-gesture/react'
+import { spansAfter } from '@/core/commands/edges'
+import { refused } from '@/core/commands/places'
+import type { Edge } from '@/core/geometry/edges'
 import { limited } from '@/core/geometry/rect'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
 import { HEM, type Rect, type WindowId } from '@/core/model/types'
 import { dispatch, getState } from '@/store/shelf'
+import { largeScale } from '@/ui/desktop/area'
 import { windowElement } from '@/ui/parts/focus'
 import { onEscape } from './inHand'
 
@@ -16,18 +20,32 @@ export function useResizing(id: WindowId) {
       const element = windowElement(id)
       if (!element) return
       const stop = first ? onEscape(cancel) : (memo as (() => void) | undefined)
-      const frame = resized(id, grip as Grip, mx, my)
+      const scale = largeScale()
+      const [dx, dy] = [mx / scale, my / scale]
+      const frame = resized(id, grip as Grip, dx, dy)
       const { style } = element
       if (last) {
         stop?.()
         const before = shownFrame(getState(), windowOf(getState(), id))
         set(style, before)
-        if (!canceled && (mx !== 0 || my !== 0)) dispatch('window.resize', { window: id, ...frame })
+        if (!canceled && (mx !== 0 || my !== 0)) end(id, grip as Grip, dx, dy, frame)
       } else set(style, frame)
       return stop
     },
     { pointer: { keys: false }, eventOptions: { passive: false } },
   )
+}
+
+const EDGE: Partial<Record<Grip, Edge>> = { n: 'top', e: 'right', s: 'bottom', w: 'left' }
+
+/** The edge that placed windows share moves for both. */
+function end(id: WindowId, grip: Grip, dx: number, dy: number, frame: Rect): void {
+  const edge = EDGE[grip]
+  const by = Math.round(grip === 'e' || grip === 'w' ? dx : dy)
+  const given = { window: id, edge, by }
+  const window = windowOf(getState(), id)
+  if (edge && !refused(spansAfter(getState(), window, { edge, by }))) dispatch('window.edge', given)
+  else dispatch('window.resize', { window: id, ...frame })
 }
 
 function set(style: CSSStyleDeclaration, { x, y, width, height }: Rect): void {

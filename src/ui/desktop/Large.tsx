@@ -1,0 +1,27 @@
+import type { ReactNode } from 'react'
+import { useArrangement } from '@/store/shelf'
+import { largeId, surfaces, useArea } from './area'
+
+/**
+ * What is drawn on the display in the large area, in its own pixels. Not scaled by a transform: that
+ * would be a layer of its own, which windows cannot stand between.
+ */
+export function Large({ children }: { children: ReactNode }) {
+  useArea()
+  const surface = useArrangement((state) => surfaces(state)[largeId(state)])
+  const display = useArrangement((state) => state.displays[largeId(state)])
+  const { x, y, scale } = surface ?? { x: 0, y: 0, scale: 1 }
+  const size = display && {
+    left: x,
+    top: y,
+    width: display.width * scale,
+    height: display.height * scale,
+  }
+  return (
+    <div className="large" style={display?.measured ? undefined : size}>
+      <div className="large" style={scale === 1 ? undefined : { zoom: scale }}>
+        {children}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,70 @@
+import { createStore, useStore } from 'zustand'
+import { largeSurface, miniatures, type Surface } from '@/core/geometry/surfaces'
+import { connected } from '@/core/model/displays'
+import type { Display, DisplayId, Size, State } from '@/core/model/types'
+import { getState } from '@/store/shelf'
+
+/** Around the miniatures in the column of displays, in CSS pixels. */
+const MARGIN = 12
+
+/** The room for the display in the large area, and the width of the column beside it. */
+interface Area extends Size {
+  column: number
+}
+
+export const area = createStore<Area>(() => ({ width: 1072, height: 764, column: 0 }))
+export const useArea = (): Area => useStore(area)
+
+/** Width of the column with several displays, in CSS pixels. */
+export const COLUMN = 168
+
+/** Whether there are displays beside the one in the large area. */
+export const hasOthers = (state: State): boolean => connected(state).length > 1
+
+/** The column needs a page wide enough for it. */
+export const columnFor = (several: boolean): number => (several && innerWidth > 1000 ? COLUMN : 0)
+
+/** The display drawn in the large area: the one that takes the keys. */
+export const largeId = (state: State): DisplayId => state.display
+
+/** The displays drawn as miniatures in the column. */
+export const others = (state: State): Display[] =>
+  connected(state).filter(({ id }) => id !== largeId(state))
+
+/** Where each display is drawn, on the area with the windows; those that are not are left out. */
+export function surfacesOf(
+  state: State,
+  { width, height, column }: Area,
+): Record<DisplayId, Surface> {
+  const large = state.displays[largeId(state)]
+  const within = {
+    x: width + MARGIN,
+    y: MARGIN,
+    width: column - 2 * MARGIN,
+    height: height - 2 * MARGIN,
+  }
+  return {
+    ...(column > 0 && miniatures(others(state), within)),
+    ...(large && { [large.id]: largeSurface(large, { width, height }) }),
+  }
+}
+
+let memo: { state: State; room: Area; surfaces: Record<DisplayId, Surface> } | null = null
+
+/** As `surfacesOf`, made anew only when displays or the room for them changed. */
+export function surfaces(state: State): Record<DisplayId, Surface> {
+  const room = area.getState()
+  const same =
+    memo?.room === room &&
+    memo.state.displays === state.displays &&
+    memo.state.display === state.display &&
+    memo.state.displayOrder === state.displayOrder
+  if (!same || !memo) memo = { state, room, surfaces: surfacesOf(state, room) }
+  return memo.surfaces
+}
+
+/** The scale of the display in the large area. */
+export const largeScale = (): number => {
+  const state = getState()
+  return surfaces(state)[largeId(state)]?.scale ?? 1
+}

@@ -1,0 +1,71 @@
+import { currentId, desktop, summary } from '@/core/model/selectors'
+import type { Display } from '@/core/model/types'
+import { dispatch, useArrangement, useList } from '@/store/shelf'
+import { others, surfaces, useArea } from '@/ui/desktop/area'
+
+/** The other displays, live and small; a push brings one into the large area. */
+export function Column() {
+  const { column } = useArea()
+  const displays = useList(others)
+  if (column === 0) return null
+  return (
+    <aside aria-label="Displays" className="column" style={{ width: column }}>
+      <div aria-hidden className="column-ground" />
+      {displays.map((display) => (
+        <Miniature key={display.id} display={display} />
+      ))}
+      <button
+        type="button"
+        className="absolute right-3 bottom-3 left-3 px-1 py-0.5 text-left text-soft hover:text-ink hover:underline hover:decoration-dashed hover:underline-offset-4"
+        onClick={() => dispatch('displays.arrange')}
+      >
+        Arrange displays
+      </button>
+    </aside>
+  )
+}
+
+/** Its windows are drawn over it, where they stand; what is pushed is above them. */
+function Miniature({ display }: { display: Display }) {
+  const area = useArea()
+  const surface = useArrangement((state) => surfaces(state)[display.id])
+  const shows = useArrangement((state) => state.presence[display.id]?.shows ?? currentId(state))
+  const { name, hue, backdrop } = useArrangement((state) => desktop(state, shows))
+  const says = useArrangement((state) => summary(state, shows))
+  if (!surface) return null
+  const { scale } = surface
+  const place = {
+    left: surface.x - area.width,
+    top: surface.y,
+    width: display.width * scale,
+    height: display.height * scale,
+  }
+  return (
+    <>
+      <p
+        aria-hidden
+        className="miniature-caption"
+        style={{ left: place.left, top: place.top, width: place.width }}
+      >
+        <b className="truncate">{display.name}</b>
+        <span dir="auto" className="truncate text-right">
+          {name}
+        </span>
+      </p>
+      <div
+        aria-hidden
+        className={`hue-${hue} backdrop backdrop-${backdrop} absolute outline-1 outline-edge`}
+        style={place}
+      />
+      <button
+        type="button"
+        className="miniature"
+        data-display-target={display.id}
+        style={place}
+        title={`Go to ${display.name}`}
+        aria-label={`${display.name}: ${says}. Go there`}
+        onClick={() => dispatch('display.focus', { to: display.id })}
+      />
+    </>
+  )
+}

@@ -1,0 +1,151 @@
+import { type FormEvent, useState } from 'react'
+import { DISPLAY_LEAST, type Display, LONGEST } from '@/core/model/types'
+import { dispatch, useArrangement } from '@/store/shelf'
+import { useShows } from './useShows'
+
+/** Sizes displays are sold in, in their own pixels. */
+const COMMON: [width: number, height: number][] = [
+  [1280, 800],
+  [1366, 768],
+  [1920, 1080],
+  [1920, 1200],
+  [2560, 1440],
+  [3440, 1440],
+  [3840, 2160],
+  [1080, 1920],
+  [1080, 1440],
+  [1440, 2560],
+]
+
+const SCALES = [0.75, 1, 1.25, 1.5, 1.75, 2, 2.5, 3]
+
+/** Name, size and scale of one display, and what can be done with it. */
+export function DisplayFields({ display }: { display: Display }) {
+  const { id, connected, measured, scale } = display
+  const shows = useShows(id)
+  const main = useArrangement((state) => state.displayOrder[0] === id)
+  const [name, setName] = useState(display.name)
+  const change = (given: object) => dispatch('display.set', { display: id, ...given }, 'key')
+  const run = (command: string) => dispatch(command, { display: id }, 'key')
+  const rename = () => {
+    if (name.trim() === display.name) return
+    if (!change({ name }).ok) setName(display.name)
+  }
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    rename()
+  }
+  return (
+    <form className="flex flex-col gap-3" aria-label={`Display ${display.name}`} onSubmit={submit}>
+      <label className="flex flex-col gap-1">
+        <span className="font-semibold">Name</span>
+        <input
+          className="field"
+          value={name}
+          maxLength={60}
+          onChange={(event) => setName(event.target.value)}
+          onBlur={rename}
+        />
+      </label>
+      {measured ? (
+        <p className="text-soft">
+          {display.width} × {display.height}: as large as its browser window.
+        </p>
+      ) : (
+        <>
+          <SizeFields key={`${display.width} ${display.height}`} display={display} />
+          <label className="flex flex-col gap-1">
+            <span className="font-semibold">Scale</span>
+            <select
+              className="field"
+              value={scale}
+              onChange={(event) => change({ scale: Number(event.target.value) })}
+            >
+              {[...new Set([...SCALES, scale])]
+                .toSorted((a, b) => a - b)
+                .map((one) => (
+                  <option key={one} value={one}>
+                    {one}
+                  </option>
+                ))}
+            </select>
+          </label>
+        </>
+      )}
+      <p className="text-soft">{connected ? `Shows ${shows}.` : 'Not plugged in.'}</p>
+      <div className="flex flex-wrap gap-2">
+        {connected ? (
+          <button type="button" className="btn" onClick={() => run('display.unplug')}>
+            Unplug
+          </button>
+        ) : (
+          <button type="button" className="btn" onClick={() => run('display.plug')}>
+            Plug in
+          </button>
+        )}
+        {connected && !main ? (
+          <button type="button" className="btn" onClick={() => run('display.main')}>
+            Make it the main one
+          </button>
+        ) : null}
+        {main ? null : (
+          <button type="button" className="btn" onClick={() => run('display.remove')}>
+            Remove
+          </button>
+        )}
+      </div>
+    </form>
+  )
+}
+
+/** From a list, or typed. */
+function SizeFields({ display }: { display: Display }) {
+  const [width, setWidth] = useState(String(display.width))
+  const [height, setHeight] = useState(String(display.height))
+  const known = COMMON.some(([w, h]) => w === display.width && h === display.height)
+  const set = (w: number, h: number) => {
+    if (w === display.width && h === display.height) return
+    if (dispatch('display.set', { display: display.id, width: w, height: h }, 'key').ok) return
+    setWidth(String(display.width))
+    setHeight(String(display.height))
+  }
+  const typed = () => set(Number(width), Number(height))
+  const field = (label: string, value: string, put: (text: string) => void, least: number) => (
+    <input
+      className="field w-[92px] font-mono"
+      type="number"
+      aria-label={label}
+      value={value}
+      min={least}
+      max={LONGEST}
+      onChange={(event) => put(event.target.value)}
+      onBlur={typed}
+      onKeyDown={(event) => event.key === 'Enter' && typed()}
+    />
+  )
+  return (
+    <fieldset className="flex flex-col gap-1">
+      <legend className="mb-1 font-semibold">Size</legend>
+      <select
+        className="field"
+        aria-label="Common sizes"
+        value={known ? `${display.width} ${display.height}` : ''}
+        onChange={(event) => {
+          const [w = 0, h = 0] = event.target.value.split(' ').map(Number)
+          if (w && h) set(w, h)
+        }}
+      >
+        {known ? null : <option value="">typed below</option>}
+        {COMMON.map(([w, h]) => (
+          <option key={`${w} ${h}`} value={`${w} ${h}`}>
+            {w} × {h}
+          </option>
+        ))}
+      </select>
+      <div className="flex items-center gap-2">
+        {field('Width', width, setWidth, DISPLAY_LEAST.width)} ×
+        {field('Height', height, setHeight, DISPLAY_LEAST.height)}
+      </div>
+    </fieldset>
+  )
+}

@@ -1,0 +1,10 @@
+import { currentId, desktop } from '@/core/model/selectors'
+import type { DisplayId } from '@/core/model/types'
+import { useArrangement } from '@/store/shelf'
+
+/** What a display shows, in words. */
+export function useShows(id: DisplayId): string {
+  return useArrangement(
+    (state) => desktop(state, state.presence[id]?.shows ?? currentId(state)).name,
+  )
+}
