@@ -15,12 +15,14 @@ import { Keeper } from './keeper'
 import { Keeping } from './keeping'
 import type { Lock } from './lock'
 import { type Notice, notice, provideNotices, putAwayNotice } from './notices'
+import { seenFrom } from './replica'
 import { setSaving } from './saving'
 import { keepSessions } from './sessions'
-import { getState, letGo, onJournal, shelf } from './shelf'
+import { dispatch, getState, letGo, onJournal, shelf } from './shelf'
 import type { Spare } from './spare'
 import { Steps } from './steps'
 import { type KeptStore, type Stores, whyNotKept } from './storage'
+import type { Views } from './views'
 
 /** All that belongs to the shelf that is open. */
 interface Opened {
@@ -34,12 +36,16 @@ let opened: Opened | null = null
 /** What is known of a shelf before it is open. */
 export interface Opening {
   name: string
+  views: Views
   lock: Lock
   /** Cut off when another page takes the shelf over. */
   over: AbortController
   /** Writes what is not written yet, before the shelf is given up. */
   finish: { write(): Promise<void> }
 }
+
+/** Whether this page keeps the shelf. */
+export const isWriting = (): boolean => opened !== null
 
 /** Another page has the shelf: nothing of it stays here. */
 export function shut(): void {
@@ -67,7 +73,7 @@ export interface Beginning {
 
 /** Opens the shelf with a state and keeps it from then on, until another page takes it over. */
 export async function begin(
-  { name, lock, over, finish }: Opening,
+  { name, views, lock, over, finish }: Opening,
   stores: Stores,
   spare: Spare | null,
   given: Beginning,
@@ -118,11 +124,12 @@ export async function begin(
       touched.add(id)
       changed()
     },
+    typed: (id, content) => views.typed(id, content),
     ...(spare && { spare: (id) => spare.readDocument(id) }),
   })
   for (const [id, content] of Object.entries(contents))
     putContent(id, { saved: content, draft: null })
-  use(state, history)
+  use(views.fixed ? seenFrom(state, views.own) : state, history)
   // What changes from here on is noted against it.
   copies.note(state, [])
   await provideKeptNotices(stores.slots, notices)
@@ -166,10 +173,24 @@ export async function begin(
     await Promise.race([Promise.all([keeper.flush(), copies.now()]), pass(FIRST_WITHIN)])
   else copies.soon()
   setMarks(name, { kept: true })
+  views.lead()
+  // One whose browser window is gone since is told after the others have said that they are there.
+  const late = setTimeout(() => giveBackGone(views), OTHERS_WITHIN)
+  signal.addEventListener('abort', () => clearTimeout(late))
   shelf.setState({ ready: true })
   void navigator.storage?.persist?.().catch(() => false)
   whenIdle(() => void copies.fill().catch(() => {}), IDLE_WITHIN)
   keepTidy(signal)
+}
+
+/** How soon other views say that they are there, in milliseconds. */
+const OTHERS_WITHIN = 1500
+
+/** Displays of the size of a browser window that is not there any more. */
+function giveBackGone(views: Views): void {
+  for (const { id, measured } of Object.values(getState().displays))
+    if (measured && id !== views.own && !views.isElsewhere(id))
+      dispatch('display.giveBack', { display: id }, 'app')
 }
 
 /** Each by itself: what can be written is, whatever cannot. @throws the first of what went wrong */

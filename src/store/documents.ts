@@ -19,6 +19,8 @@ interface Provided {
   store: ContentStore
   /** A document is to be written. */
   changed(id: DocumentId): void
+  /** A document was changed on this page. */
+  typed?(id: DocumentId, content: KeptContent | null): void
   /** Where else a content may be, for one that the store does not have. */
   spare?: (id: DocumentId) => Promise<KeptContent | null>
 }
@@ -62,7 +64,24 @@ function touch(id: DocumentId): void {
   changed.add(id)
   sinceSpare.add(id)
   provided.changed(id)
+  if (!receiving) provided.typed?.(id, contents.get(id) ?? null)
   tell()
+}
+
+/** Whether what is put in comes from another view, which need not be told of it. */
+let receiving = false
+
+/** What was typed in another view. One who keeps the shelf keeps it too. */
+export function receiveContent(id: DocumentId, content: KeptContent | null, keeps: boolean): void {
+  if (!keeps && !contents.has(id)) return
+  receiving = true
+  putContent(id, content)
+  receiving = false
+}
+
+/** Everything at hand is to be written: who kept it before may not have come to it. */
+export function touchAll(): void {
+  for (const id of contents.keys()) touch(id)
 }
 
 /** The content that is on screen: the draft where there is one. */

@@ -1,4 +1,7 @@
-/** Only one page writes a shelf. The others wait, or ask the one that has it to give it up. */
+/**
+ * Only one page writes a shelf, and only one shows each of its displays. Others wait, or ask the one
+ * that has it to give it up.
+ */
 
 /** How long the page that has the shelf is given to write the last of it, in milliseconds. */
 const PATIENCE = 2000
@@ -12,16 +15,17 @@ export interface Lock {
 const ASKED = 'give the shelf up'
 
 /**
- * The right to write a shelf, or null while another page has it.
+ * The right to be the page that shows a display, or null while another page has it.
+ * @param what the shelf, and which of its displays
  * @param take asks the page that has it to give it up, and takes it when no answer comes
  * @param asked another page wants it: write the last of it, then release the lock
  */
 export async function claim(
-  shelf: string,
+  what: string,
   take: boolean,
   asked: (lock: Lock) => void,
 ): Promise<Lock | null> {
-  const name = `kite-shelf-${shelf}`
+  const name = `kite-shelf-${what}`
   const channel = new BroadcastChannel(name)
   let lock = await request(name, { ifAvailable: true })
   if (!lock && take) {
@@ -38,6 +42,14 @@ export async function claim(
   channel.onmessage = ({ data }) => data === ASKED && asked(held)
   return held
 }
+
+/** The right to write a shelf, or null while another page has it. */
+export const claimWriting = (shelf: string): Promise<Lock | null> =>
+  request(`kite-shelf-${shelf}`, { ifAvailable: true })
+
+/** The same, as soon as no other page has it; null when it is not waited for any more. */
+export const awaitWriting = (shelf: string, signal: AbortSignal): Promise<Lock | null> =>
+  request(`kite-shelf-${shelf}`, { signal })
 
 function request(name: string, options: LockOptions): Promise<Lock | null> {
   return new Promise((resolve) => {

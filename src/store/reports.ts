@@ -19,14 +19,29 @@ type Reports = Record<DocumentId, Report>
 
 const reports = createStore<Reports>(() => ({}))
 
-/** An app reports; what it leaves out is over. Attention is announced when it is new. */
+type Listener = (document: DocumentId, given: Report) => void
+const listeners = new Set<Listener>()
+
+/** Calls back with what apps on this page report. */
+export function onReport(listener: Listener): () => void {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
+}
+
+/** An app on this page reports; what it leaves out is over. */
 export function report(document: DocumentId, given: Report): void {
+  if (hearReport(document, given)) for (const listener of listeners) listener(document, given)
+}
+
+/** Attention is announced when it is new. @returns whether anything of it is */
+export function hearReport(document: DocumentId, given: Report): boolean {
   const before = reports.getState()[document]
-  if (JSON.stringify(before) === JSON.stringify(given)) return
+  if (JSON.stringify(before) === JSON.stringify(given)) return false
   reports.setState({ [document]: given })
   const focused = focusedWindow(getState())?.document === document
   if (given.attention && given.says && given.says !== before?.says && !focused)
     shelf.setState({ announced: given.says })
+  return true
 }
 
 export const useReport = (document: DocumentId | undefined): Report | undefined =>

@@ -9,8 +9,10 @@ import { keysFor } from '@/core/keys/bindings'
 import { initialState } from '@/core/model/initial'
 import { ownFacts } from '@/core/model/ownApps'
 import { isVisible } from '@/core/model/selectors'
-import type { AppFacts, DesktopId, State, WindowId } from '@/core/model/types'
+import type { AppFacts, DesktopId, DisplayId, State, WindowId } from '@/core/model/types'
+import { type Ran, seenFrom } from './replica'
 import { sameItems } from './same'
+import type { Views } from './views'
 
 /** What the Line says of the last thing that happened. */
 export interface Said {
@@ -58,6 +60,8 @@ interface Shelf {
   chosenDesktop: DesktopId | null
   /** The window that verbs are about while a list is open; else the focused one is. */
   chosen: WindowId | null
+  /** Displays that are shown in a browser window of their own. */
+  elsewhere: DisplayId[]
   /** The strokes of a sequence heard so far. */
   pending: string
   /** Whether the shelf is loaded and the page may be drawn. */
@@ -80,6 +84,7 @@ export const shelf = createStore<Shelf>(() => ({
   places: null,
   chosenDesktop: null,
   chosen: null,
+  elsewhere: [],
   pending: '',
   ready: false,
 }))
@@ -126,14 +131,21 @@ export const onJournal = (listener: (events: JournalEvent[]) => void): (() => vo
   return () => listeners.delete(listener)
 }
 
-const env = (by: By): Env => ({
-  now: Date.now(),
-  id: (kind) => `${kind}-${crypto.getRandomValues(new Uint32Array(2)).join('')}`,
-  app: appFacts,
-  apps: () => [...apps.values(), ...Object.values(getState().apps).map(ownFacts)],
-  by,
-  busy: (document) => busy(document),
-})
+/** What a command gets of the world. Given again what it was given once, it does the same again. */
+function env({ now, by, ids }: Ran): Env {
+  let given = 0
+  return {
+    now,
+    id: (kind) => {
+      ids[given] ??= `${kind}-${crypto.getRandomValues(new Uint32Array(2)).join('')}`
+      return ids[given++] as string
+    },
+    app: appFacts,
+    apps: () => [...apps.values(), ...Object.values(getState().apps).map(ownFacts)],
+    by,
+    busy: (document) => busy(document),
+  }
+}
 
 let count = 0
 
@@ -159,17 +171,27 @@ export function say(text: string, more: Partial<Said> = {}): void {
   shelf.setState({ said: { text, step: false, count: ++count, ...more }, announced: text })
 }
 
+/** The other views of the shelf; null before it is open. */
+let views: Views | null = null
+
+export function provideViews(given: Views | null): void {
+  views = given
+}
+
 /**
  * Runs a command; what it says, shows and writes to the journal goes where it belongs.
  */
 export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Outcome {
   const before = shelf.getState()
-  const outcome = over ? TAKEN_OVER : attempt(before.session, id, args, env(by))
+  const { display } = before.session.state
+  const ran: Ran = { n: views?.next() ?? 0, id, args, by, now: Date.now(), ids: [], display }
+  const outcome = over ? TAKEN_OVER : runOn(before.session, ran)
   if (!outcome.ok) {
     refuse(outcome)
     return outcome
   }
-  const { session, step, announce, show, journal } = outcome
+  const { step, announce, show } = outcome
+  const session = views?.ran(ran, before.session, outcome.session) ?? outcome.session
   // A view that asked for something is answered; one that shows things stays.
   const patch: Partial<Shelf> = { session, ...(show && shown(show, before)) }
   const keys = by === 'pointer' ? keysFor(before.session.state, id, args) : undefined
@@ -182,9 +204,31 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   const aloud = [outcome.say, announce].filter(Boolean).join('. ')
   if (aloud) patch.announced = aloud
   shelf.setState(patch)
-  if (outcome.travelled) for (const listener of travellers) listener(outcome.travelled.step)
-  if (journal.length) for (const listener of listeners) listener(journal)
+  if (views?.leads !== false) done(outcome)
+  if (outcome.session.state.display !== session.state.display) sayElsewhere(outcome.session.state)
   return outcome
+}
+
+/** What a command did that concerns whoever keeps the shelf. */
+export function done({ travelled, journal }: Extract<Outcome, { ok: true }>): void {
+  if (travelled) for (const listener of travellers) listener(travelled.step)
+  if (journal.length) for (const listener of listeners) listener(journal)
+}
+
+/** Shows a session that came from another view. */
+export function showSession(session: Session): void {
+  const { view } = shelf.getState()
+  shelf.setState({
+    session,
+    ...(view && !isAbout(view, session.state) && { view: null }),
+  })
+}
+
+/** Where it led is in a browser window of its own. */
+function sayElsewhere(state: State): void {
+  const { name } = state.displays[state.display] ?? {}
+  const shows = state.desktops[state.presence[state.display]?.shows ?? '']?.name
+  say(`${shows} is on ${name}, in its own window`)
 }
 
 const TAKEN_OVER: Outcome = {
@@ -192,10 +236,14 @@ const TAKEN_OVER: Outcome = {
   reason: 'This shelf is open in another tab. Nothing was changed here.',
 }
 
-/** A command that fails takes nothing with it: the shelf is as it was. */
-function attempt(session: Session, id: string, args: object, given: Env): Outcome {
+/**
+ * Runs a command without showing anything of it. One that fails takes nothing with it: the shelf is
+ * as it was.
+ */
+export function runOn(session: Session, ran: Ran): Outcome {
+  const { id, args } = ran
   try {
-    return execute(session, id, args, given)
+    return execute({ ...session, state: seenFrom(session.state, ran.display) }, id, args, env(ran))
   } catch (error) {
     console.error(error)
     const why = error instanceof Error ? error.message.slice(0, 200) : ''

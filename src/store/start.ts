@@ -1,18 +1,31 @@
 import { emptyHistory } from '@/core/history/history'
+import { connected } from '@/core/model/displays'
 import { initialState } from '@/core/model/initial'
-import type { AppFacts, State } from '@/core/model/types'
+import type { AppFacts, DisplayId, State } from '@/core/model/types'
 import { databaseFor, exportDatabase, leaveDatabase, marksOf, setAside } from './aside'
-import { begin, type Opening as Locked, shut, use } from './begin'
-import { provideContents } from './documents'
+import { begin, isWriting, type Opening as Locked, shut, use } from './begin'
+import { peekContent, provideContents, receiveContent, touchAll } from './documents'
 import { findKept, type Kept } from './keeping'
-import { claim } from './lock'
+import { awaitWriting, claim, claimWriting, type Lock } from './lock'
 import type { Notice } from './notices'
-import { isBusy } from './reports'
+import { seenFrom } from './replica'
+import { hearReport, isBusy, onReport } from './reports'
 import { setSaving } from './saving'
-import { provideApps, provideBusy, shelf } from './shelf'
+import {
+  dispatch,
+  done,
+  provideApps,
+  provideBusy,
+  provideViews,
+  runOn,
+  say,
+  shelf,
+  showSession,
+} from './shelf'
 import { Spare, type SpareCopy } from './spare'
 import { readSteps } from './steps'
 import { databaseLost, type KeptStore, openStores, type Stores } from './storage'
+import { type Page, Views } from './views'
 
 /** What a shelf starts with when nothing is kept yet. */
 export interface Seed {
@@ -38,29 +51,128 @@ interface Opening extends Locked {
   seed(): Promise<Seed>
 }
 
+/** Which display a page shows, and whether it shows no other. */
+export interface Seat {
+  display: DisplayId
+  fixed: boolean
+}
+
 /**
- * Loads a shelf and keeps it from then on.
- * @param take when another page has this shelf open, it gives it up; else that is `elsewhere`
+ * Loads a shelf and keeps it from then on; while another page keeps it, follows that one.
+ * @param take when another page shows this display, it gives it up; else that is `elsewhere`
  */
 export async function start(
   name: string,
   apps: AppFacts[],
   seed: () => Promise<Seed>,
   take = false,
+  seat: Seat = { display: 'near', fixed: false },
 ): Promise<Started> {
   const over = new AbortController()
   const finish = { write: async () => {} }
-  const lock = await claim(name, take, (held) => {
+  const writing: { lock: Lock | null } = { lock: null }
+  const views = new Views(name, seat.display, seat.fixed, pageFor(seat))
+  over.signal.addEventListener('abort', () => views.close())
+  const lock = await claim(`${name}-${seat.display}`, take, (held) => {
     over.abort()
     void finish.write().finally(() => {
       shut()
+      writing.lock?.release()
       held.release()
     })
   })
-  if (!lock) return 'elsewhere'
+  if (!lock) {
+    over.abort()
+    return 'elsewhere'
+  }
+  void lock.lost.then(() => {
+    writing.lock?.release()
+    over.abort()
+    shut()
+  })
   provideApps(apps)
   provideBusy(isBusy)
-  return open({ name, seed, lock, over, finish })
+  provideViews(views)
+  const off = onReport((document, given) => views.reported(document, given))
+  over.signal.addEventListener('abort', off)
+  const opening: Opening = { name, views, seed, lock, over, finish }
+  writing.lock = await claimWriting(name)
+  if (writing.lock) return open(opening)
+  return follow(opening, writing)
+}
+
+/** What a view asks its page for. */
+const pageFor = (seat: Seat): Page => ({
+  session: () => shelf.getState().session,
+  show: showSession,
+  run: runOn,
+  done,
+  refused: (reason) => say(reason, { refused: true }),
+  elsewhere: (displays) => settleElsewhere(seat, displays),
+  waiting: (some) => setSaving({ state: some ? 'saving' : 'saved' }),
+  comeForward: () => window.focus(),
+  content: (document, content) => receiveContent(document, content, isWriting()),
+  read: peekContent,
+  report: hearReport,
+})
+
+/** Displays are shown in other browser windows now, or not any more. */
+function settleElsewhere({ fixed }: Seat, displays: DisplayId[]): void {
+  const { elsewhere: before, session } = shelf.getState()
+  const { state, history } = session
+  const free = connected(state).find(({ id }) => !displays.includes(id))
+  // What is shown there is not shown here too.
+  const moves = !fixed && free && displays.includes(state.display)
+  shelf.setState({
+    elsewhere: displays,
+    ...(moves && { session: { state: seenFrom(state, free.id), history } }),
+  })
+  if (!isWriting()) return
+  for (const display of before)
+    if (!displays.includes(display)) dispatch('display.giveBack', { display }, 'app')
+}
+
+/** Another page keeps the shelf: this one follows, and keeps it when that one is gone. */
+async function follow(opening: Opening, writing: { lock: Lock | null }): Promise<Started> {
+  const { name, views, over } = opening
+  const waited = awaitWriting(name, over.signal)
+  const session = await Promise.race([views.follow(over.signal), waited.then(() => null)])
+  if (!session) {
+    // It went before it told anything.
+    writing.lock = await waited
+    return writing.lock ? open(opening) : 'elsewhere'
+  }
+  provideContents({
+    store: { ...NOWHERE, getItem: (id) => views.ask(id) },
+    changed: () => {},
+    typed: (id, content) => views.typed(id, content),
+  })
+  use(session.state, session.history)
+  setSaving({ state: 'saved' })
+  shelf.setState({ ready: true })
+  void waited.then((lock) => {
+    writing.lock = lock
+    if (lock) void takeOver(opening)
+  })
+  return 'ready'
+}
+
+/** The page that kept the shelf is gone: what is here is kept from now on. */
+async function takeOver(opening: Opening): Promise<void> {
+  const { name } = opening
+  const spare = await Spare.open(databaseFor(name))
+  const stores = openStores(databaseFor(name))
+  const { revision, slots, seq } = await findKept(stores.slots)
+  const copy = await spare?.read()
+  const { state, history } = shelf.getState().session
+  await begin(
+    opening,
+    stores,
+    spare,
+    { state, revision, slots, written: null, history, seq: Math.max(seq, copy?.seq ?? 0) },
+    [],
+  )
+  touchAll()
 }
 
 async function open(opening: Opening): Promise<Started> {

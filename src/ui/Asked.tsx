@@ -60,6 +60,7 @@ export function Asked() {
     case 'clear up':
       return <ClearUp />
     case 'open file':
+    case 'open display':
     case 'export shelf':
     case 'export damaged':
     case 'keep folder':

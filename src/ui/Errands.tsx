@@ -8,6 +8,7 @@ import { saveDraft } from '@/store/documents'
 import { exportShelf } from '@/store/exporting'
 import { closeView, getState, say } from '@/store/shelf'
 import { rest } from '@/ui/desktop/rest'
+import { openDisplay } from '@/ui/displays/openDisplay'
 import { chooseFiles, openFiles } from '@/ui/documents/openFiles'
 import { download } from '@/ui/parts/download'
 
@@ -27,6 +28,8 @@ async function run(view: View): Promise<void> {
   switch (view.view) {
     case 'open file':
       return openFiles(await chooseFiles(APPS.flatMap(({ opens }) => opens).join(','), true))
+    case 'open display':
+      return openDisplay(view.display)
     case 'export shelf':
       return exportWhole()
     case 'export damaged': {

@@ -13,6 +13,7 @@ import { Notices } from '@/ui/notices/Notices'
 import { Asked } from './Asked'
 import { COLUMN } from './desktop/area'
 import { Desktop } from './desktop/Desktop'
+import { seat, sitAt, useSeat } from './desktop/seat'
 import { Shut } from './keeping/Shut'
 import { Troubled } from './keeping/Troubled'
 import { useFrames } from './keys/frames'
@@ -59,18 +60,28 @@ const begin = (name: string): Promise<Started> => {
     height,
     limits,
   }))
-  started = start(name, facts, () => seed(name), take)
+  started = start(name, facts, () => seed(name), take, seat.getState())
   return started
 }
 
-/** The whole of one shelf: `demo`, or the person's `own`. */
-export function Workspace({ name, nonce }: { name: string; nonce: string }) {
+/** The whole of one shelf: `demo`, or the person's `own`; or one display of it. */
+export function Workspace({
+  name,
+  nonce,
+  display,
+}: {
+  name: string
+  nonce: string
+  /** The one display this page shows; else it is the main view. */
+  display?: string
+}) {
   const [elsewhere, setElsewhere] = useState(false)
   const [trouble, setTrouble] = useState<Trouble | null>(null)
   const ready = useShelf((shelf) => shelf.ready)
   useEffect(() => {
     // Style sheets made at run time carry the page's nonce.
     setNonce(nonce)
+    if (display) sitAt(display)
     void (started ?? begin(name)).then((result) => {
       setElsewhere(result === 'elsewhere')
       if (typeof result === 'object') setTrouble(result)
@@ -78,8 +89,8 @@ export function Workspace({ name, nonce }: { name: string; nonce: string }) {
     const taken = () => setElsewhere(true)
     addEventListener('shelf-taken-over', taken)
     return () => removeEventListener('shelf-taken-over', taken)
-  }, [name, nonce])
-  if (elsewhere) return <Shut onUse={() => takeOver(name)} />
+  }, [name, nonce, display])
+  if (elsewhere) return <Shut display={display} onUse={() => takeOver(name)} />
   if (trouble && !ready) return <Troubled trouble={trouble} />
   return ready ? (
     <Open name={name} />
@@ -92,17 +103,21 @@ function Open({ name }: { name: string }) {
   useKeys()
   useFrames()
   const full = useFullScreen()
+  const { fixed } = useSeat()
+  const rack = !full && !fixed
   useEffect(provideConsole, [])
   return (
     <div
       className={`grid h-full ${
         full
           ? 'grid-cols-1 grid-rows-1'
-          : 'grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_36px] [--rack:208px] max-[1000px]:[--rack:60px]'
+          : fixed
+            ? 'grid-cols-1 grid-rows-[minmax(0,1fr)_36px]'
+            : 'grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_36px] [--rack:208px] max-[1000px]:[--rack:60px]'
       }`}
     >
-      {full ? null : <Rack name={name} />}
-      <Desktop />
+      {rack ? <Rack name={name} /> : null}
+      {fixed ? <FixedDesktop /> : <Desktop />}
       {full ? null : <Line />}
       <Notices />
       <PageMarks />
@@ -120,6 +135,21 @@ function Open({ name }: { name: string }) {
       </Guarded>
       <Announcer />
     </div>
+  )
+}
+
+/** One display in a window of its own; unplugged, it says so. */
+function FixedDesktop() {
+  const { display } = useSeat()
+  const there = useArrangement((state) => state.displays[display]?.connected === true)
+  if (there) return <Desktop />
+  return (
+    <main id="desktop" tabIndex={-1} className="grid place-items-center outline-none">
+      <p className="text-soft">
+        This display is not plugged in. Plug it in where displays are arranged, or close this
+        window.
+      </p>
+    </main>
   )
 }
 

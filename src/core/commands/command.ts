@@ -1,7 +1,14 @@
 import type { ObjectSchema, ObjectShape, TypeFromShape } from 'yup'
 import { object, string } from 'yup'
 import type { By, JournalEvent } from '@/core/journal/events'
-import type { AppFacts, DesktopId, DocumentId, State, WindowId } from '@/core/model/types'
+import type {
+  AppFacts,
+  DesktopId,
+  DisplayId,
+  DocumentId,
+  State,
+  WindowId,
+} from '@/core/model/types'
 
 /** What a command may use of the world; nothing else, so that it can be replayed. */
 export interface Env {
@@ -32,6 +39,7 @@ export type View =
   | { view: 'look'; desktop: DesktopId }
   | { view: 'pad'; window: WindowId }
   | { view: 'displays' }
+  | { view: 'open display'; display: DisplayId }
   | { view: 'title'; document: DocumentId }
   | { view: 'home'; window: WindowId }
   | { view: 'why'; window: WindowId }

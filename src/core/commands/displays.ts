@@ -357,7 +357,39 @@ const apart = command({
   },
 })
 
+/** Asks the page to show a display in a browser window of its own. */
+const open = command({
+  id: 'display.open',
+  title: 'Open a display in a browser window of its own',
+  group,
+  step: false,
+  args: which,
+  can: pluggedIn,
+  run: (draft, args) => {
+    const found = meantDisplay(draft, args.display)
+    return refused(found) ? undefined : { show: { view: 'open display', display: found.id } }
+  },
+})
+
+/** Its browser window was closed: it is of the size it had, and can be given another. */
+const giveBack = command({
+  id: 'display.giveBack',
+  title: 'A display is not shown in a browser window of its own any more',
+  group,
+  step: false,
+  args: { display: maybeId().required() },
+  can: (state, args) =>
+    state.displays[args.display]?.measured === true || no('It is not in a window of its own.'),
+  run: (draft, args) => {
+    const found = draft.displays[args.display]
+    if (found) delete found.measured
+    return undefined
+  },
+})
+
 export const displayCommands = [
+  open,
+  giveBack,
   add,
   change,
   unplug,

@@ -85,6 +85,7 @@ const SILENT = new Set([
   'session.windows',
   'settings.set',
   'display.resize',
+  'display.giveBack',
   'display.add',
   'display.set',
   'display.move',

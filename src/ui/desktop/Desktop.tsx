@@ -9,13 +9,7 @@ import {
   useState,
 } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
-import {
-  DISPLAY_LEAST,
-  type DisplayId,
-  type Hue,
-  type State,
-  type WindowId,
-} from '@/core/model/types'
+import { DISPLAY_LEAST, type Hue, type WindowId } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
 import { closeLoft, dispatch, getState, useArrangement, useList, useShelf } from '@/store/shelf'
 import { Column } from '@/ui/displays/Column'
@@ -35,6 +29,7 @@ import { area, columnFor, hasOthers } from './area'
 import { EmptyHelp } from './EmptyHelp'
 import { Large } from './Large'
 import { useRest } from './rest'
+import { useSeat } from './seat'
 
 /** The focused display: the windows of the current desktop over its backdrop and sign. */
 export function Desktop() {
@@ -242,7 +237,7 @@ function Arrival({ name, hue }: { name: string; hue: Hue }) {
 /** Tells the display that is this browser window how large it is. */
 function useDisplaySize(main: RefObject<HTMLElement | null>): void {
   const several = useArrangement(hasOthers)
-  const display = useArrangement(ownDisplay)
+  const { display } = useSeat()
   useLayoutEffect(() => {
     const element = main.current
     if (!element) return
@@ -264,6 +259,3 @@ function useDisplaySize(main: RefObject<HTMLElement | null>): void {
     return () => observer.disconnect()
   }, [main, display, several])
 }
-
-/** The display that is this browser window: the one that was there first. */
-const ownDisplay = (state: State): DisplayId => (state.displays.near ? 'near' : state.display)

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { useArrangement } from '@/store/shelf'
 import { largeId, surfaces, useArea } from './area'
+import { useSeat } from './seat'
 
 /**
  * What is drawn on the display in the large area, in its own pixels. Not scaled by a transform: that
@@ -11,6 +12,7 @@ export function Large({ children }: { children: ReactNode }) {
   const surface = useArrangement((state) => surfaces(state)[largeId(state)])
   const display = useArrangement((state) => state.displays[largeId(state)])
   const { x, y, scale } = surface ?? { x: 0, y: 0, scale: 1 }
+  const { display: own } = useSeat()
   const size = display && {
     left: x,
     top: y,
@@ -18,7 +20,7 @@ export function Large({ children }: { children: ReactNode }) {
     height: display.height * scale,
   }
   return (
-    <div className="large" style={display?.measured ? undefined : size}>
+    <div className="large" style={display?.id === own ? undefined : size}>
       <div className="large" style={scale === 1 ? undefined : { zoom: scale }}>
         {children}
       </div>

@@ -3,6 +3,7 @@ import { largeSurface, miniatures, type Surface } from '@/core/geometry/surfaces
 import { connected } from '@/core/model/displays'
 import type { Display, DisplayId, Size, State } from '@/core/model/types'
 import { getState } from '@/store/shelf'
+import { seat } from './seat'
 
 /** Around the miniatures in the column of displays, in CSS pixels. */
 const MARGIN = 12
@@ -22,7 +23,8 @@ export const COLUMN = 168
 export const hasOthers = (state: State): boolean => connected(state).length > 1
 
 /** The column needs a page wide enough for it. */
-export const columnFor = (several: boolean): number => (several && innerWidth > 1000 ? COLUMN : 0)
+export const columnFor = (several: boolean): number =>
+  several && innerWidth > 1000 && !seat.getState().fixed ? COLUMN : 0
 
 /** The display drawn in the large area: the one that takes the keys. */
 export const largeId = (state: State): DisplayId => state.display
@@ -45,7 +47,12 @@ export function surfacesOf(
   }
   return {
     ...(column > 0 && miniatures(others(state), within)),
-    ...(large && { [large.id]: largeSurface(large, { width, height }) }),
+    ...(large && {
+      [large.id]: largeSurface(
+        { ...large, measured: large.id === seat.getState().display },
+        { width, height },
+      ),
+    }),
   }
 }
 

@@ -1,6 +1,6 @@
 import { currentId, desktop, summary } from '@/core/model/selectors'
 import type { Display } from '@/core/model/types'
-import { dispatch, useArrangement, useList } from '@/store/shelf'
+import { dispatch, useArrangement, useList, useShelf } from '@/store/shelf'
 import { others, surfaces, useArea } from '@/ui/desktop/area'
 
 /** The other displays, live and small; a push brings one into the large area. */
@@ -32,6 +32,7 @@ function Miniature({ display }: { display: Display }) {
   const shows = useArrangement((state) => state.presence[display.id]?.shows ?? currentId(state))
   const { name, hue, backdrop } = useArrangement((state) => desktop(state, shows))
   const says = useArrangement((state) => summary(state, shows))
+  const away = useShelf(({ elsewhere }) => elsewhere.includes(display.id))
   if (!surface) return null
   const { scale } = surface
   const place = {
@@ -54,9 +55,13 @@ function Miniature({ display }: { display: Display }) {
       </p>
       <div
         aria-hidden
-        className={`hue-${hue} backdrop backdrop-${backdrop} absolute outline-1 outline-edge`}
+        className={`hue-${hue} backdrop backdrop-${backdrop} absolute grid place-items-center outline-1 outline-edge`}
         style={place}
-      />
+      >
+        {away ? (
+          <span className="bg-panel px-1 text-[11px] text-soft">in its own window</span>
+        ) : null}
+      </div>
       <button
         type="button"
         className="miniature"

@@ -83,6 +83,11 @@ export function DisplayFields({ display }: { display: Display }) {
             Plug in
           </button>
         )}
+        {connected && id !== 'near' ? (
+          <button type="button" className="btn" onClick={() => run('display.open')}>
+            Open in a window of its own
+          </button>
+        ) : null}
         {connected && !main ? (
           <button type="button" className="btn" onClick={() => run('display.main')}>
             Make it the main one

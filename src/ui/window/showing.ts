@@ -72,7 +72,8 @@ export class Showing {
   /** Draws a window ahead of being shown, unless its desktop is at rest. */
   warm(id: WindowId): void {
     const shown = this.of(id)
-    if (shown.woken || isResting(shelf.getState(), id)) return
+    const now = shelf.getState()
+    if (shown.woken || isResting(now, id) || isAway(now, id)) return
     shown.woken = true
     tell(shown)
   }
@@ -141,6 +142,7 @@ export class Showing {
       last?.session.state === now.session.state &&
       last.places === now.places &&
       last.loft === now.loft &&
+      last.elsewhere === now.elsewhere &&
       last.resting === now.resting
     )
       return
@@ -162,7 +164,7 @@ export class Showing {
         mark(shown)
       }
     }
-    const woken = visible || (shown.woken && !isResting(now, id))
+    const woken = visible || (shown.woken && !isResting(now, id) && !isAway(now, id))
     // A hidden window takes no updates, but that it is elsewhere.
     const lives = now.session.state.windows[id]?.desktop ?? ''
     const facts = visible || lives !== shown.facts.desktop ? factsOf(now, id) : shown.facts
@@ -187,11 +189,11 @@ const tell = ({ listeners }: Shown) => {
 }
 
 /** Whether a window is drawn: as a miniature while windows are laid out to be seen, else in its place. */
-function isShown({ session: { state }, places, loft }: Shelf, id: WindowId): boolean {
+function isShown({ session: { state }, places, loft, elsewhere }: Shelf, id: WindowId): boolean {
   const window = state.windows[id]
   if (!window) return false
   if (places && Object.hasOwn(places, id)) return true
-  if (!isVisible(state, window)) return false
+  if (!isVisible(state, window) || elsewhere.includes(standsOn(state, window))) return false
   const on = standsOn(state, window)
   // What is laid out takes the large area; the column stays, but in the loft.
   return on === largeId(state) ? !places : !loft && on in surfaces(state)
@@ -222,6 +224,12 @@ function beyond(state: State, window: Window): string {
 
 const isResting = ({ session: { state }, resting }: Shelf, id: WindowId): boolean =>
   resting.length > 0 && resting.includes(state.windows[id]?.desktop ?? '')
+
+/** Whether it is drawn in another browser window. */
+const isAway = ({ session: { state }, elsewhere }: Shelf, id: WindowId): boolean => {
+  const window = elsewhere.length > 0 ? state.windows[id] : undefined
+  return window !== undefined && elsewhere.includes(standsOn(state, window))
+}
 
 /** Above all other windows, below what is said of the desktop. */
 const IN_HAND = 2_147_482_000

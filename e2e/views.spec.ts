@@ -1,0 +1,95 @@
+import type { Page } from '@playwright/test'
+import { expect, ShelfPage, test } from './shelf'
+
+/** Opens the demo with both displays, and Tall in a browser window of its own. */
+async function both(page: Page): Promise<[near: ShelfPage, tall: ShelfPage]> {
+  await page.goto('/demo')
+  await expect(page.locator('#desktop')).toBeVisible()
+  const other = await page.context().newPage()
+  await other.setViewportSize({ width: 1080, height: 1000 })
+  await other.goto('/demo/display/tall')
+  await expect(other.locator('#desktop')).toBeVisible()
+  const [near, tall] = [new ShelfPage(page), new ShelfPage(other)]
+  await expect(page.getByText('in its own window')).toBeVisible()
+  return [near, tall]
+}
+
+test('a display in a window of its own shows its desktop, and what is done in one is seen in the other', async ({
+  page,
+}) => {
+  const [near, tall] = await both(page)
+  await expect(tall.window('calls')).toBeVisible()
+  await expect(tall.window('stations')).toBeHidden()
+  await expect(near.window('calls')).toHaveCount(0)
+  expect([await near.here(), await tall.here()]).toEqual(['field', 'public'])
+  // Sent over from one, it is in the other; and back by a key pressed there.
+  await near.run('window.toDisplay', { window: 'stations', to: 'right' })
+  await expect(tall.window('stations')).toBeVisible()
+  await expect(near.window('stations')).toHaveCount(0)
+  await tall.run('window.focus', { window: 'stations' })
+  await tall.press('Alt+Shift+ArrowLeft')
+  await expect(near.window('stations')).toBeVisible()
+  // Undo in one is seen in the other, and moves it nowhere.
+  await tall.press('Alt+Z')
+  await expect(tall.window('stations')).toBeVisible()
+  expect([await near.here(), await tall.here()]).toEqual(['field', 'public'])
+})
+
+test('keys act on the display they are pressed on', async ({ page }) => {
+  const [near, tall] = await both(page)
+  await near.press('Alt+M')
+  await tall.press('Alt+R')
+  await expect.poll(() => near.here()).toBe('model')
+  await expect.poll(() => tall.here()).toBe('rota')
+  // Each knows what the other shows.
+  await expect.poll(async () => (await near.state()).displays.tall?.shows).toBe('rota')
+  await expect.poll(async () => (await tall.state()).displays.near?.shows).toBe('model')
+  // What the other shows is said to be there.
+  await near.press('Alt+R')
+  await expect(near.said()).toContainText('Rota is on Tall')
+  expect(await near.here()).toBe('model')
+})
+
+test('what is typed in one is in the other as it is typed, and kept', async ({ page }) => {
+  const [near, tall] = await both(page)
+  // The same document in a window on each.
+  await near.run('window.open', { app: 'document', document: 'calls' })
+  const [, here] = Object.values((await near.state()).windows)
+    .filter(({ document }) => document === 'calls')
+    .map(({ id }) => id)
+  const editor = tall.window('calls').locator('[contenteditable=true]')
+  await editor.click()
+  await tall.page.keyboard.press('Control+End')
+  await tall.page.keyboard.type(' Kestrel marked')
+  await expect(near.window(here ?? '').getByText('Kestrel marked')).toBeVisible()
+  await near.kept()
+  await page.reload()
+  await expect(near.window(here ?? '').getByText('Kestrel marked')).toBeVisible()
+  await expect(tall.window('calls').getByText('Kestrel marked')).toBeVisible()
+})
+
+test('the view that keeps the shelf closes: another keeps it at once, and nothing is lost', async ({
+  page,
+}) => {
+  const [near, tall] = await both(page)
+  await tall.press('Alt+R')
+  await near.run('window.send', { window: 'stations', to: 'model' })
+  await near.page.close()
+  await tall.run('desktop.create', { name: 'Kept by Tall', stay: true })
+  await expect(tall.page.locator('[data-saving="saved"]')).toBeVisible()
+  const again = await tall.page.context().newPage()
+  await again.goto('/demo')
+  await expect(again.locator('#desktop')).toBeVisible()
+  const shelf = new ShelfPage(again)
+  const { desktops, windows } = await shelf.state()
+  expect(Object.values(desktops).map(({ name }) => name)).toContain('Kept by Tall')
+  expect(windows.stations?.desktop).toBe('model')
+  // And all of it after both are closed.
+  await tall.page.close()
+  await shelf.run('desktop.create', { name: 'Kept by Near', stay: true })
+  await shelf.reload()
+  const names = Object.values((await shelf.state()).desktops).map(({ name }) => name)
+  expect(names).toEqual(expect.arrayContaining(['Kept by Tall', 'Kept by Near']))
+  // Its window is gone: it is drawn in the column again.
+  await expect(again.getByText('in its own window')).toHaveCount(0)
+})

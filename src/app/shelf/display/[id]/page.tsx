@@ -1,0 +1,8 @@
+import { headers } from 'next/headers'
+import { Workspace } from '@/ui/Workspace'
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const nonce = (await headers()).get('x-nonce') ?? ''
+  const { id } = await params
+  return <Workspace name="own" nonce={nonce} display={decodeURIComponent(id)} />
+}

@@ -1,0 +1,171 @@
+import type { Outcome, Session } from '@/core/commands/execute'
+import { type Changes, changesBetween, withChanges } from '@/core/history/changes'
+import type { History, Step } from '@/core/history/history'
+import type { By } from '@/core/journal/events'
+import { connected } from '@/core/model/displays'
+import type { DisplayId, State } from '@/core/model/types'
+
+/** A command with all it needs to give the same again elsewhere. */
+export interface Ran {
+  n: number
+  id: string
+  args: object
+  by: By
+  /** Milliseconds since 1970. */
+  now: number
+  /** The ids it was given, in order. */
+  ids: string[]
+  /** The display it was given on. */
+  display: DisplayId
+}
+
+type HistoryChange = { kind: 'step' | 'undo' | 'redo'; step: Step; count: number }
+
+/** What one change of the shelf was, for other views of it. */
+export interface Told {
+  revision: number
+  changes: Changes | null
+  history: HistoryChange | null
+  /** Whose command it was. */
+  of?: { view: string; n: number }
+}
+
+/** The state as one view sees it: the keys are on its display, as long as that is plugged in. */
+export function seenFrom(state: State, display: DisplayId): State {
+  const own = state.displays[display]?.connected ? display : state.display
+  const on = state.displays[own]?.connected ? own : (connected(state)[0]?.id ?? own)
+  return on === state.display ? state : { ...state, display: on }
+}
+
+/** What changed from one session to another; which display has the keys is each view's own affair. */
+export function toldBetween(before: Session, after: Session): Omit<Told, 'revision'> {
+  const changes = changesBetween(before.state, after.state)
+  if (changes) delete changes.parts.display
+  const nothing =
+    !changes ||
+    (Object.keys(changes.objects).length + Object.keys(changes.parts).length === 0 &&
+      !changes.moved)
+  return {
+    changes: nothing ? null : changes,
+    history: historyBetween(before.history, after.history),
+  }
+}
+
+function historyBetween(before: History, after: History): HistoryChange | null {
+  if (before === after) return null
+  const { count } = after
+  const taken = after.future.at(-1)
+  if (after.future.length > before.future.length && taken)
+    return { kind: 'undo', step: taken, count }
+  const step = after.past.at(-1)
+  if (!step) return null
+  const redone = before.future.length > 0 && after.future.length === before.future.length - 1
+  return { kind: redone && count === before.count ? 'redo' : 'step', step, count }
+}
+
+const STEPS_KEPT = 200
+
+function withHistory({ past, future }: History, change: HistoryChange): History {
+  const { kind, step, count } = change
+  if (kind === 'undo') return { past: past.slice(0, -1), future: [...future, step], count }
+  if (kind === 'redo') return { past: [...past, step], future: future.slice(0, -1), count }
+  return { past: [...past.slice(1 - STEPS_KEPT), step], future: [], count }
+}
+
+/** A session after what another view told of it. */
+export const withTold = (
+  session: Session,
+  { changes, history }: Omit<Told, 'revision'>,
+): Session => ({
+  state: changes ? (withChanges(session.state, changes) as State) : session.state,
+  history: history ? withHistory(session.history, history) : session.history,
+})
+
+type Run = (session: Session, ran: Ran) => Outcome
+
+/**
+ * The shelf in a view that does not keep it. What is done here shows at once; the view that keeps
+ * it does the same and tells. Where something else came in between, what was done here is done
+ * again upon that, so that all views come to the same.
+ */
+export class Replica {
+  private pending: { ran: Ran; result: Session }[] = []
+
+  /**
+   * @param view how this view is called
+   * @param own the display that has the keys in it
+   * @param run runs a command without showing anything
+   */
+  constructor(
+    private view: string,
+    private own: () => DisplayId,
+    private run: Run,
+    private confirmed: Session,
+    private revision: number,
+  ) {}
+
+  get session(): Session {
+    return this.pending.at(-1)?.result ?? this.confirmed
+  }
+
+  /** Commands that are not confirmed, for a view that has only just begun to keep the shelf. */
+  get waiting(): Ran[] {
+    return this.pending.map(({ ran }) => ran)
+  }
+
+  get at(): number {
+    return this.revision
+  }
+
+  /** Something was done here. */
+  add(ran: Ran, result: Session): void {
+    this.pending.push({ ran, result })
+  }
+
+  /** @returns whether it could be followed; else the whole has to be asked for */
+  hear(told: Told): boolean {
+    if (told.revision <= this.revision) return true
+    if (told.revision !== this.revision + 1) return false
+    this.revision = told.revision
+    const [first] = this.pending
+    const mine = told.of?.view === this.view && first?.ran.n === told.of.n
+    if (mine) this.pending.shift()
+    if (mine && sameAs(toldBetween(this.confirmed, first.result), told)) {
+      // As it was done here, nothing between: what is seen stays the same object.
+      this.confirmed = first.result
+      return true
+    }
+    const { state, history } = withTold(this.confirmed, told)
+    this.confirmed = { state: seenFrom(state, this.own()), history }
+    this.again()
+    return true
+  }
+
+  /** The view that keeps the shelf would not do it. */
+  drop(n: number): void {
+    this.pending = this.pending.filter(({ ran }) => ran.n !== n)
+    this.again()
+  }
+
+  /** The whole, as the view that keeps it has it. */
+  take(session: Session, revision: number): void {
+    this.confirmed = { ...session, state: seenFrom(session.state, this.own()) }
+    this.revision = revision
+    this.again()
+  }
+
+  /** What is not confirmed, upon what is. */
+  private again(): void {
+    let session = this.confirmed
+    this.pending = this.pending.flatMap(({ ran }) => {
+      const outcome = this.run(session, ran)
+      if (!outcome.ok) return []
+      session = { ...outcome.session, state: seenFrom(outcome.session.state, this.own()) }
+      return { ran, result: session }
+    })
+  }
+}
+
+/** What came by wire is other objects, though it says the same. */
+const sameAs = (one: Omit<Told, 'revision'>, other: Told): boolean =>
+  JSON.stringify([one.changes, one.history]) === JSON.stringify([other.changes, other.history])

@@ -1,0 +1,304 @@
+import type { Outcome, Session } from '@/core/commands/execute'
+import type { KeptContent } from '@/core/formats/shelfFile'
+import type { DisplayId, DocumentId } from '@/core/model/types'
+import { type Ran, Replica, seenFrom, type Told, toldBetween } from './replica'
+import type { Report } from './reports'
+
+/**
+ * Several pages that show one shelf, a display each. One keeps it; the others send it what is done
+ * on them, and follow what it tells. When that one closes, another keeps the shelf from then on.
+ */
+
+type Message =
+  | { kind: 'hello' | 'here'; from: string; display: DisplayId }
+  | { kind: 'focus'; display: DisplayId }
+  | { kind: 'whole?'; from: string }
+  | { kind: 'whole'; session: Session; revision: number }
+  | { kind: 'run'; from: string; ran: Ran }
+  | { kind: 'refused'; to: string; n: number; reason: string }
+  | ({ kind: 'told' } & Told)
+  | { kind: 'content'; document: DocumentId; content: KeptContent | null }
+  | { kind: 'content?'; from: string; document: DocumentId }
+  | { kind: 'content!'; to: string; document: DocumentId; content: KeptContent | null }
+  | { kind: 'report'; document: DocumentId; report: Report }
+
+/** What a view does on its page. */
+export interface Page {
+  session(): Session
+  /** Shows a session that came from elsewhere. */
+  show(session: Session): void
+  /** Runs a command without showing anything. */
+  run(session: Session, ran: Ran): Outcome
+  /** What a command given elsewhere did that concerns whoever keeps the shelf. */
+  done(outcome: Extract<Outcome, { ok: true }>): void
+  refused(reason: string): void
+  /** The displays that have a view of their own elsewhere. */
+  elsewhere(displays: DisplayId[]): void
+  /** Whether something done here has not been heard of by whoever keeps the shelf. */
+  waiting(some: boolean): void
+  /** Brings this page to the front. */
+  comeForward(): void
+  content(document: DocumentId, content: KeptContent | null): void
+  /** What is in a document, from whoever keeps the shelf. */
+  read(document: DocumentId): Promise<KeptContent | null>
+  report(document: DocumentId, report: Report): void
+}
+
+/** How long another view is waited for, in milliseconds. */
+const PATIENCE = 3000
+
+export class Views {
+  /** What others are called, with their display. */
+  private others = new Map<string, DisplayId>()
+  private replica: Replica | null = null
+  private revision = 0
+  private count = 0
+  private asked = new Map<DocumentId, (content: KeptContent | null) => void>()
+  private me = `view-${crypto.getRandomValues(new Uint32Array(2)).join('')}`
+  private channel: BroadcastChannel
+  /** Held as long as this view is open, so that others know when it is gone. */
+  private gone = new AbortController()
+
+  /**
+   * @param shelf the shelf's name
+   * @param own the display this view shows
+   * @param fixed whether it shows no other
+   */
+  constructor(
+    private shelf: string,
+    readonly own: DisplayId,
+    readonly fixed: boolean,
+    private page: Page,
+  ) {
+    this.channel = new BroadcastChannel(`kite-shelf-views-${shelf}`)
+    this.channel.onmessage = ({ data }) => this.hear(data as Message)
+    void this.attend()
+  }
+
+  /** Says that it is there, once the lock is held by which others see when it is gone. */
+  private attend(): Promise<void> {
+    return navigator.locks
+      .request(this.lockOf(this.me), () => {
+        this.post({ kind: 'hello', from: this.me, display: this.own })
+        return new Promise<void>((free) => this.gone.signal.addEventListener('abort', () => free()))
+      })
+      .catch(() => {})
+  }
+
+  /** Whether this view keeps the shelf. */
+  get leads(): boolean {
+    return this.replica === null
+  }
+
+  /** Ends it: the page shows the shelf no more. */
+  close(): void {
+    this.gone.abort()
+    this.channel.close()
+  }
+
+  /** From now on this view keeps the shelf: others take what it has. */
+  lead(): void {
+    const waiting = this.replica?.waiting ?? []
+    this.revision = (this.replica?.at ?? this.revision) + 1 + waiting.length
+    this.replica = null
+    const { state, history } = this.page.session()
+    this.post({ kind: 'whole', session: { state, history }, revision: this.revision })
+  }
+
+  /** Follows the view that keeps the shelf. @returns the shelf, when that has answered */
+  async follow(signal: AbortSignal): Promise<Session | null> {
+    const first = new Promise<Session | null>((resolve) => {
+      this.replica = new Replica(
+        this.me,
+        () => (this.fixed ? this.own : this.page.session().state.display),
+        (session, ran) => this.page.run(session, ran),
+        this.page.session(),
+        -1,
+      )
+      this.arrived = resolve
+      signal.addEventListener('abort', () => resolve(null))
+    })
+    const ask = () => this.post({ kind: 'whole?', from: this.me })
+    ask()
+    // It may be about to load the shelf.
+    const timer = setInterval(ask, 500)
+    const session = await first
+    clearInterval(timer)
+    return session
+  }
+
+  private arrived: ((session: Session) => void) | null = null
+
+  /** A number for a command that is given here. */
+  next(): number {
+    return ++this.count
+  }
+
+  /**
+   * A command was run here.
+   * @returns the session as it is seen here: the keys stay on a display that is shown here
+   */
+  ran(ran: Ran, before: Session, after: Session): Session {
+    const { state, history } = after
+    const to = state.display
+    const leaves = to !== before.state.display && (this.fixed || this.isElsewhere(to))
+    const own = leaves || this.fixed ? (this.fixed ? this.own : before.state.display) : to
+    if (leaves) this.post({ kind: 'focus', display: to })
+    const seen: Session = { state: seenFrom(state, own), history }
+    if (this.replica) {
+      this.replica.add(ran, seen)
+      this.page.waiting(true)
+      this.post({ kind: 'run', from: this.me, ran })
+    } else this.tell(before, seen)
+    return seen
+  }
+
+  /** Whether another view shows a display. */
+  isElsewhere = (display: DisplayId): boolean => [...this.others.values()].includes(display)
+
+  private tell(before: Session, after: Session, of?: Told['of']): void {
+    const told = toldBetween(before, after)
+    if (!told.changes && !told.history && !of) return
+    this.post({ kind: 'told', revision: ++this.revision, ...told, ...(of && { of }) })
+  }
+
+  /** What was typed here. */
+  typed(document: DocumentId, content: KeptContent | null): void {
+    if (this.others.size > 0) this.post({ kind: 'content', document, content })
+  }
+
+  reported(document: DocumentId, report: Report): void {
+    if (this.others.size > 0) this.post({ kind: 'report', document, report })
+  }
+
+  /** @throws when the view that keeps the shelf does not answer */
+  ask(document: DocumentId): Promise<KeptContent | null> {
+    return new Promise((resolve, reject) => {
+      this.asked.set(document, resolve)
+      this.post({ kind: 'content?', from: this.me, document })
+      setTimeout(() => {
+        this.asked.delete(document)
+        reject(new Error('The page that keeps the shelf does not answer'))
+      }, PATIENCE)
+    })
+  }
+
+  private post(message: Message): void {
+    this.channel.postMessage(message)
+  }
+
+  private hear(message: Message): void {
+    switch (message.kind) {
+      case 'hello':
+        this.post({ kind: 'here', from: this.me, display: this.own })
+        this.met(message.from, message.display)
+        break
+      case 'here':
+        this.met(message.from, message.display)
+        break
+      case 'focus':
+        if (message.display === this.own) this.page.comeForward()
+        break
+      case 'whole?':
+        if (this.keeps) this.tellWhole()
+        break
+      case 'whole':
+        this.takeWhole(message.session, message.revision)
+        break
+      case 'run':
+        if (this.keeps) this.obey(message.from, message.ran)
+        break
+      case 'refused':
+        if (message.to === this.me) this.wasRefused(message.n, message.reason)
+        break
+      case 'told':
+        this.follows(message)
+        break
+      case 'content':
+        this.page.content(message.document, message.content)
+        break
+      case 'content?':
+        if (this.keeps) void this.answer(message.from, message.document)
+        break
+      case 'content!':
+        if (message.to === this.me) this.asked.get(message.document)?.(message.content)
+        break
+      case 'report':
+        this.page.report(message.document, message.report)
+        break
+    }
+  }
+
+  /** Whether it has the shelf to keep, and not only not yet another to follow. */
+  private get keeps(): boolean {
+    return this.leads && this.revision > 0
+  }
+
+  private wasRefused(n: number, reason: string): void {
+    if (!this.replica) return
+    this.replica.drop(n)
+    this.page.show(this.replica.session)
+    this.page.refused(reason)
+    if (this.replica.waiting.length === 0) this.page.waiting(false)
+  }
+
+  private tellWhole(): void {
+    this.post({ kind: 'whole', session: this.page.session(), revision: this.revision })
+  }
+
+  private takeWhole(session: Session, revision: number): void {
+    if (!this.replica) return
+    // Who asked anew has it already.
+    if (revision === this.replica.at) return
+    this.replica.take(session, revision)
+    this.arrived?.(this.replica.session)
+    if (!this.arrived) this.page.show(this.replica.session)
+    this.arrived = null
+    // Another keeps the shelf now: it may not have heard of these.
+    for (const ran of this.replica.waiting) this.post({ kind: 'run', from: this.me, ran })
+  }
+
+  private follows(told: Told): void {
+    if (!this.replica || this.arrived) return
+    const before = this.replica.session
+    if (!this.replica.hear(told)) this.post({ kind: 'whole?', from: this.me })
+    else if (this.replica.session !== before) this.page.show(this.replica.session)
+    if (this.replica.waiting.length === 0) this.page.waiting(false)
+  }
+
+  /** Runs what was done in another view. */
+  private obey(from: string, ran: Ran): void {
+    const before = this.page.session()
+    const outcome = this.page.run(before, ran)
+    if (!outcome.ok) {
+      this.post({ kind: 'refused', to: from, n: ran.n, reason: outcome.reason })
+      return
+    }
+    const { state, history } = outcome.session
+    const after: Session = { state: seenFrom(state, before.state.display), history }
+    this.page.show(after)
+    this.page.done(outcome)
+    this.tell(before, after, { view: from, n: ran.n })
+  }
+
+  private async answer(to: string, document: DocumentId): Promise<void> {
+    const content = await this.page.read(document).catch(() => undefined)
+    if (content !== undefined) this.post({ kind: 'content!', to, document, content })
+  }
+
+  private met(view: string, display: DisplayId): void {
+    const known = this.others.has(view)
+    this.others.set(view, display)
+    this.page.elsewhere([...this.others.values()])
+    if (known) return
+    // It is had when that view is gone.
+    void navigator.locks
+      .request(this.lockOf(view), { signal: this.gone.signal }, () => {
+        this.others.delete(view)
+        this.page.elsewhere([...this.others.values()])
+      })
+      .catch(() => {})
+  }
+
+  private lockOf = (view: string): string => `kite-shelf-${this.shelf}-${view}`
+}

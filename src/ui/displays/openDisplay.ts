@@ -1,0 +1,38 @@
+import { getState, say, shelf } from '@/store/shelf'
+
+/** What a browser tells of the screens there are, where it does. */
+interface Screens {
+  screens: { left: number; top: number; availWidth: number; availHeight: number }[]
+  currentScreen: Screens['screens'][number]
+}
+
+/** The screen a new window is put on: another than this one is on, where the browser tells. */
+async function otherScreen(): Promise<Screens['screens'][number] | undefined> {
+  const ask = (window as { getScreenDetails?(): Promise<Screens> }).getScreenDetails
+  const all = await ask?.call(window).catch(() => undefined)
+  return all?.screens.find((screen) => screen !== all.currentScreen)
+}
+
+/** Opens a display in a browser window of its own, on another screen where that can be chosen. */
+export async function openDisplay(id: string): Promise<void> {
+  const display = getState().displays[id]
+  if (!display) return
+  if (id === 'near') return say('Near is this browser window itself.', { refused: true })
+  if (shelf.getState().elsewhere.includes(id))
+    return say(`${display.name} is in a window of its own already.`, { refused: true })
+  const path = `${location.pathname.replace(/\/display\/.*$/, '')}/display/${encodeURIComponent(id)}`
+  // Asked first it would be too late: a browser opens windows only as the answer to a key or push.
+  const size = `popup,width=${display.width},height=${display.height}`
+  const opened = window.open(path, `kite-shelf-${id}`, size)
+  if (!opened)
+    return say(
+      `The browser did not open a window. Allow this page to open some, or open ${path} yourself.`,
+      { refused: true },
+    )
+  const screen = await otherScreen()
+  if (screen) {
+    opened.moveTo(screen.left, screen.top)
+    opened.resizeTo(screen.availWidth, screen.availHeight)
+  }
+  say(`${display.name} is in a window of its own`)
+}
