@@ -69,11 +69,11 @@ test('held over a row its desktop opens, with the window in hand', async ({ shel
     { x: 300, y: 15 },
   )
   await expect.poll(() => shelf.here()).toBe('rota')
-  await page.mouse.move(800, 430, { steps: 5 })
+  await page.mouse.move(800, 470, { steps: 5 })
   await expect(shelf.window('stations')).toBeVisible()
   await page.mouse.up()
   const { windows, focus } = await shelf.state()
-  expect(windows.stations).toMatchObject({ desktop: 'rota', frame: { x: 800 - 208 - 302, y: 413 } })
+  expect(windows.stations).toMatchObject({ desktop: 'rota', frame: { x: 800 - 208 - 302, y: 453 } })
   expect(focus).toBe('stations')
 })
 

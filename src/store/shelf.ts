@@ -261,9 +261,9 @@ function shown(show: View, { loft, loftBy }: Shelf): Partial<Shelf> {
 
 /** Whether what a view is about is still there; for the pad, whether it can be seen. */
 function isAbout(view: View, state: State): boolean {
-  const window = 'window' in view ? state.windows[view.window] : undefined
+  const window = 'window' in view ? state.windows[view.window ?? ''] : undefined
   if (view.view === 'pad') return !!window && isVisible(state, window)
-  if ('window' in view && !window) return false
+  if ('window' in view && view.window && !window) return false
   if ('desktop' in view && view.desktop && !state.desktops[view.desktop]) return false
   return !('document' in view) || !!state.documents[view.document]
 }

@@ -71,8 +71,6 @@ export async function start(
   const over = new AbortController()
   const finish = { write: async () => {} }
   const writing: { lock: Lock | null } = { lock: null }
-  const views = new Views(name, seat.display, seat.fixed, pageFor(seat))
-  over.signal.addEventListener('abort', () => views.close())
   const lock = await claim(`${name}-${seat.display}`, take, (held) => {
     over.abort()
     void finish.write().finally(() => {
@@ -81,10 +79,9 @@ export async function start(
       held.release()
     })
   })
-  if (!lock) {
-    over.abort()
-    return 'elsewhere'
-  }
+  if (!lock) return 'elsewhere'
+  const views = new Views(name, seat.display, seat.fixed, pageFor(seat))
+  over.signal.addEventListener('abort', () => views.close())
   void lock.lost.then(() => {
     writing.lock?.release()
     over.abort()
@@ -117,7 +114,9 @@ const pageFor = (seat: Seat): Page => ({
 })
 
 /** Displays are shown in other browser windows now, or not any more. */
-function settleElsewhere({ fixed }: Seat, displays: DisplayId[]): void {
+function settleElsewhere({ display: own, fixed }: Seat, all: DisplayId[]): void {
+  // Who is about to go, or to come, in this page's place is not elsewhere.
+  const displays = all.filter((id) => id !== own)
   const { elsewhere: before, session } = shelf.getState()
   const { state, history } = session
   const free = connected(state).find(({ id }) => !displays.includes(id))

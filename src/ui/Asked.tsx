@@ -60,6 +60,7 @@ export function Asked() {
     case 'clear up':
       return <ClearUp />
     case 'open file':
+    case 'picture':
     case 'open display':
     case 'export shelf':
     case 'export damaged':

@@ -11,6 +11,7 @@ import { rest } from '@/ui/desktop/rest'
 import { openDisplay } from '@/ui/displays/openDisplay'
 import { chooseFiles, openFiles } from '@/ui/documents/openFiles'
 import { download } from '@/ui/parts/download'
+import { takePicture } from '@/ui/pictures/takePicture'
 
 /** Views with nothing to look at: they are done at once. */
 export function Errands({ view }: { view: View }) {
@@ -28,6 +29,8 @@ async function run(view: View): Promise<void> {
   switch (view.view) {
     case 'open file':
       return openFiles(await chooseFiles(APPS.flatMap(({ opens }) => opens).join(','), true))
+    case 'picture':
+      return takePicture(view.format, view.window)
     case 'open display':
       return openDisplay(view.display)
     case 'export shelf':

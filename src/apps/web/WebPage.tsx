@@ -128,7 +128,7 @@ export default function WebPage({ document: id }: AppProps) {
           </button>
         </div>
       ) : address ? (
-        <div className="flex min-h-0 flex-1">
+        <div className="frame-holder flex min-h-0 flex-1" data-frame={address}>
           <iframe
             key={`${address} ${round}`}
             ref={frameRef}

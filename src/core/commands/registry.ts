@@ -11,6 +11,7 @@ import { goCommands } from './go'
 import { gridCommands } from './grid'
 import { homeCommands } from './homes'
 import { importCommands } from './import'
+import { pictureCommands } from './pictures'
 import { placeCommands } from './place'
 import { sendCommands } from './send'
 import { sessionCommands } from './sessions'
@@ -40,6 +41,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...documentCommands,
     ...undoCommands,
     ...viewCommands,
+    ...pictureCommands,
     ...importCommands,
     ...sessionCommands,
     ...settingCommands,

@@ -18,6 +18,8 @@ const DOCUMENT = [
   'window.askTitle',
   'window.export',
   'window.copyReference',
+  'picture.window.png',
+  'picture.window.svg',
   'window.close',
 ]
 

@@ -1,0 +1,41 @@
+/** Pictures of what is on screen, as files. */
+
+import { isShown } from '@/core/model/selectors'
+import { command, no } from './command'
+import { meant, on, quoted, there, which } from './meant'
+import { refused } from './places'
+
+const group = 'Shelf' as const
+
+export const PICTURE_FORMATS = ['png', 'svg'] as const
+export type PictureFormat = (typeof PICTURE_FORMATS)[number]
+
+const ofWindow = PICTURE_FORMATS.map((format) =>
+  command({
+    id: `picture.window.${format}`,
+    title: `Picture of this window as ${format.toUpperCase()}`,
+    group,
+    step: false,
+    args: which,
+    can: (state, args) => {
+      const can = there(state, args)
+      const found = meant(state, args.window)
+      if (can !== true || refused(found)) return can
+      const seen = isShown(state, found) && !found.minimised
+      return seen || no(`${quoted(state, found)} is not in sight. Go to it first.`)
+    },
+    run: on((_draft, found) => ({ show: { view: 'picture', window: found.id, format } })),
+  }),
+)
+
+const ofDisplay = PICTURE_FORMATS.map((format) =>
+  command({
+    id: `picture.desktop.${format}`,
+    title: `Picture of this desktop as ${format.toUpperCase()}`,
+    group,
+    step: false,
+    run: () => ({ show: { view: 'picture', format } }),
+  }),
+)
+
+export const pictureCommands = [...ofWindow, ...ofDisplay]
