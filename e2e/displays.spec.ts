@@ -175,10 +175,7 @@ test('dragged with Shift a window is dropped into one of nine cells; edges attra
   expect((await windowIn(shelf, 'stations'))?.frame.x).toBe(8)
 })
 
-test('the edge two placed windows share is dragged, and both stay placed', async ({
-  shelf,
-  page,
-}) => {
+test('the edge two placed windows share is dragged, and both stay placed', async ({ shelf }) => {
   await shelf.run('place.leftHalf', { window: 'stations' })
   await shelf.run('place.rightHalf', { window: 'observers' })
   const before = (await windowIn(shelf, 'observers'))?.frame

@@ -130,11 +130,9 @@ test('a web page is shown in a sandboxed frame; addresses that cannot be are tol
   await page.route('**/api/frame?*', (route) => route.fulfill({ json: { framed: false } }))
   await address.fill('refuses.example')
   await shelf.press('Enter')
-  await expect(web.getByRole('alert')).toContainText('does not let itself be shown')
-  await expect(web.getByRole('link', { name: 'Open in a browser tab' }).first()).toHaveAttribute(
-    'href',
-    'https://refuses.example/',
-  )
+  await expect(web.getByRole('status')).toContainText('does not let itself be shown')
+  await expect(web.getByRole('button', { name: /Open in its own window/ })).toBeVisible()
+  await expect(web.getByRole('button', { name: 'Show it here' })).toHaveCount(0)
 })
 
 test('the keys go to a page that is clicked in; its hem says so and takes them back', async ({

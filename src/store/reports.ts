@@ -11,6 +11,8 @@ export interface Report {
   says?: string
   /** How far something is that takes its time, 0 to 1. */
   progress?: number | null
+  /** Whether its page is open in a browser window of its own. */
+  outside?: boolean
   /** Whether it goes on by itself, so that its window must not be put to rest. */
   busy?: boolean
 }

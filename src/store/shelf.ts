@@ -149,6 +149,14 @@ function env({ now, by, ids }: Ran): Env {
 
 let count = 0
 
+const here = new Set<(events: JournalEvent[]) => void>()
+
+/** Calls back with what was done on this page, while the answer to a key or a push is under way. */
+export const onDone = (listener: (events: JournalEvent[]) => void): (() => void) => {
+  here.add(listener)
+  return () => here.delete(listener)
+}
+
 const travellers = new Set<(step: number) => void>()
 
 /** Calls back with the number of a step that is taken back or done again. */
@@ -205,6 +213,7 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   if (aloud) patch.announced = aloud
   shelf.setState(patch)
   if (views?.leads !== false) done(outcome)
+  for (const listener of here) listener(outcome.journal)
   if (outcome.session.state.display !== session.state.display) sayElsewhere(outcome.session.state)
   return outcome
 }

@@ -5,6 +5,7 @@ import { APPS } from '@/apps/list'
 import { initialState } from '@/core/model/initial'
 import { currentId, desktop } from '@/core/model/selectors'
 import { provideConsole } from '@/store/console'
+import { followOutside } from '@/store/outside'
 import { shelf, useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, type Started, start, type Trouble } from '@/store/start'
 import { useFullScreen } from '@/ui/desktop/useFullScreen'
@@ -106,6 +107,7 @@ function Open({ name }: { name: string }) {
   const { fixed } = useSeat()
   const rack = !full && !fixed
   useEffect(provideConsole, [])
+  useEffect(followOutside, [])
   return (
     <div
       className={`grid h-full ${

@@ -3,11 +3,13 @@ import { ArrowLeft, ExternalLink, Keyboard, RotateCw } from 'lucide-react'
 import { type FormEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
 import { changeContent, shownContent, useContent, useTyped } from '@/store/documents'
+import { openOutside } from '@/store/outside'
 import { useArrangement } from '@/store/shelf'
 import { giveKeys, watchFrame } from '@/ui/parts/pageFrames'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import type { WebContent } from './manifest'
+import { Outside } from './Outside'
 
 /** A page of the web in a frame that can do nothing outside of itself. */
 export default function WebPage({ document: id }: AppProps) {
@@ -34,11 +36,17 @@ export default function WebPage({ document: id }: AppProps) {
   }, [])
   const framing = useFraming(address)
   const ours = last.startsWith('/pages/')
+  const outside = address !== '' && (content?.outside || framing?.framed === false)
   // Known to our own pages only, so that they may pass keys on.
   const token = useMemo(() => crypto.randomUUID(), [])
   if (!visited) return null
-  const keep = (next: string[]) =>
-    changeContent(id, { visited: next.slice(-50) } satisfies WebContent, 'saved')
+  const keepAs = (next: string[], outside = content?.outside ?? false) =>
+    changeContent(
+      id,
+      { visited: next.slice(-50), ...(outside && { outside }) } satisfies WebContent,
+      'saved',
+    )
+  const keep = (next: string[]) => keepAs(next)
   const go = (event: FormEvent) => {
     event.preventDefault()
     const found = addressOf((typed || address).replace(location.origin, ''))
@@ -65,7 +73,7 @@ export default function WebPage({ document: id }: AppProps) {
           <RotateCw size={14} />
         </Tool>
         <input
-          data-autofocus=""
+          data-autofocus={outside ? undefined : ''}
           aria-label="Address"
           aria-invalid={problem !== ''}
           placeholder="example.org"
@@ -90,17 +98,17 @@ export default function WebPage({ document: id }: AppProps) {
             <Keyboard size={15} />
           </Tool>
         ) : null}
-        {address ? (
-          <a
-            className="tool"
-            href={address}
-            target="_blank"
-            rel="noreferrer"
-            aria-label="Open in a browser tab"
-            title="Open in a browser tab"
+        {address && !content?.outside ? (
+          <Tool
+            label="Show it in a browser window of its own"
+            onClick={() => {
+              // At once: the browser opens windows only as the answer to a push.
+              openOutside(id, address)
+              keepAs(visited, true)
+            }}
           >
             <ExternalLink size={14} />
-          </a>
+          </Tool>
         ) : null}
       </form>
       {problem ? (
@@ -113,13 +121,17 @@ export default function WebPage({ document: id }: AppProps) {
           It is not known whether it may be shown here. {framing.why}
         </p>
       ) : null}
-      {framing?.framed === false ? (
-        <div role="alert" className="m-auto flex flex-col items-center gap-3 p-4 text-center">
-          <p>This site does not let itself be shown in a window of another page.</p>
-          <a className="btn" href={address} target="_blank" rel="noreferrer">
-            Open in a browser tab
-          </a>
-        </div>
+      {outside ? (
+        <Outside
+          id={id}
+          address={address}
+          why={
+            content?.outside
+              ? 'It is shown in a browser window of its own.'
+              : 'This site does not let itself be shown in a window of another page.'
+          }
+          {...(framing?.framed !== false && { onInside: () => keepAs(visited, false) })}
+        />
       ) : takes && wanted !== address ? (
         <div role="alert" className="m-auto flex flex-col items-center gap-3 p-4 text-center">
           <p>This page takes the keys by itself, again and again. It was stopped.</p>

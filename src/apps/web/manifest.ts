@@ -4,6 +4,8 @@ import type { AppManifest } from '../contract'
 /** Content of a web page window: the addresses it was at, the present one last. */
 export interface WebContent {
   visited: string[]
+  /** Whether it is shown in a browser window of its own, because the person prefers it so. */
+  outside?: boolean
 }
 
 export const web: AppManifest = {

@@ -21,6 +21,7 @@ const setting = command({
     fullScreen: boolean(),
     inspector: boolean(),
     flip: number().integer().min(0).max(5000),
+    outside: boolean(),
     elsewhere: string().oneOf(['focus', 'swap', 'here'] as const),
     gap: number().integer().min(0).max(GAP_MOST),
   },

@@ -184,6 +184,7 @@ const settings = object({
   inspector: flag(),
   gap: number().integer().min(0).max(GAP_MOST).required(),
   flip: number().integer().min(0).max(5000).required(),
+  outside: flag(),
   elsewhere: string().oneOf(['focus', 'swap', 'here']).required(),
   keys: string().oneOf(['alt', 'leader']).required(),
   cloth: string().oneOf(['system', 'day', 'night']).required(),

@@ -76,6 +76,7 @@ export function initialState(): State {
       inspector: false,
       gap: 8,
       flip: 600,
+      outside: false,
       elsewhere: 'focus',
     },
   }

@@ -246,6 +246,8 @@ export interface Settings {
   inspector: boolean
   /** Milliseconds a window is held against an edge before the next desktop comes; 0 for never. */
   flip: number
+  /** Whether going to a desktop brings its outside windows forward. */
+  outside: boolean
   /** What going to a desktop does that another display shows. */
   elsewhere: 'focus' | 'swap' | 'here'
   /** Between placed windows and around them, in CSS pixels: 0 to 32. */

@@ -21,7 +21,7 @@ export interface Choice {
   set(settings: Settings): Partial<Settings>
 }
 
-type Flag = 'wrap' | 'wrapRows' | 'fullScreen' | 'inspector'
+type Flag = 'wrap' | 'wrapRows' | 'fullScreen' | 'inspector' | 'outside'
 
 const flag = (name: Flag, label: string, words: string): Choice => ({
   label,
@@ -75,6 +75,7 @@ export const CHOICES: Choice[] = [
   flag('wrap', 'Wrap around at the ends', 'next previous go round'),
   flag('wrapRows', 'Wrap around at the top and bottom', 'above below rows columns go round'),
   flag('fullScreen', 'Solo and pair use the full screen', 'full screen hide rack line'),
+  flag('outside', 'Going to a desktop brings its outside windows forward', 'browser window page'),
   flag('inspector', 'Inspector', 'details follow window'),
   {
     label: 'Trail shows this desktop first',

@@ -76,9 +76,14 @@ interface BowProps {
 
 /** A window on a desktop's tail: its app's glyph, hollow when minimised. A click goes there. */
 const Bow = memo(function Bow({ id, app, title, minimised, focused, document }: BowProps) {
-  const attention = useReport(document)?.attention
+  const { attention, outside } = useReport(document) ?? {}
   const Glyph = appOf(app)?.glyph
-  const name = [title, minimised && 'minimised', attention && 'wants attention']
+  const name = [
+    title,
+    minimised && 'minimised',
+    outside && 'open in its own window',
+    attention && 'wants attention',
+  ]
     .filter(Boolean)
     .join(', ')
   return (

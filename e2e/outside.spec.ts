@@ -1,0 +1,81 @@
+import type { Page } from '@playwright/test'
+import { expect, type ShelfPage, test } from './shelf'
+
+/** The ridge camera in a browser window of its own. */
+async function outside(shelf: ShelfPage, page: Page): Promise<Page> {
+  await shelf.open()
+  await shelf.run('window.focus', { window: 'camera' })
+  const camera = shelf.window('camera')
+  const [popup] = await Promise.all([
+    page.waitForEvent('popup'),
+    camera.getByRole('button', { name: 'Show it in a browser window of its own' }).click(),
+  ])
+  await popup.waitForURL('**/pages/ridge-camera')
+  return popup
+}
+
+test('a page in a browser window of its own stays a member of its desktop', async ({
+  shelf,
+  page,
+}) => {
+  const popup = await outside(shelf, page)
+  const sheet = shelf.window('camera').getByRole('region', { name: 'Outside window Ridge camera' })
+  await expect(sheet.getByRole('status')).toContainText('Open in a browser window of its own')
+  // The rack tells that it is open; what is shown there cannot lead this page elsewhere.
+  await expect(
+    page.getByRole('button', { name: /^Ridge camera, open in its own window/ }),
+  ).toHaveCount(1)
+  expect(await popup.evaluate(() => window.opener)).toBeNull()
+  // It is sent and carried like any other.
+  await shelf.press('Alt+Shift+M')
+  expect((await shelf.state()).windows.camera?.desktop).toBe('model')
+  await expect(sheet.getByRole('status')).toContainText('Open in a browser window')
+  // Picked from the line it is brought forward.
+  await shelf.press('Alt+F')
+  const forward = popup.evaluate(
+    () =>
+      new Promise<boolean>((done) => addEventListener('focus', () => done(true), { once: true })),
+  )
+  await shelf.run('window.focus', { window: 'camera' })
+  await sheet.getByRole('button', { name: /Bring it forward/ }).click()
+  await Promise.race([forward, page.waitForTimeout(1500)])
+  // Closed here, it is closed there.
+  await shelf.press('Alt+Backspace')
+  await expect.poll(() => popup.isClosed()).toBe(true)
+  expect((await shelf.state()).windows.camera).toBeUndefined()
+  // Reopened it says that it is not open, and opens by one key.
+  await shelf.press('Alt+Shift+Backspace')
+  await expect(sheet.getByRole('button', { name: /Open in its own window/ })).toBeFocused()
+  const [again] = await Promise.all([page.waitForEvent('popup'), shelf.press('Enter')])
+  await again.waitForURL('**/pages/ridge-camera')
+  await again.close()
+})
+
+test('closed there it is closed here; shown here again it is in its frame', async ({
+  shelf,
+  page,
+}) => {
+  const popup = await outside(shelf, page)
+  // One that is gone at once was cut off by its site, not closed.
+  await page.waitForTimeout(4200)
+  await popup.close()
+  await expect.poll(async () => (await shelf.state()).windows.camera).toBeUndefined()
+  await shelf.press('Alt+Shift+Backspace')
+  await shelf.window('camera').getByRole('button', { name: 'Show it here' }).click()
+  await expect(shelf.window('camera').locator('iframe')).toBeVisible()
+})
+
+test('a window that the browser blocks is told, with what to do', async ({ shelf, page }) => {
+  await shelf.open()
+  await page.evaluate(() => {
+    window.open = () => null
+  })
+  await shelf.run('window.focus', { window: 'camera' })
+  const camera = shelf.window('camera')
+  await camera.getByRole('button', { name: 'Show it in a browser window of its own' }).click()
+  await camera.getByRole('button', { name: /Open in its own window/ }).click()
+  await expect(camera.getByRole('alert')).toContainText('Allow this page to open windows')
+  await shelf.run('display.add')
+  await shelf.run('display.open', { display: (await shelf.state()).displayOrder[1] })
+  await expect(shelf.said()).toContainText('The browser did not open a window')
+})
