@@ -84,6 +84,13 @@ test('the view that keeps the shelf closes: another keeps it at once, and nothin
   const { desktops, windows } = await shelf.state()
   expect(Object.values(desktops).map(({ name }) => name)).toContain('Kept by Tall')
   expect(windows.stations?.desktop).toBe('model')
+  // The main view keeps the shelf again, with all that belongs to that.
+  await expect
+    .poll(async () => {
+      await shelf.run('shelf.keepFolder')
+      return shelf.said().textContent()
+    })
+    .not.toContain('Nothing is kept now')
   // And all of it after both are closed.
   await tall.page.close()
   await shelf.run('desktop.create', { name: 'Kept by Near', stay: true })
@@ -92,4 +99,68 @@ test('the view that keeps the shelf closes: another keeps it at once, and nothin
   expect(names).toEqual(expect.arrayContaining(['Kept by Tall', 'Kept by Near']))
   // Its window is gone: it is drawn in the column again.
   await expect(again.getByText('in its own window')).toHaveCount(0)
+})
+
+test('three views change things at once while the one that keeps the shelf is killed: nothing is lost', async ({
+  page,
+}) => {
+  const [near, tall] = await both(page)
+  await near.run('display.add', { name: 'Side' })
+  const id = (await near.state()).displayOrder[2] ?? ''
+  const third = await page.context().newPage()
+  await third.goto(`/demo/display/${id}`)
+  await expect(third.locator('#desktop')).toBeVisible()
+  const side = new ShelfPage(third)
+  const editor = tall.window('calls').locator('[contenteditable=true]')
+  await editor.click()
+  await tall.page.keyboard.press('Control+End')
+  /** Makes desktops one after the other, as fast as the page allows. */
+  const make = (shelf: ShelfPage, name: string, count: number) =>
+    shelf.page.evaluate(
+      async ([called, most]) => {
+        for (let at = 0; at < most; at++) {
+          const made = window.kiteShelf?.run('desktop.create', {
+            name: `${called} ${at}`,
+            stay: true,
+          })
+          if (!made?.ok) throw new Error(`${called} ${at}`)
+          await new Promise((done) => setTimeout(done, 40))
+        }
+      },
+      [name, count] as const,
+    )
+  const work = [
+    make(side, 'Side', 12),
+    make(tall, 'Tall', 8).then(() => tall.page.keyboard.type(' typed through it')),
+  ]
+  await make(near, 'Near', 5)
+  // Killed, not closed: it writes nothing more.
+  const devtools = await page.context().newCDPSession(page)
+  void devtools.send('Page.crash').catch(() => {})
+  await Promise.all(work)
+  const names = async (shelf: ShelfPage) =>
+    Object.values((await shelf.state()).desktops)
+      .map(({ name }) => name)
+      .filter((name) => /^(Side|Tall|Near) \d+$/.test(name))
+      .sort()
+  const all = [
+    ...Array.from({ length: 12 }, (_, at) => `Side ${at}`),
+    ...Array.from({ length: 8 }, (_, at) => `Tall ${at}`),
+    ...Array.from({ length: 5 }, (_, at) => `Near ${at}`),
+  ].sort()
+  await expect.poll(() => names(tall)).toEqual(all)
+  await expect.poll(() => names(side)).toEqual(all)
+  // Another keeps it: after both are loaded anew all of it is there.
+  for (const shelf of [tall, side])
+    await expect(shelf.page.locator('[data-saving="saved"]')).toBeVisible()
+  await tall.page.waitForTimeout(600)
+  await tall.page.close()
+  await side.page.close()
+  const again = await page.context().newPage()
+  await again.goto('/demo')
+  await expect(again.locator('#desktop')).toBeVisible()
+  const shelf = new ShelfPage(again)
+  expect(await names(shelf)).toEqual(all)
+  await shelf.run('window.focus', { window: 'calls' })
+  await expect(shelf.window('calls').getByText('typed through it')).toBeVisible()
 })

@@ -300,8 +300,84 @@ for (const [desktops, each] of [
   await page.close()
   await bare.close()
 }
+await displays()
 await browser.close()
 stop()
+
+/** Three displays in view; and a display in a browser window of its own. */
+async function displays() {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const near = await context.newPage()
+  await near.goto(`${address}/demo`)
+  await near.locator('#desktop').waitFor()
+  await near.waitForTimeout(1500)
+  const back = { code: 'Backslash', key: '\\', altKey: true }
+  const measure = async (what) => {
+    const runs = await switches(near, back, 20)
+    for (const of of ['script', 'layout', 'frame']) {
+      const value = median(runs.map((run) => run[of])).toFixed(2)
+      rows.push([`switch, ${NAMES[of]}, median ms, ${what}`, value, '', '', ''])
+    }
+    const dragged = await drag(near, 420, 40)
+    rows.push([`drag, script and layout ms a frame, ${what}`, dragged.toFixed(2), '', '', ''])
+  }
+  const run = (id, args = {}) =>
+    near.evaluate(([command, given]) => window.kiteShelf.run(command, given), [id, args])
+  for (const [id, args] of [
+    ['desktop.go', { to: 'model' }],
+    ['desktop.go', { to: 'field' }],
+  ])
+    await run(id, args)
+  await run('display.unplug', { display: 'tall' })
+  await measure('the demo, 1 display')
+  await run('display.plug', { display: 'tall' })
+  await run('display.add')
+  await near.waitForTimeout(800)
+  await measure('the demo, 3 displays')
+  const tall = await context.newPage()
+  await tall.goto(`${address}/demo/display/tall`)
+  await tall.locator('[data-window=calls]').waitFor()
+  await near.bringToFront()
+  const taken = []
+  for (let n = 0; n < 30; n++) {
+    const seen = tall.evaluate(
+      () =>
+        new Promise((done) => {
+          const window = document.querySelector('[data-window=calls]')
+          new MutationObserver((_all, watch) => {
+            watch.disconnect()
+            window.getBoundingClientRect()
+            done(performance.timeOrigin + performance.now())
+          }).observe(window, { attributeFilter: ['style'] })
+        }),
+    )
+    await tall.evaluate(() => new Promise((done) => setTimeout(done, 30)))
+    const began = await near.evaluate(
+      (x) => {
+        const start = performance.timeOrigin + performance.now()
+        window.kiteShelf.run('window.move', { window: 'calls', x, y: 700 })
+        return start
+      },
+      40 + (n % 20) * 5,
+    )
+    taken.push((await seen) - began)
+  }
+  rows.push([
+    'from a change in one view to its layout in another, median ms',
+    median(taken).toFixed(1),
+    '',
+    '',
+    '100 ms',
+  ])
+  rows.push([
+    'from a change in one view to its layout in another, slowest ms',
+    Math.max(...taken).toFixed(1),
+    '',
+    '',
+    '100 ms',
+  ])
+  await context.close()
+}
 
 // Core alone, without a page.
 const { coreCosts } = await import('../bench/core.mjs')

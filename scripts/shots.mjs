@@ -53,16 +53,45 @@ const first =
 
 const shots = {
   main: [['Alt+P', 'Alt+F'], { prepare: first(['window.goHome', { window: 'sunday' }]) }],
-  night: [['Alt+P', 'Alt+M', 'Alt+6'], { cloth: 'dark' }],
+  night: [['Alt+B', 'Alt+M', 'Alt+6'], { cloth: 'dark' }],
   fold: [['Alt+R', 'Alt+Shift+;', 'F']],
   keys: [['Alt+Shift+/']],
-  pad: [['Alt+R', 'Alt+X', 'Q']],
-  look: [['Alt+Shift+;', 'V']],
+  pad: [['Alt+R', 'Alt+X', 'ArrowLeft', 'ArrowUp']],
+  arranged: [['Alt+Shift+;', 'N']],
+  displays: [['Alt+Shift+;', 'Z', 'Tab']],
+  outside: [
+    [],
+    {
+      prepare: async (page) => {
+        await first(['window.focus', { window: 'camera' }])(page)
+        const [popup] = await Promise.all([
+          page.waitForEvent('popup'),
+          page.getByRole('button', { name: 'Show it in a browser window of its own' }).click(),
+        ])
+        await popup.waitForLoadState()
+        await page.bringToFront()
+      },
+    },
+  ],
+  flip: [
+    [],
+    {
+      // Dragged against the left edge, with the bar half grown.
+      prepare: async (page) => {
+        await first(['desktop.go', { to: 'model' }], ['settings.set', { flip: 4000 }])(page)
+        const hem = await page.locator('[data-window=run] .hem').boundingBox()
+        await page.mouse.move(hem.x + 100, hem.y + 15)
+        await page.mouse.down()
+        await page.mouse.move(400, 400, { steps: 5 })
+        await page.mouse.move(211, 380, { steps: 5 })
+        await page.waitForTimeout(1500)
+      },
+    },
+  ],
   document: [['Alt+B', 'Alt+Shift+-']],
   inspector: [['Alt+,', 'r', 'Alt+z', 'Alt+Shift+;', 'I']],
-  reader: [['Alt+E', 'Alt+Shift+-']],
   line: [['Alt+B', 'Alt+;', 'type stat']],
-  trail: [['Alt+R', 'Alt+P', 'Alt+F', 'hold Alt', 'Backquote']],
+  trail: [['Alt+R', 'Alt+B', 'Alt+F', 'hold Alt', 'Backquote']],
   loft: [['Alt+P', 'Alt+R', 'Alt+/', 'Space', 'Shift+F', 'Space', 'Shift+R']],
   unstack: [['Alt+.']],
   glance: [['hold Alt', 'Quote', 'b'], { prepare: first(['grid.columns', { columns: 3 }]) }],
@@ -80,18 +109,9 @@ const shots = {
     },
   ],
   'put-right': [['Alt+Shift+;', 'P']],
-  why: [['Alt+8', 'Alt+7', 'Alt+Shift+;', 'Y']],
-  solo: [['Alt+8', 'Alt+Enter']],
   pair: [
     [],
-    {
-      prepare: first(
-        ['window.focus', { window: 'line' }],
-        ['app.launch', { app: 'drawer' }],
-        ['window.pair', { with: 'line' }],
-        ['pair.swap'],
-      ),
-    },
+    { prepare: first(['window.focus', { window: 'notes' }], ['window.pair', { with: 'output' }]) },
   ],
 }
 for (const [name, [keys, options]] of Object.entries(shots))

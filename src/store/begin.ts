@@ -41,7 +41,11 @@ export interface Opening {
   /** Cut off when another page takes the shelf over. */
   over: AbortController
   /** Writes what is not written yet, before the shelf is given up. */
-  finish: { write(): Promise<void> }
+  finish: {
+    write(): Promise<void>
+    /** Writes it, and keeps the shelf no more, though it stays open. */
+    giveWay(): Promise<void>
+  }
 }
 
 /** Whether this page keeps the shelf. */
@@ -81,7 +85,10 @@ export async function begin(
   contents: Record<string, unknown> = {},
 ): Promise<void> {
   const { state, revision, slots, written, seq = 0, stateSeq = seq, history } = given
-  const { signal } = over
+  // It may be kept elsewhere later, while it is still shown here.
+  const keeps = new AbortController()
+  over.signal.addEventListener('abort', () => keeps.abort())
+  const { signal } = keeps
   const steps = new Steps(stores.slots, ({ id }) => hasContents(id))
   const keeping = new Keeping(stores.slots, written, revision, slots, steps, history)
   const journal = new Journal(stores.journal)
@@ -103,6 +110,13 @@ export async function begin(
     await copies.now()
     // What could not be written now must not be tried again later, from a page that has nothing left.
     keeper.stop()
+  }
+  finish.giveWay = async () => {
+    await finish.write()
+    keeps.abort()
+    copies.stop()
+    opened = null
+    provideCatalogue(null)
   }
   let noting = false
   const changed = () => {

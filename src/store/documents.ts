@@ -133,11 +133,14 @@ export async function loadContent(id: DocumentId): Promise<KeptContent> {
 }
 
 async function load(id: DocumentId): Promise<void> {
+  const from = provided
   try {
     const kept = await peekContent(id)
     if (!contents.has(id) && provided) contents.set(id, kept)
     unreadable.delete(id)
   } catch {
+    // Who had it is not asked any more.
+    if (provided !== from) return load(id)
     unreadable.add(id)
   } finally {
     loading.delete(id)

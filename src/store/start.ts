@@ -1,7 +1,7 @@
 import { emptyHistory } from '@/core/history/history'
 import { connected } from '@/core/model/displays'
 import { initialState } from '@/core/model/initial'
-import type { AppFacts, DisplayId, State } from '@/core/model/types'
+import type { AppFacts, DisplayId, DocumentId, State } from '@/core/model/types'
 import { databaseFor, exportDatabase, leaveDatabase, marksOf, setAside } from './aside'
 import { begin, isWriting, type Opening as Locked, shut, use } from './begin'
 import { peekContent, provideContents, receiveContent, touchAll } from './documents'
@@ -69,7 +69,7 @@ export async function start(
   seat: Seat = { display: 'near', fixed: false },
 ): Promise<Started> {
   const over = new AbortController()
-  const finish = { write: async () => {} }
+  const finish = { write: async () => {}, giveWay: async () => {} }
   const writing: { lock: Lock | null } = { lock: null }
   const lock = await claim(`${name}-${seat.display}`, take, (held) => {
     over.abort()
@@ -80,7 +80,8 @@ export async function start(
     })
   })
   if (!lock) return 'elsewhere'
-  const views = new Views(name, seat.display, seat.fixed, pageFor(seat))
+  const page = pageFor(seat, () => void giveWay(opening, writing))
+  const views = new Views(name, seat.display, seat.fixed, page)
   over.signal.addEventListener('abort', () => views.close())
   void lock.lost.then(() => {
     writing.lock?.release()
@@ -99,7 +100,8 @@ export async function start(
 }
 
 /** What a view asks its page for. */
-const pageFor = (seat: Seat): Page => ({
+const pageFor = (seat: Seat, yields: () => void): Page => ({
+  giveWay: yields,
   session: () => shelf.getState().session,
   show: showSession,
   run: runOn,
@@ -141,19 +143,51 @@ async function follow(opening: Opening, writing: { lock: Lock | null }): Promise
     writing.lock = await waited
     return writing.lock ? open(opening) : 'elsewhere'
   }
-  provideContents({
-    store: { ...NOWHERE, getItem: (id) => views.ask(id) },
-    changed: () => {},
-    typed: (id, content) => views.typed(id, content),
-  })
+  askContents(views)
   use(session.state, session.history)
   setSaving({ state: 'saved' })
   shelf.setState({ ready: true })
-  void waited.then((lock) => {
-    writing.lock = lock
-    if (lock) void takeOver(opening)
-  })
+  void waited.then((lock) => keepOn(opening, writing, lock))
   return 'ready'
+}
+
+/** What is in documents comes from whoever keeps the shelf, and is told to the others. */
+function askContents(views: Views): void {
+  provideContents({
+    store: { ...NOWHERE, getItem: (id) => askFor(views, id) },
+    changed: () => {},
+    typed: (id, content) => views.typed(id, content),
+  })
+}
+
+async function askFor(views: Views, id: DocumentId): Promise<unknown> {
+  if (isWriting()) return peekContent(id)
+  try {
+    return await views.ask(id)
+  } catch (error) {
+    // Meanwhile this page may have come to keep it.
+    if (isWriting()) return peekContent(id)
+    throw error
+  }
+}
+
+function keepOn(opening: Opening, writing: { lock: Lock | null }, lock: Lock | null): void {
+  writing.lock = lock
+  if (lock) void takeOver(opening)
+}
+
+/** The main view has come, and keeps the shelf from now on: this one follows. */
+async function giveWay(opening: Opening, writing: { lock: Lock | null }): Promise<void> {
+  const { name, views, over, finish } = opening
+  await finish.giveWay()
+  askContents(views)
+  const followed = views.follow(over.signal)
+  writing.lock?.release()
+  writing.lock = null
+  const waited = awaitWriting(name, over.signal)
+  const session = await followed
+  if (session) showSession(session)
+  keepOn(opening, writing, await waited)
 }
 
 /** The page that kept the shelf is gone: what is here is kept from now on. */

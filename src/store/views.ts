@@ -10,7 +10,7 @@ import type { Report } from './reports'
  */
 
 type Message =
-  | { kind: 'hello' | 'here'; from: string; display: DisplayId }
+  | { kind: 'hello' | 'here'; from: string; display: DisplayId; fixed: boolean }
   | { kind: 'focus'; display: DisplayId }
   | { kind: 'whole?'; from: string }
   | { kind: 'whole'; session: Session; revision: number }
@@ -36,12 +36,20 @@ export interface Page {
   elsewhere(displays: DisplayId[]): void
   /** Whether something done here has not been heard of by whoever keeps the shelf. */
   waiting(some: boolean): void
+  /** The main view has come: it is the one to keep the shelf, for all that belongs to that. */
+  giveWay(): void
   /** Brings this page to the front. */
   comeForward(): void
   content(document: DocumentId, content: KeptContent | null): void
   /** What is in a document, from whoever keeps the shelf. */
   read(document: DocumentId): Promise<KeptContent | null>
   report(document: DocumentId, report: Report): void
+}
+
+/** What is asked for of a document that another view has. */
+interface Asked {
+  resolve(content: KeptContent | null): void
+  reject(why: Error): void
 }
 
 /** How long another view is waited for, in milliseconds. */
@@ -53,7 +61,7 @@ export class Views {
   private replica: Replica | null = null
   private revision = 0
   private count = 0
-  private asked = new Map<DocumentId, (content: KeptContent | null) => void>()
+  private asked = new Map<DocumentId, Asked>()
   private me = `view-${crypto.getRandomValues(new Uint32Array(2)).join('')}`
   private channel: BroadcastChannel
   /** Held as long as this view is open, so that others know when it is gone. */
@@ -79,7 +87,7 @@ export class Views {
   private attend(): Promise<void> {
     return navigator.locks
       .request(this.lockOf(this.me), () => {
-        this.post({ kind: 'hello', from: this.me, display: this.own })
+        this.present('hello')
         return new Promise<void>((free) => this.gone.signal.addEventListener('abort', () => free()))
       })
       .catch(() => {})
@@ -101,6 +109,8 @@ export class Views {
     const waiting = this.replica?.waiting ?? []
     this.revision = (this.replica?.at ?? this.revision) + 1 + waiting.length
     this.replica = null
+    // It has them itself now.
+    for (const document of [...this.asked.keys()]) this.unanswered(document)
     const { state, history } = this.page.session()
     this.post({ kind: 'whole', session: { state, history }, revision: this.revision })
   }
@@ -174,24 +184,31 @@ export class Views {
   /** @throws when the view that keeps the shelf does not answer */
   ask(document: DocumentId): Promise<KeptContent | null> {
     return new Promise((resolve, reject) => {
-      this.asked.set(document, resolve)
+      this.asked.set(document, { resolve, reject })
       this.post({ kind: 'content?', from: this.me, document })
-      setTimeout(() => {
-        this.asked.delete(document)
-        reject(new Error('The page that keeps the shelf does not answer'))
-      }, PATIENCE)
+      setTimeout(() => this.unanswered(document), PATIENCE)
     })
   }
 
+  private unanswered(document: DocumentId): void {
+    this.asked.get(document)?.reject(new Error('The page that keeps the shelf does not answer'))
+    this.asked.delete(document)
+  }
+
+  private present(kind: 'hello' | 'here'): void {
+    this.post({ kind, from: this.me, display: this.own, fixed: this.fixed })
+  }
+
   private post(message: Message): void {
-    this.channel.postMessage(message)
+    if (!this.gone.signal.aborted) this.channel.postMessage(message)
   }
 
   private hear(message: Message): void {
     switch (message.kind) {
       case 'hello':
-        this.post({ kind: 'here', from: this.me, display: this.own })
+        this.present('here')
         this.met(message.from, message.display)
+        if (this.fixed && !message.fixed && this.keeps) this.page.giveWay()
         break
       case 'here':
         this.met(message.from, message.display)
@@ -221,7 +238,7 @@ export class Views {
         if (this.keeps) void this.answer(message.from, message.document)
         break
       case 'content!':
-        if (message.to === this.me) this.asked.get(message.document)?.(message.content)
+        if (message.to === this.me) this.asked.get(message.document)?.resolve(message.content)
         break
       case 'report':
         this.page.report(message.document, message.report)
