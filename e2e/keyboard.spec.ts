@@ -118,6 +118,12 @@ test('the start of a sequence shows what may follow; a wrong key says so; Escape
   await expect(page.getByText('Send to', { exact: true })).toBeHidden()
   await shelf.press('Alt+,', 'K')
   await expect(shelf.said()).toContainText('means nothing')
+  // What is about this desktop or window is listed by what it does, all of it in sight.
+  await page.setViewportSize({ width: 1024, height: 640 })
+  await shelf.press('Alt+Shift+;')
+  for (const does of ['Arrange displays', 'Rename this desktop…', 'Menu of the whole shelf'])
+    await expect(page.getByRole('status').getByText(does).last()).toBeInViewport({ ratio: 1 })
+  await shelf.press('Escape')
   expect((await shelf.state()).windows.stations?.desktop).toBe('field')
 })
 

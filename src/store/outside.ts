@@ -47,7 +47,7 @@ export function openOutside(id: DocumentId, address: string): boolean {
 }
 
 /** @returns whether there was one to bring forward */
-export function bringForward(id: DocumentId): boolean {
+function bringForward(id: DocumentId): boolean {
   const page = opened.get(id)?.page
   if (!page || page.closed) return false
   page.focus()

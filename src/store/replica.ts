@@ -73,10 +73,7 @@ function withHistory({ past, future }: History, change: HistoryChange): History 
 }
 
 /** A session after what another view told of it. */
-export const withTold = (
-  session: Session,
-  { changes, history }: Omit<Told, 'revision'>,
-): Session => ({
+const withTold = (session: Session, { changes, history }: Omit<Told, 'revision'>): Session => ({
   state: changes ? (withChanges(session.state, changes) as State) : session.state,
   history: history ? withHistory(session.history, history) : session.history,
 })

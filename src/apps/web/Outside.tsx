@@ -38,7 +38,7 @@ export function Outside({
         {title}
       </h3>
       <p className="max-w-full truncate font-mono text-[12px] text-soft" title={address}>
-        {address.replace(/^https?:\/\//, '')}
+        {address.replace(location.origin, '').replace(/^https?:\/\//, '')}
       </p>
       <p role="status">{standing ? SAYS[standing] : why}</p>
       <div className="flex flex-wrap justify-center gap-2">

@@ -1,7 +1,7 @@
 /** From display to display: the keys, and windows. */
 
 import { number, object, string } from 'yup'
-import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
+import { DIRECTIONS, type Direction, WHERE } from '@/core/geometry/direction'
 import { besideDisplay, connected, sendOver, standsOn } from '@/core/model/displays'
 import { current, currentId, desktop, summary } from '@/core/model/selectors'
 import { type Display, EVERY, type Point, type State, type Window } from '@/core/model/types'
@@ -53,8 +53,6 @@ function displayTo(state: State, from: Display | undefined, to: string): Display
   const beside = from && besideDisplay(state, from, to as Direction)
   return beside ?? no(`There is no display ${WHERE[to as Direction]}.`)
 }
-
-const WHERE = { left: 'to the left', right: 'to the right', up: 'above', down: 'below' }
 
 /** The display a window is to go to, or why it cannot. */
 function goal(state: State, args: { window?: string; to: string }): Display | Refusal {

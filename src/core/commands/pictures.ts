@@ -7,7 +7,7 @@ import { refused } from './places'
 
 const group = 'Shelf' as const
 
-export const PICTURE_FORMATS = ['png', 'svg'] as const
+const PICTURE_FORMATS = ['png', 'svg'] as const
 export type PictureFormat = (typeof PICTURE_FORMATS)[number]
 
 const ofWindow = PICTURE_FORMATS.map((format) =>

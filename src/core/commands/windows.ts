@@ -1,5 +1,5 @@
 import { boolean, string } from 'yup'
-import { DIRECTIONS, type Direction, nearest } from '@/core/geometry/direction'
+import { DIRECTIONS, type Direction, nearest, WHERE } from '@/core/geometry/direction'
 import { reachable } from '@/core/geometry/rect'
 import { besideDisplay, standsOn } from '@/core/model/displays'
 import {
@@ -124,8 +124,6 @@ const focusToward = command({
     return { announce: `${name}: ${summary(draft, currentId(draft))}` }
   },
 })
-
-const WHERE = { left: 'to the left', right: 'to the right', up: 'above', down: 'below' }
 
 /**
  * The nearest window seen in a direction from the focused one, also beyond the edge of its display;

@@ -3,6 +3,22 @@ import type { Rect } from '@/core/model/types'
 export const DIRECTIONS = ['left', 'right', 'up', 'down'] as const
 export type Direction = (typeof DIRECTIONS)[number]
 
+/** The arrow keys, as a browser names them. */
+export const ARROWS: Record<string, Direction> = {
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+}
+
+/** Where something is, or is not. */
+export const WHERE: Record<Direction, string> = {
+  left: 'to the left',
+  right: 'to the right',
+  up: 'above',
+  down: 'below',
+}
+
 const VECTORS: Record<Direction, [x: number, y: number]> = {
   left: [-1, 0],
   right: [1, 0],

@@ -1,5 +1,5 @@
 import type { Limits, Rect, Size, Span } from '@/core/model/types'
-import type { Direction } from './direction'
+import { ARROWS, type Direction } from './direction'
 import { clamp, limited, reachable, spanFrame } from './rect'
 
 /** The letters of the nine cells, row by row. */
@@ -109,13 +109,6 @@ export type PadStroke =
   | { kind: 'keep' | 'leave' | 'fill' | 'restore' | 'next display' }
   | { kind: 'nothing' }
 
-const ARROWS: Record<string, Direction> = {
-  ArrowLeft: 'left',
-  ArrowRight: 'right',
-  ArrowUp: 'up',
-  ArrowDown: 'down',
-}
-
 const WORDS: Record<string, 'keep' | 'leave' | 'fill' | 'restore' | 'next display'> = {
   Enter: 'keep',
   Escape: 'leave',
@@ -125,7 +118,7 @@ const WORDS: Record<string, 'keep' | 'leave' | 'fill' | 'restore' | 'next displa
 }
 
 /** One of the nine cells by its letter or its key of the numeric keypad, or −1. */
-export const cellOf = (key: string, code: string): number =>
+const cellOf = (key: string, code: string): number =>
   KEYPAD.includes(code)
     ? KEYPAD.indexOf(code)
     : key.length === 1

@@ -23,7 +23,7 @@ export function keyCard(state: State, appName: (id: string) => string): Card {
   for (const { keys, command, args } of bindings(state).values()) {
     const does = spoken.has(command) ? null : inWords(state, command, args, appName)
     const group = groups.find(({ name }) => name === registry.get(command)?.group)
-    if (does && group) group.rows.push({ keys: asPressed(keys, state), does })
+    if (does && group) group.rows.push({ keys: asPressed(withArrows(keys, command), state), does })
   }
   const called = state.order.map((id) => desktop(state, id)).filter(({ letter }) => letter)
   return {
@@ -38,6 +38,16 @@ export function keyCard(state: State, appName: (id: string) => string): Card {
     groups: groups.filter(({ rows }) => rows.length > 0),
   }
 }
+
+/** What the arrows do, where each does the same in its direction: told once. */
+const ARROWED: Record<string, string> = {
+  'window.focusToward': 'Focus the nearest window there',
+  'window.toDisplay': 'Send window to the display there',
+  'window.edge': 'Move the edge that placed windows share',
+}
+
+const withArrows = (keys: string, command: string): string =>
+  ARROWED[command] ? keys.replace(/Left$/, 'arrows') : keys
 
 /** A command with its arguments in words; null where the binding does nothing at present. */
 function inWords(
@@ -57,7 +67,9 @@ function inWords(
   if (command === 'pair.divide')
     return `Divider of the pair to the ${Number(args.by) < 0 ? 'left' : 'right'}`
   if (command === 'app.cycle' && args.back) return 'Previous window of this app'
-  if (command === 'window.focusToward') return `Focus the window ${args.to}`
+  const arrowed = ARROWED[command]
+  if (arrowed) return args.to === 'left' ? arrowed : null
+  if (command === 'display.focus') return 'Go to the next display'
   if (command === 'unstack.open' && args.app) return 'Unstack the windows of this app'
   if (command === 'trail.open' && args.back) return 'Recent windows, backwards'
   if (command !== 'app.launch') return registry.get(command)?.title ?? command

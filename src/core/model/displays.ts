@@ -34,7 +34,7 @@ export const displayFor = (state: State, desktop: DesktopId): DisplayId =>
 const middle = ({ x, y, width, height }: Display) => ({ x: x + width / 2, y: y + height / 2 })
 
 /** The nearest display that is plugged in: that one itself, where it is. */
-export function nearestTo(state: State, id: DisplayId): DisplayId {
+function nearestTo(state: State, id: DisplayId): DisplayId {
   const from = state.displays[id]
   if (!from || from.connected) return from ? id : state.display
   const at = middle(from)

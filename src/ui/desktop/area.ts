@@ -34,10 +34,7 @@ export const others = (state: State): Display[] =>
   connected(state).filter(({ id }) => id !== largeId(state))
 
 /** Where each display is drawn, on the area with the windows; those that are not are left out. */
-export function surfacesOf(
-  state: State,
-  { width, height, column }: Area,
-): Record<DisplayId, Surface> {
+function surfacesOf(state: State, { width, height, column }: Area): Record<DisplayId, Surface> {
   const large = state.displays[largeId(state)]
   const within = {
     x: width + MARGIN,

@@ -1,6 +1,6 @@
 import { useDrag } from '@use-gesture/react'
 import { type KeyboardEvent, useState } from 'react'
-import type { Direction } from '@/core/geometry/direction'
+import { ARROWS } from '@/core/geometry/direction'
 import { snapped } from '@/core/geometry/displays'
 import { connected } from '@/core/model/displays'
 import type { Display, DisplayId, Point, Rect, Size } from '@/core/model/types'
@@ -55,13 +55,6 @@ function framed(displays: readonly Rect[]): { scale: number; x: number; y: numbe
     x: (ROOM.width - width * scale) / 2 - left * scale,
     y: (ROOM.height - height * scale) / 2 - top * scale,
   }
-}
-
-const ARROWS: Record<string, Direction> = {
-  ArrowLeft: 'left',
-  ArrowRight: 'right',
-  ArrowUp: 'up',
-  ArrowDown: 'down',
 }
 
 function Standing({

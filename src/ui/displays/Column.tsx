@@ -7,7 +7,8 @@ import { others, surfaces, useArea } from '@/ui/desktop/area'
 export function Column() {
   const { column } = useArea()
   const displays = useList(others)
-  if (column === 0) return null
+  const loft = useShelf((now) => now.loft)
+  if (column === 0 || loft) return null
   return (
     <aside aria-label="Displays" className="column" style={{ width: column }}>
       <div aria-hidden className="column-ground" />
@@ -24,6 +25,9 @@ export function Column() {
     </aside>
   )
 }
+
+/** A narrower miniature has room for the display's name only. */
+const BOTH = 100
 
 /** Its windows are drawn over it, where they stand; what is pushed is above them. */
 function Miniature({ display }: { display: Display }) {
@@ -49,9 +53,11 @@ function Miniature({ display }: { display: Display }) {
         style={{ left: place.left, top: place.top, width: place.width }}
       >
         <b className="truncate">{display.name}</b>
-        <span dir="auto" className="truncate text-right">
-          {name}
-        </span>
+        {place.width > BOTH ? (
+          <span dir="auto" className="truncate text-right">
+            {name}
+          </span>
+        ) : null}
       </p>
       <div
         aria-hidden

@@ -34,7 +34,7 @@ export function KeyCard() {
         tabIndex={0}
         className="mt-4 max-h-[calc(100vh-190px)] overflow-auto outline-none"
       >
-        <div className="columns-4 gap-6 text-[12.5px] max-[1150px]:columns-3 [&>section]:mb-3 [&>section]:break-inside-avoid">
+        <div className="columns-4 gap-6 text-[12.5px] max-[1150px]:columns-3 [&>section]:mb-3">
           <Group name="Verbs" rows={card.verbs} />
           <Group name="Places" rows={card.places} />
           {card.groups.map(({ name, rows }) => (
@@ -55,11 +55,15 @@ export function KeyCard() {
 const withoutLeader = (keys: string): string =>
   keys.startsWith(`${LEADER} `) ? keys.slice(LEADER.length + 1) : keys
 
+/** So many rows stay together. */
+const LONG = 16
+
 function Group({ name, rows }: { name: string; rows: { keys: string; does: string }[] }) {
   if (rows.length === 0) return null
   return (
-    <section>
-      <h3 className="mb-1 border-seam border-b-[1.5px] border-dashed pb-0.5 font-bold font-display text-[15px]">
+    // A long one goes on in the next column.
+    <section className={rows.length > LONG ? '' : 'break-inside-avoid'}>
+      <h3 className="mb-1 break-after-avoid border-seam border-b-[1.5px] border-dashed pb-0.5 font-bold font-display text-[15px]">
         {name}
       </h3>
       <dl>

@@ -1,5 +1,5 @@
 import { appOf } from '@/apps/list'
-import { asPressed, bindings, LEADER, PREFIXES } from '@/core/keys/bindings'
+import { asPressed, LEADER, PREFIXES, VERBS } from '@/core/keys/bindings'
 import { keyCard } from '@/core/keys/card'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
@@ -10,9 +10,7 @@ import { Kite } from '@/ui/parts/Kite'
 /** The start of a sequence was heard: what may follow, above the Line until it does. */
 export function Pending({ keys }: { keys: string }) {
   const state = useArrangement((now) => now)
-  const places = [...bindings(state).values()].some(
-    (bound) => bound.keys.startsWith(`${keys} `) && bound.args?.to,
-  )
+  const places = VERBS.some((verb) => verb.keys === `${keys} `)
   const card = keyCard(state, (id) => appOf(id)?.name ?? id)
   const pressed = `${asPressed(keys, state)} `
   // After the leader anything may follow: the verbs are told, and where all keys stand.

@@ -1,6 +1,6 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { appOf } from '@/apps/list'
-import { type Direction, nearest } from '@/core/geometry/direction'
+import { ARROWS, type Direction, nearest } from '@/core/geometry/direction'
 import type { Place } from '@/core/geometry/shelves'
 import { hints, readingOrder, UNSTACK_GAP, unstack } from '@/core/geometry/unstack'
 import { standsOn } from '@/core/model/displays'
@@ -26,13 +26,6 @@ export function Unstack() {
 
 /** Height of the row the minimised windows stand in. */
 const LOW = 128
-
-const ARROWS: Record<string, Direction> = {
-  ArrowLeft: 'left',
-  ArrowRight: 'right',
-  ArrowUp: 'up',
-  ArrowDown: 'down',
-}
 
 function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   const state = useArrangement((now) => now)
