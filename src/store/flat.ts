@@ -1,3 +1,4 @@
+import { frameOf, standsOn } from '@/core/model/displays'
 import { focusId, presence } from '@/core/model/selectors'
 import type { Display, State, Window } from '@/core/model/types'
 
@@ -17,7 +18,13 @@ export function flat(state: State): FlatState {
   const heights = new Map(stacking.map((id, at) => [id, at + 1]))
   return {
     ...rest,
-    windows: mapped(windows, (window) => ({ ...window, z: heights.get(window.id) ?? 0 })),
+    windows: mapped(windows, (window) => ({
+      ...window,
+      // Where it stands now, which need not be where it belongs.
+      display: standsOn(state, window),
+      frame: { ...frameOf(state, window) },
+      z: heights.get(window.id) ?? 0,
+    })),
     displays: mapped(displays, (display) => ({
       ...display,
       shows: all[display.id]?.shows ?? '',

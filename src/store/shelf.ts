@@ -214,7 +214,8 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   shelf.setState(patch)
   if (views?.leads !== false) done(outcome)
   for (const listener of here) listener(outcome.journal)
-  if (outcome.session.state.display !== session.state.display) sayElsewhere(outcome.session.state)
+  if (outcome.say === undefined && outcome.session.state.display !== session.state.display)
+    sayElsewhere(outcome.session.state)
   return outcome
 }
 

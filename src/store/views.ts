@@ -13,7 +13,7 @@ type Message =
   | { kind: 'hello' | 'here'; from: string; display: DisplayId; fixed: boolean }
   | { kind: 'focus'; display: DisplayId }
   | { kind: 'whole?'; from: string }
-  | { kind: 'whole'; session: Session; revision: number }
+  | { kind: 'whole'; from: string; session: Session; revision: number }
   | { kind: 'run'; from: string; ran: Ran }
   | { kind: 'refused'; to: string; n: number; reason: string }
   | ({ kind: 'told' } & Told)
@@ -59,6 +59,8 @@ export class Views {
   /** What others are called, with their display. */
   private others = new Map<string, DisplayId>()
   private replica: Replica | null = null
+  /** Who keeps the shelf that is followed. */
+  private leader = ''
   private revision = 0
   private count = 0
   private asked = new Map<DocumentId, Asked>()
@@ -111,8 +113,7 @@ export class Views {
     this.replica = null
     // It has them itself now.
     for (const document of [...this.asked.keys()]) this.unanswered(document)
-    const { state, history } = this.page.session()
-    this.post({ kind: 'whole', session: { state, history }, revision: this.revision })
+    this.tellWhole()
   }
 
   /** Follows the view that keeps the shelf. @returns the shelf, when that has answered */
@@ -167,6 +168,11 @@ export class Views {
   isElsewhere = (display: DisplayId): boolean => [...this.others.values()].includes(display)
 
   private tell(before: Session, after: Session, of?: Told['of']): void {
+    // Who comes later gets the whole.
+    if (this.others.size === 0) {
+      this.revision++
+      return
+    }
     const told = toldBetween(before, after)
     if (!told.changes && !told.history && !of) return
     this.post({ kind: 'told', revision: ++this.revision, ...told, ...(of && { of }) })
@@ -220,7 +226,7 @@ export class Views {
         if (this.keeps) this.tellWhole()
         break
       case 'whole':
-        this.takeWhole(message.session, message.revision)
+        this.takeWhole(message)
         break
       case 'run':
         if (this.keeps) this.obey(message.from, message.ran)
@@ -260,13 +266,15 @@ export class Views {
   }
 
   private tellWhole(): void {
-    this.post({ kind: 'whole', session: this.page.session(), revision: this.revision })
+    const { me: from, revision } = this
+    this.post({ kind: 'whole', from, session: this.page.session(), revision })
   }
 
-  private takeWhole(session: Session, revision: number): void {
+  private takeWhole({ from, session, revision }: Extract<Message, { kind: 'whole' }>): void {
     if (!this.replica) return
-    // Who asked anew has it already.
-    if (revision === this.replica.at) return
+    // Another view asked for it, and it is here already.
+    if (from === this.leader && revision === this.replica.at) return
+    this.leader = from
     this.replica.take(session, revision)
     this.arrived?.(this.replica.session)
     if (!this.arrived) this.page.show(this.replica.session)

@@ -1,6 +1,9 @@
+import fc from 'fast-check'
 import { check } from '@/core/model/check'
 import { frameOf, standsOn } from '@/core/model/displays'
 import { currentId, focusId, isVisible, window } from '@/core/model/selectors'
+import { HEM, REACH } from '@/core/model/types'
+import { said } from '@/core/testing/sequences'
 import { World } from '@/core/testing/world'
 
 /** Two displays apart: Near, and a taller one at its right that shows another desktop. */
@@ -171,4 +174,37 @@ test('six displays, each another desktop; a solo leaves one free', () => {
   world.run('display.add')
   world.run('display.add')
   expect(world.refusal('display.add')).toMatch(/8 displays/)
+})
+
+const ABOUT =
+  /^displays?\.|[dD]isplay$|^desktop\.(go|create|fold)|^window\.(open|move|close|solo)|^place\./
+
+test('displays come, go, grow, move, together and apart: every window is within reach, undo is exact', () => {
+  const some = said.filter(({ id }) => ABOUT.test(id))
+  fc.assert(
+    fc.property(fc.array(some, { minLength: 1, maxLength: 30, size: 'max' }), (commands) => {
+      const world = new World()
+      const before: string[] = []
+      for (const { id, args } of commands) {
+        if (id === 'display.resize') continue
+        const { displays, windows, apart } = world.state
+        const outcome = world.try(id, args(world.state))
+        if (outcome.ok && outcome.step) before.push(JSON.stringify({ displays, windows, apart }))
+        for (const one of Object.values(world.state.windows)) {
+          const { x, y, width } = frameOf(world.state, one)
+          const area = world.state.displays[standsOn(world.state, one)]
+          expect(area?.connected).toBe(true)
+          const reach = Math.min(x + width, area?.width ?? 0) - Math.max(x, 0)
+          expect(reach).toBeGreaterThanOrEqual(REACH)
+          expect(y).toBeLessThanOrEqual((area?.height ?? 0) - HEM)
+        }
+      }
+      for (const state of before.toReversed()) {
+        world.run('history.undo')
+        const { displays, windows, apart } = world.state
+        expect({ displays, windows, apart }).toEqual(JSON.parse(state))
+      }
+    }),
+    { numRuns: Number(process.env.DISPLAY_RUNS ?? 80) },
+  )
 })

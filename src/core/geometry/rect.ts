@@ -29,13 +29,10 @@ export function limited(size: Size, limits: Limits): Size {
 
 /** The frame moved as little as needed so that 48 px of its hem lie inside the area. */
 export function reachable(frame: Rect, area: Size): Rect {
-  return {
-    ...frame,
-    x: Math.round(
-      clamp(frame.x, REACH - frame.width, Math.max(area.width - REACH, REACH - frame.width)),
-    ),
-    y: Math.round(clamp(frame.y, 0, Math.max(0, area.height - HEM))),
-  }
+  const x = clamp(frame.x, REACH - frame.width, Math.max(area.width - REACH, REACH - frame.width))
+  const y = clamp(frame.y, 0, Math.max(0, area.height - HEM))
+  // A rounded −0 would not be the same once it is kept as JSON.
+  return { ...frame, x: Math.round(x) + 0, y: Math.round(y) + 0 }
 }
 
 /**

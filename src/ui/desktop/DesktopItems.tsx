@@ -2,17 +2,35 @@ import { currentId } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
 import { useArrangement } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
-import { MenuSeam } from '@/ui/parts/Menu'
+import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 
 const FACE = ['desktop.askName', 'desktop.askLook', 'desktop.askLetter']
+const ARRANGING = [
+  ['arrange.columns', 'In columns'],
+  ['arrange.rows', 'In rows'],
+  ['arrange.large', 'One large, the rest beside it'],
+  ['arrange.cells', 'In cells'],
+  ['arrange.back', 'Back to how they stood'],
+] as const
 const PICTURES = ['picture.desktop.png', 'picture.desktop.svg']
 const FOLDING = ['desktop.previewFold', 'desktop.previewFoldOthers']
 
-/** Of the one that is on screen. */
-function Pictures({ id }: { id: DesktopId }) {
+/** What is about the windows that are on screen. */
+function OnScreen({ id }: { id: DesktopId }) {
   const here = useArrangement((state) => currentId(state) === id)
   if (!here) return null
-  return PICTURES.map((command) => <CommandItem key={command} command={command} />)
+  return (
+    <>
+      <SubMenu label="Arrange all">
+        {ARRANGING.map(([command, label]) => (
+          <CommandItem key={command} command={command} label={label} />
+        ))}
+      </SubMenu>
+      {PICTURES.map((command) => (
+        <CommandItem key={command} command={command} />
+      ))}
+    </>
+  )
 }
 
 /** Everything that can be done with a desktop. */
@@ -31,7 +49,7 @@ export function DesktopItems({ id }: { id: DesktopId }) {
       <CommandItem command="desktop.reorder" args={{ ...one, by: -1 }} label="Move earlier" />
       <CommandItem command="desktop.reorder" args={{ ...one, by: 1 }} label="Move later" />
       <CommandItem command="desktop.rest" args={one} label="Put to rest" />
-      <Pictures id={id} />
+      <OnScreen id={id} />
       <MenuSeam />
       {FOLDING.map((command) => (
         <CommandItem key={command} command={command} args={one} />

@@ -1,3 +1,4 @@
+import { connected } from '@/core/model/displays'
 import { desktop, focusId } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { getState, shelf, useArrangement } from '@/store/shelf'
@@ -27,10 +28,14 @@ const DOCUMENT = [
 export function WindowItems({ id }: { id: WindowId }) {
   const elsewhere = shelf.getState().loft || focusId(getState()) !== id
   const one = { window: id }
+  const several = connected(getState()).length > 1
   return (
     <>
       {elsewhere ? <CommandItem command="window.focus" args={one} /> : null}
       <SendItems id={id} />
+      {several ? (
+        <CommandItem command="window.nextDisplay" args={one} label="Send to the next display" />
+      ) : null}
       <MenuSeam />
       {PLACING.map((command) => (
         <CommandItem key={command} command={command} args={one} />
