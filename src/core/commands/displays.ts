@@ -282,7 +282,8 @@ const move = command({
   run: (draft, args) => {
     const found = meantDisplay(draft, args.display)
     if (refused(found)) return
-    Object.assign(found, { x: args.x, y: args.y })
+    // −0 would not be the same once it is kept as JSON.
+    Object.assign(found, { x: args.x + 0, y: args.y + 0 })
     return { say: `Moved ${found.name}` }
   },
 })
