@@ -332,6 +332,8 @@ async function displays() {
   await measure('the demo, 1 display')
   await run('display.plug', { display: 'tall' })
   await run('display.add')
+  // Between two desktops that no other display shows.
+  for (const to of ['bulletin', 'field']) await run('desktop.go', { to })
   await near.waitForTimeout(800)
   await measure('the demo, 3 displays')
   const tall = await context.newPage()

@@ -28,14 +28,37 @@ function mark(id: string, className: string, rect: Rect | null, text = ''): HTML
   return element
 }
 
+/**
+ * A line as long as the display, moved and shown without a layout: it comes and goes with every
+ * few pixels of a drag.
+ */
+function line(id: string, upright: boolean, at: number | null, area: Rect): void {
+  const known = document.getElementById(id)
+  if (at === null) {
+    if (known) known.style.opacity = '0'
+    return
+  }
+  const size = upright ? { ...area, width: 1 } : { ...area, height: 1 }
+  const element = known ?? mark(id, 'guide', size)
+  if (!element) return
+  element.style.opacity = '1'
+  element.style.translate = upright ? `${at}px 0` : `0 ${at}px`
+}
+
+let shown = ''
+
 /** Lines in pixels of the desktop; null for none. */
 export function showGuides(x: number | null, y: number | null, area: Rect): void {
-  mark('guide-x', 'guide', x === null ? null : { ...area, x: area.x + x, width: 1 })
-  mark('guide-y', 'guide', y === null ? null : { ...area, y: area.y + y, height: 1 })
+  const now = `${x} ${y}`
+  if (now === shown) return
+  shown = now
+  line('guide-x', true, x, area)
+  line('guide-y', false, y, area)
 }
 
 /** The cells a window can be dropped into, the one it would be in marked; none where empty. */
 export function showCells(cells: Rect[], chosen: number): void {
+  if (cells.length === 0 && !document.getElementById('cell-0')) return
   for (let at = 0; at < 9; at++) {
     const cell = cells[at] ?? null
     mark(`cell-${at}`, at === chosen ? 'pad-cell-drop pad-cell-over' : 'pad-cell-drop', cell)
@@ -52,7 +75,8 @@ export function showFlip(rect: Rect | null, time: number, says: string): void {
 }
 
 export function clearGuides(): void {
-  showGuides(null, null, { x: 0, y: 0, width: 0, height: 0 })
+  shown = ''
+  for (const id of ['guide-x', 'guide-y']) mark(id, '', null)
   showCells([], -1)
   showFlip(null, 0, '')
 }

@@ -96,7 +96,7 @@ class InHand {
     const { x, y } = pointer
     const { scale } = this.large
     const row = x < this.main.left ? rowAt(x, y) : null
-    const mini = row ? null : miniatureAt(x, y)
+    const mini = row ? null : this.miniatureAt(pointer)
     const free = { ...this.frame, x: this.frame.x + by.x / scale, y: this.frame.y + by.y / scale }
     const snaps = !altKey && !row && !mini && this.display
     const snapped = snaps ? snap(free, this.beside(), this.display as Display, this.gap) : null
@@ -152,7 +152,7 @@ class InHand {
     const window = windowOf(state, id)
     const here = currentId(state)
     const row = x < this.main.left ? rowAt(x, y)?.dataset.desktopRow : undefined
-    const mini = row ? null : miniatureAt(x, y)
+    const mini = row ? null : this.miniatureAt({ x, y })
     if (row) {
       if (row === window.desktop) return
       dispatch(row === here ? 'window.carry' : 'window.send', { window: id, to: row })
@@ -169,6 +169,19 @@ class InHand {
       if (this.isHere(here)) dispatch('window.move', { window: id, ...at })
       else dispatch('window.carry', { window: id, to: here, at })
     }
+  }
+
+  /** The display whose miniature is at a point; reckoned, for to ask the page costs it a layout. */
+  private miniatureAt(pointer: Point): string | null {
+    const [x, y] = [pointer.x - this.main.left, pointer.y - this.main.top]
+    if (x <= area.getState().width) return null
+    const state = getState()
+    for (const [id, surface] of Object.entries(surfaces(state))) {
+      const { width = 0, height = 0 } = state.displays[id] ?? {}
+      const within = x >= surface.x && x <= surface.x + width * surface.scale
+      if (within && y >= surface.y && y <= surface.y + height * surface.scale) return id
+    }
+    return null
   }
 
   private isHere(here: string): boolean {
@@ -222,15 +235,12 @@ class InHand {
   }
 }
 
-/** The display whose miniature is at a point of the page. */
-function miniatureAt(x: number, y: number): string | null {
-  for (const element of document.elementsFromPoint(x, y))
-    if (element instanceof HTMLElement && element.dataset.displayTarget)
-      return element.dataset.displayTarget
-  return null
-}
+/** The miniature that is marked as what a window would be dropped on. */
+let markedMiniature: string | null = null
 
 function markMiniature(display: string | null): void {
+  if (display === markedMiniature) return
+  markedMiniature = display
   for (const element of document.querySelectorAll<HTMLElement>('[data-display-target]')) {
     if (element.dataset.displayTarget === display) element.dataset.drop = 'true'
     else delete element.dataset.drop
