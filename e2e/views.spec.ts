@@ -164,3 +164,23 @@ test('three views change things at once while the one that keeps the shelf is ki
   await shelf.run('window.focus', { window: 'calls' })
   await expect(shelf.window('calls').getByText('typed through it')).toBeVisible()
 })
+
+test('a display in its own window has the rack when asked for, and fills the screen', async ({
+  page,
+}) => {
+  const [, tall] = await both(page)
+  const rack = tall.page.getByRole('navigation', { name: 'Desktops' })
+  await expect(rack).toHaveCount(0)
+  await tall.page.bringToFront()
+  await tall.press('Alt+Shift+;', 'K')
+  await expect(rack.getByRole('button', { name: /^Public line,/ })).toBeFocused()
+  // The display is as large as what is left.
+  await expect.poll(async () => (await tall.state()).displays.tall?.width).toBe(1080 - 208)
+  await tall.press('Escape', 'Alt+Shift+;', 'K')
+  await expect(rack).toHaveCount(0)
+  await tall.press('Alt+Shift+;', 'Enter')
+  await expect(tall.said()).toContainText('Full screen')
+  expect(await tall.page.evaluate(() => document.fullscreenElement !== null)).toBe(true)
+  await tall.press('Alt+Shift+;', 'Enter')
+  await expect(tall.said()).toContainText('Left full screen')
+})

@@ -61,6 +61,7 @@ export function Asked() {
       return <ClearUp />
     case 'open file':
     case 'picture':
+    case 'full screen':
     case 'open display':
     case 'export shelf':
     case 'export damaged':

@@ -7,7 +7,9 @@ import { damagedCopies, keepInFolder } from '@/store/begin'
 import { saveDraft } from '@/store/documents'
 import { exportShelf } from '@/store/exporting'
 import { closeView, getState, say } from '@/store/shelf'
+import { toggleFullScreen } from '@/ui/desktop/fullScreen'
 import { rest } from '@/ui/desktop/rest'
+import { toggleRack } from '@/ui/desktop/seat'
 import { openDisplay } from '@/ui/displays/openDisplay'
 import { chooseFiles, openFiles } from '@/ui/documents/openFiles'
 import { download } from '@/ui/parts/download'
@@ -29,6 +31,8 @@ async function run(view: View): Promise<void> {
   switch (view.view) {
     case 'open file':
       return openFiles(await chooseFiles(APPS.flatMap(({ opens }) => opens).join(','), true))
+    case 'full screen':
+      return toggleFullScreen()
     case 'picture':
       return takePicture(view.format, view.window)
     case 'open display':
@@ -46,6 +50,8 @@ async function run(view: View): Promise<void> {
       return say(says, refused ? { refused } : {})
     }
     case 'rack':
+      // A display in a window of its own has none until it is asked for.
+      if ((await toggleRack()) === 'gone') return
       return walkTo('[data-row-name][aria-current]')
     case 'apps':
       return walkTo('.app-row button')

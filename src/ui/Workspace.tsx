@@ -104,8 +104,8 @@ function Open({ name }: { name: string }) {
   useKeys()
   useFrames()
   const full = useFullScreen()
-  const { fixed } = useSeat()
-  const rack = !full && !fixed
+  const { fixed, rack: wanted } = useSeat()
+  const rack = !full && wanted
   useEffect(provideConsole, [])
   useEffect(followOutside, [])
   return (
@@ -113,7 +113,7 @@ function Open({ name }: { name: string }) {
       className={`grid h-full ${
         full
           ? 'grid-cols-1 grid-rows-1'
-          : fixed
+          : !rack
             ? 'grid-cols-1 grid-rows-[minmax(0,1fr)_36px]'
             : 'grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_36px] [--rack:208px] max-[1000px]:[--rack:60px]'
       }`}

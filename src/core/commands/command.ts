@@ -39,6 +39,7 @@ export type View =
   | { view: 'look'; desktop: DesktopId }
   | { view: 'pad'; window: WindowId }
   | { view: 'displays' }
+  | { view: 'full screen' }
   | { view: 'picture'; window?: WindowId; format: 'png' | 'svg' }
   | { view: 'open display'; display: DisplayId }
   | { view: 'title'; document: DocumentId }

@@ -21,7 +21,8 @@ const opens = (
     | 'rack'
     | 'apps'
     | 'menu'
-    | 'displays',
+    | 'displays'
+    | 'full screen',
   id: string,
   title: string,
 ) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
@@ -41,6 +42,7 @@ export const viewCommands = [
   opens('apps', 'apps.walk', 'Go to the apps'),
   opens('menu', 'shelf.menu', 'Menu of the whole shelf'),
   opens('displays', 'displays.arrange', 'Arrange displays'),
+  opens('full screen', 'shelf.fullScreen', 'Fill the screen with this page, and back'),
   command({
     id: 'unstack.open',
     title: 'Unstack: windows side by side',

@@ -108,6 +108,7 @@ const FIXED: Bound[] = [
     command: 'window.edge',
     args: { to },
   })),
+  { keys: 'Alt+Shift+; Enter', command: 'shelf.fullScreen' },
   { keys: 'Alt+Shift+; Z', command: 'displays.arrange' },
   { keys: 'Alt+Shift+; Tab', command: 'display.focus', args: { to: 'next' } },
   { keys: 'Alt+Shift+; R', command: 'desktop.askName' },
