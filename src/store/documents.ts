@@ -15,6 +15,13 @@ interface ContentStore {
   removeItem(key: string): Promise<void>
 }
 
+/** Keeps nothing, and has nothing. */
+export const NOWHERE: ContentStore = {
+  getItem: async () => null,
+  setItem: async () => {},
+  removeItem: async () => {},
+}
+
 interface Provided {
   store: ContentStore
   /** A document is to be written. */

@@ -94,8 +94,9 @@ export function followOutside(): () => void {
   })
   const offDone = onDone((events) => {
     const { windows, settings } = getState()
-    for (const { kind, window } of events)
-      if (kind === 'focus' && window) bringForward(windows[window]?.document ?? '')
+    // A push on its sheet is no pick: one may only want to move it.
+    for (const { kind, by, window } of events)
+      if (kind === 'focus' && by !== 'app' && window) bringForward(windows[window]?.document ?? '')
     if (!settings.outside || !events.some(({ kind }) => kind === 'switch')) return
     const here = currentId(getState())
     for (const { desktop, document } of Object.values(windows))

@@ -1,6 +1,6 @@
 import type { Outcome, Session } from '@/core/commands/execute'
 import { type Changes, changesBetween, withChanges } from '@/core/history/changes'
-import type { History, Step } from '@/core/history/history'
+import { type History, type Step, turned } from '@/core/history/history'
 import type { By } from '@/core/journal/events'
 import { connected } from '@/core/model/displays'
 import type { DisplayId, State } from '@/core/model/types'
@@ -19,7 +19,7 @@ export interface Ran {
   display: DisplayId
 }
 
-type HistoryChange = { kind: 'step' | 'undo' | 'redo'; step: Step; count: number }
+type HistoryChange = { kind: 'step' | 'undo' | 'redo'; step: Step }
 
 /** What one change of the shelf was, for other views of it. */
 export interface Told {
@@ -53,29 +53,18 @@ export function toldBetween(before: Session, after: Session): Omit<Told, 'revisi
 
 function historyBetween(before: History, after: History): HistoryChange | null {
   if (before === after) return null
-  const { count } = after
   const taken = after.future.at(-1)
-  if (after.future.length > before.future.length && taken)
-    return { kind: 'undo', step: taken, count }
+  if (after.future.length > before.future.length && taken) return { kind: 'undo', step: taken }
   const step = after.past.at(-1)
   if (!step) return null
   const redone = before.future.length > 0 && after.future.length === before.future.length - 1
-  return { kind: redone && count === before.count ? 'redo' : 'step', step, count }
-}
-
-const STEPS_KEPT = 200
-
-function withHistory({ past, future }: History, change: HistoryChange): History {
-  const { kind, step, count } = change
-  if (kind === 'undo') return { past: past.slice(0, -1), future: [...future, step], count }
-  if (kind === 'redo') return { past: [...past, step], future: future.slice(0, -1), count }
-  return { past: [...past.slice(1 - STEPS_KEPT), step], future: [], count }
+  return { kind: redone && after.count === before.count ? 'redo' : 'step', step }
 }
 
 /** A session after what another view told of it. */
 const withTold = (session: Session, { changes, history }: Omit<Told, 'revision'>): Session => ({
   state: changes ? (withChanges(session.state, changes) as State) : session.state,
-  history: history ? withHistory(session.history, history) : session.history,
+  history: history ? turned(session.history, history.kind, history.step) : session.history,
 })
 
 type Run = (session: Session, ran: Ran) => Outcome

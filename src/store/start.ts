@@ -1,31 +1,20 @@
 import { emptyHistory } from '@/core/history/history'
-import { connected } from '@/core/model/displays'
 import { initialState } from '@/core/model/initial'
-import type { AppFacts, DisplayId, DocumentId, State } from '@/core/model/types'
+import type { AppFacts, State } from '@/core/model/types'
 import { databaseFor, exportDatabase, leaveDatabase, marksOf, setAside } from './aside'
-import { begin, isWriting, type Opening as Locked, shut, use } from './begin'
-import { peekContent, provideContents, receiveContent, touchAll } from './documents'
+import { begin, type Opening as Locked, shut, use } from './begin'
+import { NOWHERE, provideContents } from './documents'
+import { follow, giveWay, pageFor, type Seat, type Writing } from './following'
 import { findKept, type Kept } from './keeping'
-import { awaitWriting, claim, claimWriting, type Lock } from './lock'
+import { claim, claimWriting } from './lock'
 import type { Notice } from './notices'
-import { seenFrom } from './replica'
-import { hearReport, isBusy, onReport } from './reports'
+import { isBusy, onReport } from './reports'
 import { setSaving } from './saving'
-import {
-  dispatch,
-  done,
-  provideApps,
-  provideBusy,
-  provideViews,
-  runOn,
-  say,
-  shelf,
-  showSession,
-} from './shelf'
+import { provideApps, provideBusy, provideViews, shelf } from './shelf'
 import { Spare, type SpareCopy } from './spare'
 import { readSteps } from './steps'
 import { databaseLost, type KeptStore, openStores, type Stores } from './storage'
-import { type Page, Views } from './views'
+import { Views } from './views'
 
 /** What a shelf starts with when nothing is kept yet. */
 export interface Seed {
@@ -51,12 +40,6 @@ interface Opening extends Locked {
   seed(): Promise<Seed>
 }
 
-/** Which display a page shows, and whether it shows no other. */
-export interface Seat {
-  display: DisplayId
-  fixed: boolean
-}
-
 /**
  * Loads a shelf and keeps it from then on; while another page keeps it, follows that one.
  * @param take when another page shows this display, it gives it up; else that is `elsewhere`
@@ -70,7 +53,7 @@ export async function start(
 ): Promise<Started> {
   const over = new AbortController()
   const finish = { write: async () => {}, giveWay: async () => {} }
-  const writing: { lock: Lock | null } = { lock: null }
+  const writing: Writing = { lock: null }
   const lock = await claim(`${name}-${seat.display}`, take, (held) => {
     over.abort()
     void finish.write().finally(() => {
@@ -96,116 +79,9 @@ export async function start(
   const opening: Opening = { name, views, seed, lock, over, finish }
   writing.lock = await claimWriting(name)
   if (writing.lock) return open(opening)
-  return follow(opening, writing)
-}
-
-/** What a view asks its page for. */
-const pageFor = (seat: Seat, yields: () => void): Page => ({
-  giveWay: yields,
-  session: () => shelf.getState().session,
-  show: showSession,
-  run: runOn,
-  done,
-  refused: (reason) => say(reason, { refused: true }),
-  elsewhere: (displays) => settleElsewhere(seat, displays),
-  waiting: (some) => setSaving({ state: some ? 'saving' : 'saved' }),
-  comeForward: () => window.focus(),
-  content: (document, content) => receiveContent(document, content, isWriting()),
-  read: peekContent,
-  report: hearReport,
-})
-
-/** Displays are shown in other browser windows now, or not any more. */
-function settleElsewhere({ display: own, fixed }: Seat, all: DisplayId[]): void {
-  // Who is about to go, or to come, in this page's place is not elsewhere.
-  const displays = all.filter((id) => id !== own)
-  const { elsewhere: before, session } = shelf.getState()
-  const { state, history } = session
-  const free = connected(state).find(({ id }) => !displays.includes(id))
-  // What is shown there is not shown here too.
-  const moves = !fixed && free && displays.includes(state.display)
-  shelf.setState({
-    elsewhere: displays,
-    ...(moves && { session: { state: seenFrom(state, free.id), history } }),
-  })
-  if (!isWriting()) return
-  for (const display of before)
-    if (!displays.includes(display)) dispatch('display.giveBack', { display }, 'app')
-}
-
-/** Another page keeps the shelf: this one follows, and keeps it when that one is gone. */
-async function follow(opening: Opening, writing: { lock: Lock | null }): Promise<Started> {
-  const { name, views, over } = opening
-  const waited = awaitWriting(name, over.signal)
-  const session = await Promise.race([views.follow(over.signal), waited.then(() => null)])
-  if (!session) {
-    // It went before it told anything.
-    writing.lock = await waited
-    return writing.lock ? open(opening) : 'elsewhere'
-  }
-  askContents(views)
-  use(session.state, session.history)
-  setSaving({ state: 'saved' })
-  shelf.setState({ ready: true })
-  void waited.then((lock) => keepOn(opening, writing, lock))
-  return 'ready'
-}
-
-/** What is in documents comes from whoever keeps the shelf, and is told to the others. */
-function askContents(views: Views): void {
-  provideContents({
-    store: { ...NOWHERE, getItem: (id) => askFor(views, id) },
-    changed: () => {},
-    typed: (id, content) => views.typed(id, content),
-  })
-}
-
-async function askFor(views: Views, id: DocumentId): Promise<unknown> {
-  if (isWriting()) return peekContent(id)
-  try {
-    return await views.ask(id)
-  } catch (error) {
-    // Meanwhile this page may have come to keep it.
-    if (isWriting()) return peekContent(id)
-    throw error
-  }
-}
-
-function keepOn(opening: Opening, writing: { lock: Lock | null }, lock: Lock | null): void {
-  writing.lock = lock
-  if (lock) void takeOver(opening)
-}
-
-/** The main view has come, and keeps the shelf from now on: this one follows. */
-async function giveWay(opening: Opening, writing: { lock: Lock | null }): Promise<void> {
-  const { name, views, over, finish } = opening
-  await finish.giveWay()
-  askContents(views)
-  const followed = views.follow(over.signal)
-  writing.lock?.release()
-  writing.lock = null
-  const waited = awaitWriting(name, over.signal)
-  const session = await followed
-  if (session) showSession(session)
-  keepOn(opening, writing, await waited)
-}
-
-/** The page that kept the shelf is gone: what is here is kept from now on. */
-async function takeOver(opening: Opening): Promise<void> {
-  const { name } = opening
-  const spare = await Spare.open(databaseFor(name))
-  const stores = openStores(databaseFor(name))
-  const { revision, slots, seq } = await findKept(stores.slots)
-  const copy = await spare?.read()
-  const { state, history } = shelf.getState().session
-  await begin(
-    opening,
-    stores,
-    spare,
-    { state, revision, slots, written: null, history, seq: Math.max(seq, copy?.seq ?? 0) },
-    [],
-  )
-  touchAll()
+  const followed = await follow(opening, writing)
+  // It went before it told anything.
+  return followed === 'gone' ? open(opening) : followed
 }
 
 async function open(opening: Opening): Promise<Started> {
@@ -359,13 +235,6 @@ async function bringBackDocuments(
   }
   for (const [id, { seq, content }] of since)
     if (seq > after && content) await documents.setItem(id, content)
-}
-
-/** Keeps nothing, and has nothing. */
-const NOWHERE = {
-  getItem: async () => null,
-  setItem: async () => {},
-  removeItem: async () => {},
 }
 
 async function trouble(opening: Opening, spare: Spare | null, why: string): Promise<Trouble> {

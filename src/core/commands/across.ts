@@ -7,8 +7,8 @@ import { current, currentId, desktop, summary } from '@/core/model/selectors'
 import { type Display, EVERY, type Point, type State, type Window } from '@/core/model/types'
 import { focusOn, moveTo, settleFocus, takeKeys } from './change'
 import { command, no, type Refusal, type Result } from './command'
-import { meantDisplay } from './displays'
-import { framed, meant, on, quoted, which } from './meant'
+import { framedWindow, on, quoted, which } from './meant'
+import { pluggedDisplay } from './meantDisplay'
 import { moveFrame } from './place'
 import { refused } from './places'
 
@@ -46,19 +46,15 @@ function displayTo(state: State, from: Display | undefined, to: string): Display
     const at = all.findIndex(({ id }) => id === from?.id)
     return all[(at + 1) % all.length] ?? no('There is no other display.')
   }
-  if (!(DIRECTIONS as readonly string[]).includes(to)) {
-    const found = meantDisplay(state, to)
-    return refused(found) || found.connected ? found : no(`${found.name} is not plugged in.`)
-  }
+  if (!(DIRECTIONS as readonly string[]).includes(to)) return pluggedDisplay(state, { display: to })
   const beside = from && besideDisplay(state, from, to as Direction)
   return beside ?? no(`There is no display ${WHERE[to as Direction]}.`)
 }
 
 /** The display a window is to go to, or why it cannot. */
 function goal(state: State, args: { window?: string; to: string }): Display | Refusal {
-  const found = meant(state, args.window)
-  const can = framed(state, args)
-  if (refused(found) || can !== true) return refused(found) ? found : (can as Refusal)
+  const found = framedWindow(state, args)
+  if (refused(found)) return found
   const here = state.displays[standsOn(state, found)]
   const to = displayTo(state, here, args.to)
   if (refused(to)) return to

@@ -117,7 +117,7 @@ test('what cannot be is refused, with what to do', () => {
   const { world, tall } = two('Other')
   const refused = (id: string, args: object = {}) => world.refusal(id, args)
   expect(refused('desktop.fold', { desktop: 'first' })).toMatch(/Each of the 2 displays shows/)
-  expect(refused('display.remove', { display: 'near' })).toMatch(/main display/)
+  expect(refused('display.remove', { display: 'near' })).toMatch(/is a browser window/)
   expect(refused('display.set', { display: 'near', width: 900 })).toMatch(/is a browser window/)
   expect(refused('display.move', { display: tall, x: 0, y: 0 })).toMatch(/They would overlap/)
   expect(refused('display.move', { display: tall, x: 3000, y: 0 })).toMatch(/a gap between them/)
@@ -139,7 +139,7 @@ test('a display is sized, scaled, named, made the main one and removed, and all 
   expect(world.state.displays[tall]).toMatchObject({ width: 1920, name: 'Wide one' })
   world.run('display.main', { display: tall })
   world.run('display.nudge', { display: 'near', to: 'down' })
-  world.refusal('display.remove', { display: tall })
+  expect(world.refusal('display.remove', { display: tall })).toMatch(/main display/)
   world.run('display.main', { display: 'near' })
   world.run('home.set', { app: 'notes', desktop: 'first', display: tall })
   world.run('display.remove', { display: tall })
@@ -160,6 +160,39 @@ test('the arrows look for windows beyond the edge of a display, and for one with
   world.run('window.focus', { window: id })
   world.run('window.focusToward', { to: 'right' })
   expect(focusId(world.state)).toBe(other)
+})
+
+test('named by nothing, what cannot be done with a browser window is done with the other display', () => {
+  const { world, tall } = two()
+  expect(world.run('display.open')).toMatchObject({ show: { view: 'open display', display: tall } })
+  world.run('display.unplug')
+  expect(world.state.displays[tall]?.connected).toBe(false)
+  expect(world.refusal('display.open')).toMatch(/no other display/)
+  expect(world.refusal('display.unplug')).toMatch(/no other display/)
+})
+
+test('the pad of a window that fills its desktop is refused, with what brings it back', () => {
+  const world = new World()
+  world.open('notes')
+  world.run('window.solo')
+  expect(world.refusal('window.pad')).toMatch(/is in a solo\. Alt\+Enter brings it back first/)
+})
+
+test('the shared edge of windows that stand on another display than they belong to is moved there', () => {
+  const { world, tall, shows } = two()
+  const [one, other] = [world.open('notes'), world.open('notes')]
+  world.run('place.leftHalf', { window: one })
+  world.run('place.rightHalf', { window: other })
+  // They belong to Near, and go with their desktop to Tall.
+  for (const id of [one, other]) world.run('window.send', { window: id, to: shows() })
+  expect(on(world, one)).toBe(tall)
+  const before = frame(world, one).width
+  world.run('window.edge', { window: one, edge: 'right', by: 60 })
+  expect(frame(world, one).width).toBe(before + 60)
+  expect([window(world.state, one).display, window(world.state, other).display]).toEqual([
+    tall,
+    tall,
+  ])
 })
 
 test('six displays, each another desktop; a solo leaves one free', () => {

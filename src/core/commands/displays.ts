@@ -1,9 +1,8 @@
 /** Displays as they are arranged: which there are, how large, where, and what they show. */
 
-import { number, string } from 'yup'
+import { number } from 'yup'
 import { maybeId } from '@/core/formats/shape'
-import { DIRECTIONS } from '@/core/geometry/direction'
-import { atTheRight, closedUp, nudged, standProblem } from '@/core/geometry/displays'
+import { atTheRight, closedUp } from '@/core/geometry/displays'
 import { connected, DISPLAYS_MOST, settleOn } from '@/core/model/displays'
 import { arriving } from '@/core/model/initial'
 import { currentId, desktop } from '@/core/model/selectors'
@@ -11,27 +10,15 @@ import { hiddenFor, settleShown } from '@/core/model/showing'
 import { DESKTOPS_MOST, DISPLAY_LEAST, type Display, LONGEST, type State } from '@/core/model/types'
 import { makeDesktop, settleFocus } from './change'
 import { command, type Env, nameArgument, no, type Refusal } from './command'
+import { meantDisplay, onDisplay, otherDisplay, whichDisplay } from './meantDisplay'
 import { fitWindows } from './opening'
 import { refused } from './places'
 
 const group = 'Displays' as const
 
-const which = { display: maybeId() }
 const width = number().integer().min(DISPLAY_LEAST.width).max(LONGEST)
 const height = number().integer().min(DISPLAY_LEAST.height).max(LONGEST)
 const scale = number().min(0.5).max(4)
-
-/** The display meant: the one named, or the one that takes the keys. */
-export function meantDisplay(state: State, id: string | undefined): Display | Refusal {
-  const found = state.displays[id ?? state.display]
-  return found ?? no('There is no such display any more.')
-}
-
-const pluggedIn = (state: State, args: { display?: string }): true | Refusal => {
-  const found = meantDisplay(state, args.display)
-  if (refused(found)) return found
-  return found.connected || no(`${found.name} is not plugged in. Plug it in first.`)
-}
 
 /** After displays came, went or changed: edge to edge, each with a desktop, the focus in sight. */
 function settle(draft: State, env?: Env): void {
@@ -130,9 +117,9 @@ const change = command({
   id: 'display.set',
   title: 'Change a display: name, size, scale',
   group,
-  args: { ...which, name: nameArgument(), width, height, scale },
+  args: { ...whichDisplay, name: nameArgument(), width, height, scale },
   can: (state, args) => {
-    const found = meantDisplay(state, args.display)
+    const found = meantDisplay(state, args)
     if (refused(found)) return found
     if (args.name !== undefined && !args.name.trim()) return no('A display needs a name.')
     const { width: wide, height: tall, scale: by } = args
@@ -145,15 +132,13 @@ const change = command({
       no(`At that scale it would have ${next.width} × ${next.height} pixels, which is too few.`)
     )
   },
-  run: (draft, args) => {
-    const found = meantDisplay(draft, args.display)
-    if (refused(found)) return
+  run: onDisplay((draft, found, args: Partial<Display> & { display?: string }) => {
     Object.assign(found, resized(found, args))
     if (args.name !== undefined) found.name = args.name.trim()
     fitWindows(draft, found)
     settle(draft)
     return { say: `${found.name}: ${found.width} × ${found.height}, scale ${found.scale}` }
-  },
+  }),
 })
 
 /** At a larger scale a display has fewer pixels, unless their number is given too. */
@@ -173,17 +158,16 @@ const remove = command({
   id: 'display.remove',
   title: 'Remove a display',
   group,
-  args: which,
+  args: whichDisplay,
   can: (state, args) => {
-    const found = meantDisplay(state, args.display)
+    const found = meantDisplay(state, args)
     if (refused(found)) return found
+    if (found.measured) return no(`${found.name} is a browser window. It goes when that is closed.`)
     if (found.id === state.displayOrder[0])
       return no(`${found.name} is the main display. Make another the main one first.`)
     return staysOne(state, found)
   },
-  run: (draft, args) => {
-    const found = meantDisplay(draft, args.display)
-    if (refused(found)) return
+  run: onDisplay((draft, found) => {
     const { id, name } = found
     leave(draft, found)
     for (const window of Object.values(draft.windows))
@@ -198,7 +182,7 @@ const remove = command({
     }
     settle(draft)
     return { say: `Removed ${name}; its windows are on ${nameOf(draft)}` }
-  },
+  }),
 })
 
 const nameOf = (state: State): string => state.displays[state.display]?.name ?? ''
@@ -219,115 +203,42 @@ const unplug = command({
   id: 'display.unplug',
   title: 'Unplug a display',
   group,
-  args: which,
+  args: whichDisplay,
   can: (state, args) => {
-    const can = pluggedIn(state, args)
-    const found = meantDisplay(state, args.display)
-    return can !== true || refused(found) ? can : staysOne(state, found)
+    const found = otherDisplay(state, args)
+    return refused(found) ? found : staysOne(state, found)
   },
-  run: (draft, args) => {
-    const found = meantDisplay(draft, args.display)
-    if (refused(found)) return
+  run: onDisplay((draft, found) => {
     leave(draft, found)
     settle(draft)
     return { say: `Unplugged ${found.name}; its windows stand on ${nameOf(draft)} meanwhile` }
-  },
+  }, otherDisplay),
 })
+
+/** The one named, or the first that is not plugged in. */
+const unplugged = (state: State, args: { display?: string }): Display | Refusal =>
+  args.display
+    ? meantDisplay(state, args)
+    : (Object.values(state.displays).find((display) => !display.connected) ??
+      no('All displays are plugged in.'))
 
 const plug = command({
   id: 'display.plug',
   title: 'Plug a display in',
   group,
-  args: which,
+  args: whichDisplay,
   can: (state, args) => {
-    const found = args.display ? meantDisplay(state, args.display) : firstUnplugged(state)
+    const found = unplugged(state, args)
     if (refused(found)) return found
     if (found.connected) return no(`${found.name} is plugged in.`)
     return enough(state, connected(state).length + 1)
   },
   run: (draft, args, env) => {
-    const found = args.display ? meantDisplay(draft, args.display) : firstUnplugged(draft)
+    const found = unplugged(draft, args)
     if (refused(found)) return
     found.connected = true
     settle(draft, env)
     return { say: `Plugged ${found.name} in; ${showing(draft, found.id)}` }
-  },
-})
-
-const firstUnplugged = (state: State): Display | Refusal =>
-  Object.values(state.displays).find((display) => !display.connected) ??
-  no('All displays are plugged in.')
-
-const coordinate = number()
-  .integer()
-  .min(-LONGEST * DISPLAYS_MOST)
-  .max(LONGEST * DISPLAYS_MOST)
-
-const move = command({
-  id: 'display.move',
-  title: 'Move a display in the arrangement',
-  group,
-  args: { ...which, x: coordinate.required(), y: coordinate.required() },
-  can: (state, args) => {
-    const can = pluggedIn(state, args)
-    const found = meantDisplay(state, args.display)
-    if (can !== true || refused(found)) return can
-    const others = connected(state).filter(({ id }) => id !== found.id)
-    const problem = standProblem([...others, { ...found, x: args.x, y: args.y }])
-    return (
-      !problem ||
-      no(`${found.name} cannot stand there. ${problem} Put it edge to edge with another.`)
-    )
-  },
-  run: (draft, args) => {
-    const found = meantDisplay(draft, args.display)
-    if (refused(found)) return
-    // −0 would not be the same once it is kept as JSON.
-    Object.assign(found, { x: args.x + 0, y: args.y + 0 })
-    return { say: `Moved ${found.name}` }
-  },
-})
-
-const nudge = command({
-  id: 'display.nudge',
-  title: 'Move a display along the others',
-  group,
-  args: { ...which, to: string().oneOf(DIRECTIONS).required() },
-  can: (state, args) => {
-    const can = pluggedIn(state, args)
-    const found = meantDisplay(state, args.display)
-    if (can !== true || refused(found)) return can
-    const others = connected(state).filter(({ id }) => id !== found.id)
-    return (
-      !!nudged(found, args.to, others) ||
-      no(`${found.name} cannot go further that way: there would be a gap between them.`)
-    )
-  },
-  run: (draft, args) => {
-    const found = meantDisplay(draft, args.display)
-    if (refused(found)) return
-    const others = connected(draft).filter(({ id }) => id !== found.id)
-    Object.assign(found, nudged(found, args.to, others))
-    return { say: `Moved ${found.name}` }
-  },
-})
-
-const main = command({
-  id: 'display.main',
-  title: 'Make a display the main one',
-  group,
-  args: which,
-  can: (state, args) => {
-    const can = pluggedIn(state, args)
-    const found = meantDisplay(state, args.display)
-    if (can !== true || refused(found)) return can
-    return found.id !== state.displayOrder[0] || no(`${found.name} is the main display already.`)
-  },
-  run: (draft, args) => {
-    const found = meantDisplay(draft, args.display)
-    if (refused(found)) return
-    draft.displayOrder = [found.id, ...draft.displayOrder.filter((id) => id !== found.id)]
-    return { say: `${found.name} is the main display` }
   },
 })
 
@@ -364,12 +275,15 @@ const open = command({
   title: 'Open a display in a browser window of its own',
   group,
   step: false,
-  args: which,
-  can: pluggedIn,
-  run: (draft, args) => {
-    const found = meantDisplay(draft, args.display)
-    return refused(found) ? undefined : { show: { view: 'open display', display: found.id } }
+  args: whichDisplay,
+  can: (state, args) => {
+    const found = otherDisplay(state, args)
+    return refused(found) ? found : true
   },
+  run: onDisplay(
+    (_draft, { id }) => ({ show: { view: 'open display', display: id } }),
+    otherDisplay,
+  ),
 })
 
 /** Its browser window was closed: it is of the size it had, and can be given another. */
@@ -396,9 +310,6 @@ export const displayCommands = [
   unplug,
   plug,
   remove,
-  move,
-  nudge,
-  main,
   together,
   apart,
   resizeDisplay,

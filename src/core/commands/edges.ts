@@ -2,11 +2,11 @@ import { number, string } from 'yup'
 import { DIRECTIONS } from '@/core/geometry/direction'
 import { EDGES, type Edge, moveEdge, type Placed } from '@/core/geometry/edges'
 import { spanFrame } from '@/core/geometry/rect'
-import { standsOn } from '@/core/model/displays'
+import { settleOn, standsOn } from '@/core/model/displays'
 import { isVisible } from '@/core/model/selectors'
 import type { Display, Span, State, Window } from '@/core/model/types'
 import { command, no, type Refusal } from './command'
-import { framed, meant, on, which } from './meant'
+import { framedWindow, on, which } from './meant'
 import { refused } from './places'
 
 /** How far a key moves an edge, in CSS pixels. */
@@ -31,9 +31,8 @@ const edge = command({
     to: string().oneOf(DIRECTIONS),
   },
   can: (state, args) => {
-    const can = framed(state, args)
-    const found = meant(state, args.window)
-    if (can !== true || refused(found)) return can
+    const found = framedWindow(state, args)
+    if (refused(found)) return found
     const spans = spansAfter(state, found, args)
     return refused(spans) ? spans : true
   },
@@ -42,8 +41,10 @@ const edge = command({
     if (refused(spans)) return
     for (const [id, span] of spans) {
       const window = draft.windows[id]
-      const area = draft.displays[window?.display ?? '']
-      if (!window || !area) continue
+      if (!window) continue
+      settleOn(draft, window)
+      const area = draft.displays[window.display]
+      if (!area) continue
       window.placed = span
       window.frame = spanFrame(span, area, window.limits, draft.settings.gap)
     }
@@ -56,7 +57,7 @@ export function spansAfter(state: State, found: Window, args: Given): Map<string
   const area: Display | undefined = state.displays[standsOn(state, found)]
   if (!found.placed || !area) return no('The window is not placed: it shares no edge with another.')
   const all = Object.values(state.windows).flatMap((one): Placed[] =>
-    one.placed && one.display === area.id && !one.maximised && isVisible(state, one)
+    one.placed && standsOn(state, one) === area.id && !one.maximised && isVisible(state, one)
       ? [{ id: one.id, span: one.placed, limits: one.limits }]
       : [],
   )

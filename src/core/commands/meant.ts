@@ -32,8 +32,8 @@ export const on =
     return refused(found) ? undefined : change(draft, found, args)
   }
 
-/** Windows that fill a desktop have no frame to change. */
-export function framed(state: State, args: { window?: string }): true | Refusal {
+/** The window meant, where it has a frame to change: one that fills a desktop has none. */
+export function framedWindow(state: State, args: { window?: string }): Window | Refusal {
   const found = meant(state, args.window)
   if (refused(found)) return found
   const kind = state.desktops[found.desktop]?.kind
@@ -41,7 +41,12 @@ export function framed(state: State, args: { window?: string }): true | Refusal 
     ? no(
         `${quoted(state, found)} is in a ${kind}. ${keysFor(state, 'window.solo')} brings it back first.`,
       )
-    : true
+    : found
+}
+
+export function framed(state: State, args: { window?: string }): true | Refusal {
+  const found = framedWindow(state, args)
+  return refused(found) ? found : true
 }
 
 export const quoted = (state: State, found: Window) => `“${title(state, found)}”`

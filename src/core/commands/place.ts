@@ -9,7 +9,7 @@ import { raise } from '@/core/model/stacking'
 import type { Span, State, Window } from '@/core/model/types'
 import { focusOn, settleFocus } from './change'
 import { command, no } from './command'
-import { framed, meant, on, quoted, which } from './meant'
+import { framed, framedWindow, meant, on, quoted, which } from './meant'
 import { refused } from './places'
 
 const group = 'Windows' as const
@@ -179,9 +179,8 @@ const restore = command({
   group,
   args: which,
   can: (state, args) => {
-    const found = meant(state, args.window)
-    const can = framed(state, args)
-    if (refused(found) || can !== true) return refused(found) ? found : can
+    const found = framedWindow(state, args)
+    if (refused(found)) return found
     return (
       found.maximised ||
       found.unplaced !== undefined ||
@@ -218,9 +217,8 @@ const maximise = command({
   group,
   args: which,
   can: (state, args) => {
-    const found = meant(state, args.window)
-    const can = framed(state, args)
-    if (refused(found) || can !== true) return refused(found) ? found : can
+    const found = framedWindow(state, args)
+    if (refused(found)) return found
     return (
       (!found.limits.maxWidth && !found.limits.maxHeight) ||
       no(`${quoted(state, found)} has a largest size and cannot be maximised.`)

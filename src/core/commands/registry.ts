@@ -1,6 +1,7 @@
 import { acrossCommands } from './across'
 import { appCommands } from './apps'
 import { arrangeCommands } from './arrange'
+import { arrangementCommands } from './arrangement'
 import type { Command } from './command'
 import { desktopCommands } from './desktops'
 import { displayCommands } from './displays'
@@ -46,6 +47,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...sessionCommands,
     ...settingCommands,
     ...displayCommands,
+    ...arrangementCommands,
     ...acrossCommands,
   ].map((command) => [command.id, command]),
 )

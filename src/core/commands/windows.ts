@@ -17,7 +17,7 @@ import { unstacked } from '@/core/model/stacking'
 import { CLOSED_KEPT, EVERY, type Rect, type State, type Window } from '@/core/model/types'
 import { focusOn, forget, goTo, settleFocus, settleFull, takeKeys, takeOff } from './change'
 import { command, no } from './command'
-import { meant, on, quoted, there, which } from './meant'
+import { framed, meant, on, quoted, there, which } from './meant'
 import { openWindow, visit } from './opening'
 import { refused } from './places'
 
@@ -167,7 +167,8 @@ const asking = (view: 'pad' | 'save document', id: string, commandTitle: string)
     group,
     step: false,
     args: which,
-    can: there,
+    // Where a window fills its desktop there is nothing to place.
+    can: view === 'pad' ? framed : there,
     run: on((_draft, found) => ({ show: { view, window: found.id } })),
   })
 

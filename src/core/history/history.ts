@@ -75,11 +75,18 @@ export function record(
     ...(before.display !== after.display && { keys: [before.display, after.display] }),
     ...(there && { there }),
   }
-  return {
-    past: [...history.past.slice(1 - STEPS_KEPT), step],
-    future: [],
-    count: history.count + 1,
-  }
+  return turned(history, 'step', step)
+}
+
+/** The steps after one was made, taken back, or done again. */
+export function turned(
+  { past, future, count }: History,
+  kind: 'step' | 'undo' | 'redo',
+  step: Step,
+): History {
+  if (kind === 'undo') return { past: past.slice(0, -1), future: [...future, step], count }
+  if (kind === 'redo') return { past: [...past, step], future: future.slice(0, -1), count }
+  return { past: [...past.slice(1 - STEPS_KEPT), step], future: [], count: step.id }
 }
 
 /** What displays show that were added or removed; undefined where none was. */
@@ -112,7 +119,7 @@ export function undo(history: History, state: State): Travel | null {
   const seen: Step = { ...step, forth: asIn(state, step.back), to: presenceIn(state) }
   return {
     state: travelled(state, step.back, step.forth, step.from, step),
-    history: { ...history, past: history.past.slice(0, -1), future: [...history.future, seen] },
+    history: turned(history, 'undo', seen),
     step,
   }
 }
@@ -126,7 +133,7 @@ export function redo(history: History, state: State): Travel | null {
       ...step,
       ...(step.keys && { keys: [step.keys[1], step.keys[0]] }),
     }),
-    history: { ...history, past: [...history.past, step], future: history.future.slice(0, -1) },
+    history: turned(history, 'redo', step),
     step,
   }
 }

@@ -3,18 +3,16 @@ import { say } from '@/store/shelf'
 /** Chords a browser keeps for itself, but leaves to a page that fills the screen and asks for them. */
 const FREED = 'Ctrl+W, Ctrl+T, Ctrl+N and Alt+Home'
 
-/** Fills the screen with this page, and back. Where the browser can, all chords are the shelf's there. */
-export async function toggleFullScreen(): Promise<void> {
-  if (document.fullscreenElement) {
-    await document.exitFullscreen()
-    return say('Left full screen')
-  }
+/**
+ * Fills the screen with this page. Where the browser can, all chords are the shelf's there.
+ * @returns what to say of how to leave; null where the browser did not let it
+ */
+export async function fillScreen(): Promise<string | null> {
   try {
     await document.documentElement.requestFullscreen()
   } catch {
-    return say('The browser did not let this page fill the screen; it works as it is.', {
-      refused: true,
-    })
+    say('The browser did not let this page fill the screen; it works as it is.', { refused: true })
+    return null
   }
   const { keyboard } = navigator as { keyboard?: { lock?(): Promise<void> } }
   const locked = keyboard?.lock
@@ -23,9 +21,16 @@ export async function toggleFullScreen(): Promise<void> {
         () => false,
       )
     : false
-  say(
-    locked
-      ? `Full screen. ${FREED} go to Kite Shelf here; hold Escape to leave`
-      : `Full screen. This browser keeps ${FREED} to itself; Escape leaves`,
-  )
+  return locked
+    ? `Full screen. ${FREED} go to Kite Shelf here; hold Escape to leave`
+    : `Full screen. This browser keeps ${FREED} to itself; Escape leaves`
+}
+
+export async function toggleFullScreen(): Promise<void> {
+  if (document.fullscreenElement) {
+    await document.exitFullscreen()
+    return say('Left full screen')
+  }
+  const says = await fillScreen()
+  if (says) say(says)
 }

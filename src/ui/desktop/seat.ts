@@ -1,5 +1,5 @@
 import { createStore, useStore } from 'zustand'
-import type { Seat } from '@/store/start'
+import type { Seat } from '@/store/following'
 
 /**
  * Which display this page shows: the main view any, Near being its own; else one and no other,

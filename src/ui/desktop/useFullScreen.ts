@@ -2,6 +2,7 @@ import { useEffect, useSyncExternalStore } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { current } from '@/core/model/selectors'
 import { getState, say, useArrangement, useShelf } from '@/store/shelf'
+import { fillScreen } from './fullScreen'
 
 const isFull = () => document.fullscreenElement !== null
 
@@ -22,10 +23,9 @@ export function useFullScreen(): boolean {
   const full = useSyncExternalStore(subscribe, isFull, () => false)
   useEffect(() => {
     if (!wanted) return
-    document.documentElement.requestFullscreen?.().then(
-      () => say('Full screen. Escape brings rack and line back'),
-      () => say('The browser did not let this page fill the screen; it works as it is.'),
-    )
+    void fillScreen().then((says) => {
+      if (says) say(`${says}; rack and line are back then`)
+    })
     return () => {
       if (isFull()) void document.exitFullscreen()
     }

@@ -1,0 +1,48 @@
+/** Which display a command is about, and whether it can be. */
+
+import { maybeId } from '@/core/formats/shape'
+import { connected } from '@/core/model/displays'
+import type { Display, State } from '@/core/model/types'
+import { no, type Refusal, type Result } from './command'
+import { refused } from './places'
+
+export const whichDisplay = { display: maybeId() }
+
+interface Given {
+  display?: string
+}
+
+/** The display meant: the one named, or the one that takes the keys. */
+export function meantDisplay(state: State, { display }: Given): Display | Refusal {
+  const found = state.displays[display ?? state.display]
+  return found ?? no('There is no such display any more.')
+}
+
+/** As `meantDisplay`, where it is plugged in. */
+export function pluggedDisplay(state: State, args: Given): Display | Refusal {
+  const found = meantDisplay(state, args)
+  if (refused(found) || found.connected) return found
+  return no(`${found.name} is not plugged in. Plug it in first.`)
+}
+
+/**
+ * The display meant by what can be done with any but a browser window itself: the one named, the
+ * one that takes the keys, or where that is a browser window, the first other.
+ */
+export function otherDisplay(state: State, { display }: Given): Display | Refusal {
+  const here = state.displays[state.display]
+  if (display || !here?.measured) return pluggedDisplay(state, display ? { display } : {})
+  const other = connected(state).find(({ id, measured }) => id !== here.id && !measured)
+  return other ?? no('There is no other display. Add or plug in one first.')
+}
+
+/** Runs a change on the display meant; `can` has made sure there is one. */
+export const onDisplay =
+  <Args extends Given>(
+    change: (draft: State, found: Display, args: Args) => Result | undefined,
+    find: (state: State, args: Given) => Display | Refusal = meantDisplay,
+  ) =>
+  (draft: State, args: Args): Result | undefined => {
+    const found = find(draft, args)
+    return refused(found) ? undefined : change(draft, found, args)
+  }

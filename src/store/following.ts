@@ -1,0 +1,143 @@
+import { connected } from '@/core/model/displays'
+import type { DisplayId, DocumentId } from '@/core/model/types'
+import { databaseFor } from './aside'
+import { begin, isWriting, type Opening, use } from './begin'
+import { NOWHERE, peekContent, provideContents, receiveContent, touchAll } from './documents'
+import { findKept } from './keeping'
+import { awaitWriting, type Lock } from './lock'
+import { seenFrom } from './replica'
+import { hearReport } from './reports'
+import { setSaving } from './saving'
+import { dispatch, done, runOn, say, shelf, showSession } from './shelf'
+import { Spare } from './spare'
+import { openStores, whyNotKept } from './storage'
+import type { Page, Views } from './views'
+
+/** Which display a page shows, and whether it shows no other. */
+export interface Seat {
+  display: DisplayId
+  fixed: boolean
+}
+
+/** The right to write the shelf, where this page has it. */
+export interface Writing {
+  lock: Lock | null
+}
+
+/** What a view asks its page for. */
+export const pageFor = (seat: Seat, yields: () => void): Page => ({
+  giveWay: yields,
+  session: () => shelf.getState().session,
+  show: showSession,
+  run: runOn,
+  done,
+  refused: (reason) => say(reason, { refused: true }),
+  elsewhere: (displays) => settleElsewhere(seat, displays),
+  waiting: (some) => setSaving({ state: some ? 'saving' : 'saved' }),
+  comeForward: () => window.focus(),
+  content: (document, content) => receiveContent(document, content, isWriting()),
+  read: peekContent,
+  report: hearReport,
+})
+
+/** Displays are shown in other browser windows now, or not any more. */
+function settleElsewhere({ display: own, fixed }: Seat, all: DisplayId[]): void {
+  // Who is about to go, or to come, in this page's place is not elsewhere.
+  const displays = all.filter((id) => id !== own)
+  const { elsewhere: before, session } = shelf.getState()
+  const { state, history } = session
+  const free = connected(state).find(({ id }) => !displays.includes(id))
+  // What is shown there is not shown here too.
+  const moves = !fixed && free && displays.includes(state.display)
+  shelf.setState({
+    elsewhere: displays,
+    ...(moves && { session: { state: seenFrom(state, free.id), history } }),
+  })
+  if (!isWriting()) return
+  for (const display of before)
+    if (!displays.includes(display)) dispatch('display.giveBack', { display }, 'app')
+}
+
+/**
+ * Another page keeps the shelf: this one follows, and keeps it when that one is gone.
+ * @returns `gone` where that one went before it told anything
+ */
+export async function follow(
+  opening: Opening,
+  writing: Writing,
+): Promise<'ready' | 'elsewhere' | 'gone'> {
+  const { name, views, over } = opening
+  const waited = awaitWriting(name, over.signal)
+  const session = await Promise.race([views.follow(over.signal), waited.then(() => null)])
+  if (!session) {
+    writing.lock = await waited
+    return writing.lock ? 'gone' : 'elsewhere'
+  }
+  askContents(views)
+  use(session.state, session.history)
+  setSaving({ state: 'saved' })
+  shelf.setState({ ready: true })
+  void waited.then((lock) => keepOn(opening, writing, lock))
+  return 'ready'
+}
+
+/** What is in documents comes from whoever keeps the shelf, and is told to the others. */
+function askContents(views: Views): void {
+  provideContents({
+    store: { ...NOWHERE, getItem: (id) => askFor(views, id) },
+    changed: () => {},
+    typed: (id, content) => views.typed(id, content),
+  })
+}
+
+async function askFor(views: Views, id: DocumentId): Promise<unknown> {
+  if (isWriting()) return peekContent(id)
+  try {
+    return await views.ask(id)
+  } catch (error) {
+    // Meanwhile this page may have come to keep it.
+    if (isWriting()) return peekContent(id)
+    throw error
+  }
+}
+
+function keepOn(opening: Opening, writing: Writing, lock: Lock | null): void {
+  writing.lock = lock
+  if (!lock) return
+  void takeOver(opening).catch((error: unknown) => {
+    // Nothing is lost of it as long as this page is open.
+    setSaving({ state: 'failed', why: whyNotKept(error) })
+  })
+}
+
+/** The main view has come, and keeps the shelf from now on: this one follows. */
+export async function giveWay(opening: Opening, writing: Writing): Promise<void> {
+  const { name, views, over, finish } = opening
+  await finish.giveWay()
+  askContents(views)
+  const followed = views.follow(over.signal)
+  writing.lock?.release()
+  writing.lock = null
+  const waited = awaitWriting(name, over.signal)
+  const session = await followed
+  if (session) showSession(session)
+  keepOn(opening, writing, await waited)
+}
+
+/** The page that kept the shelf is gone: what is here is kept from now on. */
+async function takeOver(opening: Opening): Promise<void> {
+  const { name } = opening
+  const spare = await Spare.open(databaseFor(name))
+  const stores = openStores(databaseFor(name))
+  const { revision, slots, seq } = await findKept(stores.slots)
+  const copy = await spare?.read()
+  const { state, history } = shelf.getState().session
+  await begin(
+    opening,
+    stores,
+    spare,
+    { state, revision, slots, written: null, history, seq: Math.max(seq, copy?.seq ?? 0) },
+    [],
+  )
+  touchAll()
+}
