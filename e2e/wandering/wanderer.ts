@@ -167,6 +167,8 @@ export class Wanderer {
         return mouse.up()
       case 'resize':
         this.beginning = null
+        // A page that fills the screen has the screen's size.
+        await this.page.evaluate(() => document.fullscreenElement && document.exitFullscreen())
         return this.page.setViewportSize(step)
       case 'reload':
         return this.reload()
@@ -238,6 +240,8 @@ export class Wanderer {
     const other = await this.context.newPage()
     this.another = false
     this.listen(other)
+    // As large as the first: on a smaller page windows are brought within reach.
+    await other.setViewportSize(this.page.viewportSize() ?? { width: 1280, height: 800 })
     await other.goto(this.path)
     await other.getByRole('button', { name: 'Use it here' }).click()
     await other.locator('#desktop').waitFor()
