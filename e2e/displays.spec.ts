@@ -216,4 +216,17 @@ test('pictures of a window and of the desktop, named by desktop and time; frames
   expect(svg).toContain('Station readings')
   expect(svg).not.toContain('<iframe')
   await expect(shelf.said()).toContainText('stands as a sheet')
+  // A desktop that is on several displays is drawn over all of them, as they are arranged.
+  await shelf.run('displays.together')
+  const { near, tall } = (await shelf.state()).displays
+  const over = await take('picture.desktop.png')
+  await expect(shelf.said()).toContainText('over 2 displays')
+  const [wide, high] = [near, tall].map((display) => ({
+    right: (display?.x ?? 0) + (display?.width ?? 0),
+    low: (display?.y ?? 0) + (display?.height ?? 0),
+  })) as [{ right: number; low: number }, { right: number; low: number }]
+  const first = { x: Math.min(near?.x ?? 0, tall?.x ?? 0), y: Math.min(near?.y ?? 0, tall?.y ?? 0) }
+  expect(over.content.readUInt32BE(16)).toBe(Math.max(wide.right, high.right) - first.x)
+  expect(over.content.readUInt32BE(20)).toBe(Math.max(wide.low, high.low) - first.y)
+  expect((await take('picture.display.svg')).name).toMatch(/^Field on Near /)
 })

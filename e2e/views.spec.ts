@@ -184,3 +184,22 @@ test('a display in its own window has the rack when asked for, and fills the scr
   await tall.press('Alt+Shift+;', 'Enter')
   await expect(tall.said()).toContainText('Left full screen')
 })
+
+test('a view that was asleep has all of it when it wakes, and what is done there then is done upon it', async ({
+  page,
+}) => {
+  const [near, tall] = await both(page)
+  const devtools = await page.context().newCDPSession(tall.page)
+  await devtools.send('Page.setWebLifecycleState', { state: 'frozen' })
+  for (const name of ['While asleep', 'Still asleep'])
+    await near.run('desktop.create', { name, stay: true })
+  await near.run('window.toDisplay', { window: 'stations', to: 'right' })
+  await devtools.send('Page.setWebLifecycleState', { state: 'active' })
+  await expect(tall.window('stations')).toBeVisible()
+  await tall.run('desktop.create', { name: 'Awake', stay: true })
+  const names = async (shelf: ShelfPage) =>
+    Object.values((await shelf.state()).desktops).map(({ name }) => name)
+  const all = ['While asleep', 'Still asleep', 'Awake']
+  for (const shelf of [near, tall])
+    await expect.poll(() => names(shelf)).toEqual(expect.arrayContaining(all))
+})

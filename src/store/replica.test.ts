@@ -21,6 +21,9 @@ function run(session: Session, { id, args, by, now, ids, display }: Ran): Outcom
   })
 }
 
+/** The clock of each view is an hour ahead of the one before it. */
+const SKEW = 3_600_000
+
 const wired = <T>(message: T): T => JSON.parse(JSON.stringify(message))
 
 /** One view that keeps the shelf and some that follow, with messages that take their time. */
@@ -64,7 +67,15 @@ class Room {
     if (!view) return
     const { session } = view.replica
     const { display } = session.state
-    const ran: Ran = { n: ++view.n, id, args, by: 'key', now: ++this.count, ids: [], display }
+    const ran: Ran = {
+      n: ++view.n,
+      id,
+      args,
+      by: 'key',
+      now: ++this.count + at * SKEW,
+      ids: [],
+      display,
+    }
     const outcome = run(session, ran)
     if (!outcome.ok) return
     const { state, history } = outcome.session

@@ -34,7 +34,7 @@ async function run(view: View): Promise<void> {
     case 'full screen':
       return toggleFullScreen()
     case 'picture':
-      return takePicture(view.format, view.window)
+      return takePicture(view)
     case 'open display':
       return openDisplay(view.display)
     case 'export shelf':

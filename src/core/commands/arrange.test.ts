@@ -1,4 +1,4 @@
-import { window } from '@/core/model/selectors'
+import { shownFrame, window } from '@/core/model/selectors'
 import { World } from '@/core/testing/world'
 
 test('all windows in columns, in order of use, and exactly back', () => {
@@ -34,12 +34,13 @@ test('what cannot be as small as its share covers others, and that is said', () 
 test('a gap is a setting; placed windows follow it, and the size of their display', () => {
   const world = new World()
   const id = world.open('notes')
+  const frame = () => shownFrame(world.state, window(world.state, id))
   world.run('window.side', { to: 'right' })
-  expect(window(world.state, id).frame).toEqual({ x: 540, y: 8, width: 524, height: 748 })
+  expect(frame()).toEqual({ x: 540, y: 8, width: 524, height: 748 })
   world.run('settings.set', { gap: 0 })
-  expect(window(world.state, id).frame).toEqual({ x: 536, y: 0, width: 536, height: 764 })
+  expect(frame()).toEqual({ x: 536, y: 0, width: 536, height: 764 })
   world.run('display.resize', { display: 'near', width: 800, height: 600 })
-  expect(window(world.state, id).frame).toEqual({ x: 400, y: 0, width: 400, height: 600 })
+  expect(frame()).toEqual({ x: 400, y: 0, width: 400, height: 600 })
   world.run('window.restore')
   expect(window(world.state, id).placed).toBeNull()
 })

@@ -6,7 +6,6 @@ import { settleOn, standsOn } from '@/core/model/displays'
 import { byUse, current, currentId } from '@/core/model/selectors'
 import type { State, Window } from '@/core/model/types'
 import { command, no } from './command'
-import { fitWindows } from './opening'
 import { placeInto } from './place'
 
 const group = 'Windows' as const
@@ -80,7 +79,6 @@ const back = command({
       if (!stood.placed) delete window.unplaced
     }
     delete here.before
-    for (const display of Object.values(draft.displays)) fitWindows(draft, display)
     return { say: `Brought back how ${here.name} stood` }
   },
 })

@@ -22,6 +22,15 @@ export interface Env {
   by: By
 }
 
+export type PictureFormat = 'png' | 'svg'
+
+/** What is drawn: a window, what the display with the keys shows, or the whole desktop. */
+export interface Pictured {
+  of: 'window' | 'display' | 'desktop'
+  window?: WindowId
+  format: PictureFormat
+}
+
 /** Why a command cannot be done now, and what would work instead. */
 export interface Refusal {
   reason: string
@@ -40,7 +49,7 @@ export type View =
   | { view: 'pad'; window: WindowId }
   | { view: 'displays' }
   | { view: 'full screen' }
-  | { view: 'picture'; window?: WindowId; format: 'png' | 'svg' }
+  | ({ view: 'picture' } & Pictured)
   | { view: 'open display'; display: DisplayId }
   | { view: 'title'; document: DocumentId }
   | { view: 'home'; window: WindowId }

@@ -11,7 +11,6 @@ import { DESKTOPS_MOST, DISPLAY_LEAST, type Display, LONGEST, type State } from 
 import { makeDesktop, settleFocus } from './change'
 import { command, type Env, nameArgument, no, type Refusal } from './command'
 import { meantDisplay, onDisplay, otherDisplay, whichDisplay } from './meantDisplay'
-import { fitWindows } from './opening'
 import { refused } from './places'
 
 const group = 'Displays' as const
@@ -65,7 +64,6 @@ const resizeDisplay = command({
     const same = display.width === args.width && display.height === args.height
     if (same && display.measured) return
     Object.assign(display, { width: args.width, height: args.height, measured: true })
-    fitWindows(draft, display)
     settle(draft)
     return undefined
   },
@@ -135,7 +133,6 @@ const change = command({
   run: onDisplay((draft, found, args: Partial<Display> & { display?: string }) => {
     Object.assign(found, resized(found, args))
     if (args.name !== undefined) found.name = args.name.trim()
-    fitWindows(draft, found)
     settle(draft)
     return { say: `${found.name}: ${found.width} × ${found.height}, scale ${found.scale}` }
   }),

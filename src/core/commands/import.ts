@@ -7,7 +7,6 @@ import { DESKTOPS_MOST, type State } from '@/core/model/types'
 import { nameLetters, putBack, settleFocus } from './change'
 import { command, no, type Refusal } from './command'
 import { closeUp } from './displays'
-import { fitWindows } from './opening'
 
 const group = 'Shelf' as const
 
@@ -24,7 +23,6 @@ export function bringIn(draft: State, theirs: State): void {
   nameLetters(draft)
   closeUp(draft)
   settleShown(draft)
-  for (const display of Object.values(draft.displays)) fitWindows(draft, display)
   settleFocus(draft)
 }
 

@@ -1,5 +1,5 @@
 import { placeNew } from '@/core/geometry/placing'
-import { limited, reachable, spanFrame } from '@/core/geometry/rect'
+import { limited, reachable } from '@/core/geometry/rect'
 import { displayFor, displayShowing, standsOn } from '@/core/model/displays'
 import { peek } from '@/core/model/peek'
 import {
@@ -16,7 +16,6 @@ import { raise } from '@/core/model/stacking'
 import {
   type AppFacts,
   type DesktopId,
-  type Display,
   EVERY,
   type Rect,
   type State,
@@ -79,17 +78,5 @@ export function visit(draft: State, id: WindowId): Result {
       ...(from === to ? [] : [{ kind: 'switch' as const, from, to }]),
       { kind: 'focus', window: id, app: visited.app, to },
     ],
-  }
-}
-
-/** After a display changed size: placed windows are placed anew, the others kept within reach. */
-export function fitWindows(draft: State, display: Display): void {
-  for (const window of Object.values(draft.windows)) {
-    if (window.display !== display.id) continue
-    const { frame, placed, limits } = window
-    const next = placed
-      ? spanFrame(placed, display, limits, draft.settings.gap)
-      : reachable(frame, display)
-    if (placed || next.x !== frame.x || next.y !== frame.y) window.frame = next
   }
 }

@@ -1,16 +1,15 @@
 /** Pictures of what is on screen, as files. */
 
 import { isShown } from '@/core/model/selectors'
-import { command, no } from './command'
+import { command, no, type PictureFormat } from './command'
 import { meant, on, quoted, there, which } from './meant'
 import { refused } from './places'
 
 const group = 'Shelf' as const
 
-const PICTURE_FORMATS = ['png', 'svg'] as const
-export type PictureFormat = (typeof PICTURE_FORMATS)[number]
+const FORMATS: PictureFormat[] = ['png', 'svg']
 
-const ofWindow = PICTURE_FORMATS.map((format) =>
+const ofWindow = FORMATS.map((format) =>
   command({
     id: `picture.window.${format}`,
     title: `Picture of this window as ${format.toUpperCase()}`,
@@ -24,18 +23,22 @@ const ofWindow = PICTURE_FORMATS.map((format) =>
       const seen = isShown(state, found) && !found.minimised
       return seen || no(`${quoted(state, found)} is not in sight. Go to it first.`)
     },
-    run: on((_draft, found) => ({ show: { view: 'picture', window: found.id, format } })),
+    run: on((_draft, found) => ({
+      show: { view: 'picture', of: 'window', window: found.id, format },
+    })),
   }),
 )
 
-const ofDisplay = PICTURE_FORMATS.map((format) =>
-  command({
-    id: `picture.desktop.${format}`,
-    title: `Picture of this desktop as ${format.toUpperCase()}`,
-    group,
-    step: false,
-    run: () => ({ show: { view: 'picture', format } }),
-  }),
+const ofAll = (['desktop', 'display'] as const).flatMap((of) =>
+  FORMATS.map((format) =>
+    command({
+      id: `picture.${of}.${format}`,
+      title: `Picture of this ${of} as ${format.toUpperCase()}`,
+      group,
+      step: false,
+      run: () => ({ show: { view: 'picture', of, format } }),
+    }),
+  ),
 )
 
-export const pictureCommands = [...ofWindow, ...ofDisplay]
+export const pictureCommands = [...ofWindow, ...ofAll]

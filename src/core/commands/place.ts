@@ -52,6 +52,7 @@ const resize = command({
   can: framed,
   run: on(
     (draft, found, { x, y, width, height }: Partial<Window['frame']> & { window?: string }) => {
+      settleOn(draft, found)
       const { frame } = found
       moveFrame(draft, found, {
         x: x ?? frame.x,

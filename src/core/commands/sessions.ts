@@ -6,7 +6,7 @@ import { EVERY, type State, type Window } from '@/core/model/types'
 import { settleFocus } from './change'
 import { command, no } from './command'
 import { bringIn, fitting, sound } from './import'
-import { fitWindows, openWindow } from './opening'
+import { openWindow } from './opening'
 
 const group = 'Shelf' as const
 
@@ -60,7 +60,6 @@ const reopenWindows = command({
       })
       draft.closed = draft.closed.filter(({ window }) => window.id !== one.id)
     }
-    for (const display of Object.values(draft.displays)) fitWindows(draft, display)
     settleFocus(draft)
     return { say: `Reopened ${closed.length === 1 ? '1 window' : `${closed.length} windows`}` }
   },

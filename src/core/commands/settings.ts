@@ -2,7 +2,6 @@ import { boolean, number, string } from 'yup'
 import { GAP_MOST } from '@/core/model/types'
 import { settingsInWords } from '@/core/settings/choices'
 import { command } from './command'
-import { fitWindows } from './opening'
 
 const group = 'Shelf' as const
 
@@ -28,8 +27,6 @@ const setting = command({
   run: (draft, given) => {
     const before = { ...draft.settings }
     Object.assign(draft.settings, given)
-    if (given.gap !== undefined)
-      for (const display of Object.values(draft.displays)) fitWindows(draft, display)
     return { say: settingsInWords(before, draft.settings) }
   },
 })

@@ -1,5 +1,5 @@
 import { check } from '@/core/model/check'
-import { currentId, focusId, shownFrame } from '@/core/model/selectors'
+import { currentId, focusId, shownFrame, window } from '@/core/model/selectors'
 import type { AppFacts } from '@/core/model/types'
 import { APPS, World } from '@/core/testing/world'
 
@@ -88,10 +88,17 @@ test('a placed window stays placed when its display changes size, any other stay
   const free = world.open()
   world.run('window.move', { x: 1000, y: 700 })
   world.run('display.resize', { display: 'near', width: 600, height: 400 })
-  const right = world.state.windows[placed]?.frame
-  expect((right?.x ?? 0) + (right?.width ?? 0)).toBeLessThanOrEqual(600)
-  expect(right?.x).toBeGreaterThan(380)
-  expect(world.state.windows[free]?.frame).toMatchObject({ x: 552, y: 370 })
+  const frame = (id: string) => shownFrame(world.state, window(world.state, id))
+  expect(frame(placed).x + frame(placed).width).toBeLessThanOrEqual(600)
+  expect(frame(placed).x).toBeGreaterThan(380)
+  expect(frame(free)).toMatchObject({ x: 552, y: 370 })
+  // As large as it was, both stand where they stood; what was moved meanwhile starts from there.
+  world.run('display.resize', { display: 'near', width: 1072, height: 764 })
+  expect(frame(free)).toMatchObject({ x: 1000, y: 700 })
+  world.run('display.resize', { display: 'near', width: 600, height: 400 })
+  world.run('window.resize', { window: free, width: 500, height: 300 })
+  world.run('display.resize', { display: 'near', width: 1072, height: 764 })
+  expect(frame(free)).toMatchObject({ x: 552, y: 370, width: 500 })
 })
 
 test('undo after the display changed size keeps the size it has and the windows within reach', () => {
@@ -102,7 +109,7 @@ test('undo after the display changed size keeps the size it has and the windows 
   world.run('display.resize', { display: 'near', width: 500, height: 300 })
   world.run('history.undo')
   expect(world.state.displays.near?.width).toBe(500)
-  expect(world.state.windows[id]?.frame).toMatchObject({ x: 452, y: 270 })
+  expect(shownFrame(world.state, window(world.state, id))).toMatchObject({ x: 452, y: 270 })
 })
 
 test('an app on a number key: opens, then goes to its latest window, again cycles, Shift opens another', () => {

@@ -1,6 +1,5 @@
 import { boolean, string } from 'yup'
 import { DIRECTIONS, type Direction, nearest, WHERE } from '@/core/geometry/direction'
-import { reachable } from '@/core/geometry/rect'
 import { besideDisplay, standsOn } from '@/core/model/displays'
 import {
   byUse,
@@ -89,8 +88,7 @@ const reopen = command({
     const { window: back } = closed
     draft.closed = draft.closed.filter((other) => other !== closed)
     const display = draft.displays[back.display] ? back.display : draft.display
-    const area = draft.displays[display]
-    openWindow(draft, { ...back, display, frame: area ? reachable(back.frame, area) : back.frame })
+    openWindow(draft, { ...back, display })
     const from = currentId(draft)
     goTo(draft, back.desktop === EVERY ? openDesktop(draft, from) : back.desktop)
     const opened = window(draft, back.id)

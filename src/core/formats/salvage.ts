@@ -1,4 +1,3 @@
-import { reachable } from '@/core/geometry/rect'
 import { check } from '@/core/model/check'
 import { connected, standsOn } from '@/core/model/displays'
 import { arriving, initialState, newDesktop } from '@/core/model/initial'
@@ -184,7 +183,7 @@ function settleWindows(state: State, lost: string[]): void {
       moved++
     }
     if (!state.displays[window.display]) window.display = state.display
-    fitted(state, window)
+    fitted(window)
     state.documents[window.document] ??= {
       id: window.document,
       app: window.app,
@@ -212,15 +211,13 @@ function settleWindows(state: State, lost: string[]): void {
   }
 }
 
-/** Size and place as the app's limits and the display allow. */
-function fitted(state: State, window: Window): void {
+/** Its size as the app's limits allow; it is brought within reach wherever it stands. */
+function fitted(window: Window): void {
   const { frame, limits } = window
   const within = (value: number, least: number, most = Number.POSITIVE_INFINITY) =>
     Math.max(least, Math.min(value, most))
   frame.width = within(frame.width, limits.minWidth, limits.maxWidth)
   frame.height = within(frame.height, limits.minHeight, limits.maxHeight)
-  const area = state.displays[window.display]
-  if (area) window.frame = reachable(frame, area)
 }
 
 function settleLists(state: State): void {

@@ -1,9 +1,8 @@
 import { closedUp } from '@/core/geometry/displays'
-import { reachable, spanFrame } from '@/core/geometry/rect'
 import { connected, displayShowing } from '@/core/model/displays'
 import { arriving } from '@/core/model/initial'
 import { settleShown } from '@/core/model/showing'
-import type { DisplayId, DocumentInfo, Presence, State, Window } from '@/core/model/types'
+import type { DisplayId, DocumentInfo, Presence, State } from '@/core/model/types'
 import { asIn, type Changes, withChanges } from './changes'
 
 /** Undo and redo by what each step changed, so that keeping a step costs what it touched. */
@@ -155,10 +154,7 @@ function travelled(
   const next = withChanges(now, { ...changes, objects }) as State
   if (documents) next.documents = documentsBack(now.documents, documents, from.objects.documents)
   if (objects.displays) next.displays = sizedAsNow(next, now)
-  if (objects.windows) {
-    next.windows = fitted(next, Object.keys(objects.windows))
-    next.desktops = withoutGone(next)
-  }
+  if (objects.windows) next.desktops = withoutGone(next)
   const { presence, display } = presences(
     // Who is where it led to is brought back.
     keys && keys[1] === next.display && next.displays[keys[0]]?.connected
@@ -216,24 +212,6 @@ function withoutGone({ desktops, windows }: State): State['desktops'] {
     ...desktops,
     ...Object.fromEntries(stale.map((desktop) => [desktop.id, { ...desktop, focus: null }])),
   }
-}
-
-/** Windows as they were, on displays that may have another size since. */
-function fitted({ windows, displays, settings }: State, ids: string[]): State['windows'] {
-  const fit = { ...windows }
-  for (const id of ids) {
-    const window: Window | undefined = fit[id]
-    const area = displays[window?.display ?? '']
-    if (!window || !area) continue
-    const { frame } = window
-    const to = window.placed
-      ? spanFrame(window.placed, area, window.limits, settings.gap)
-      : reachable(frame, area)
-    const same = to.x === frame.x && to.y === frame.y
-    if (!same || to.width !== frame.width || to.height !== frame.height)
-      fit[id] = { ...window, frame: to }
-  }
-  return fit
 }
 
 /** The display that asks comes to where one was; the others stay where they are, as far as that is. */

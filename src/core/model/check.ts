@@ -1,5 +1,5 @@
 import { type Changes, changesBetween } from '@/core/history/changes'
-import { connected, standsOn } from './displays'
+import { connected, frameOf, standsOn } from './displays'
 import { isVisible } from './selectors'
 import {
   CLOSED_KEPT,
@@ -162,18 +162,20 @@ function stacking({ stacking: all, windows }: State, change: Change | undefined)
 }
 
 /** Size and place of a window are what its app and its display allow. */
-function framing(state: State, { id, frame, limits, display: on }: Window): string[] {
+function framing(state: State, window: Window): string[] {
+  const { id, frame, limits } = window
   const broken: string[] = []
-  const display = state.displays[on]
-  if (!display) return [`Window ${id} is on a display that does not exist.`]
+  const display = state.displays[standsOn(state, window)]
+  if (!state.displays[window.display] || !display)
+    return [`Window ${id} is on a display that does not exist.`]
   if (frame.width < limits.minWidth || frame.height < limits.minHeight)
     broken.push(`Window ${id} is smaller than its app allows.`)
   if (frame.width > (limits.maxWidth ?? LONGEST))
     broken.push(`Window ${id} is wider than its app allows.`)
   if (frame.height > (limits.maxHeight ?? LONGEST))
     broken.push(`Window ${id} is taller than its app allows.`)
-  // Where it stands for the time being on another display, it is brought within reach there.
-  const { x, y, width } = frame
+  // A display may have become smaller since it was moved: it is brought within reach where it stands.
+  const { x, y, width } = frameOf(state, window)
   const reach = Math.min(x + width, display.width) - Math.max(x, 0)
   if (!(reach >= REACH) || y < 0 || y > Math.max(0, display.height - HEM))
     broken.push(`Window ${id} cannot be reached.`)

@@ -60,21 +60,25 @@ export function standsOn(state: State, { desktop, display }: Window): DisplayId 
   return showing ?? nearestTo(state, display)
 }
 
-/** Its frame on the display it is on now, when neither maximised nor filling a desktop. */
+/**
+ * Its frame on the display it is on now, when neither maximised nor filling a desktop: within reach
+ * whatever size that display has by now, so that it is back where it stood when the size is.
+ */
 export function frameOf(state: State, window: Window): Rect {
   const on = standsOn(state, window)
   const [from, to] = [state.displays[window.display], state.displays[on]]
-  if (on === window.display || !from || !to) return window.frame
-  return window.placed
-    ? spanFrame(window.placed, to, window.limits, state.settings.gap)
+  if (!from || !to) return window.frame
+  if (window.placed) return spanFrame(window.placed, to, window.limits, state.settings.gap)
+  return on === window.display
+    ? reachable(window.frame, to)
     : across(window.frame, from, to, window.limits)
 }
 
-/** A window that is moved belongs to the display it is on now. */
+/** A window that is moved belongs to the display it is on now, and starts from where it stands. */
 export function settleOn(draft: State, window: Window): void {
   const on = standsOn(draft, window)
-  if (on === window.display) return
-  window.frame = { ...frameOf(draft, window) }
+  const frame = frameOf(draft, window)
+  if (!sameRect(frame, window.frame)) window.frame = { ...frame }
   window.display = on
 }
 

@@ -12,7 +12,12 @@ const ARRANGING = [
   ['arrange.cells', 'In cells'],
   ['arrange.back', 'Back to how they stood'],
 ] as const
-const PICTURES = ['picture.desktop.png', 'picture.desktop.svg']
+const PICTURES = [
+  'picture.desktop.png',
+  'picture.desktop.svg',
+  'picture.display.png',
+  'picture.display.svg',
+]
 const FOLDING = ['desktop.previewFold', 'desktop.previewFoldOthers']
 
 /** What is about the windows that are on screen. */
@@ -26,9 +31,11 @@ function OnScreen({ id }: { id: DesktopId }) {
           <CommandItem key={command} command={command} label={label} />
         ))}
       </SubMenu>
-      {PICTURES.map((command) => (
-        <CommandItem key={command} command={command} />
-      ))}
+      <SubMenu label="Picture">
+        {PICTURES.map((command) => (
+          <CommandItem key={command} command={command} />
+        ))}
+      </SubMenu>
     </>
   )
 }

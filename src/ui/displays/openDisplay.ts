@@ -1,3 +1,4 @@
+import { keysFor } from '@/core/keys/bindings'
 import { getState, say, shelf } from '@/store/shelf'
 
 /** What a browser tells of the screens there are, where it does. */
@@ -34,5 +35,6 @@ export async function openDisplay(id: string): Promise<void> {
     opened.moveTo(screen.left, screen.top)
     opened.resizeTo(screen.availWidth, screen.availHeight)
   }
-  say(`${display.name} is in a window of its own`)
+  const keys = keysFor(getState(), 'shelf.fullScreen')
+  say(`${display.name} is in a window of its own; ${keys} there makes it full screen`)
 }

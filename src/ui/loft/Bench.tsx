@@ -1,4 +1,6 @@
+import { useShallow } from 'zustand/react/shallow'
 import { appOf } from '@/apps/list'
+import { shownFrame } from '@/core/model/selectors'
 import { useArrangement } from '@/store/shelf'
 import { Fact, HomeFact, timeOfDay } from '@/ui/parts/Facts'
 import { Keys } from '@/ui/parts/Keys'
@@ -26,6 +28,7 @@ export function Bench({
   acts: Act[]
 }) {
   const window = useArrangement((state) => state.windows[id ?? ''])
+  const size = useArrangement(useShallow((state) => window && shownFrame(state, window)))
   const name = useArrangement((state) => state.documents[window?.document ?? '']?.title)
   const lives = useArrangement((state) => state.desktops[window?.desktop ?? '']?.name)
   return (
@@ -47,7 +50,7 @@ export function Bench({
             <HomeFact id={window.id} />
           </Fact>
           <Fact name="size">
-            {window.frame.width} × {window.frame.height}
+            {size?.width} × {size?.height}
             {window.minimised ? ', minimised' : window.maximised ? ', maximised' : ''}
           </Fact>
           <Fact name="opened">{timeOfDay(window.openedAt)}</Fact>

@@ -1,14 +1,16 @@
-import type { PictureFormat } from '@/core/commands/pictures'
+import type { Pictured, PictureFormat } from '@/core/commands/command'
+import { connected } from '@/core/model/displays'
 import { current, title, window as windowOf } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
+import type { Display, Rect } from '@/core/model/types'
 import { getState, say } from '@/store/shelf'
-import { area } from '@/ui/desktop/area'
+import { largeId, surfaces } from '@/ui/desktop/area'
 import { download } from '@/ui/parts/download'
 import { windowElement } from '@/ui/parts/focus'
 import { fontRules } from './fonts'
 
 /** What is not part of a picture: what is hidden, beside it, or only there to be pushed. */
-const LEFT_OUT = '.slot-hidden, .slots-hidden, .column, .sign-arriving, .grip, iframe, dialog'
+const LEFT_OUT =
+  '.slot-hidden, .slots-hidden, .column button, .column-ground, .miniature-caption, .sign-arriving, .grip, iframe, dialog'
 
 const isDrawn = (node: Node): boolean => !(node instanceof Element && node.matches(LEFT_OUT))
 
@@ -21,47 +23,101 @@ function nameOf(what: string, format: PictureFormat): string {
   return `${what} ${day} ${time}.${format}`
 }
 
-/** A window, or the desktop one is on, drawn into a file. */
-export async function takePicture(format: PictureFormat, id?: WindowId): Promise<void> {
-  const state = getState()
-  const { name } = current(state)
-  const element = id ? windowElement(id) : document.getElementById('desktop')
-  if (!element) return say('There is nothing to draw.', { refused: true })
-  const frames = [...element.querySelectorAll('iframe')].filter((frame) => frame.checkVisibility())
-  const what = id ? `${name}, ${title(state, windowOf(state, id))}` : name
-  const file = await drawn(element, format, id ? undefined : area.getState())
-  download(file, nameOf(what, format))
-  const pages = frames.length === 1 ? 'a page in a frame' : `${frames.length} pages in frames`
-  const without = frames.length > 0 ? `; ${pages} cannot be drawn and stands as a sheet` : ''
-  say(`Made a picture of ${id ? `“${title(state, windowOf(state, id))}”` : name}${without}`)
+/** Something on the page and where it stands in the picture, with the styles that bring it there. */
+interface Part extends Rect {
+  element: HTMLElement
+  style: Partial<CSSStyleDeclaration>
 }
 
-async function drawn(
-  element: HTMLElement,
-  format: PictureFormat,
-  size: { width: number; height: number } | undefined,
-): Promise<Blob> {
-  const { toBlob, toSvg } = await import('html-to-image')
-  const given = {
-    filter: isDrawn,
-    fontEmbedCSS: await fontRules(),
-    pixelRatio: devicePixelRatio,
-    ...(size && { width: size.width, height: size.height }),
-    backgroundColor: getComputedStyle(document.body).backgroundColor,
-    // A window stands at the corner of its own picture.
-    ...(!size && { style: { left: '0', top: '0', translate: 'none', transform: 'none' } }),
+/** A window stands at the corner of its own picture. */
+function windowPart(element: HTMLElement): Part {
+  const { offsetWidth: width, offsetHeight: height } = element
+  const style = { left: '0', top: '0', translate: 'none', transform: 'none' }
+  return { element, x: 0, y: 0, width, height, style }
+}
+
+/** The page moved and scaled so that a display, wherever on it that is drawn, has its own pixels. */
+function displayPart(element: HTMLElement, { id, x, y, width, height }: Display): Part[] {
+  const surface = surfaces(getState())[id]
+  if (!surface) return []
+  const transform = `scale(${1 / surface.scale}) translate(${-surface.x}px, ${-surface.y}px)`
+  const style = { transform, transformOrigin: '0 0', overflow: 'visible', contain: 'none' }
+  return [{ element, x, y, width, height, style }]
+}
+
+function parts({ of, window: id }: Omit<Pictured, 'format'>): Part[] {
+  const element = id ? windowElement(id) : document.getElementById('desktop')
+  if (!element) return []
+  if (id) return [windowPart(element)]
+  const state = getState()
+  // Together, a desktop is on all displays; apart, on the one it is shown on.
+  const displays = connected(state).filter(
+    (display) => display.id === largeId(state) || (of === 'desktop' && !state.apart),
+  )
+  return displays.flatMap((display) => displayPart(element, display))
+}
+
+/** A window, a display or the desktop one is on, drawn into a file. */
+export async function takePicture({ format, ...what }: Pictured): Promise<void> {
+  const state = getState()
+  const drawn = parts(what)
+  if (drawn.length === 0) return say('There is nothing to draw.', { refused: true })
+  const file = await asFile(drawn, format)
+  const name = called(what)
+  download(file, nameOf(what.window ? `${current(state).name}, ${name}` : name, format))
+  const frames = drawn[0]?.element.querySelectorAll('iframe') ?? []
+  const pages = [...frames].filter((frame) => frame.checkVisibility()).length
+  const some = pages === 1 ? 'a page in a frame' : `${pages} pages in frames`
+  const without = pages > 0 ? `; ${some} cannot be drawn and stands as a sheet` : ''
+  const where = drawn.length > 1 ? ` over ${drawn.length} displays` : ''
+  say(`Made a picture of ${what.window ? `“${name}”` : name}${where}${without}`)
+}
+
+function called({ of, window: id }: Omit<Pictured, 'format'>): string {
+  const state = getState()
+  if (id) return title(state, windowOf(state, id))
+  const { name } = current(state)
+  return of === 'display' ? `${name} on ${state.displays[largeId(state)]?.name}` : name
+}
+
+async function asFile(all: Part[], format: PictureFormat): Promise<Blob> {
+  const left = Math.min(...all.map(({ x }) => x))
+  const top = Math.min(...all.map(({ y }) => y))
+  const width = Math.max(...all.map((part) => part.x + part.width)) - left
+  const height = Math.max(...all.map((part) => part.y + part.height)) - top
+  const drawings: string[] = []
+  for (const part of all) {
+    const svg = await drawing(part)
+    drawings.push(svg.replace('<svg', `<svg x="${part.x - left}" y="${part.y - top}"`))
   }
+  const text = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${drawings.join('')}</svg>`
+  return format === 'svg' ? new Blob([text], { type: 'image/svg+xml' }) : png(text, width, height)
+}
+
+/** One part as SVG. */
+async function drawing({ element, width, height, style }: Part): Promise<string> {
+  const { toSvg } = await import('html-to-image')
   element.classList.add('picturing')
   try {
-    if (format === 'png') {
-      const blob = await toBlob(element, given)
-      if (!blob) throw new Error('The browser did not draw it.')
-      return blob
-    }
-    const address = await toSvg(element, given)
-    const text = decodeURIComponent(address.slice(address.indexOf(',') + 1))
-    return new Blob([text], { type: 'image/svg+xml' })
+    const address = await toSvg(element, {
+      filter: isDrawn,
+      fontEmbedCSS: await fontRules(),
+      width,
+      height,
+      style,
+      backgroundColor: getComputedStyle(document.body).backgroundColor,
+    })
+    return decodeURIComponent(address.slice(address.indexOf(',') + 1))
   } finally {
     element.classList.remove('picturing')
   }
+}
+
+async function png(svg: string, width: number, height: number): Promise<Blob> {
+  const image = new Image()
+  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`
+  await image.decode()
+  const canvas = new OffscreenCanvas(width * devicePixelRatio, height * devicePixelRatio)
+  canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height)
+  return canvas.convertToBlob({ type: 'image/png' })
 }

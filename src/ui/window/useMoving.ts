@@ -3,7 +3,7 @@ import { spanOf } from '@/core/geometry/pad'
 import { nineCells, overlap } from '@/core/geometry/rect'
 import { snap } from '@/core/geometry/snapping'
 import type { Surface } from '@/core/geometry/surfaces'
-import { standsOn } from '@/core/model/displays'
+import { frameOf, standsOn } from '@/core/model/displays'
 import { currentId, isVisible, shownFrame, window as windowOf } from '@/core/model/selectors'
 import type { Display, Point, Rect, WindowId } from '@/core/model/types'
 import { dispatch, getState } from '@/store/shelf'
@@ -162,7 +162,8 @@ class InHand {
     else {
       // A maximised window comes off the edge at its own size, under the pointer.
       const left = window.maximised
-        ? (x - this.main.left - this.large.x) / this.large.scale - window.frame.width / 2
+        ? (x - this.main.left - this.large.x) / this.large.scale -
+          frameOf(getState(), window).width / 2
         : this.at.x
       const at = { x: Math.round(left), y: Math.round(this.at.y) }
       if (by.x === 0 && by.y === 0) return
