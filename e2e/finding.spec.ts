@@ -62,10 +62,10 @@ test('words in any order, settings and passages; what is found in a text is gone
   await expect(line.getByText('Countdown')).toBeHidden()
   await page.keyboard.press('Control+A')
   await page.keyboard.type('night')
-  await expect(line.getByRole('option', { name: /^Night cloth/ })).toContainText('off')
-  await line.getByRole('option', { name: /^Night cloth/ }).click()
+  await expect(line.getByRole('option', { name: /^Cloth: dark, by night/ })).toContainText('off')
+  await line.getByRole('option', { name: /^Cloth: dark, by night/ }).click()
   expect((await shelf.state()).settings.cloth).toBe('night')
-  await expect(shelf.said()).toContainText('Night cloth')
+  await expect(shelf.said()).toContainText('Cloth: dark')
   await shelf.press('Alt+Z')
   // A cell of a table, and a word of a document: shown with what stands around, and gone to.
   await shelf.press('Alt+;')

@@ -49,9 +49,11 @@ test('after every pointer act the keys are in the focused window', async ({ shel
       await page.keyboard.press('Escape')
       await expect(page.getByRole('menu')).toBeHidden()
     },
-    'a setting in the menu': async () => {
+    'a setting, by the menu': async () => {
       await page.getByRole('button', { name: 'Kite Shelf menu' }).click()
-      await page.getByRole('menuitemcheckbox', { name: 'Night cloth' }).click()
+      await page.getByRole('menuitem', { name: 'Settings' }).click()
+      await page.getByRole('radio', { name: 'dark, by night' }).click()
+      await page.keyboard.press('Escape')
     },
     'the bare desktop': () =>
       page.mouse.click(desktop.x + desktop.width - 6, desktop.y + desktop.height - 6),

@@ -17,6 +17,7 @@ import { KeyCard } from '@/ui/keys/KeyCard'
 import { FullDialog } from '@/ui/pair/FullDialog'
 import { PairDialog } from '@/ui/pair/PairDialog'
 import { SessionsDialog } from '@/ui/sessions/SessionsDialog'
+import { SettingsPanel } from '@/ui/settings/SettingsPanel'
 import { Errands } from './Errands'
 
 /** Whatever the last command asked to be shown. */
@@ -25,6 +26,8 @@ export function Asked() {
   switch (view?.view) {
     case 'displays':
       return <ArrangeDialog />
+    case 'settings':
+      return <SettingsPanel {...view} />
     case 'fold':
       return <FoldPreview {...view} />
     case 'unsaved':
@@ -63,6 +66,8 @@ export function Asked() {
     case 'picture':
     case 'full screen':
     case 'open display':
+    case 'export settings':
+    case 'import settings':
     case 'export shelf':
     case 'export damaged':
     case 'keep folder':

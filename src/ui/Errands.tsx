@@ -14,6 +14,7 @@ import { openDisplay } from '@/ui/displays/openDisplay'
 import { chooseFiles, openFiles } from '@/ui/documents/openFiles'
 import { download } from '@/ui/parts/download'
 import { takePicture } from '@/ui/pictures/takePicture'
+import { exportSettings, importSettings } from '@/ui/settings/files'
 
 /** Views with nothing to look at: they are done at once. */
 export function Errands({ view }: { view: View }) {
@@ -37,6 +38,10 @@ async function run(view: View): Promise<void> {
       return takePicture(view)
     case 'open display':
       return openDisplay(view.display)
+    case 'export settings':
+      return exportSettings()
+    case 'import settings':
+      return importSettings()
     case 'export shelf':
       return exportWhole()
     case 'export damaged': {

@@ -48,6 +48,9 @@ export type View =
   | { view: 'look'; desktop: DesktopId }
   | { view: 'pad'; window: WindowId }
   | { view: 'displays' }
+  | { view: 'settings'; find?: string }
+  | { view: 'export settings' }
+  | { view: 'import settings' }
   | { view: 'full screen' }
   | ({ view: 'picture' } & Pictured)
   | { view: 'open display'; display: DisplayId }

@@ -1,7 +1,10 @@
-import { boolean, number, string } from 'yup'
-import { GAP_MOST } from '@/core/model/types'
-import { settingsInWords } from '@/core/settings/choices'
-import { command } from './command'
+import { string } from 'yup'
+import { homesHere, type Wanted, wantedShape } from '@/core/formats/settingsFile'
+import type { State } from '@/core/model/types'
+import { SETTING_CHECKS } from '@/core/settings/checks'
+import { settingInWords, settingsInWords } from '@/core/settings/choices'
+import { changedSettings, defaults, SETTING_NAMES } from '@/core/settings/table'
+import { command, no } from './command'
 
 const group = 'Shelf' as const
 
@@ -9,25 +12,51 @@ const setting = command({
   id: 'settings.set',
   title: 'Change a setting',
   group,
-  args: {
-    wrap: boolean(),
-    wrapRows: boolean(),
-    trail: string().oneOf(['all', 'here'] as const),
-    launch: string().oneOf(['go', 'here'] as const),
-    restAfter: number().integer().min(0).max(1440),
-    keys: string().oneOf(['alt', 'leader'] as const),
-    cloth: string().oneOf(['system', 'day', 'night'] as const),
-    fullScreen: boolean(),
-    inspector: boolean(),
-    flip: number().integer().min(0).max(5000),
-    outside: boolean(),
-    elsewhere: string().oneOf(['focus', 'swap', 'here'] as const),
-    gap: number().integer().min(0).max(GAP_MOST),
-  },
+  args: SETTING_CHECKS,
   run: (draft, given) => {
     const before = { ...draft.settings }
     Object.assign(draft.settings, given)
     return { say: settingsInWords(before, draft.settings) }
+  },
+})
+
+const reset = command({
+  id: 'settings.reset',
+  title: 'Set all settings back to how they were at first',
+  group,
+  args: { name: string().oneOf(SETTING_NAMES) },
+  can: ({ settings }, { name }) => {
+    const changed = changedSettings(settings)
+    return (
+      (name ? changed.includes(name) : changed.length > 0) ||
+      no(
+        name
+          ? `${settingInWords(name, settings)} is how it is at first.`
+          : 'No setting was changed.',
+      )
+    )
+  },
+  run: (draft, { name }) => {
+    const before = { ...draft.settings }
+    Object.assign(draft.settings, name ? { [name]: defaults()[name] } : defaults())
+    return { say: settingsInWords(before, draft.settings) }
+  },
+})
+
+/** What a file of settings holds becomes how it is here; homes only here stay. One step. */
+const bring = command({
+  id: 'settings.bring',
+  title: 'Bring in settings, homes and keys of a file',
+  group,
+  args: { wanted: wantedShape.required() },
+  run: (draft, { wanted }) => {
+    const { settings, homes, bindings } = wanted as Wanted
+    draft.settings = settings
+    draft.bindings = bindings
+    const theirs = homesHere(draft as State, homes)
+    const kept = draft.homes.filter(({ id }) => !theirs.some((home) => home.id === id))
+    draft.homes = [...theirs, ...kept]
+    return { say: 'Brought in settings, homes and keys' }
   },
 })
 
@@ -41,4 +70,29 @@ const inspector = command({
   },
 })
 
-export const settingCommands = [inspector, setting]
+const open = command({
+  id: 'settings.open',
+  title: 'Settings',
+  group,
+  step: false,
+  args: { find: string().max(100) },
+  run: (_draft, { find }) => ({ show: { view: 'settings', ...(find && { find }) } }),
+})
+
+const exported = command({
+  id: 'settings.export',
+  title: 'Export settings, homes and keys',
+  group,
+  step: false,
+  run: () => ({ show: { view: 'export settings' } }),
+})
+
+const imported = command({
+  id: 'settings.import',
+  title: 'Import settings, homes and keys…',
+  group,
+  step: false,
+  run: () => ({ show: { view: 'import settings' } }),
+})
+
+export const settingCommands = [inspector, open, setting, reset, exported, imported, bring]

@@ -82,7 +82,11 @@ test('what is found in a text comes with its passage, what the names say already
 test('settings are found by what one would call them, with what they are', () => {
   const { find } = office()
   const [night] = find('dark').filter(({ kind }) => kind === 'settings')
-  expect(night).toMatchObject({ title: 'Night cloth', args: { cloth: 'night' }, on: false })
+  expect(night).toMatchObject({
+    title: 'Cloth: dark, by night',
+    args: { cloth: 'night' },
+    on: false,
+  })
   expect(titles(find('wrap'), 'settings')).toContain('Wrap around at the ends')
   expect(find('wrap')).toContainEqual(expect.objectContaining({ on: true, args: { wrap: false } }))
 })

@@ -2,7 +2,7 @@ import { matchSorter } from 'match-sorter'
 import { registry } from '@/core/commands/registry'
 import { byUse, desktop, presence, title } from '@/core/model/selectors'
 import type { AppFacts, DocumentId, State, WindowId } from '@/core/model/types'
-import { CHOICES, named } from '@/core/settings/choices'
+import { CHOICES } from '@/core/settings/choices'
 
 export const KINDS = ['windows', 'desktops', 'apps', 'documents', 'commands', 'settings'] as const
 type Kind = (typeof KINDS)[number]
@@ -84,6 +84,7 @@ const SILENT = new Set([
   'session.reopen',
   'session.windows',
   'settings.set',
+  'settings.bring',
   'display.resize',
   'display.giveBack',
   'display.add',
@@ -188,8 +189,8 @@ export function everything(
   const settings = CHOICES.map(
     (choice): Found => ({
       kind: 'settings',
-      id: named(choice),
-      title: named(choice),
+      id: choice.label,
+      title: choice.label,
       command: 'settings.set',
       args: choice.set(state.settings),
       also: ['setting', choice.words],

@@ -9,7 +9,8 @@ import {
   string,
   ValidationError,
 } from 'yup'
-import { BACKDROPS, DISPLAY_LEAST, GAP_MOST, HUES, LONGEST } from '@/core/model/types'
+import { BACKDROPS, DISPLAY_LEAST, HUES, LONGEST } from '@/core/model/types'
+import { settingsShape } from '@/core/settings/checks'
 
 /**
  * The shape of a state, for everything that comes from outside or was kept. Objects are looked at
@@ -174,22 +175,6 @@ const binding = object({
   args: mixed(),
 })
 const closed = object({ window: window.required(), at: moment() })
-const settings = object({
-  wrap: flag(),
-  wrapRows: flag(),
-  trail: string().oneOf(['all', 'here']).required(),
-  launch: string().oneOf(['go', 'here']).required(),
-  restAfter: number().integer().min(0).max(1440).required(),
-  fullScreen: flag(),
-  inspector: flag(),
-  gap: number().integer().min(0).max(GAP_MOST).required(),
-  flip: number().integer().min(0).max(5000).required(),
-  outside: flag(),
-  elsewhere: string().oneOf(['focus', 'swap', 'here']).required(),
-  keys: string().oneOf(['alt', 'leader']).required(),
-  cloth: string().oneOf(['system', 'day', 'night']).required(),
-})
-
 /** The parts that hold objects by id, each with the shape of one. */
 export const OBJECTS = {
   desktops: desktop,
@@ -213,7 +198,7 @@ export const WHOLES = {
   presence: byId(presence).required(),
   slots: array(maybeId().nullable().defined()).required().length(9),
   stacking: array(id()).required(),
-  settings: settings.required(),
+  settings: settingsShape.required(),
 } satisfies Record<string, Schema>
 
 /** All parts there are. */

@@ -1,6 +1,7 @@
 import { array, mixed, number, object, string } from 'yup'
 import { check } from '@/core/model/check'
 import type { DocumentId, State } from '@/core/model/types'
+import { lineOf } from './json'
 import { migrated } from './migrations'
 import { isId, isObject, PARTS, type Problem, problemOf, shortened, stateProblem } from './shape'
 
@@ -101,11 +102,6 @@ export function readState(parsed: unknown): State {
   const [broken] = check(state)
   if (broken) throw new BadState(`its contents contradict each other: ${shortened(broken, 200)}`)
   return state
-}
-
-function lineOf(content: string, error: unknown): string {
-  const position = /position (\d+)/.exec(String(error))?.[1]
-  return ` (line ${position ? content.slice(0, Number(position)).split('\n').length : 1})`
 }
 
 export const shelfFile = (

@@ -109,6 +109,7 @@ const FIXED: Bound[] = [
     args: { to },
   })),
   { keys: 'Alt+Shift+; Enter', command: 'shelf.fullScreen' },
+  { keys: 'Alt+Shift+; ,', command: 'settings.open' },
   { keys: 'Alt+Shift+; Z', command: 'displays.arrange' },
   { keys: 'Alt+Shift+; Tab', command: 'display.focus', args: { to: 'next' } },
   { keys: 'Alt+Shift+; R', command: 'desktop.askName' },

@@ -1,3 +1,4 @@
+import { defaults } from '@/core/settings/table'
 import type { Desktop, DesktopId, Display, Presence, State } from './types'
 
 export function newDesktop(
@@ -64,20 +65,6 @@ export function initialState(): State {
     bindings: [],
     stacking: [],
     documents: {},
-    settings: {
-      wrap: true,
-      wrapRows: true,
-      keys: 'alt',
-      cloth: 'system',
-      trail: 'all',
-      launch: 'go',
-      restAfter: 30,
-      fullScreen: false,
-      inspector: false,
-      gap: 8,
-      flip: 600,
-      outside: false,
-      elsewhere: 'focus',
-    },
+    settings: defaults(),
   }
 }

@@ -1,3 +1,5 @@
+import type { Settings } from '@/core/settings/table'
+
 /**
  * The objects of Kite Shelf as plain JSON. Ids are keys, order is arrays of ids.
  * Lengths are CSS pixels in the display's own coordinates (x right, y down, origin top-left);
@@ -226,34 +228,6 @@ export interface Closed {
   at: number
 }
 
-export interface Settings {
-  /** Whether next and previous go round at the ends. */
-  wrap: boolean
-  /** Whether above and below do, where desktops stand in rows. */
-  wrapRows: boolean
-  /** Whether commands are given with Alt held or after the leader Ctrl+`.`. */
-  keys: 'alt' | 'leader'
-  cloth: 'system' | 'day' | 'night'
-  /** Whether the trail starts with the windows of all desktops or of this one. */
-  trail: 'all' | 'here'
-  /** Whether picking an app with windows elsewhere goes to them or opens one here. */
-  launch: 'go' | 'here'
-  /** Minutes after which a desktop that is not looked at is put to rest; 0 for never. */
-  restAfter: number
-  /** Whether a solo or a pair takes the whole screen, without rack and line. */
-  fullScreen: boolean
-  /** Whether the inspector follows the focused window. */
-  inspector: boolean
-  /** Milliseconds a window is held against an edge before the next desktop comes; 0 for never. */
-  flip: number
-  /** Whether going to a desktop brings its outside windows forward. */
-  outside: boolean
-  /** What going to a desktop does that another display shows. */
-  elsewhere: 'focus' | 'swap' | 'here'
-  /** Between placed windows and around them, in CSS pixels: 0 to 32. */
-  gap: number
-}
-
 /** What commands arrange. Undone and done again. */
 interface Arrangement {
   desktops: Record<DesktopId, Desktop>
@@ -310,9 +284,6 @@ export interface AppFacts extends Size {
   /** Title of a new, empty document. */
   untitled: string
 }
-
-/** The widest gap between placed windows, in CSS pixels. */
-export const GAP_MOST = 32
 
 export const CLOSED_KEPT = 25
 export const DESKTOPS_MOST = 40

@@ -8,6 +8,10 @@ import { type Layout, strokeOf } from './stroke'
 /** In all other views the keys are theirs, or a chord would act behind the person's back. */
 const CHORDS_IN = new Set(['rename', 'pad', 'line', 'keys'])
 
+/** Beside these one sees what is undone; no other chord acts there. */
+const UNDO_IN = new Set(['settings', 'look'])
+const UNDOES = ['history.undo', 'history.redo']
+
 /** Turns key strokes anywhere on the page into commands. */
 export function useKeys(): void {
   useEffect(() => {
@@ -45,6 +49,7 @@ export function useKeys(): void {
 /** @returns whether the stroke was ours */
 function listen(stroke: string): boolean {
   const { pending, view } = shelf.getState()
+  if (view && UNDO_IN.has(view.view)) return undo(stroke)
   if (view && !CHORDS_IN.has(view.view)) return false
   if (pending && stroke === 'Escape') {
     shelf.setState({ pending: '' })
@@ -79,6 +84,14 @@ function listen(stroke: string): boolean {
         refused: true,
       },
     )
+  return true
+}
+
+/** @returns whether the stroke undid or redid something */
+function undo(stroke: string): boolean {
+  const heard = hear(getState(), '', stroke)
+  if (heard.kind !== 'command' || !UNDOES.includes(heard.bound.command)) return false
+  run(heard.bound)
   return true
 }
 

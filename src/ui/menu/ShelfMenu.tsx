@@ -1,18 +1,12 @@
-import { Check } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import type { Settings } from '@/core/model/types'
-import { CHOICES, KINDS, type Choice as Setting } from '@/core/settings/choices'
-import { dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { dispatch, shelf, useShelf } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { giveBack } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
 import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
 
-const choicesOf = (of: Setting['of']) => CHOICES.filter((choice) => choice.of === of)
-
 /** The name of the product, with the menu of what concerns the whole shelf. */
 export function ShelfMenu({ name }: { name: string }) {
-  const settings = useArrangement((state) => state.settings)
   const open = useShelf(({ view }) => view?.view === 'menu')
   return (
     <DropdownMenu.Root
@@ -51,12 +45,7 @@ export function ShelfMenu({ name }: { name: string }) {
         <CommandItem command="shelf.keepFolder" />
         <CommandItem command="documents.clearUp" />
         <MenuSeam />
-        <Choices of={undefined} settings={settings} />
-        {KINDS.map((kind) => (
-          <SubMenu key={kind} label={kind}>
-            <Choices of={kind} settings={settings} />
-          </SubMenu>
-        ))}
+        <CommandItem command="shelf.inspector" />
         <SubMenu label="Desktops in a row">
           {[1, 2, 3, 4, 5, 6, 7, 8, 9].map((count) => (
             <CommandItem
@@ -74,8 +63,7 @@ export function ShelfMenu({ name }: { name: string }) {
           )}
         </SubMenu>
         <MenuSeam />
-        <Choices of="Cloth" settings={settings} />
-        <MenuSeam />
+        <CommandItem command="settings.open" />
         <CommandItem command="shelf.keys" />
         <DropdownMenu.Item className="menu-item" asChild>
           <a href={name === 'demo' ? '/shelf' : '/demo'}>
@@ -89,17 +77,3 @@ export function ShelfMenu({ name }: { name: string }) {
 
 /** What was chosen in it may have opened something else by then. */
 const closeMenu = () => shelf.setState(({ view }) => (view?.view === 'menu' ? { view: null } : {}))
-
-function Choices({ of, settings }: { of: Setting['of']; settings: Settings }) {
-  return choicesOf(of).map(({ label, chosen, set }) => (
-    <DropdownMenu.CheckboxItem
-      key={label}
-      className="menu-item"
-      checked={chosen(settings)}
-      onCheckedChange={() => dispatch('settings.set', set(settings))}
-    >
-      <span className="w-4">{chosen(settings) ? <Check size={14} /> : null}</span>
-      {label}
-    </DropdownMenu.CheckboxItem>
-  ))
-}

@@ -1,0 +1,94 @@
+import { array, number, object, string } from 'yup'
+import { type Binding, EVERY, HERE, type Home, NAMED, type State } from '@/core/model/types'
+import { settingsShape } from '@/core/settings/checks'
+import { defaults, type Settings } from '@/core/settings/table'
+import { lineOf } from './json'
+import { isObject, LISTS, problemOf, shortened } from './shape'
+
+const FORMAT = 'kite-shelf-settings'
+const VERSION = 1
+
+/** How one wants it, without what one works on. */
+export interface Wanted {
+  settings: Settings
+  homes: Home[]
+  bindings: Binding[]
+}
+
+interface SettingsFile extends Wanted {
+  format: typeof FORMAT
+  version: number
+  /** ISO time. */
+  exportedAt: string
+}
+
+/** Settings, homes and keys as a file. Homes name their desktop, which has another id elsewhere. */
+export const settingsFile = (state: State, now: number): SettingsFile => ({
+  format: FORMAT,
+  version: VERSION,
+  exportedAt: new Date(now).toISOString(),
+  settings: state.settings,
+  homes: state.homes.map((home) => {
+    const name = state.desktops[home.desktop]?.name
+    return name === undefined ? home : { ...home, name }
+  }),
+  bindings: state.bindings,
+})
+
+export class BadSettingsFile extends Error {}
+
+const lists = {
+  homes: array(LISTS.homes.required()).required().max(1000),
+  bindings: array(LISTS.bindings.required()).required().max(1000),
+}
+
+/** The check of what is brought in. */
+export const wantedShape = object({ settings: settingsShape.required(), ...lists })
+
+const shape = object({
+  format: string().oneOf([FORMAT]).required(),
+  version: number().integer().min(1).required(),
+  exportedAt: string().max(40),
+  settings: object().required(),
+  ...lists,
+})
+
+/**
+ * Reads a settings file from text.
+ * @throws BadSettingsFile with a sentence that says what is wrong and where
+ */
+export function readSettingsFile(content: string): Wanted {
+  let parsed: unknown
+  try {
+    parsed = JSON.parse(content)
+  } catch (error) {
+    throw new BadSettingsFile(`it is not JSON${lineOf(content, error)}`)
+  }
+  if (!isObject(parsed) || parsed.format !== FORMAT)
+    throw new BadSettingsFile(
+      'it does not say that it is a settings file (“format”: “kite-shelf-settings”)',
+    )
+  if (typeof parsed.version !== 'number' || parsed.version > VERSION)
+    throw new BadSettingsFile(
+      `it has version ${shortened(String(parsed.version), 40)}, and this Kite Shelf reads up to version ${VERSION}`,
+    )
+  const problem = problemOf(parsed, shape)
+  if (problem) throw new BadSettingsFile(problem.why)
+  // What a setting was not there yet for is as it is at first.
+  const { settings: given, homes, bindings } = parsed as unknown as SettingsFile
+  const settings = { ...defaults(), ...given }
+  const wrong = problemOf(settings, settingsShape)
+  if (wrong) throw new BadSettingsFile(`at settings.${wrong.path}: ${wrong.why}`)
+  return { settings, homes, bindings }
+}
+
+/** Homes of a file for the desktops there are here: by id, else by name, else by that name later. */
+export const homesHere = (state: State, homes: Home[]): Home[] =>
+  homes.map((home) => {
+    const { name, ...rest } = home
+    if ([EVERY, HERE, NAMED].includes(home.desktop)) return home
+    if (state.desktops[home.desktop]) return rest
+    if (name === undefined) return { ...rest, desktop: HERE }
+    const same = Object.values(state.desktops).find((one) => one.name === name)
+    return same ? { ...rest, desktop: same.id } : { ...home, desktop: NAMED }
+  })

@@ -1,0 +1,181 @@
+/**
+ * The one table of settings. Their type, their defaults, the checks of files and commands, the
+ * panel and what the line finds are all made from it: a setting is added here and nowhere else.
+ */
+
+/** What settings are about; the panel parts them by it. */
+export const SECTIONS = ['Desktops', 'Windows', 'Displays', 'Apps', 'Keys', 'Page'] as const
+
+interface Common {
+  section: (typeof SECTIONS)[number]
+  label: string
+  /** What it does for the person, in a sentence. */
+  help: string
+  /** Words it is found by besides those of its label and help. */
+  words: string
+}
+
+export interface OnOff extends Common {
+  default: boolean
+}
+
+export interface OneOf extends Common {
+  default: string
+  /** What can be chosen, each as it is called. */
+  choices: Record<string, string>
+}
+
+export interface Amount extends Common {
+  default: number
+  least: number
+  most: number
+  /** One and several: “minute”, “minutes”. */
+  unit: [one: string, several: string]
+  /** What 0 is called. */
+  zero: string
+  /** Those that are offered; any other can be typed. */
+  offered: number[]
+}
+
+export type Setting = OnOff | OneOf | Amount
+
+/** The widest gap between placed windows, in CSS pixels. */
+const GAP_MOST = 32
+
+export const SETTINGS = {
+  wrap: {
+    section: 'Desktops',
+    label: 'Wrap around at the ends',
+    help: 'After the last desktop comes the first, and before the first the last.',
+    words: 'next previous go round',
+    default: true,
+  },
+  wrapRows: {
+    section: 'Desktops',
+    label: 'Wrap around at the top and bottom',
+    help: 'Where desktops stand in rows, below the last row comes the first.',
+    words: 'above below rows columns go round',
+    default: true,
+  },
+  restAfter: {
+    section: 'Desktops',
+    label: 'Put desktops to rest after',
+    help: 'A desktop not looked at for so long frees its memory. Nothing you typed is lost.',
+    words: 'sleep memory time',
+    default: 30,
+    least: 0,
+    most: 1440,
+    unit: ['minute', 'minutes'],
+    zero: 'never',
+    offered: [5, 30, 120, 0],
+  },
+  fullScreen: {
+    section: 'Windows',
+    label: 'Solo and pair use the full screen',
+    help: 'The rack and the line make room for them.',
+    words: 'hide whole',
+    default: false,
+  },
+  trail: {
+    section: 'Windows',
+    label: 'The trail starts with',
+    help: 'Tab changes from one to the other while the trail is open.',
+    words: 'recent order of use',
+    default: 'all',
+    choices: { all: 'all desktops', here: 'this desktop' },
+  },
+  gap: {
+    section: 'Windows',
+    label: 'Gap between placed windows',
+    help: 'Also between them and the edges of the display.',
+    words: 'space margin distance',
+    default: 8,
+    least: 0,
+    most: GAP_MOST,
+    unit: ['pixel', 'pixels'],
+    zero: 'none',
+    offered: [0, 4, 8, 16, 24, 32],
+  },
+  flip: {
+    section: 'Windows',
+    label: 'A window held at an edge goes on after',
+    help: 'To the next desktop in that direction, or to the display there.',
+    words: 'drag flip push time',
+    default: 600,
+    least: 0,
+    most: 5000,
+    unit: ['millisecond', 'milliseconds'],
+    zero: 'never',
+    offered: [400, 600, 1000, 0],
+  },
+  outside: {
+    section: 'Windows',
+    label: 'Going to a desktop brings its outside windows forward',
+    help: 'The browser windows that belong to it come to the front.',
+    words: 'page',
+    default: false,
+  },
+  elsewhere: {
+    section: 'Displays',
+    label: 'Going to a desktop on another display',
+    help: 'When displays are apart and another one shows that desktop.',
+    words: 'monitor swap',
+    default: 'focus',
+    choices: {
+      focus: 'moves the focus there',
+      swap: 'swaps the two',
+      here: 'brings it here',
+    },
+  },
+  launch: {
+    section: 'Apps',
+    label: 'A number key of an app',
+    help: 'Goes to the latest window of the app wherever it is, or opens one on this desktop.',
+    words: 'launch open start slot',
+    default: 'go',
+    choices: { go: 'goes to its latest window', here: 'opens one on this desktop' },
+  },
+  keys: {
+    section: 'Keys',
+    label: 'Commands are given',
+    help: 'The leader is for those whose Alt is taken; the rest of the keys stays the same.',
+    words: 'shortcuts sequence language modifier',
+    default: 'alt',
+    choices: { alt: 'with Alt held', leader: 'after Ctrl+.' },
+  },
+  cloth: {
+    section: 'Page',
+    label: 'Cloth',
+    help: 'The colours of the page.',
+    words: 'theme mode bright appearance contrast automatic',
+    default: 'system',
+    choices: { system: 'as the system', day: 'light, by day', night: 'dark, by night' },
+  },
+  inspector: {
+    section: 'Page',
+    label: 'Inspector',
+    help: 'A sheet that tells all about the focused window, and follows the focus.',
+    words: 'details facts',
+    default: false,
+  },
+} as const satisfies Record<string, Setting>
+
+export type SettingName = keyof typeof SETTINGS
+
+type ValueOf<S> = S extends { choices: infer C } ? keyof C : S extends Amount ? number : boolean
+
+export type Settings = { -readonly [N in SettingName]: ValueOf<(typeof SETTINGS)[N]> }
+
+export const SETTING_NAMES = Object.keys(SETTINGS) as SettingName[]
+
+export const settingOf = (name: SettingName): Setting => SETTINGS[name]
+
+/** Every setting as it is at first. */
+export const defaults = (): Settings =>
+  Object.fromEntries(SETTING_NAMES.map((name) => [name, SETTINGS[name].default])) as Settings
+
+/** Which settings are not as they are at first. */
+export function changedSettings(settings: Settings): SettingName[] {
+  const first = defaults()
+  return SETTING_NAMES.filter((name) => settings[name] !== first[name])
+}

@@ -1,0 +1,61 @@
+import { Dialog as Radix } from 'radix-ui'
+import { type ReactNode, useRef } from 'react'
+import { closeView, dispatch, useShelf } from '@/store/shelf'
+import { giveBack } from './focus'
+import { Keys } from './Keys'
+
+/** A panel at a side of the page, with no veil: what is changed in it is seen at once beside it. */
+export function SidePanel({
+  title,
+  side = 'right',
+  children,
+}: {
+  title: string
+  side?: 'left' | 'right'
+  children: ReactNode
+}) {
+  return (
+    <Radix.Root open onOpenChange={(open) => open || closeView()}>
+      <Radix.Portal>
+        <Radix.Content
+          className={`side-panel side-panel-${side} rise`}
+          aria-describedby={undefined}
+          onCloseAutoFocus={giveBack}
+        >
+          <header className="flex items-center gap-3 border-seam border-b px-4 py-2.5">
+            <Radix.Title className="min-w-0 truncate font-bold font-display text-[17px]" dir="auto">
+              {title}
+            </Radix.Title>
+            <button type="button" className="btn ml-auto" onClick={closeView}>
+              Done <Keys keys="Esc" />
+            </button>
+          </header>
+          <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3">{children}</div>
+          <JustDone />
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  )
+}
+
+/** What was changed last, with its undo: the line is out of reach while the panel is open. */
+function JustDone() {
+  const said = useShelf((shelf) => shelf.said)
+  const opened = useRef(said)
+  if (!said || said === opened.current) return null
+  return (
+    <footer
+      className="flex items-center gap-2 border-seam border-t px-4 py-2 text-soft"
+      {...(said.refused && { role: 'alert' })}
+    >
+      <span className={`truncate ${said.refused ? 'text-alarm' : ''}`} title={said.text}>
+        {said.text}
+      </span>
+      {said.step ? (
+        <button type="button" className="btn ml-auto" onClick={() => dispatch('history.undo')}>
+          Undo
+        </button>
+      ) : null}
+    </footer>
+  )
+}

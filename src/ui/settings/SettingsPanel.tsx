@@ -1,0 +1,91 @@
+import { Search } from 'lucide-react'
+import { useState } from 'react'
+import { searchSettings } from '@/core/settings/search'
+import { changedSettings, SECTIONS, type SettingName, settingOf } from '@/core/settings/table'
+import { dispatch, useArrangement } from '@/store/shelf'
+import { SidePanel } from '@/ui/parts/SidePanel'
+import { SettingRow } from './SettingRow'
+
+/** All settings, found by typing. What is changed holds at once, and each change can be undone. */
+export function SettingsPanel({ find = '' }: { find?: string }) {
+  const [query, setQuery] = useState(find)
+  const found = searchSettings(query)
+  return (
+    <SidePanel title="Settings">
+      <label className="flex items-center gap-2">
+        <Search size={15} aria-hidden className="shrink-0 text-soft" />
+        <input
+          type="search"
+          // biome-ignore lint/a11y/noAutofocus: one comes here to find something
+          autoFocus
+          className="field min-w-0 flex-1"
+          placeholder="find a setting"
+          aria-label="Find a setting"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+        />
+      </label>
+      <p role="status" className="sr-only">
+        {query ? `${found.length} settings found` : ''}
+      </p>
+      {SECTIONS.map((section) => (
+        <Section
+          key={section}
+          name={section}
+          settings={found.filter((name) => settingOf(name).section === section)}
+        />
+      ))}
+      {found.length === 0 ? (
+        <p className="mt-4 text-soft">
+          No setting has these words.{' '}
+          <button
+            type="button"
+            className="underline decoration-dashed"
+            onClick={() => setQuery('')}
+          >
+            Show all
+          </button>
+        </p>
+      ) : null}
+      <Files />
+    </SidePanel>
+  )
+}
+
+function Section({ name, settings }: { name: string; settings: SettingName[] }) {
+  if (settings.length === 0) return null
+  return (
+    <section aria-label={name} className="mt-4">
+      <h3 className="border-seam border-b pb-1 font-semibold text-soft">{name}</h3>
+      {settings.map((setting) => (
+        <SettingRow key={setting} name={setting} />
+      ))}
+    </section>
+  )
+}
+
+/** What concerns all of them together. */
+function Files() {
+  const changed = useArrangement((state) => changedSettings(state.settings).length)
+  return (
+    <div className="mt-5 flex flex-wrap items-center gap-2 border-seam border-t border-dashed pt-3">
+      <button type="button" className="btn" onClick={() => dispatch('settings.export', {}, 'key')}>
+        Export
+      </button>
+      <button type="button" className="btn" onClick={() => dispatch('settings.import', {}, 'key')}>
+        Import…
+      </button>
+      <button
+        type="button"
+        className="btn ml-auto"
+        disabled={changed === 0}
+        onClick={() => dispatch('settings.reset', {}, 'key')}
+      >
+        Reset all{changed > 0 ? ` (${changed})` : ''}
+      </button>
+      <p className="w-full text-soft">
+        A settings file holds settings, homes and keys, to take along to another shelf.
+      </p>
+    </div>
+  )
+}
