@@ -44,6 +44,7 @@ test('every window is drawn at its true proportions; walking and Enter go to one
 }) => {
   await page.setViewportSize({ width: 1280, height: 660 })
   await shelf.open()
+  await shelf.run('settings.set', { loft: 100 })
   await shelf.press('Alt+R')
   await expect(shelf.window('rota').getByRole('grid')).toBeVisible()
   await shelf.press('Alt+F')
@@ -268,4 +269,30 @@ test('the filter looks into texts; the bench is scrolled by keys', async ({ shel
   await expect(page.locator('[data-standing]')).toContainText('Bulletin, north side')
   await shelf.press('Escape', 'Escape')
   await expect(page.locator('#loft')).toBeHidden()
+})
+
+test('the loft uses the room there is; + and - change how large windows are, 0 lets them fit again', async ({
+  shelf,
+  page,
+}) => {
+  await page.setViewportSize({ width: 1920, height: 1080 })
+  await shelf.open()
+  await shelf.press('Alt+/')
+  const area = page.locator('#windows')
+  const fits = () => area.evaluate((element) => element.scrollHeight <= element.clientHeight)
+  expect(await fits()).toBe(true)
+  const width = async () => (await shelf.window('stations').boundingBox())?.width ?? 0
+  const before = await width()
+  // A row of the six has far more room here than on a small screen.
+  expect(before).toBeGreaterThan(150)
+  await shelf.press('+')
+  await expect.poll(width).toBeGreaterThan(before * 1.15)
+  await expect(page.getByRole('button', { name: 'As large as fits' })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  )
+  await shelf.press('-', '-')
+  await expect.poll(width).toBeLessThan(before)
+  await shelf.press('0')
+  await expect.poll(width).toBeCloseTo(before, 0)
 })

@@ -68,7 +68,14 @@ test('forty desktops fit: the current one in sight with its tail, the apps in th
       }
     }
     // Marks are walked and gone to like rows.
-    await shelf.press('Alt+Shift+;', 'K', 'ArrowDown', 'ArrowDown', 'Enter')
+    const columns = await page.locator('.rack-pairs, .rack-marks').count()
+    await shelf.press(
+      'Alt+Shift+;',
+      'K',
+      'ArrowDown',
+      columns ? 'ArrowRight' : 'ArrowDown',
+      'Enter',
+    )
     expect(await shelf.here()).toBe(order[2])
     await shelf.run('desktop.go', { to: order[0] })
   }
@@ -160,4 +167,60 @@ test('a pair takes the whole screen when that is set, and Escape’s way back is
   await shelf.press('Alt+Enter')
   expect((await shelf.state()).order).toHaveLength(1)
   await expect(page.locator('.tiptap')).toHaveText('still here and here')
+})
+
+test('folded apps make room: forty names in two columns, and beside a mark its whole name', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  for (let count = 2; count <= 40; count++)
+    await shelf.run('desktop.create', { name: `Number ${count}`, stay: true })
+  const { order } = await shelf.state()
+  const rack = page.getByRole('navigation', { name: 'Desktops' })
+  await expect(page.locator('.rack-marks')).toBeVisible()
+  // Of marks the one pointed at or walked to tells its name.
+  await page.locator(`[data-desktop-row="${order[9]}"] > button`).hover()
+  await expect(page.locator('.pointed')).toContainText('Number 32')
+  await page.getByRole('button', { name: 'Fold the apps' }).click()
+  await expect(page.locator('.rack-pairs')).toBeVisible()
+  const last = rack.getByRole('button', { name: /^Number 2,/ })
+  await expect(last).toBeInViewport({ ratio: 1 })
+  expect((await last.boundingBox())?.width).toBeGreaterThan(40)
+  await expect(page.getByRole('button', { name: 'Document, 0 windows' })).toBeInViewport()
+  await shelf.reload()
+  await expect(page.locator('.rack-pairs')).toBeVisible()
+  await page.getByRole('button', { name: 'List the apps' }).click()
+  await expect(page.getByRole('button', { name: 'Document, 0 windows' })).toContainText('Document')
+  await shelf.press('Alt+Z')
+  await expect(page.locator('.rack-pairs')).toBeVisible()
+  expect(await shelf.violations()).toEqual([])
+})
+
+test('bows are walked along their tail, and those without room stand in a menu', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  for (let at = 0; at < 7; at++) await shelf.run('window.open', { app: 'table', title: `T${at}` })
+  await shelf.press('Alt+Shift+;', 'K', 'ArrowRight', 'ArrowRight', 'Enter')
+  const titled = async (title: string) => {
+    const { windows, documents } = await shelf.state()
+    return Object.values(windows).find(({ document }) => documents[document]?.title === title)?.id
+  }
+  expect((await shelf.state()).focus).toBe(await titled('T1'))
+  await shelf.press('Alt+Shift+;', 'K', ...Array.from({ length: 5 }, () => 'ArrowRight'), 'Enter')
+  await expect(page.getByRole('menu').getByRole('menuitem')).toHaveText(['T4', 'T5', 'T6'])
+  await page.getByRole('menuitem', { name: 'T5' }).click()
+  await expect.poll(async () => (await shelf.state()).focus).toBe(await titled('T5'))
+})
+
+test('with many desktops a row tells its windows as a figure', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  for (const app of ['table', 'job']) await shelf.run('window.open', { app })
+  for (let count = 2; count <= 10; count++) await shelf.run('desktop.create', { name: `N${count}` })
+  await expect(page.locator('.rack-tight')).toBeVisible()
+  const { desktops } = await shelf.state()
+  const first = Object.values(desktops).find(({ windows }) => windows.length === 2)?.id
+  await expect(page.locator(`[data-desktop-row="${first}"] .row-figure`)).toHaveText('2')
 })

@@ -27,7 +27,11 @@ export interface Said {
 }
 
 /** What a menu is about. */
-type About = { window: WindowId } | { desktop: DesktopId } | { app: string }
+type About =
+  | { window: WindowId }
+  | { desktop: DesktopId }
+  | { app: string }
+  | { windows: WindowId[] }
 
 /** A menu at a point of the page. */
 export type Menu = { x: number; y: number } & About

@@ -70,6 +70,17 @@ const inspector = command({
   },
 })
 
+const foldApps = command({
+  id: 'apps.fold',
+  title: 'Fold the apps in the rack, or list them',
+  group,
+  run: (draft) => {
+    const { settings } = draft
+    settings.apps = settings.apps === 'folded' ? 'listed' : 'folded'
+    return { say: settingInWords('apps', settings) }
+  },
+})
+
 const open = command({
   id: 'settings.open',
   title: 'Settings',
@@ -95,4 +106,13 @@ const imported = command({
   run: () => ({ show: { view: 'import settings' } }),
 })
 
-export const settingCommands = [inspector, open, setting, reset, exported, imported, bring]
+export const settingCommands = [
+  inspector,
+  foldApps,
+  open,
+  setting,
+  reset,
+  exported,
+  imported,
+  bring,
+]

@@ -1,4 +1,4 @@
-import { Plus } from 'lucide-react'
+import { ChevronDown, ChevronUp, Plus } from 'lucide-react'
 import { useShallow } from 'zustand/react/shallow'
 import type { AppManifest } from '@/apps/contract'
 import { allApps } from '@/apps/list'
@@ -14,8 +14,13 @@ export function Apps() {
   const place = ({ id }: AppManifest) => (slots.indexOf(id) + 10) % 10
   const own = useArrangement((state) => state.apps)
   const listed = allApps(own).toSorted((a, b) => place(a) - place(b))
+  const folded = useArrangement((state) => state.settings.apps === 'folded')
   return (
-    <section aria-label="Apps" className="max-h-[45%] shrink-0 overflow-y-auto" onKeyDown={walk}>
+    <section
+      aria-label="Apps"
+      className={`max-h-[45%] shrink-0 overflow-y-auto ${folded ? 'apps-folded' : ''}`}
+      onKeyDown={walk}
+    >
       {listed.map((app) => (
         <AppRow
           key={app.id}
@@ -24,16 +29,29 @@ export function Apps() {
           count={counts[app.id] ?? 0}
         />
       ))}
-      <button
-        type="button"
-        className="flex w-full items-center gap-2.5 px-3.5 py-[3px] text-left text-soft hover:text-ink max-[1000px]:justify-center"
-        onClick={() => dispatch('app.askAdd')}
-      >
-        <span className="grid w-5 place-items-center">
-          <Plus size={14} aria-hidden />
-        </span>
-        <span className="max-[1000px]:sr-only">add app</span>
-      </button>
+      <div className="apps-tools">
+        <button
+          type="button"
+          title="Add app"
+          className="flex flex-1 items-center gap-2.5 px-3.5 py-[3px] text-left text-soft hover:text-ink max-[1000px]:justify-center max-[1000px]:px-0"
+          onClick={() => dispatch('app.askAdd')}
+        >
+          <span className="grid w-5 place-items-center">
+            <Plus size={14} aria-hidden />
+          </span>
+          <span className={folded ? 'sr-only' : 'max-[1000px]:sr-only'}>add app</span>
+        </button>
+        <button
+          type="button"
+          aria-label={folded ? 'List the apps' : 'Fold the apps'}
+          title={folded ? 'List the apps' : 'Fold the apps'}
+          aria-expanded={!folded}
+          className="grid w-8 place-items-center text-soft hover:text-ink"
+          onClick={() => dispatch('apps.fold')}
+        >
+          {folded ? <ChevronUp size={14} aria-hidden /> : <ChevronDown size={14} aria-hidden />}
+        </button>
+      </div>
     </section>
   )
 }
@@ -80,16 +98,17 @@ function AppRow({ app, slot, count }: { app: AppManifest; slot: number; count: n
       <button
         type="button"
         aria-label={`${name}, ${count === 1 ? '1 window' : `${count} windows`}`}
+        title={name}
         className="flex w-full items-center gap-2.5 px-3.5 py-[3px] text-left hover:bg-ink/6 focus-visible:outline-offset-[-2px] max-[1000px]:justify-center"
         onClick={(event) =>
           dispatch('app.launch', { ...launching(id), ...(event.shiftKey && { another: true }) })
         }
         onContextMenu={(event) => openMenu(event, { app: id })}
       >
-        <span className="key max-[1000px]:hidden">{slot || '·'}</span>
+        <span className="app-slot key max-[1000px]:hidden">{slot || '·'}</span>
         <Glyph size={16} aria-hidden />
-        <span className="max-[1000px]:hidden">{name}</span>
-        <span className="ml-auto font-mono text-[11px] text-soft max-[1000px]:hidden">
+        <span className="app-name max-[1000px]:hidden">{name}</span>
+        <span className="app-count ml-auto font-mono text-[11px] text-soft max-[1000px]:hidden">
           {count || ''}
         </span>
       </button>

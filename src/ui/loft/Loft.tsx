@@ -1,9 +1,9 @@
 import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { plain } from '@/core/finding/find'
-import { type Shelves, standOnShelves } from '@/core/geometry/shelves'
+import { type Shelves, SIZES, standOnShelves } from '@/core/geometry/shelves'
 import { timeOn } from '@/core/journal/time'
 import { currentId, focusedWindow, focusId } from '@/core/model/selectors'
-import { type DocumentId, EVERY, type WindowId } from '@/core/model/types'
+import { type DocumentId, EVERY, type Size, type WindowId } from '@/core/model/types'
 import { useToday } from '@/store/journal'
 import {
   closeLoft,
@@ -36,10 +36,11 @@ export function Loft() {
   const [choice, setChoice] = useState<Choice>(() => firstChoice())
   const [dragging, setDragging] = useState(false)
   const drag = useLoftDrag(setDragging)
-  const width = useWidth()
+  const room = useRoom()
   const texts = useTexts(filter !== null)
   const rows = useMemo(() => loftRows(state, by, filter ?? '', texts), [state, by, filter, texts])
-  const shelves = useMemo(() => standOnShelves(rows, width), [rows, width])
+  const size = state.settings.loft
+  const shelves = useMemo(() => standOnShelves(rows, room, size), [rows, room, size])
   const spent = timeOn(useToday(), new Date().setHours(0, 0, 0, 0), Date.now())
   const seen = useSeen(shelves, choice.row)
   const valid = useMemo(() => settle(choice, rows), [choice, rows])
@@ -116,6 +117,12 @@ export function Loft() {
     { keys: '/', does: 'filter', run: () => toFilter(filter, setFilter) },
     { keys: 'Escape', does: 'back', run: closeLoft },
   ]
+  const resize = (to: number) => dispatch('settings.set', { loft: to }, 'key')
+  const sizes: Record<string, () => void> = {
+    '+': () => resize(Math.min(SIZES.most, Math.round(shelves.size * LARGER))),
+    '-': () => resize(Math.max(SIZES.least, Math.round(shelves.size / LARGER))),
+    '0': () => resize(0),
+  }
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.ctrlKey || event.metaKey) return
     // The bench is scrolled by its own keys when it was gone to by Tab; Escape leaves everywhere.
@@ -128,6 +135,7 @@ export function Loft() {
       ArrowUp: () => setChoice(updown(valid, rows, shelves, -1)),
       ArrowDown: () => setChoice(updown(valid, rows, shelves, 1)),
       ';': () => shelf.setState({ pending: 'Alt+Shift+;' }),
+      ...sizes,
       PageUp: () => document.getElementById(BENCH_ID)?.scrollBy(0, -BENCH_STEP),
       PageDown: () => document.getElementById(BENCH_ID)?.scrollBy(0, BENCH_STEP),
     }
@@ -145,7 +153,7 @@ export function Loft() {
       role="dialog"
       aria-label="Loft"
       tabIndex={0}
-      className="pointer-events-auto relative min-h-full px-4 pb-6 outline-none"
+      className="pointer-events-auto relative min-h-full px-4 pb-2 outline-none"
       onKeyDown={keys}
       // What is pushed and dragged does not take the keys from the shelves.
       onMouseDown={(event) => {
@@ -170,6 +178,8 @@ export function Loft() {
         by={by}
         onGroup={toggleGrouping}
         marked={marked.length}
+        sizes={sizes}
+        fits={size === 0}
       />
       <ol aria-label="Shelves" {...drag()}>
         {rows.map((one, at) => {
@@ -194,6 +204,9 @@ export function Loft() {
     </div>
   )
 }
+
+/** By how much + and − change the size of windows. */
+const LARGER = 1.25
 
 /** How far the bench goes with a key, in pixels. */
 const BENCH_STEP = 160
@@ -306,14 +319,20 @@ const BENCH = 320
 const BENCH_FROM = 1000
 const SCROLLBAR = 16
 
-/** The width the shelves have, followed while the browser's changes; worked out, not measured. */
-function useWidth(): number {
-  const worked = () => innerWidth - (innerWidth > BENCH_FROM ? BENCH : 0) - 2 * ASIDE - SCROLLBAR
-  const [width, setWidth] = useState(worked)
+/** Below the shelves: the line, and some air. */
+const UNDER = 36 + 8
+
+/** The room the shelves have, followed while the browser's changes; worked out, not measured. */
+function useRoom(): Size {
+  const worked = () => ({
+    width: innerWidth - (innerWidth > BENCH_FROM ? BENCH : 0) - 2 * ASIDE - SCROLLBAR,
+    height: innerHeight - BELOW - UNDER,
+  })
+  const [room, setRoom] = useState(worked)
   useEffect(() => {
-    const changed = () => setWidth(worked())
+    const changed = () => setRoom(worked())
     addEventListener('resize', changed)
     return () => removeEventListener('resize', changed)
   })
-  return width
+  return room
 }

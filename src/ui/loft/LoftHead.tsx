@@ -1,6 +1,12 @@
 import { closeLoft, useArrangement } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 
+const SIZE_KEYS = [
+  ['+', 'Larger windows'],
+  ['-', 'Smaller windows'],
+  ['0', 'As large as fits'],
+] as const
+
 /** Above the shelves: the filter, how they are grouped, how much there is, and the way back. */
 export function LoftHead({
   filter,
@@ -9,6 +15,8 @@ export function LoftHead({
   by,
   onGroup,
   marked,
+  sizes,
+  fits,
 }: {
   filter: string | null
   onFilter(filter: string | null): void
@@ -16,6 +24,9 @@ export function LoftHead({
   by: 'desktop' | 'app'
   onGroup(): void
   marked: number
+  /** What changes how large windows are drawn, by its key. */
+  sizes: Record<string, () => void>
+  fits: boolean
 }) {
   const desktops = useArrangement((state) => state.order.length)
   const windows = useArrangement((state) => Object.keys(state.windows).length)
@@ -47,7 +58,23 @@ export function LoftHead({
       <button type="button" className="head-tool" onClick={onGroup}>
         <Keys keys="; G" /> by {by === 'app' ? 'desktop' : 'app'}
       </button>
-      <span role="status" className="text-soft">
+      <fieldset className="flex items-center gap-1.5 text-soft max-[1100px]:hidden">
+        <legend className="sr-only">Size of windows</legend>
+        {SIZE_KEYS.map(([key, name]) => (
+          <button
+            key={key}
+            type="button"
+            className="head-tool"
+            aria-label={name}
+            aria-pressed={key === '0' ? fits : undefined}
+            onClick={sizes[key]}
+          >
+            <Keys keys={key} />
+          </button>
+        ))}
+        <span aria-hidden>size{fits ? ', as fits' : ''}</span>
+      </fieldset>
+      <span role="status" className="min-w-0 truncate text-soft">
         {desktops} desktops · {windows} windows
         {marked ? ` · ${marked} marked: a letter sends them` : ''}
       </span>

@@ -80,19 +80,25 @@ function Name({
   const live = windows.filter((one) => windowElement(one.id)).length
   const waiting = useWaiting(windows.map(({ document }) => document))
   const naming = useShelf(({ view }) => view?.view === 'rename' && view.desktop === id)
+  const empty = windows.length === 0
   const Glyph = is === 'app' ? appOf(id)?.glyph : undefined
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the same is on keys and in the menu
     <div
       data-choice={id}
       data-head={is === 'desktop' ? id : undefined}
-      className={`absolute left-1 flex w-[176px] touch-pan-y gap-2.5 p-1.5 ${thin ? '-top-1 opacity-75' : 'top-2'} ${
-        chosen ? 'outline-2 outline-ink outline-dashed' : ''
-      }`}
+      className={`absolute left-1 flex w-[176px] touch-pan-y gap-2.5 ${
+        thin ? '-top-1 p-1.5 opacity-75' : empty ? 'top-1 items-center p-1' : 'top-2 p-1.5'
+      } ${chosen ? 'outline-2 outline-ink outline-dashed' : ''}`}
       onContextMenu={(event) => lives && openMenu(event, { desktop: id })}
     >
       {lives ? (
-        <Kite hue={lives.hue} letter={lives.letter} filled={here} width={thin ? 15 : 30} />
+        <Kite
+          hue={lives.hue}
+          letter={lives.letter}
+          filled={here}
+          width={thin ? 15 : empty ? 20 : 30}
+        />
       ) : Glyph ? (
         <Glyph size={22} aria-hidden className="mx-1 shrink-0" />
       ) : (
@@ -106,16 +112,17 @@ function Name({
             type="button"
             dir="auto"
             tabIndex={-1}
-            className={`block w-full truncate text-left font-display font-semibold ${thin ? 'text-[12px]' : 'text-[15px]'}`}
+            title={name}
+            className={`block w-full truncate text-left font-display font-semibold ${thin ? 'text-[12px]' : empty ? 'text-[14px]' : 'text-[15px]'}`}
             onClick={() => onGo({ row: id, window: null })}
           >
             {name}
           </button>
         )}
-        {thin ? null : (
+        {thin || empty ? null : (
           <p className="text-soft leading-[1.35]">
-            {windows.length === 1 ? '1 window' : `${windows.length || 'no'} windows`}
-            {windows.length ? `, ${resting ? 'at rest' : `${live} live`}` : ''}
+            {windows.length === 1 ? '1 window' : `${windows.length} windows`},{' '}
+            {resting ? 'at rest' : `${live} live`}
             {waiting ? <b className="block font-semibold text-ink">{waiting} waiting</b> : null}
             {spent ? <span className="block">{spell(spent)} today</span> : null}
           </p>

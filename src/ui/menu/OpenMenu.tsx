@@ -1,7 +1,10 @@
 import { DropdownMenu } from 'radix-ui'
-import { type Menu, shelf, useShelf } from '@/store/shelf'
+import { title, window as windowOf } from '@/core/model/selectors'
+import type { WindowId } from '@/core/model/types'
+import { getState, type Menu, shelf, useShelf } from '@/store/shelf'
 import { AppItems } from '@/ui/apps/AppItems'
 import { DesktopItems } from '@/ui/desktop/DesktopItems'
+import { CommandItem } from '@/ui/parts/CommandItem'
 import { giveBack } from '@/ui/parts/focus'
 import { MenuSheet } from '@/ui/parts/Menu'
 import { WindowItems } from '@/ui/window/WindowItems'
@@ -18,18 +21,34 @@ export function OpenMenu() {
       <DropdownMenu.Trigger asChild>
         <span aria-hidden className="fixed" style={{ left: menu.x, top: menu.y }} />
       </DropdownMenu.Trigger>
-      <MenuSheet
-        aria-label={'window' in menu ? 'Window' : 'desktop' in menu ? 'Desktop' : 'App'}
-        onCloseAutoFocus={giveBack}
-      >
+      <MenuSheet aria-label={nameOf(menu)} onCloseAutoFocus={giveBack}>
         <Items menu={menu} />
       </MenuSheet>
     </DropdownMenu.Root>
   )
 }
 
+function nameOf(menu: Menu): string {
+  if ('window' in menu) return 'Window'
+  if ('desktop' in menu) return 'Desktop'
+  return 'app' in menu ? 'App' : 'More windows'
+}
+
+/** Windows there is no room for where they were asked for; each is gone to. */
+function Windows({ ids }: { ids: WindowId[] }) {
+  const state = getState()
+  return ids.map((id) => (
+    <CommandItem
+      key={id}
+      command="window.focus"
+      args={{ window: id }}
+      label={title(state, windowOf(state, id))}
+    />
+  ))
+}
+
 function Items({ menu }: { menu: Menu }) {
   if ('window' in menu) return <WindowItems id={menu.window} />
   if ('desktop' in menu) return <DesktopItems id={menu.desktop} />
-  return <AppItems id={menu.app} />
+  return 'app' in menu ? <AppItems id={menu.app} /> : <Windows ids={menu.windows} />
 }

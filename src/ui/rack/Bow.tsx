@@ -3,7 +3,7 @@ import { appOf } from '@/apps/list'
 import { focusId } from '@/core/model/selectors'
 import type { State, WindowId } from '@/core/model/types'
 import { useReport, useWaiting } from '@/store/reports'
-import { dispatch, openMenu, useList } from '@/store/shelf'
+import { dispatch, openMenu, openMenuBelow, useList } from '@/store/shelf'
 
 /** What a bow shows of each window, in a flat list that is cheap to compare. */
 const facts = (state: State, ids: WindowId[]): (string | boolean)[] =>
@@ -52,8 +52,13 @@ function More({ ids }: { ids: WindowId[] }) {
   const waiting = useWaiting(at(5))
   const focused = list.some((value, index) => index % 6 === 4 && value === true)
   return (
-    <span
+    <button
+      type="button"
+      tabIndex={-1}
+      data-more=""
+      aria-haspopup="menu"
       title={at(2).join('\n')}
+      onClick={({ currentTarget }) => openMenuBelow(currentTarget, { windows: ids })}
       className={`bow-more ${waiting ? 'bow-more-asking' : ''} ${focused ? 'bow-more-focused' : ''}`}
     >
       +{ids.length}
@@ -61,7 +66,7 @@ function More({ ids }: { ids: WindowId[] }) {
         more: {at(2).join(', ')}
         {waiting ? `; ${waiting} want attention` : ''}
       </span>
-    </span>
+    </button>
   )
 }
 

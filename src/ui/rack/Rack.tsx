@@ -13,10 +13,11 @@ import { ShelfMenu } from '@/ui/menu/ShelfMenu'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Bows } from './Bow'
 import { contentOver } from './dropping'
+import { Pointed, usePointed } from './Pointed'
 import { Row } from './Row'
 import { useBowDrag } from './useBowDrag'
 import { useFit } from './useFit'
-import { walkAmong } from './walking'
+import { walkRack } from './walking'
 
 /** Drags rows, but by nothing that hangs from them. */
 class RowSensor extends PointerSensor {
@@ -40,6 +41,7 @@ export function Rack({ name }: { name: string }) {
   const bows = useBowDrag()
   const rack = useRef<HTMLDivElement>(null)
   const [fit, room] = useFit(rack, order.length)
+  const { at, follow } = usePointed()
   return (
     <div
       {...bows()}
@@ -69,6 +71,7 @@ export function Rack({ name }: { name: string }) {
       ) : null}
       <nav
         aria-label="Desktops"
+        {...follow}
         className="min-h-0 overflow-y-auto overflow-x-hidden [overflow-anchor:none]"
         onDragOver={(event) => contentOver(event.target)}
         onDragLeave={(event) => {
@@ -87,9 +90,11 @@ export function Rack({ name }: { name: string }) {
         >
           <SortableContext
             items={order}
-            strategy={fit === 'marks' ? rectSortingStrategy : verticalListSortingStrategy}
+            strategy={
+              fit === 'marks' || fit === 'pairs' ? rectSortingStrategy : verticalListSortingStrategy
+            }
           >
-            <ol className={`rack-${fit}`} onKeyDown={walk}>
+            <ol className={`rack-${fit}`} onKeyDown={walkRack}>
               {order.map((id) => (
                 <Row key={id} id={id} />
               ))}
@@ -97,6 +102,7 @@ export function Rack({ name }: { name: string }) {
           </SortableContext>
         </DndContext>
       </nav>
+      {at ? <Pointed {...at} /> : null}
       <div className="mx-3.5 my-2 shrink-0 border-seam border-t-[1.5px] border-dashed" />
       <Apps />
     </div>
@@ -116,5 +122,3 @@ function InSight({ rack, stand }: { rack: RefObject<HTMLElement | null>; stand: 
   }, [here, stand])
   return null
 }
-
-const walk = walkAmong('[data-row-name]')

@@ -4,8 +4,9 @@ import { Ellipsis } from 'lucide-react'
 import { type KeyboardEvent, memo } from 'react'
 import { displayShowing } from '@/core/model/displays'
 import { currentId, desktop, lastId, summary } from '@/core/model/selectors'
-import type { DesktopId, State } from '@/core/model/types'
-import { dispatch, openMenu, openMenuBelow, useArrangement, useShelf } from '@/store/shelf'
+import type { DesktopId, State, WindowId } from '@/core/model/types'
+import { useWaiting } from '@/store/reports'
+import { dispatch, openMenu, openMenuBelow, useArrangement, useList, useShelf } from '@/store/shelf'
 import { isByKey } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
 import { Bows } from './Bow'
@@ -88,7 +89,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
           )}
           {kind === 'open' ? null : <span className="text-[11px] text-soft">{kind}</span>}
           {elsewhere ? (
-            <span className="max-w-16 shrink-0 truncate border border-edge px-1 text-[11px] text-soft leading-4">
+            <span className="row-beside max-w-16 shrink-0 truncate border border-edge px-1 text-[11px] text-soft leading-4">
               {elsewhere}
             </span>
           ) : null}
@@ -116,9 +117,22 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
           <Bows ids={windows} />
         </div>
       </div>
+      <Figure ids={windows} />
     </li>
   )
 })
+
+/** Where a tail has no room: how many windows there are, and how many of them want attention. */
+function Figure({ ids }: { ids: WindowId[] }) {
+  const documents = useList((state) => ids.map((id) => state.windows[id]?.document ?? ''))
+  const waiting = useWaiting([...documents])
+  return (
+    <span aria-hidden className="row-figure">
+      {waiting ? <b className="row-waiting">{waiting}</b> : null}
+      <span className="row-count">{ids.length || ''}</span>
+    </span>
+  )
+}
 
 /** The name of another display that shows a desktop, where each shows its own. */
 function shownBeside(state: State, id: DesktopId): string | undefined {

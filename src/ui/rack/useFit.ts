@@ -1,11 +1,12 @@
 import { type RefObject, useEffect, useState } from 'react'
 
-/** How the desktops stand: with their tails, by name only, or as marks in columns. */
-export type Fit = 'full' | 'tight' | 'marks'
+/** How the desktops stand: with their tails, by name only, by name in two columns, or as marks. */
+export type Fit = 'full' | 'tight' | 'pairs' | 'marks'
 
 /** Heights of a row, in CSS pixels; the style sheet makes them so. */
 const FULL = 54
 const TIGHT = 32
+const PAIR = 28
 
 /**
  * As much of each desktop as there is room for in the rack, beside what always has its place there.
@@ -26,7 +27,9 @@ export function useFit(rack: RefObject<HTMLElement | null>, count: number): [Fit
     for (const child of element.children) observer.observe(child)
     return () => observer.disconnect()
   }, [rack])
+  if (count * FULL <= room) return ['full', room]
   // The current one keeps its tail.
-  const tight = count * TIGHT + FULL - TIGHT <= room ? 'tight' : 'marks'
-  return [count * FULL <= room ? 'full' : tight, room]
+  if ((count - 1) * TIGHT + FULL <= room) return ['tight', room]
+  // It has a line of its own, so that the one before it may stand alone in its line.
+  return [Math.ceil(count / 2) * PAIR + FULL <= room ? 'pairs' : 'marks', room]
 }

@@ -1,0 +1,56 @@
+import { type FocusEvent, type PointerEvent, useEffect, useState } from 'react'
+import { desktop, summary } from '@/core/model/selectors'
+import type { DesktopId } from '@/core/model/types'
+import { useArrangement } from '@/store/shelf'
+
+interface At {
+  id: DesktopId
+  left: number
+  top: number
+}
+
+/** What is narrower than this, in CSS pixels, cannot be read. */
+const READ = 24
+
+/** Follows which mark without a name is pointed at or walked to. */
+export function usePointed() {
+  const [at, setAt] = useState<At | null>(null)
+  const look = ({ target, currentTarget }: PointerEvent | FocusEvent) => {
+    const row = (target as Element).closest<HTMLElement>('[data-desktop-row]')
+    const name = row?.querySelector('[data-row-name]')
+    if (!row || !name || name.getBoundingClientRect().width > READ) return setAt(null)
+    const { right } = currentTarget.getBoundingClientRect()
+    const { top } = row.getBoundingClientRect()
+    setAt({ id: row.dataset.desktopRow ?? '', left: right + 6, top })
+  }
+  const leave = () => setAt(null)
+  useEffect(() => {
+    addEventListener('resize', leave)
+    return () => removeEventListener('resize', leave)
+  })
+  return {
+    at,
+    follow: {
+      onPointerOver: look,
+      onFocus: look,
+      onPointerLeave: leave,
+      onBlur: leave,
+      onScroll: leave,
+    },
+  }
+}
+
+/** Its whole name beside it, and what is on it. */
+export function Pointed({ id, left, top }: At) {
+  const name = useArrangement((state) => state.desktops[id]?.name)
+  const windows = useArrangement((state) =>
+    state.desktops[id] ? summary(state, id).slice(desktop(state, id).name.length + 2) : '',
+  )
+  if (!name) return null
+  return (
+    <p aria-hidden className="pointed" style={{ left, top }}>
+      <b dir="auto">{name}</b>
+      <span className="text-soft">{windows}</span>
+    </p>
+  )
+}
