@@ -42,7 +42,7 @@ test('windows stand side by side at one scale, keep what is in them, and a lette
   expect(same).toBe(true)
 })
 
-test('one app’s windows of all desktops, stepping from app to app, arrows, a minimised one below', async ({
+test('one app’s windows of all desktops, stepping from app to app, arrows, a minimised one among them', async ({
   shelf,
   page,
 }) => {
@@ -53,9 +53,18 @@ test('one app’s windows of all desktops, stepping from app to app, arrows, a m
   await expect(unstacked.getByRole('button')).toHaveCount(6)
   await expect(unstacked.getByRole('button', { name: /^Duty rota, ., on Rota/ })).toBeVisible()
   await shelf.press('Shift+Tab')
-  await expect(unstacked.getByRole('button')).toHaveCount(4)
+  await expect(unstacked.getByRole('button', { name: /, on / })).toHaveCount(4)
   const minimised = unstacked.getByRole('button', { name: /^Yesterday’s bulletin.*minimised$/ })
-  expect((await minimised.boundingBox())?.y).toBeGreaterThan(600)
+  // In the same rows at the same scale, drawn hollow; a key leaves them out and shows them.
+  const scales = await unstacked
+    .getByRole('button', { name: /, on / })
+    .evaluateAll((all) => all.map((one) => one.querySelectorAll('.hollow').length))
+  expect(scales.sort()).toEqual([0, 0, 0, 1])
+  await expect(minimised.locator('.hollow')).toBeVisible()
+  await shelf.press('-')
+  await expect(unstacked.getByRole('button', { name: /, on / })).toHaveCount(3)
+  await shelf.press('-')
+  await expect(minimised).toBeVisible()
   await shelf.press('Tab', 'Escape')
   await expect(unstacked).toBeHidden()
   expect(await shelf.here()).toBe('field')

@@ -79,9 +79,18 @@ test('reading order goes by bands from the top-left', () => {
 })
 
 test('hints are distinct, and none begins another', () => {
-  for (const count of [1, 5, 26, 30, 60]) {
+  for (const count of [1, 5, 26, 27, 30, 60, 240, 676]) {
     const given = hints(count)
     expect(new Set(given).size).toBe(count)
-    expect(new Set(given.map(({ length }) => length)).size).toBe(1)
+    for (const one of given)
+      expect(given.filter((other) => other !== one && other.startsWith(one))).toEqual([])
   }
+})
+
+test('one letter picks most windows, however many there are', () => {
+  const single = (count: number) => hints(count).filter(({ length }) => length === 1).length
+  expect(single(26)).toBe(26)
+  expect(single(27)).toBe(25)
+  expect(single(51)).toBe(25)
+  expect(single(52)).toBe(24)
 })

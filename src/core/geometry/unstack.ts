@@ -98,13 +98,20 @@ function place(sizes: Size[], area: Size, scale: number, starts: number[]): Unst
 }
 
 const HINTS = 'ASDFGHJKLQWERTYUIOPZXCVBNM'
-const HOME_ROW = 9
 
-/** A letter for each window to pick it by; two letters each when there are more than 26. */
+/**
+ * Letters for each window to pick it by, the easiest to reach first: one letter for as many as
+ * possible, so that only what goes beyond 26 takes a second. None begins another.
+ */
 export function hints(count: number): string[] {
-  if (count <= HINTS.length) return [...HINTS].slice(0, count)
-  return Array.from({ length: count }, (_, at) => {
-    const first = HINTS[Math.floor(at / HINTS.length) % HOME_ROW] ?? ''
-    return first + (HINTS[at % HINTS.length] ?? '')
-  })
+  const letters = [...HINTS]
+  // Each letter that begins two takes one away and gives as many as there are letters.
+  const beginning = Math.min(
+    letters.length,
+    Math.max(0, Math.ceil((count - letters.length) / (letters.length - 1))),
+  )
+  const single = letters.slice(0, letters.length - beginning)
+  const first = letters.slice(letters.length - beginning)
+  const double = first.flatMap((one) => letters.map((other) => one + other))
+  return [...single, ...double].slice(0, count)
 }

@@ -16,6 +16,7 @@ import {
 import type { Size, State, Window } from '@/core/model/types'
 import { closeView, dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { useArea } from '@/ui/desktop/area'
+import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
 /** Windows side by side, none covering another, each with a letter to pick it by. */
@@ -23,9 +24,6 @@ export function Unstack() {
   const view = useShelf((now) => (now.view?.view === 'unstack' ? now.view : null))
   return view ? <Laid ofApp={view.app} of={view.desktop} /> : null
 }
-
-/** Height of the row the minimised windows stand in. */
-const LOW = 128
 
 function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   const state = useArrangement((now) => now)
@@ -37,7 +35,13 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   const [chosen, setChosen] = useState(focusId(state))
   const [typed, setTyped] = useState('')
   const place = useRef<HTMLDivElement>(null)
-  const windows = useMemo(() => inOrder(state, app, of), [state, app, of])
+  const [without, setWithout] = useState(false)
+  const all = useMemo(() => inOrder(state, app, of), [state, app, of])
+  const minimised = all.filter((window) => window.minimised).length
+  const windows = useMemo(
+    () => (without ? all.filter((window) => !window.minimised) : all),
+    [all, without],
+  )
   const area = useArea()
   const places = useMemo(() => layOut(state, windows, area), [state, windows, area])
   const letters = hints(windows.length)
@@ -76,6 +80,7 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
     else if (key === 'Enter') pick(current)
     else if (key === 'Escape' || code === 'Period') closeView()
     else if (key === 'Delete') current && dispatch('window.close', { window: current.id }, 'key')
+    else if (key === '-') setWithout(!without)
     else if (key === 'Tab') {
       const at = apps.indexOf(app ?? '') + (shiftKey ? -1 : 1)
       setApp(apps[(at + apps.length) % apps.length])
@@ -94,6 +99,16 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
       className="absolute inset-0 z-[2147483001] outline-none"
       onKeyDown={keys}
     >
+      {minimised > 0 ? (
+        <button
+          type="button"
+          tabIndex={-1}
+          className="absolute bottom-0.5 left-3 flex items-center gap-2 text-[12px] text-soft hover:text-ink"
+          onClick={() => setWithout(!without)}
+        >
+          <Keys keys="-" /> {without ? 'show' : 'leave out'} {minimised} minimised
+        </button>
+      ) : null}
       {windows.length === 0 ? (
         <p className="m-10 text-soft">No windows to lay out. Escape returns.</p>
       ) : null}
@@ -129,7 +144,7 @@ const rectOf = ({ x, y, width, height, scale }: Place = NOWHERE) => ({
   height: height * scale,
 })
 
-/** The windows that are laid out: of this desktop or of an app, in reading order, minimised last. */
+/** The windows there are to lay out: of this desktop or of an app, in reading order. */
 function inOrder(state: State, app: string | undefined, of: string | undefined): Window[] {
   const here = of
     ? stack(state, of)
@@ -138,33 +153,19 @@ function inOrder(state: State, app: string | undefined, of: string | undefined):
       )
   const meant = app ? Object.values(state.windows).filter((window) => window.app === app) : here
   const order = readingOrder(meant.map((window) => shownFrame(state, window)))
-  const read = order.flatMap((at) => meant[at] ?? [])
-  return [
-    ...read.filter(({ minimised }) => !minimised),
-    ...read.filter(({ minimised }) => minimised),
-  ]
+  return order.flatMap((at) => meant[at] ?? [])
 }
 
-/** Minimised windows stand in a row of their own, below. */
-function layOut(state: State, windows: Window[], display: Size): Record<string, Place> {
-  const upper = windows.filter(({ minimised }) => !minimised)
-  const lower = windows.filter(({ minimised }) => minimised)
-  const low = lower.length ? LOW : 0
-  const areas: [Window[], { width: number; height: number }, number][] = [
-    [upper, { width: display.width, height: display.height - low }, 0],
-    [lower, { width: display.width, height: LOW }, display.height - LOW],
-  ]
-  const places: Record<string, Place> = {}
-  for (const [some, area, top] of areas) {
-    const sizes = some.map((window) => shownFrame(state, window))
-    const laid = unstack(sizes, area)
-    some.forEach(({ id }, at) => {
+function layOut(state: State, windows: Window[], area: Size): Record<string, Place> {
+  const sizes = windows.map((window) => shownFrame(state, window))
+  const { places, scale } = unstack(sizes, area)
+  return Object.fromEntries(
+    windows.map(({ id }, at) => {
       const { width, height } = sizes[at] ?? NOWHERE
-      const { x, y } = laid.places[at] ?? NOWHERE
-      places[id] = { x, y: y + top, width, height, scale: laid.scale }
-    })
-  }
-  return places
+      const { x, y } = places[at] ?? NOWHERE
+      return [id, { x, y, width, height, scale }]
+    }),
+  )
 }
 
 function Picked({
@@ -201,6 +202,9 @@ function Picked({
       style={{ left: x, top: y, width, height: height + UNSTACK_GAP }}
       onClick={onPick}
     >
+      {window.minimised ? (
+        <span aria-hidden className="hollow" style={{ height: height + 1 }} />
+      ) : null}
       <span className="flex h-6 min-w-0 items-center gap-2">
         <span className="grid h-5 min-w-5 shrink-0 place-items-center border border-ink bg-panel px-1 font-bold font-mono text-[13px]">
           {hint}
