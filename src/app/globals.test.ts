@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { SIGN } from '@/core/look/look'
 import { HUES } from '@/core/model/types'
 
 const css = readFileSync(join(__dirname, 'globals.css'), 'utf8')
@@ -40,3 +41,35 @@ test.each(['--ink', '--soft', '--alarm'])('%s is legible on every cloth', (name)
       expect(contrast(text, token(ground)[cloth] ?? '')).toBeGreaterThanOrEqual(4.5)
     })
 })
+
+/** One colour over another, as the browser mixes them. */
+const over = (top: string, share: number, ground: string): string =>
+  `#${[1, 3, 5]
+    .map((at) => {
+      const of = (hex: string) => Number.parseInt(hex.slice(at, at + 2), 16)
+      const mixed = Math.round(of(top) * share + of(ground) * (1 - share))
+      return mixed.toString(16).padStart(2, '0')
+    })
+    .join('')}`
+
+/** How much of its hue a part of a backdrop has, as the style sheet says. */
+function share(name: string): number {
+  const found = new RegExp(`${name}: color-mix\\(in srgb, var\\(--h\\) (\\d+)%`).exec(css)
+  if (!found?.[1]) throw new Error(`${name} is not mixed in the style sheet`)
+  return Number(found[1]) / 100
+}
+
+test.each([...HUES])(
+  'a sign of %s can be read on every backdrop of ours, on both cloths',
+  (name) => {
+    hue(name).forEach((colour, cloth) => {
+      const ground = over(colour, share('background-color'), token('--ground')[cloth] ?? '')
+      // On the bare ground and on the lines of the pattern.
+      for (const behind of [ground, over(colour, share('--weave'), ground)]) {
+        const sign = over(colour, SIGN.opacity / 100, behind)
+        // Its letters are large: 64 px, heavy.
+        expect(contrast(sign, behind)).toBeGreaterThanOrEqual(3)
+      }
+    })
+  },
+)

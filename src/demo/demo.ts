@@ -25,13 +25,13 @@ import * as tables from './tables'
 import * as texts from './texts'
 import * as work from './work'
 
-const DESKTOPS: [id: DesktopId, name: string, hue: Hue, backdrop: Backdrop][] = [
-  ['field', 'Field', 'teal', 'ripstop'],
-  ['model', 'Model', 'cobalt', 'contour'],
-  ['bulletin', 'Bulletin', 'vermilion', 'ripstop'],
-  ['public', 'Public line', 'plum', 'stripes'],
-  ['rota', 'Rota', 'moss', 'panels'],
-  ['breather', 'Breather', 'marigold', 'dots'],
+const DESKTOPS: [id: DesktopId, name: string, hue: Hue, backdrop: Backdrop, emblem: string][] = [
+  ['field', 'Field', 'teal', 'ripstop', 'mountain'],
+  ['model', 'Model', 'cobalt', 'contour', 'chart-line'],
+  ['bulletin', 'Bulletin', 'vermilion', 'ripstop', 'newspaper'],
+  ['public', 'Public line', 'plum', 'stripes', 'megaphone'],
+  ['rota', 'Rota', 'moss', 'panels', 'calendar'],
+  ['breather', 'Breather', 'marigold', 'dots', 'coffee'],
 ]
 
 const LEFT_HALF = { top: 0, left: 0, bottom: 2, right: 0.5 }
@@ -269,8 +269,8 @@ export function demo(now: number, room?: Size, alone = false): Seed {
     state.displays.tall = tall(state.displays.near?.width ?? 0)
     state.displayOrder.push('tall')
   }
-  const desktops = DESKTOPS.map(([id, name, hue, backdrop]) =>
-    newDesktop({ id, name, hue, backdrop }),
+  const desktops = DESKTOPS.map(([id, name, hue, backdrop, emblem]) =>
+    newDesktop({ id, name, hue, backdrop, emblem }),
   )
   // As they would have been made, one after the other: who came first keeps its letter.
   desktops.forEach((_, at) => {

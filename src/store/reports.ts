@@ -53,6 +53,10 @@ export const useReport = (document: DocumentId | undefined): Report | undefined 
 export const useWaiting = (documents: DocumentId[]): number =>
   useStore(reports, (all) => documents.filter((id) => all[id]?.attention).length)
 
+/** Whether anything at all wants attention. */
+export const useAnyWaiting = (): boolean =>
+  useStore(reports, (all) => Object.values(all).some((report) => report?.attention))
+
 /** Whether what shows a document goes on by itself. */
 export const isBusy = (document: DocumentId): boolean => reports.getState()[document]?.busy ?? false
 

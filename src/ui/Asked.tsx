@@ -1,7 +1,6 @@
 import { useShelf } from '@/store/shelf'
 import { AddApp } from '@/ui/apps/AddApp'
 import { LetterDialog } from '@/ui/desktop/LetterDialog'
-import { LookDialog } from '@/ui/desktop/LookDialog'
 import { ArrangeDialog } from '@/ui/displays/ArrangeDialog'
 import { ClearUp } from '@/ui/documents/ClearUp'
 import { ExportDocument } from '@/ui/documents/ExportDocument'
@@ -14,6 +13,8 @@ import { PutRightDialog } from '@/ui/homes/PutRightDialog'
 import { WhyDialog } from '@/ui/homes/WhyDialog'
 import { ImportShelf } from '@/ui/import/ImportShelf'
 import { KeyCard } from '@/ui/keys/KeyCard'
+import { CopyLook } from '@/ui/look/CopyLook'
+import { LookPanel } from '@/ui/look/LookPanel'
 import { FullDialog } from '@/ui/pair/FullDialog'
 import { PairDialog } from '@/ui/pair/PairDialog'
 import { SessionsDialog } from '@/ui/sessions/SessionsDialog'
@@ -35,7 +36,9 @@ export function Asked() {
     case 'letter':
       return <LetterDialog id={view.desktop} />
     case 'look':
-      return <LookDialog id={view.desktop} />
+      return <LookPanel id={view.desktop} />
+    case 'copy look':
+      return <CopyLook id={view.desktop} />
     case 'title':
       return <TitleDialog document={view.document} />
     case 'home':

@@ -3,7 +3,6 @@ import { setNonce } from 'get-nonce'
 import { useEffect, useState } from 'react'
 import { APPS } from '@/apps/list'
 import { initialState } from '@/core/model/initial'
-import { currentId, desktop } from '@/core/model/selectors'
 import { provideConsole } from '@/store/console'
 import { followOutside } from '@/store/outside'
 import { shelf, useArrangement, useShelf } from '@/store/shelf'
@@ -21,6 +20,7 @@ import { useFrames } from './keys/frames'
 import { useKeys } from './keys/useKeys'
 import { Line } from './line/Line'
 import { OpenLine } from './line/OpenLine'
+import { PageMarks } from './PageMarks'
 import { Guarded } from './parts/Guarded'
 import { Rack } from './rack/Rack'
 import { Trail } from './trail/Trail'
@@ -153,22 +153,6 @@ function FixedDesktop() {
       </p>
     </main>
   )
-}
-
-/** What stands on the page itself: the tab's title, the current desktop, the cloth. */
-function PageMarks() {
-  const id = useArrangement(currentId)
-  const name = useArrangement((state) => desktop(state, id).name)
-  const cloth = useArrangement((state) => state.settings.cloth)
-  useEffect(() => {
-    document.documentElement.dataset.desktop = id
-    document.title = `${name} · Kite Shelf`
-  }, [id, name])
-  useEffect(() => {
-    if (cloth === 'system') delete document.documentElement.dataset.cloth
-    else document.documentElement.dataset.cloth = cloth
-  }, [cloth])
-  return null
 }
 
 /** How many announcements stay: two that come at once are both read. */

@@ -1,7 +1,8 @@
 /** The changes commands are composed of. Each keeps the rules; all work on a draft. */
 
 import { callLetters } from '@/core/keys/letters'
-import { freshHue, freshName } from '@/core/keys/names'
+import { freshName } from '@/core/keys/names'
+import { unlike } from '@/core/look/unlike'
 import { displayShowing, standsOn } from '@/core/model/displays'
 import { newDesktop } from '@/core/model/initial'
 import { peek } from '@/core/model/peek'
@@ -196,16 +197,15 @@ export function forget(draft: Desktop, id: WindowId): void {
   if (draft.focus === id) draft.focus = null
 }
 
-/** Makes a desktop after the current one. Its name is new, its letter and hue are free ones. */
+/** Makes a desktop after the current one. Its name is new, its letter a free one, its look unlike its neighbours'. */
 export function makeDesktop(draft: State, env: Env, name?: string): Desktop {
-  const others = Object.values(draft.desktops)
-  const made = newDesktop({
-    id: env.id('desktop'),
-    name: name ?? freshName(others),
-    hue: freshHue(others),
-  })
+  const others = draft.order.map((id) => desktop(draft, id))
+  const at = draft.order.indexOf(currentId(draft)) + 1
+  const called = name ?? freshName(others)
+  const id = env.id('desktop')
+  const made = newDesktop({ id, name: called, ...unlike(others, at, called) })
   draft.desktops[made.id] = made
-  draft.order.splice(draft.order.indexOf(currentId(draft)) + 1, 0, made.id)
+  draft.order.splice(at, 0, made.id)
   nameLetters(draft)
   return desktop(draft, made.id)
 }

@@ -46,6 +46,7 @@ export type View =
   | { view: 'unsaved'; window: WindowId }
   | { view: 'letter'; desktop: DesktopId }
   | { view: 'look'; desktop: DesktopId }
+  | { view: 'copy look'; desktop: DesktopId }
   | { view: 'pad'; window: WindowId }
   | { view: 'displays' }
   | { view: 'settings'; find?: string }

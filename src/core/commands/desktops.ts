@@ -2,9 +2,11 @@ import { boolean, number, string } from 'yup'
 import { clamp } from '@/core/geometry/rect'
 import { keysFor } from '@/core/keys/bindings'
 import { betterLetter, CALL_LETTERS } from '@/core/keys/letters'
+import { emblemFor } from '@/core/look/emblems'
 import { keepsAwake } from '@/core/model/awake'
-import { current, currentId } from '@/core/model/selectors'
-import { BACKDROPS, type DesktopId, HUES, type State } from '@/core/model/types'
+import { currentId } from '@/core/model/selectors'
+import type { DesktopId, State } from '@/core/model/types'
+import { askAbout } from './asking'
 import { goTo, makeDesktop, nameLetters } from './change'
 import { command, no, type Refusal } from './command'
 import { named, nameProblem, refused, roomFor } from './places'
@@ -50,6 +52,10 @@ const rename = command({
     if (refused(found)) return
     const before = found.name
     found.name = args.name.trim()
+    // Nobody knows it by its emblem yet either.
+    const spoken = args.fresh ? emblemFor(found.name) : undefined
+    const others = Object.values(draft.desktops)
+    if (spoken && !others.some(({ emblem }) => emblem === spoken)) found.emblem = spoken
     const better = betterLetter(Object.values(draft.desktops), found)
     const renamed = `Renamed ${before} to ${found.name}`
     if (!better || found.letterByHand) return { say: renamed }
@@ -93,27 +99,6 @@ const letter = command({
     nameLetters(draft)
     const also = other ? `, ${other.name} to ${other.letter ?? 'no letter'}` : ''
     return { say: `${found.name} answers to ${wanted}${also}` }
-  },
-})
-
-const look = command({
-  id: 'desktop.look',
-  title: 'Change look',
-  group,
-  args: {
-    desktop: string(),
-    hue: string().oneOf([...HUES]),
-    backdrop: string().oneOf([...BACKDROPS]),
-    sign: boolean(),
-  },
-  can: (state, args) => exists(state, args.desktop),
-  run: (draft, { desktop: place, hue, backdrop, sign }) => {
-    const found = named(draft, place)
-    if (refused(found)) return
-    if (hue) found.hue = hue
-    if (backdrop) found.backdrop = backdrop
-    if (sign !== undefined) found.sign = sign
-    return { say: `Changed the look of ${found.name}` }
   },
 })
 
@@ -165,33 +150,12 @@ const rest = command({
   },
 })
 
-/** Commands that only open the place where something about a desktop is typed or chosen. */
-const asking = (
-  view: 'rename' | 'letter' | 'look',
-  id: string,
-  title: string,
-): ReturnType<typeof command> =>
-  command({
-    id,
-    title,
-    group,
-    step: false,
-    args: { desktop: string() },
-    can: (state, args) => exists(state, args.desktop),
-    run: (draft, args) => {
-      const found = named(draft, args.desktop)
-      return { show: { view, desktop: refused(found) ? current(draft).id : found.id } }
-    },
-  })
-
 export const desktopCommands = [
   create,
-  asking('rename', 'desktop.askName', 'Rename this desktop…'),
+  askAbout('rename', 'desktop.askName', 'Rename this desktop…'),
   rename,
-  asking('letter', 'desktop.askLetter', 'Set the call letter…'),
+  askAbout('letter', 'desktop.askLetter', 'Set the call letter…'),
   letter,
-  asking('look', 'desktop.askLook', 'Change the look…'),
-  look,
   reorder,
   rest,
 ]

@@ -12,6 +12,7 @@ import { goCommands } from './go'
 import { gridCommands } from './grid'
 import { homeCommands } from './homes'
 import { importCommands } from './import'
+import { lookCommands } from './look'
 import { pictureCommands } from './pictures'
 import { placeCommands } from './place'
 import { sendCommands } from './send'
@@ -28,6 +29,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
   [
     ...goCommands,
     ...desktopCommands,
+    ...lookCommands,
     ...foldCommands,
     ...gridCommands,
     ...windowCommands,

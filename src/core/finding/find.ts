@@ -64,6 +64,7 @@ const SILENT = new Set([
   'desktop.rename',
   'desktop.letter',
   'desktop.look',
+  'desktop.copyLook',
   'desktop.reorder',
   'desktop.fold',
   'desktop.rest',

@@ -1,4 +1,4 @@
-import { CLOSED_KEPT, EVERY, type State } from '@/core/model/types'
+import { CLOSED_KEPT, type Desktop, EVERY, type State } from '@/core/model/types'
 
 /**
  * The state with a file's brought in. Whatever has the same id becomes as in the file,
@@ -112,14 +112,10 @@ const differ = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.s
 /** What bringing a file in would change, for the preview. Everything but focus and stacking. */
 export function difference(here: State, file: State): Difference {
   const { desktops, windows } = file
-  const face = ({ name, kind, letter, hue, backdrop, sign }: State['desktops'][string]) => ({
-    name,
-    kind,
-    letter,
-    hue,
-    backdrop,
-    sign,
-  })
+  const face = ({ windows: _windows, focus: _focus, before: _before, ...rest }: Desktop) => {
+    const { id: _id, origins: _origins, aside: _aside, divider: _divider, ...own } = rest
+    return Object.entries(own).sort(([one], [other]) => one.localeCompare(other))
+  }
   const place = ({ desktop, frame, minimised, maximised }: State['windows'][string]) => ({
     desktop,
     frame,

@@ -9,6 +9,14 @@ import {
   string,
   ValidationError,
 } from 'yup'
+import {
+  SIGN_COLOURS,
+  SIGN_FONTS,
+  SIGN_OPACITY,
+  SIGN_PLACES,
+  SIGN_SIZE,
+  SIGN_WEIGHTS,
+} from '@/core/look/look'
 import { BACKDROPS, DISPLAY_LEAST, HUES, LONGEST } from '@/core/model/types'
 import { settingsShape } from '@/core/settings/checks'
 
@@ -96,6 +104,25 @@ const origin = object({
   minimised: flag(),
   focused: flag(),
 })
+const percent = () => number().integer().min(0).max(100)
+export const backdropPicture = {
+  document: id(),
+  fit: string()
+    .oneOf(['fill', 'whole', 'repeat'] as const)
+    .required(),
+  x: percent().required(),
+  y: percent().required(),
+  strength: percent().min(10).required(),
+}
+/** What of a sign is other than at first. */
+export const signShape = {
+  font: string().oneOf(SIGN_FONTS),
+  size: number().integer().min(SIGN_SIZE.least).max(SIGN_SIZE.most),
+  weight: number().oneOf(SIGN_WEIGHTS),
+  colour: string().oneOf(SIGN_COLOURS),
+  opacity: percent().min(SIGN_OPACITY.least),
+  place: string().oneOf(SIGN_PLACES),
+}
 const desktop = object({
   id: id(),
   name: string().required().max(300),
@@ -117,8 +144,15 @@ const desktop = object({
   letter: string().length(1).nullable().defined(),
   letterByHand: flag(),
   hue: string().oneOf(HUES).required(),
-  backdrop: string().oneOf(BACKDROPS).required(),
+  emblem: string()
+    .max(40)
+    .matches(/^[a-z0-9-]+$/),
+  backdrop: string()
+    .oneOf([...BACKDROPS, 'picture'])
+    .required(),
+  picture: object(backdropPicture).default(undefined),
   sign: flag(),
+  signed: object(signShape).default(undefined),
   windows: array(id()).required(),
   focus: maybeId().nullable().defined(),
 })

@@ -1,5 +1,4 @@
-import type { Desktop, Hue } from '@/core/model/types'
-import { HUES } from '@/core/model/types'
+import type { Desktop } from '@/core/model/types'
 
 /** Kinds of kite with distinct initials: names for desktops that have none yet. */
 const KINDS = [
@@ -34,10 +33,4 @@ export function freshName(desktops: Pick<Desktop, 'name' | 'letter'>[]): string 
     for (const second of KINDS)
       if (first !== second && !names.has(`${first} ${second}`)) return `${first} ${second}`
   return 'Kite'
-}
-
-/** The hue fewest desktops have, so that neighbours differ. */
-export function freshHue(desktops: Pick<Desktop, 'hue'>[]): Hue {
-  const count = (hue: Hue) => desktops.filter((desktop) => desktop.hue === hue).length
-  return HUES.reduce((best, hue) => (count(hue) < count(best) ? hue : best))
 }

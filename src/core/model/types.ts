@@ -43,6 +43,40 @@ export type Hue = (typeof HUES)[number]
 export const BACKDROPS = ['ripstop', 'stripes', 'panels', 'dots', 'contour', 'plain'] as const
 export type Backdrop = (typeof BACKDROPS)[number]
 
+/** A picture of the person's own behind the windows. */
+export interface BackdropPicture {
+  /** The document it is kept in. */
+  document: DocumentId
+  /** Whether it fills the desktop, is seen whole, or is repeated. */
+  fit: 'fill' | 'whole' | 'repeat'
+  /** Which part is seen or where it stands, in percent of the way from the top-left. */
+  x: number
+  y: number
+  /** How much of it shows through, in percent. */
+  strength: number
+}
+
+/** How a desktop's name is drawn on it. */
+export interface Sign {
+  font: 'display' | 'text' | 'figures'
+  /** Height of its letters, in CSS pixels. */
+  size: number
+  weight: 400 | 600 | 800
+  colour: 'hue' | 'ink' | 'soft'
+  /** In percent. */
+  opacity: number
+  place:
+    | 'top left'
+    | 'top'
+    | 'top right'
+    | 'left'
+    | 'middle'
+    | 'right'
+    | 'bottom left'
+    | 'bottom'
+    | 'bottom right'
+}
+
 /** Where a window of a solo or a pair goes back to, exactly. */
 interface Origin {
   desktop: DesktopId | 'every'
@@ -81,9 +115,15 @@ export interface Desktop {
   /** True when the person chose the letter; such a letter is never reassigned. */
   letterByHand: boolean
   hue: Hue
-  backdrop: Backdrop
+  /** A sign it is known by, besides its letter. */
+  emblem?: string
+  backdrop: Backdrop | 'picture'
+  /** The picture it has, or had before a pattern was chosen. */
+  picture?: BackdropPicture
   /** Whether its name is drawn on it. */
   sign: boolean
+  /** What of its sign is other than at first. */
+  signed?: Partial<Sign>
   /** The windows that live here, in order of arrival. */
   windows: WindowId[]
   /** The window that had focus when this desktop was left. */

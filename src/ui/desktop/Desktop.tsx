@@ -9,7 +9,7 @@ import {
   useState,
 } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
-import { DISPLAY_LEAST, type Hue, type WindowId } from '@/core/model/types'
+import { type DesktopId, DISPLAY_LEAST, type WindowId } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
 import { closeLoft, dispatch, getState, useArrangement, useList, useShelf } from '@/store/shelf'
 import { Column } from '@/ui/displays/Column'
@@ -21,6 +21,7 @@ import { Loft } from '@/ui/loft/Loft'
 import { SmallMap } from '@/ui/map/SmallMap'
 import { Pad } from '@/ui/pad/Pad'
 import { Divider } from '@/ui/pair/Divider'
+import { Backdrop } from '@/ui/parts/Backdrop'
 import { Guarded } from '@/ui/parts/Guarded'
 import { Unstack } from '@/ui/unstack/Unstack'
 import { Showing, ShowingProvider, useGroup } from '@/ui/window/showing'
@@ -29,7 +30,9 @@ import { area, columnFor, hasOthers } from './area'
 import { EmptyHelp } from './EmptyHelp'
 import { Large } from './Large'
 import { useRest } from './rest'
+import { Sign } from './Sign'
 import { useSeat } from './seat'
+import { useTransition } from './transition'
 
 /** The focused display: the windows of the current desktop over its backdrop and sign. */
 export function Desktop() {
@@ -38,7 +41,7 @@ export function Desktop() {
   return (
     <FileDrop>
       <Large>
-        <Backdrop />
+        <Behind />
         <EmptyHelp />
       </Large>
       <ShowingProvider value={showing}>
@@ -72,6 +75,7 @@ export function Desktop() {
 function Followers() {
   useFocus()
   useRest()
+  useTransition()
   return null
 }
 
@@ -121,17 +125,21 @@ function Dropping() {
 const NAME = 'desktop-name'
 
 /** Beside the windows, not around them: a new hue is none of their business. */
-function Backdrop() {
+function Behind() {
   const id = useArrangement(currentId)
-  const { name, hue, backdrop, sign } = useArrangement((state) => desktop(state, id))
+  const { name, sign } = useArrangement((state) => desktop(state, id))
+  const arrival = useArrangement((state) => state.settings.arrival)
   return (
     <>
-      <div className={`hue-${hue} backdrop backdrop-${backdrop} absolute inset-0`}>
-        <h1 id={NAME} dir="auto" className={sign ? 'sign' : 'sr-only'}>
-          {name}
-        </h1>
-      </div>
-      {sign ? <Arrival key={id} name={name} hue={hue} /> : null}
+      <Backdrop of={id} className="backdrop-here absolute inset-0">
+        {sign ? <Sign id={id} labels={NAME} /> : null}
+        {sign ? null : (
+          <h1 id={NAME} className="sr-only">
+            {name}
+          </h1>
+        )}
+      </Backdrop>
+      {sign && arrival > 0 ? <Arrival key={id} id={id} time={arrival} /> : null}
     </>
   )
 }
@@ -219,17 +227,17 @@ function useWarming(count: number): number {
 const WARM_MOST = 300
 
 /** The name of the desktop one has come to, for a moment above its windows. */
-function Arrival({ name, hue }: { name: string; hue: Hue }) {
+function Arrival({ id, time }: { id: DesktopId; time: number }) {
   const [over, setOver] = useState(false)
   if (over) return null
   return (
     <div
       aria-hidden
-      dir="auto"
-      className={`hue-${hue} sign sign-arriving`}
+      className="sign-arriving"
+      style={{ animationDuration: `${time}ms` }}
       onAnimationEnd={() => setOver(true)}
     >
-      {name}
+      <Sign id={id} />
     </div>
   )
 }

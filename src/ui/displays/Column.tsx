@@ -2,6 +2,7 @@ import { currentId, desktop, summary } from '@/core/model/selectors'
 import type { Display } from '@/core/model/types'
 import { dispatch, useArrangement, useList, useShelf } from '@/store/shelf'
 import { others, surfaces, useArea } from '@/ui/desktop/area'
+import { Backdrop } from '@/ui/parts/Backdrop'
 
 /** The other displays, live and small; a push brings one into the large area. */
 export function Column() {
@@ -34,7 +35,7 @@ function Miniature({ display }: { display: Display }) {
   const area = useArea()
   const surface = useArrangement((state) => surfaces(state)[display.id])
   const shows = useArrangement((state) => state.presence[display.id]?.shows ?? currentId(state))
-  const { name, hue, backdrop } = useArrangement((state) => desktop(state, shows))
+  const { name } = useArrangement((state) => desktop(state, shows))
   const says = useArrangement((state) => summary(state, shows))
   const away = useShelf(({ elsewhere }) => elsewhere.includes(display.id))
   if (!surface) return null
@@ -59,15 +60,15 @@ function Miniature({ display }: { display: Display }) {
           </span>
         ) : null}
       </p>
-      <div
-        aria-hidden
-        className={`hue-${hue} backdrop backdrop-${backdrop} absolute grid place-items-center outline-1 outline-edge`}
+      <Backdrop
+        of={shows}
+        className="absolute grid place-items-center outline-1 outline-edge"
         style={place}
       >
         {away ? (
           <span className="bg-panel px-1 text-[11px] text-soft">in its own window</span>
         ) : null}
-      </div>
+      </Backdrop>
       <button
         type="button"
         className="miniature"

@@ -6,6 +6,7 @@ import type { DesktopId, DisplayId, State } from '@/core/model/types'
 import { closeView, dispatch, getState, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { useArea } from '@/ui/desktop/area'
 import { strokeOf } from '@/ui/keys/stroke'
+import { Backdrop } from '@/ui/parts/Backdrop'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
@@ -21,7 +22,7 @@ export function Glance() {
 
 function Frame({ id }: { id: DesktopId }) {
   const state = useArrangement((now) => now)
-  const { name, hue, letter, backdrop } = desktop(state, id)
+  const { name, hue, letter } = desktop(state, id)
   const area = useArea()
   const on = displayOf(state, id)
   const place = useRef<HTMLDivElement>(null)
@@ -46,8 +47,9 @@ function Frame({ id }: { id: DesktopId }) {
   useGlanceKeys(id)
   return (
     <>
-      <div
-        className={`hue-${hue} backdrop backdrop-${backdrop} absolute border-2 border-ink`}
+      <Backdrop
+        of={id}
+        className="absolute border-2 border-ink"
         style={{ left, top: ABOVE, width: width * scale, height: height * scale, zIndex: 1 }}
       />
       {/* Above the windows: what is pushed leaves, whatever stands there. */}

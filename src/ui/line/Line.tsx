@@ -4,6 +4,7 @@ import { currentId, desktop } from '@/core/model/selectors'
 import { useSaving } from '@/store/saving'
 import { dispatch, useArrangement, useShelf } from '@/store/shelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
+import { Emblem } from '@/ui/parts/Emblem'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 import { Pending } from './Pending'
@@ -34,13 +35,17 @@ export function Line() {
 }
 
 function Where() {
-  const { name, hue, letter } = useArrangement((state) => desktop(state, currentId(state)))
+  const { name, hue, letter, emblem } = useArrangement((state) => desktop(state, currentId(state)))
+  const marker = useArrangement((state) => state.settings.marker)
   return (
     <span className="flex min-w-0 max-w-64 shrink-0 items-center gap-2">
       <Kite hue={hue} letter={letter} filled width={19} />
-      <b dir="auto" className="truncate font-bold font-display text-[14px]">
-        {name}
-      </b>
+      {marker === 'name' ? null : <Emblem name={emblem} size={16} />}
+      {marker === 'emblem' && emblem ? null : (
+        <b dir="auto" title={name} className="truncate font-bold font-display text-[14px]">
+          {name}
+        </b>
+      )}
     </span>
   )
 }

@@ -5,6 +5,7 @@ import { spell } from '@/core/journal/words'
 import { currentId } from '@/core/model/selectors'
 import { useWaiting } from '@/store/reports'
 import { openMenu, useArrangement, useShelf } from '@/store/shelf'
+import { Emblem } from '@/ui/parts/Emblem'
 import { windowElement } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
 import { NameField } from '@/ui/rack/NameField'
@@ -116,6 +117,11 @@ function Name({
             className={`block w-full truncate text-left font-display font-semibold ${thin ? 'text-[12px]' : empty ? 'text-[14px]' : 'text-[15px]'}`}
             onClick={() => onGo({ row: id, window: null })}
           >
+            {lives?.emblem ? (
+              <span className="mr-1 inline-block align-[-2px]">
+                <Emblem name={lives.emblem} />
+              </span>
+            ) : null}
             {name}
           </button>
         )}

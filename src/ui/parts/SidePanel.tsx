@@ -20,6 +20,7 @@ export function SidePanel({
         <Radix.Content
           className={`side-panel side-panel-${side} rise`}
           aria-describedby={undefined}
+          onOpenAutoFocus={focusFirst}
           onCloseAutoFocus={giveBack}
         >
           <header className="flex items-center gap-3 border-seam border-b px-4 py-2.5">
@@ -36,6 +37,19 @@ export function SidePanel({
       </Radix.Portal>
     </Radix.Root>
   )
+}
+
+/** What is chosen first gets the keys, not the button that closes. */
+function focusFirst(event: Event): void {
+  const panel = event.currentTarget as HTMLElement
+  const first = panel.querySelector<HTMLInputElement>('input')
+  const chosen =
+    first?.type === 'radio'
+      ? panel.querySelector<HTMLInputElement>(`input[name="${first.name}"]:checked`)
+      : first
+  if (!chosen) return
+  event.preventDefault()
+  chosen.focus()
 }
 
 /** What was changed last, with its undo: the line is out of reach while the panel is open. */

@@ -7,6 +7,7 @@ import { currentId, desktop, lastId, summary } from '@/core/model/selectors'
 import type { DesktopId, State, WindowId } from '@/core/model/types'
 import { useWaiting } from '@/store/reports'
 import { dispatch, openMenu, openMenuBelow, useArrangement, useList, useShelf } from '@/store/shelf'
+import { Emblem } from '@/ui/parts/Emblem'
 import { isByKey } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
 import { Bows } from './Bow'
@@ -14,7 +15,7 @@ import { NameField } from './NameField'
 
 /** A desktop in the rack: its mark, its name, and a tail with a bow for each window. */
 export const Row = memo(function Row({ id }: { id: DesktopId }) {
-  const { name, letter, hue, windows, kind } = useArrangement((state) => desktop(state, id))
+  const { name, letter, hue, emblem, windows, kind } = useArrangement((state) => desktop(state, id))
   const here = useArrangement((state) => currentId(state) === id)
   const last = useArrangement((state) => lastId(state) === id)
   const starts = useArrangement(
@@ -64,6 +65,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
       {/* In a narrow rack the name is typed beside it. */}
       <div className={`min-w-0 flex-1 ${naming ? 'naming' : 'max-[1000px]:sr-only'}`}>
         <div className="flex h-[21px] items-center gap-1.5">
+          <Emblem name={emblem} />
           {naming ? (
             <NameField id={id} name={name} />
           ) : (

@@ -16,8 +16,6 @@ export function SettingsPanel({ find = '' }: { find?: string }) {
         <Search size={15} aria-hidden className="shrink-0 text-soft" />
         <input
           type="search"
-          // biome-ignore lint/a11y/noAutofocus: one comes here to find something
-          autoFocus
           className="field min-w-0 flex-1"
           placeholder="find a setting"
           aria-label="Find a setting"

@@ -1,0 +1,26 @@
+import { string } from 'yup'
+import { current } from '@/core/model/selectors'
+import { command } from './command'
+import { named, refused } from './places'
+
+/** A command that only opens the place where something about a desktop is typed or chosen. */
+export const askAbout = (
+  view: 'rename' | 'letter' | 'look' | 'copy look',
+  id: string,
+  title: string,
+): ReturnType<typeof command> =>
+  command({
+    id,
+    title,
+    group: 'Desktops',
+    step: false,
+    args: { desktop: string() },
+    can: (state, args) => {
+      const found = named(state, args.desktop)
+      return refused(found) ? found : true
+    },
+    run: (draft, args) => {
+      const found = named(draft, args.desktop)
+      return { show: { view, desktop: refused(found) ? current(draft).id : found.id } }
+    },
+  })

@@ -1,0 +1,104 @@
+import { array, boolean, object, string } from 'yup'
+import { backdropPicture, signShape } from '@/core/formats/shape'
+import { EMBLEMS } from '@/core/look/emblems'
+import { LOOK_PARTS, put, SIGN, signOf, wear } from '@/core/look/look'
+import { desktop } from '@/core/model/selectors'
+import { BACKDROPS, HUES, type Sign, type State } from '@/core/model/types'
+import { askAbout } from './asking'
+import { command, no, type Refusal } from './command'
+import { named, refused } from './places'
+
+const group = 'Desktops' as const
+
+const exists = (state: State, { desktop: place }: { desktop?: string }): true | Refusal => {
+  const found = named(state, place)
+  return refused(found) ? found : true
+}
+
+const look = command({
+  id: 'desktop.look',
+  title: 'Change look',
+  group,
+  args: {
+    desktop: string(),
+    hue: string().oneOf([...HUES]),
+    emblem: string().oneOf(['', ...Object.keys(EMBLEMS)]),
+    backdrop: string().oneOf([...BACKDROPS, 'picture'] as const),
+    picture: object(backdropPicture).default(undefined),
+    sign: boolean(),
+    signed: object(signShape).default(undefined),
+  },
+  can: (state, args) => {
+    const found = named(state, args.desktop)
+    if (refused(found)) return found
+    const picture = args.picture ?? found.picture
+    return args.backdrop !== 'picture' || picture ? true : no('It has no picture yet. Choose one.')
+  },
+  run: (draft, args) => {
+    const found = named(draft, args.desktop)
+    if (refused(found)) return
+    if (args.hue) found.hue = args.hue
+    if (args.backdrop) found.backdrop = args.backdrop
+    if (args.emblem !== undefined) put(found, 'emblem', args.emblem || undefined)
+    if (args.picture) found.picture = args.picture
+    if (args.sign !== undefined) found.sign = args.sign
+    if (args.signed) put(found, 'signed', others({ ...signOf(found), ...(args.signed as Sign) }))
+    return { say: `Changed the look of ${found.name}` }
+  },
+})
+
+/** What of a sign is other than at first; undefined where nothing is. */
+function others(sign: Sign): Partial<Sign> | undefined {
+  const own = Object.entries(sign).filter(([key, value]) => value !== SIGN[key as keyof Sign])
+  return own.length > 0 ? Object.fromEntries(own) : undefined
+}
+
+/** The plain cloth with a plain sign; hue and emblem stay, for by them it is known. */
+const reset = command({
+  id: 'desktop.resetLook',
+  title: 'Reset backdrop and sign',
+  group,
+  args: { desktop: string() },
+  can: exists,
+  run: (draft, args) => {
+    const found = named(draft, args.desktop)
+    if (refused(found)) return
+    const { hue } = found
+    wear(found, { hue, backdrop: 'ripstop', sign: true }, ['backdrop', 'sign'])
+    return { say: `Backdrop and sign of ${found.name} are how they are at first` }
+  },
+})
+
+const copy = command({
+  id: 'desktop.copyLook',
+  title: 'Copy look to other desktops',
+  group,
+  args: {
+    desktop: string(),
+    to: array(string().required()).required().min(1),
+    parts: array(string().oneOf(LOOK_PARTS).required()).required().min(1),
+  },
+  can: (state, args) => {
+    const there = exists(state, args)
+    if (there !== true) return there
+    const gone = args.to.find((id) => !Object.hasOwn(state.desktops, id))
+    return gone === undefined || no('One of those desktops does not exist any more.')
+  },
+  run: (draft, args) => {
+    const from = named(draft, args.desktop)
+    if (refused(from)) return
+    const all = args.to.filter((id) => id !== from.id)
+    for (const id of all) wear(desktop(draft, id), from, args.parts)
+    const [first] = all
+    const where = all.length === 1 && first ? desktop(draft, first).name : `${all.length} desktops`
+    return { say: `Copied ${args.parts.join(', ')} of ${from.name} to ${where}` }
+  },
+})
+
+export const lookCommands = [
+  look,
+  reset,
+  copy,
+  askAbout('look', 'desktop.askLook', 'Look…'),
+  askAbout('copy look', 'desktop.askCopyLook', 'Copy look to…'),
+]

@@ -1,0 +1,51 @@
+import { useEffect, useRef } from 'react'
+import { currentId, desktop } from '@/core/model/selectors'
+import { useAnyWaiting } from '@/store/reports'
+import { useArrangement } from '@/store/shelf'
+
+/** What stands on the page itself: the tab's title and mark, the current desktop, the cloth. */
+export function PageMarks() {
+  const id = useArrangement(currentId)
+  const { name, hue, letter } = useArrangement((state) => desktop(state, id))
+  const cloth = useArrangement((state) => state.settings.cloth)
+  const waiting = useAnyWaiting()
+  const dyed = useRef<HTMLSpanElement>(null)
+  useEffect(() => {
+    document.documentElement.dataset.desktop = id
+    document.title = `${name} · Kite Shelf`
+  }, [id, name])
+  useEffect(() => {
+    if (cloth === 'system') delete document.documentElement.dataset.cloth
+    else document.documentElement.dataset.cloth = cloth
+  }, [cloth])
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another hue or cloth is another colour
+  useEffect(() => {
+    if (!dyed.current) return
+    const { color, backgroundColor, borderColor } = getComputedStyle(dyed.current)
+    const drawn = mark(
+      letter ?? '',
+      { fill: color, ink: backgroundColor, alarm: borderColor },
+      waiting,
+    )
+    const link = document.querySelector<HTMLLinkElement>('link[rel="icon"]')
+    if (link) link.href = `data:image/svg+xml,${encodeURIComponent(drawn)}`
+  }, [hue, letter, cloth, waiting])
+  return (
+    <span
+      ref={dyed}
+      hidden
+      className={`hue-${hue} border-alarm bg-on-hue text-hue`}
+      data-mark={waiting ? 'waiting' : 'calm'}
+    />
+  )
+}
+
+/** The desktop's kite as the mark of the browser tab, with a badge while something waits. */
+const mark = (
+  letter: string,
+  { fill, ink, alarm }: { fill: string; ink: string; alarm: string },
+  waiting: boolean,
+): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 30 38"><path d="M15 1 29 14.5 15 37 1 14.5Z" fill="${fill}"/><text x="15" y="21" text-anchor="middle" font-family="monospace" font-weight="800" font-size="18" fill="${ink}">${letter}</text>${
+    waiting ? `<rect x="18" y="0" width="12" height="12" fill="${alarm}"/>` : ''
+  }</svg>`

@@ -1,0 +1,48 @@
+import { signOf } from '@/core/look/look'
+import { desktop } from '@/core/model/selectors'
+import type { DesktopId } from '@/core/model/types'
+import { useArrangement } from '@/store/shelf'
+import { Emblem } from '@/ui/parts/Emblem'
+
+const FONTS = {
+  display: 'var(--font-display)',
+  text: 'var(--font-sans)',
+  figures: 'var(--font-mono)',
+}
+const COLOURS = { hue: 'var(--h)', ink: 'var(--ink)', soft: 'var(--soft)' }
+const DOWN = { top: 'start', middle: 'center', left: 'center', right: 'center', bottom: 'end' }
+const ACROSS = { left: 'start', right: 'end', top: 'center', middle: 'center', bottom: 'center' }
+
+/** A desktop's name with its emblem, as large and where the person wants it. */
+export function Sign({ id, labels }: { id: DesktopId; labels?: string }) {
+  const { name, hue, emblem, signed } = useArrangement((state) => desktop(state, id))
+  const { font, size, weight, colour, opacity, place } = signOf({ signed })
+  const [first, second] = place.split(' ') as [keyof typeof DOWN, keyof typeof ACROSS | undefined]
+  return (
+    <div
+      className={`hue-${hue} sign-place`}
+      style={{ alignItems: DOWN[first], justifyContent: ACROSS[second ?? first] }}
+    >
+      <div
+        className="sign"
+        style={{
+          color: COLOURS[colour],
+          opacity: opacity / 100,
+          font: `${weight} ${size}px / 1.1 ${FONTS[font]}`,
+        }}
+      >
+        <Emblem name={emblem} size={Math.round(size * 0.72)} />
+        <Name name={name} labels={labels} />
+      </div>
+    </div>
+  )
+}
+
+function Name({ name, labels }: { name: string; labels: string | undefined }) {
+  const Heading = labels ? 'h1' : 'span'
+  return (
+    <Heading {...(labels && { id: labels })} dir="auto" className="min-w-0 truncate">
+      {name}
+    </Heading>
+  )
+}

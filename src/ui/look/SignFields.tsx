@@ -1,0 +1,93 @@
+import { SIGN_COLOURS, SIGN_FONTS, SIGN_PLACES, SIGN_WEIGHTS } from '@/core/look/look'
+import type { Sign } from '@/core/model/types'
+import { Choices, Slider } from './Choices'
+
+const FONTS = { display: 'font-display', text: 'font-sans', figures: 'font-mono' }
+const COLOURS = { hue: 'text-hue', ink: 'text-ink', soft: 'text-soft' }
+
+interface Bounds {
+  least: number
+  most: number
+}
+
+/** How the name is drawn: letters, colour, and where. */
+export function SignFields({
+  sign,
+  sizes,
+  opacities,
+  onSet,
+}: {
+  sign: Sign
+  sizes: Bounds
+  opacities: Bounds
+  onSet(change: Partial<Sign>): void
+}) {
+  return (
+    <div className="mt-2 grid grid-cols-[minmax(0,1fr)_108px] gap-3">
+      <div className="flex flex-col gap-2">
+        <Choices
+          name="Font"
+          of={SIGN_FONTS}
+          chosen={sign.font}
+          onChoose={(font) => onSet({ font })}
+          className="grid grid-cols-3 gap-1"
+          each="h-7"
+        >
+          {(choice) => <span className={FONTS[choice]}>{choice}</span>}
+        </Choices>
+        <Choices
+          name="Weight"
+          of={SIGN_WEIGHTS}
+          chosen={sign.weight}
+          onChoose={(weight) => onSet({ weight })}
+          className="grid grid-cols-3 gap-1"
+          each="h-7"
+          says={(weight) => ({ 400: 'light', 600: 'medium', 800: 'heavy' })[weight]}
+        >
+          {(weight) => <span style={{ fontWeight: weight }}>Aa</span>}
+        </Choices>
+        <Choices
+          name="Colour"
+          of={SIGN_COLOURS}
+          chosen={sign.colour}
+          onChoose={(colour) => onSet({ colour })}
+          className="grid grid-cols-3 gap-1"
+          each="h-7"
+        >
+          {(choice) => <span className={COLOURS[choice]}>{choice}</span>}
+        </Choices>
+      </div>
+      <Choices
+        name="Place"
+        of={SIGN_PLACES}
+        chosen={sign.place}
+        onChoose={(place) => onSet({ place })}
+        className="grid grid-cols-3 gap-0.5 self-start"
+        each="h-[30px]"
+      >
+        {(choice) => (
+          <span
+            aria-hidden
+            className={choice === sign.place ? 'size-2.5 bg-ink' : 'size-1.5 bg-edge'}
+          />
+        )}
+      </Choices>
+      <div className="col-span-2 flex flex-col gap-1.5">
+        <Slider
+          name="Size"
+          value={sign.size}
+          {...sizes}
+          unit=" px"
+          onSet={(size) => onSet({ size })}
+        />
+        <Slider
+          name="Opacity"
+          value={sign.opacity}
+          {...opacities}
+          unit=" %"
+          onSet={(opacity) => onSet({ opacity })}
+        />
+      </div>
+    </div>
+  )
+}

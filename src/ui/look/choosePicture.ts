@@ -1,0 +1,46 @@
+import { current } from '@/core/model/selectors'
+import type { DesktopId } from '@/core/model/types'
+import { putContent } from '@/store/documents'
+import { dispatch, getState, say } from '@/store/shelf'
+import { chooseFiles } from '@/ui/documents/openFiles'
+
+/** The longest side a backdrop is kept with, in pixels: it is drawn behind windows. */
+const LONGEST = 2560
+
+/** Asks for a picture and puts it behind the windows, no larger than it has to be. */
+export async function choosePicture(id: DesktopId): Promise<void> {
+  const [file] = await chooseFiles('image/png,image/jpeg,image/webp,image/avif,image/gif', false)
+  if (!file) return
+  const data = await smaller(file).catch(() => null)
+  if (!data)
+    return say(
+      `“${file.name}” is not a picture the browser can show. Nothing was changed. Choose a PNG or JPEG file.`,
+      { refused: true },
+    )
+  const state = getState()
+  const document = `document-${crypto.randomUUID()}`
+  const title = file.name.replace(/\.\w+$/, '').slice(0, 200) || current(state).name
+  putContent(document, { saved: { kind: 'picture', data }, draft: null })
+  const info = { id: document, app: 'reader', title, unsaved: false, openedAt: Date.now() }
+  dispatch('documents.bring', { documents: [info] }, 'app')
+  const before = state.desktops[id]?.picture
+  const picture = { fit: 'fill' as const, x: 50, y: 50, strength: 100, ...before, document }
+  dispatch('desktop.look', { desktop: id, backdrop: 'picture', picture }, 'key')
+}
+
+/** The picture as a data address, made smaller where it is larger than a desktop needs. */
+async function smaller(file: File): Promise<string> {
+  const bitmap = await createImageBitmap(file)
+  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height))
+  const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)]
+  const canvas = new OffscreenCanvas(width, height)
+  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, width, height)
+  bitmap.close()
+  const blob = await canvas.convertToBlob({ type: 'image/webp', quality: 0.86 })
+  return new Promise((resolve, reject) => {
+    const reader = new FileReader()
+    reader.onload = () => resolve(String(reader.result))
+    reader.onerror = () => reject(reader.error)
+    reader.readAsDataURL(blob)
+  })
+}

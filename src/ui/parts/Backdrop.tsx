@@ -1,0 +1,68 @@
+import { type CSSProperties, type ReactNode, useEffect, useState } from 'react'
+import { desktop } from '@/core/model/selectors'
+import type { BackdropPicture, DesktopId, DocumentId } from '@/core/model/types'
+import { peekContent } from '@/store/documents'
+import { useArrangement } from '@/store/shelf'
+
+const SIZES = { fill: 'cover', whole: 'contain', repeat: 'auto' }
+
+/** What lies behind a desktop's windows: a pattern in its hue, or a picture of the person's own. */
+export function Backdrop({
+  of,
+  className,
+  style,
+  children,
+}: {
+  of: DesktopId
+  className?: string
+  style?: CSSProperties
+  children?: ReactNode
+}) {
+  const { hue, backdrop, picture } = useArrangement((state) => desktop(state, of))
+  return (
+    <div className={`hue-${hue} backdrop backdrop-${backdrop} ${className ?? ''}`} style={style}>
+      {backdrop === 'picture' && picture ? <Own picture={picture} /> : null}
+      {children}
+    </div>
+  )
+}
+
+function Own({ picture: { document, fit, x, y, strength } }: { picture: BackdropPicture }) {
+  const data = usePicture(document)
+  if (!data) return null
+  return (
+    <div
+      aria-hidden
+      className="absolute inset-0"
+      style={{
+        backgroundImage: `url("${data}")`,
+        backgroundSize: SIZES[fit],
+        backgroundRepeat: fit === 'repeat' ? 'repeat' : 'no-repeat',
+        backgroundPosition: `${x}% ${y}%`,
+        opacity: strength / 100,
+      }}
+    />
+  )
+}
+
+/** The data address of a picture that is kept as a document. */
+function usePicture(document: DocumentId): string | null {
+  const [data, setData] = useState<string | null>(null)
+  useEffect(() => {
+    let wanted = true
+    peekContent(document)
+      .then(({ saved }) => {
+        const found = (saved as { data?: unknown } | null)?.data
+        if (wanted) setData(typeof found === 'string' && isPicture(found) ? found : null)
+      })
+      .catch(() => setData(null))
+    return () => {
+      wanted = false
+    }
+  }, [document])
+  return data
+}
+
+/** What came with a file could be anything; only a picture goes into a style. */
+const isPicture = (data: string): boolean =>
+  /^data:image\/[a-z+]+;base64,[A-Za-z0-9+/=]+$/.test(data)
