@@ -19,6 +19,10 @@ import { useBowDrag } from './useBowDrag'
 import { useFit } from './useFit'
 import { walkRack } from './walking'
 
+/** Room for a row of the map, and what is between its marks, in CSS pixels. */
+const MAP = 180
+const MAP_GAP = 6
+
 /** Drags rows, but by nothing that hangs from them. */
 class RowSensor extends PointerSensor {
   static override activators = [
@@ -66,7 +70,7 @@ export function Rack({ name }: { name: string }) {
       />
       {columns > 1 ? (
         <div className="mx-3.5 mt-1 mb-2.5 flex flex-col gap-1 max-[1000px]:hidden">
-          <Marks width={20} />
+          <Marks width={Math.min(20, Math.floor(MAP / columns) - MAP_GAP)} />
         </div>
       ) : null}
       <nav

@@ -1,0 +1,81 @@
+import { expect, type ShelfPage, test } from './shelf'
+
+const SIZES = [
+  { width: 1024, height: 640 },
+  { width: 1280, height: 800 },
+  { width: 1920, height: 1080 },
+  { width: 3840, height: 2160 },
+]
+
+const NAMES = [
+  'تقرير الثلوج اليومي للمنحدرات الشمالية والجنوبية',
+  'A very long name of a desktop that says all that is on it now',
+  '🏔️ Ridge and its observers 🛰️',
+  '雪崩予報の作業場所と観測地点の一覧',
+  'Équipe de nuit, secteur Nord-Est du massif',
+]
+
+async function forty(shelf: ShelfPage): Promise<string[]> {
+  await shelf.open('shelf')
+  for (const app of ['table', 'job', 'player']) await shelf.run('window.open', { app })
+  for (let count = 2; count <= 40; count++)
+    await shelf.run('desktop.create', {
+      name: (NAMES[count] ?? `Number ${count}`).slice(0, 60),
+      stay: true,
+    })
+  return (await shelf.state()).order
+}
+
+/** What of the page leaves the screen, or is cut without a full form to see. */
+const faults = (shelf: ShelfPage, within: string) =>
+  shelf.page.evaluate((selector) => {
+    const found: string[] = []
+    for (const place of document.querySelectorAll<HTMLElement>(selector)) {
+      const box = place.getBoundingClientRect()
+      if (box.left < 0 || box.top < 0 || box.right > innerWidth || box.bottom > innerHeight)
+        found.push(`leaves the screen: ${place.className} ${Math.round(box.right)}`)
+      for (const part of place.querySelectorAll<HTMLElement>('*')) {
+        const cut = part.scrollWidth > part.clientWidth + 1 && part.clientWidth > 1
+        if (getComputedStyle(part).textOverflow !== 'ellipsis' || !cut) continue
+        if (!part.closest('[title], [aria-label]')) found.push(`cut: ${part.textContent}`)
+      }
+    }
+    return found
+  }, within)
+
+test('forty desktops with names of all kinds: every view fits every size, the current one in sight', async ({
+  shelf,
+  page,
+}) => {
+  const order = await forty(shelf)
+  for (const columns of [1, 9]) {
+    if (columns > 1) await shelf.run('grid.columns', { columns })
+    for (const size of SIZES) {
+      await page.setViewportSize(size)
+      for (const to of [order[39], order[17]]) {
+        await shelf.run('desktop.go', { to })
+        await expect(page.locator('.row-current > button')).toBeInViewport({ ratio: 0.9 })
+      }
+      expect(await faults(shelf, 'main, section:not(.win), nav, aside')).toEqual([])
+      await shelf.press('Alt+,')
+      await expect(page.getByRole('status').filter({ hasText: 'Send to' })).toBeVisible()
+      expect(await faults(shelf, '[role=status] .rise')).toEqual([])
+      await shelf.press('Escape', 'Alt+Shift+;')
+      expect(await faults(shelf, '[role=status] .rise')).toEqual([])
+      await shelf.press('Escape', 'Alt+Shift+/')
+      await expect(page.getByRole('dialog')).toBeVisible()
+      expect(await faults(shelf, '[role=dialog]')).toEqual([])
+      await shelf.press('Escape')
+      await page.keyboard.down('Alt')
+      await page.keyboard.press(']')
+      await expect(page.getByRole('region', { name: 'Map of desktops' })).toBeVisible()
+      expect(await faults(shelf, '[aria-label="Map of desktops"]')).toEqual([])
+      await page.keyboard.up('Alt')
+      await shelf.press('Alt+/')
+      const loft = page.getByRole('dialog', { name: 'Loft' })
+      await expect(loft.locator('.shelf-chosen')).toBeInViewport({ ratio: 0.9 })
+      expect(await faults(shelf, 'aside, #loft > header')).toEqual([])
+      await shelf.press('Escape')
+    }
+  }
+})
