@@ -19,6 +19,7 @@ import { sendCommands } from './send'
 import { sessionCommands } from './sessions'
 import { settingCommands } from './settings'
 import { soloCommands } from './solo'
+import { startCommands } from './start'
 import { sweepCommands } from './sweep'
 import { undoCommands } from './undo'
 import { viewCommands } from './views'
@@ -48,6 +49,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...importCommands,
     ...sessionCommands,
     ...settingCommands,
+    ...startCommands,
     ...displayCommands,
     ...arrangementCommands,
     ...acrossCommands,

@@ -86,6 +86,7 @@ const SILENT = new Set([
   'session.windows',
   'settings.set',
   'settings.bring',
+  'start.contexts',
   'display.resize',
   'display.giveBack',
   'display.add',

@@ -2,7 +2,7 @@ import { type Amount, SETTING_NAMES, type SettingName, type Settings, settingOf 
 
 /** “30 minutes”, “1 pixel”, “never”. */
 export const amountInWords = ({ unit, zero }: Pick<Amount, 'unit' | 'zero'>, value: number) =>
-  value === 0 ? zero : `${value} ${unit[value === 1 ? 0 : 1]}`
+  value === 0 ? zero : `${value} ${unit[value === 1 ? 0 : 1]}`.trim()
 
 /** What a setting is set to, in words. */
 export function valueInWords(name: SettingName, value: Settings[SettingName]): string {

@@ -23,6 +23,8 @@ import { Pad } from '@/ui/pad/Pad'
 import { Divider } from '@/ui/pair/Divider'
 import { Backdrop } from '@/ui/parts/Backdrop'
 import { Guarded } from '@/ui/parts/Guarded'
+import { Guide } from '@/ui/start/Guide'
+import { Start } from '@/ui/start/Start'
 import { Unstack } from '@/ui/unstack/Unstack'
 import { Showing, ShowingProvider, useGroup } from '@/ui/window/showing'
 import { WindowSlot } from '@/ui/window/WindowSlot'
@@ -43,6 +45,7 @@ export function Desktop() {
       <Large>
         <Behind />
         <EmptyHelp />
+        <Start />
       </Large>
       <ShowingProvider value={showing}>
         <AllWindows />
@@ -65,6 +68,7 @@ export function Desktop() {
           <Glance />
         </Guarded>
         <SmallMap />
+        <Guide />
       </div>
       <Followers />
     </FileDrop>

@@ -1,0 +1,73 @@
+import { array, number, object, string } from 'yup'
+import { maybeId } from '@/core/formats/shape'
+import { unlike } from '@/core/look/unlike'
+import { desktop } from '@/core/model/selectors'
+import { DESKTOPS_MOST, type State } from '@/core/model/types'
+import { SETTINGS } from '@/core/settings/table'
+import { makeDesktop, nameLetters } from './change'
+import { command, no } from './command'
+import { nameProblem } from './places'
+
+const group = 'Shelf' as const
+
+/** Whether nothing was ever made here: one desktop, no window, no home. */
+export const isBare = ({ order, windows, homes, everywhere }: State): boolean =>
+  order.length === 1 && everywhere.length === 0 && homes.length === 0 && isNone(windows)
+
+const isNone = (windows: State['windows']): boolean => {
+  for (const _id in windows) return false
+  return true
+}
+
+/** The contexts of a day become desktops, in that order, each with a letter and a look; one step. */
+const contexts = command({
+  id: 'start.contexts',
+  title: 'Start with the contexts of your day',
+  group,
+  args: {
+    names: array(string().required()).required().min(1).max(DESKTOPS_MOST),
+    homes: array(object({ app: maybeId().required(), name: string().required() }).required()),
+  },
+  can: (state, { names, homes = [] }, env) => {
+    if (!isBare(state))
+      return no('There is something on this shelf already. Make desktops as usual.')
+    const wrong = names.map(nameProblem).find(Boolean)
+    if (wrong) return wrong
+    if (new Set(names.map((name) => name.trim())).size < names.length)
+      return no('Two of them have the same name. Change one.')
+    const lost = homes.find(({ app, name }) => !env.app(app) || !names.includes(name))
+    return lost ? no(`There is no app “${lost.app}” or no context “${lost.name}”.`) : true
+  },
+  run: (draft, { names, homes = [] }, env) => {
+    const [first = '', ...rest] = names.map((name) => name.trim())
+    const only = desktop(draft, draft.order[0] ?? '')
+    Object.assign(only, { name: first, letter: null, ...unlike([], 0, first) })
+    nameLetters(draft)
+    for (const name of rest) {
+      const made = makeDesktop(draft, env, name)
+      // In the order they were typed.
+      draft.order = [...draft.order.filter((id) => id !== made.id), made.id]
+    }
+    for (const { app, name } of homes) {
+      const lives = Object.values(draft.desktops).find((one) => one.name === name.trim())
+      if (lives)
+        draft.homes.push({ id: env.id('home'), app, desktop: lives.id, follow: true, on: true })
+    }
+    return { say: `Made ${names.length === 1 ? first : `${names.length} desktops`}` }
+  },
+})
+
+/** Where one is in the first five minutes is no step of undo. */
+const guide = command({
+  id: 'guide.go',
+  title: 'First five minutes by keyboard',
+  group,
+  step: false,
+  args: { step: number().integer().min(0).max(SETTINGS.guide.most) },
+  run: (draft, { step }) => {
+    draft.settings.guide = step ?? (draft.settings.guide || 1)
+    return undefined
+  },
+})
+
+export const startCommands = [contexts, guide]

@@ -1,0 +1,97 @@
+import { Check } from 'lucide-react'
+import { useEffect } from 'react'
+import { keysFor } from '@/core/keys/bindings'
+import { dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { Keys } from '@/ui/parts/Keys'
+import { STEPS } from './steps'
+
+/** The first five minutes, on the person's own shelf: each step is ticked by what happens. */
+export function Guide() {
+  const at = useArrangement((state) => state.settings.guide)
+  const covered = useShelf(({ loft, view }) => loft || view?.view === 'unstack')
+  useTicks(at)
+  if (at === 0 || at > STEPS.length) return null
+  return covered ? null : <Sheet at={at} />
+}
+
+/** The step after one; none after the last. */
+const after = (at: number): number => (at + 1) % (STEPS.length + 1)
+
+/** Goes on to the next step when this one was done. */
+function useTicks(at: number): void {
+  useEffect(() => {
+    const step = STEPS[at - 1]
+    if (!step) return
+    let then = shelf.getState()
+    let over = false
+    return shelf.subscribe((now) => {
+      if (over) return
+      over = step.done(now, then)
+      if (over) queueMicrotask(() => dispatch('guide.go', { step: after(at) }, 'app'))
+      // What opens and closes is told from one moment to the next; what is made, from the start.
+      else if (now.loft !== then.loft || now.view !== then.view)
+        then = { ...then, loft: now.loft, view: now.view }
+    })
+  }, [at])
+}
+
+function Sheet({ at }: { at: number }) {
+  const state = useArrangement((now) => now)
+  return (
+    <section aria-label="First five minutes" className="lesson">
+      <h2 className="flex items-baseline gap-2 font-display font-semibold text-[14.5px]">
+        First five minutes
+        <span className="font-normal font-sans text-[12px] text-soft">
+          {at} of {STEPS.length}
+        </span>
+      </h2>
+      <ol className="mt-2 flex flex-col gap-1">
+        {STEPS.map(({ does, command, args, next }, index) => (
+          <li
+            key={does}
+            aria-current={index + 1 === at ? 'step' : undefined}
+            className={index + 1 === at ? 'lesson-now' : 'flex gap-2 text-soft'}
+          >
+            {index + 1 === at ? (
+              <>
+                {does}
+                <span className="mt-1 flex flex-wrap items-center gap-1.5">
+                  <Keys keys={keysFor(state, command, args) ?? ''} />
+                  {next ? (
+                    <>
+                      <span className="text-soft">then</span> <Keys keys={next} />
+                    </>
+                  ) : null}
+                </span>
+              </>
+            ) : (
+              <button
+                type="button"
+                className="flex min-w-0 items-center gap-2 text-left hover:text-ink"
+                title={does}
+                onClick={() => dispatch('guide.go', { step: index + 1 })}
+              >
+                <span className="grid size-4 shrink-0 place-items-center font-mono text-[11px]">
+                  {index + 1 < at ? <Check size={13} aria-label="done" /> : index + 1}
+                </span>
+                <span className="truncate">{does.split('. ')[0]?.replace(/\.$/, '')}</span>
+              </button>
+            )}
+          </li>
+        ))}
+      </ol>
+      <div className="mt-2 flex gap-2">
+        <button type="button" className="btn" onClick={() => dispatch('guide.go', { step: 0 })}>
+          Leave
+        </button>
+        <button
+          type="button"
+          className="btn ml-auto"
+          onClick={() => dispatch('guide.go', { step: after(at) })}
+        >
+          Skip this step
+        </button>
+      </div>
+    </section>
+  )
+}
