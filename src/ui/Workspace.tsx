@@ -22,6 +22,7 @@ import { Line } from './line/Line'
 import { OpenLine } from './line/OpenLine'
 import { PageMarks } from './PageMarks'
 import { Guarded } from './parts/Guarded'
+import { usePointerWays } from './pointer/usePointerWays'
 import { Rack } from './rack/Rack'
 import { Trail } from './trail/Trail'
 
@@ -103,6 +104,7 @@ export function Workspace({
 function Open({ name }: { name: string }) {
   useKeys()
   useFrames()
+  usePointerWays()
   const full = useFullScreen()
   const { fixed, rack: wanted } = useSeat()
   const rack = !full && wanted

@@ -23,6 +23,7 @@ import { startCommands } from './start'
 import { sweepCommands } from './sweep'
 import { undoCommands } from './undo'
 import { viewCommands } from './views'
+import { wayCommands } from './ways'
 import { windowCommands } from './windows'
 
 /** Every command there is: keys, menus, the key card, the console and undo are made from it. */
@@ -49,6 +50,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...importCommands,
     ...sessionCommands,
     ...settingCommands,
+    ...wayCommands,
     ...startCommands,
     ...displayCommands,
     ...arrangementCommands,

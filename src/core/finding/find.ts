@@ -87,6 +87,8 @@ const SILENT = new Set([
   'settings.set',
   'settings.bring',
   'start.contexts',
+  'pointer.set',
+  'pointer.brush',
   'display.resize',
   'display.giveBack',
   'display.add',

@@ -9,6 +9,7 @@ import {
   string,
   ValidationError,
 } from 'yup'
+import { PUSH_TIME } from '@/core/keys/ways'
 import {
   SIGN_COLOURS,
   SIGN_FONTS,
@@ -207,6 +208,7 @@ const binding = object({
   keys: string().required(),
   command: string().nullable().defined(),
   args: mixed(),
+  time: number().integer().min(PUSH_TIME.least).max(PUSH_TIME.most),
 })
 const closed = object({ window: window.required(), at: moment() })
 /** The parts that hold objects by id, each with the shape of one. */

@@ -3,7 +3,10 @@ import type { DesktopId, WindowId } from '@/core/model/types'
 /** What a command was given by. */
 export type By = 'key' | 'pointer' | 'console' | 'app'
 
-/** `here` and `away`: the page was opened or looked at again, and was left. */
+/**
+ * `here` and `away`: the page was opened or looked at again, and was left. `brush`: the pointer
+ * stayed at a corner or an edge that does nothing.
+ */
 export type EventKind =
   | 'switch'
   | 'send'
@@ -15,6 +18,7 @@ export type EventKind =
   | 'redo'
   | 'here'
   | 'away'
+  | 'brush'
 
 /** One line of the journal. */
 export interface JournalEvent {
@@ -26,4 +30,6 @@ export interface JournalEvent {
   to?: DesktopId
   window?: WindowId
   app?: string
+  /** The corner or edge of the page. */
+  zone?: string
 }

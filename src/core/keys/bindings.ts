@@ -1,6 +1,7 @@
 import { DIRECTIONS } from '@/core/geometry/direction'
 import { currentId, focusId } from '@/core/model/selectors'
 import type { Binding, State } from '@/core/model/types'
+import { isWay } from './ways'
 
 /**
  * The key language. A stroke is written as it is printed on the keys: `Alt+Shift+B`; a sequence
@@ -171,7 +172,8 @@ export function bindings(state: Bindable): ReadonlyMap<string, Bound> {
   const all = [...FIXED, ...PLACED, ...called.flatMap((letter) => spoken(letter, letter))]
   const bound = new Map(all.map((binding) => [binding.keys, binding]))
   for (const { keys, command, args } of state.bindings)
-    if (command) bound.set(keys, { keys, command, args })
+    if (isWay(keys)) continue
+    else if (command) bound.set(keys, { keys, command, args })
     else bound.delete(keys)
   memo = { letters, own: state.bindings, bound }
   return bound

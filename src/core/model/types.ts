@@ -246,6 +246,8 @@ export interface Binding {
   keys: string
   command: string | null
   args?: Record<string, unknown>
+  /** Of a corner or an edge: how long the pointer stays there, in milliseconds. */
+  time?: number
 }
 
 /** What the shelf knows of a document; its content is kept apart. */

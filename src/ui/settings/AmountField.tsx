@@ -12,8 +12,9 @@ export function AmountField({
   setting: Amount
   value: number
   onSet: (value: number) => void
-  'aria-labelledby': string
-  'aria-describedby': string
+  'aria-label'?: string
+  'aria-labelledby'?: string
+  'aria-describedby'?: string
 }) {
   const [typed, setTyped] = useState(String(value))
   const { least, most, unit } = setting

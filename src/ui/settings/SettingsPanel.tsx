@@ -5,11 +5,13 @@ import { changedSettings, SECTIONS, type SettingName, settingOf } from '@/core/s
 import { dispatch, useArrangement } from '@/store/shelf'
 import { SidePanel } from '@/ui/parts/SidePanel'
 import { SettingRow } from './SettingRow'
+import { searchWays, Ways } from './Ways'
 
 /** All settings, found by typing. What is changed holds at once, and each change can be undone. */
 export function SettingsPanel({ find = '' }: { find?: string }) {
   const [query, setQuery] = useState(find)
   const found = searchSettings(query)
+  const ways = searchWays(query)
   return (
     <SidePanel title="Settings">
       <label className="flex items-center gap-2">
@@ -24,7 +26,7 @@ export function SettingsPanel({ find = '' }: { find?: string }) {
         />
       </label>
       <p role="status" className="sr-only">
-        {query ? `${found.length} settings found` : ''}
+        {query ? `${found.length + ways.length} settings found` : ''}
       </p>
       {SECTIONS.map((section) => (
         <Section
@@ -33,7 +35,8 @@ export function SettingsPanel({ find = '' }: { find?: string }) {
           settings={found.filter((name) => settingOf(name).section === section)}
         />
       ))}
-      {found.length === 0 ? (
+      <Ways ways={ways} />
+      {found.length + ways.length === 0 ? (
         <p className="mt-4 text-soft">
           No setting has these words.{' '}
           <button

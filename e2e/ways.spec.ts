@@ -1,0 +1,87 @@
+import { expect, test } from './shelf'
+
+test.beforeEach(({ shelf }) => shelf.open())
+
+test('the wheel with Alt and over the rack goes from desktop to desktop; side buttons go back', async ({
+  shelf,
+  page,
+}) => {
+  await page.mouse.move(900, 740)
+  await page.keyboard.down('Alt')
+  await page.mouse.wheel(0, 120)
+  await expect.poll(() => shelf.here()).toBe('model')
+  await page.mouse.wheel(0, -120)
+  await expect.poll(() => shelf.here()).toBe('field')
+  await page.keyboard.up('Alt')
+  // Without it a wheel is the window's, or nobody's.
+  await page.mouse.wheel(0, 120)
+  await page.mouse.move(120, 740)
+  await page.mouse.wheel(0, 120)
+  await expect.poll(() => shelf.here()).toBe('model')
+  await page.mouse.wheel(160, 0)
+  await expect.poll(() => shelf.here()).toBe('bulletin')
+  await page.evaluate(() => {
+    for (const type of ['mousedown', 'mouseup'])
+      document.body.dispatchEvent(
+        new MouseEvent(type, { button: 3, bubbles: true, cancelable: true }),
+      )
+  })
+  await expect.poll(() => shelf.here()).toBe('model')
+  await shelf.run('pointer.set', { way: 'side button back', command: 'loft.open' })
+  await shelf.reload()
+  await page.evaluate(() =>
+    document.body.dispatchEvent(
+      new MouseEvent('mouseup', { button: 3, bubbles: true, cancelable: true }),
+    ),
+  )
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+})
+
+test('a corner does nothing until asked, then after its push time, never with a button down', async ({
+  shelf,
+  page,
+}) => {
+  const corner = async () => {
+    await page.mouse.move(600, 300)
+    await page.mouse.move(0, 0)
+  }
+  await corner()
+  await page.waitForTimeout(600)
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
+  await shelf.run('settings.open', { find: 'corner' })
+  const panel = page.getByRole('dialog', { name: 'Settings' })
+  // That it stayed there was counted: so often it would have gone off.
+  await expect(panel.getByText('top left corner 1')).toBeVisible()
+  const row = panel.locator('[data-way="top left corner"]')
+  await row.getByRole('combobox').selectOption({ label: 'Loft: see everything, and back' })
+  await row.getByRole('textbox', { name: 'Push time of the top left corner' }).fill('250')
+  await row.getByRole('textbox').press('Enter')
+  // The small page tells what would happen, without doing it.
+  const small = panel.locator('[data-try-out]')
+  await small.scrollIntoViewIfNeeded()
+  const box = await small.boundingBox()
+  if (!box) throw new Error('no small page')
+  await page.mouse.move(box.x + 80, box.y + 60)
+  await page.mouse.move(box.x + 3, box.y + 3)
+  await expect(small).toContainText('now: Loft')
+  expect(await shelf.violations()).toEqual([])
+  await page.keyboard.press('Escape')
+  await expect(panel).toBeHidden()
+  await page.mouse.move(600, 760)
+  await page.mouse.down()
+  await page.mouse.move(0, 0)
+  await page.waitForTimeout(500)
+  await page.mouse.up()
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
+  await corner()
+  await expect(page.locator('.push-bar')).toBeVisible()
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+  // One push does one thing.
+  await page.waitForTimeout(600)
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+  await shelf.press('Escape')
+  await shelf.reload()
+  expect((await shelf.state()).bindings).toMatchObject([
+    { keys: 'top left corner', command: 'loft.open', time: 250 },
+  ])
+})

@@ -1,0 +1,62 @@
+import type { Binding } from '@/core/model/types'
+
+/** Something the pointer does that can run a command, as keys do. */
+export interface Way {
+  id: string
+  /** Whether the pointer has to stay at an edge of the page for it. */
+  pushed?: boolean
+  /** What it does until it is given something else; without, it does nothing. */
+  command?: string
+  args?: Record<string, unknown>
+}
+
+const go = (to: string) => ({ command: 'desktop.go', args: { to } })
+
+/** The corners and edges of the page, clockwise. */
+export const ZONES = [
+  'top left corner',
+  'top edge',
+  'top right corner',
+  'right edge',
+  'bottom right corner',
+  'bottom edge',
+  'bottom left corner',
+  'left edge',
+] as const
+export type Zone = (typeof ZONES)[number]
+
+/** The pointer's ways. Corners and edges do nothing until they are asked to. */
+export const WAYS: Way[] = [
+  { id: 'Alt and wheel up', ...go('previous') },
+  { id: 'Alt and wheel down', ...go('next') },
+  { id: 'wheel up over the rack', ...go('previous') },
+  { id: 'wheel down over the rack', ...go('next') },
+  { id: 'swipe right', ...go('previous') },
+  { id: 'swipe left', ...go('next') },
+  { id: 'side button back', ...go('last') },
+  { id: 'side button forward', ...go('next') },
+  ...ZONES.map((id): Way => ({ id, pushed: true })),
+]
+
+/** How long the pointer stays at an edge before it counts as a push, in milliseconds. */
+export const PUSH_TIME = { least: 100, most: 3000, first: 400 }
+
+export interface Led {
+  command: string
+  args: Record<string, unknown>
+  time: number
+}
+
+const IDS = new Set(WAYS.map(({ id }) => id))
+
+/** Whether what is bound is a way of the pointer, not keys. */
+export const isWay = (keys: string): boolean => IDS.has(keys)
+
+/** What a way of the pointer does, as the person wants it; null where it does nothing. */
+export function leadsTo(bindings: readonly Binding[], id: string): Led | null {
+  const own = bindings.findLast(({ keys }) => keys === id)
+  const time = own?.time ?? PUSH_TIME.first
+  if (own) return own.command ? { command: own.command, args: own.args ?? {}, time } : null
+  const { command, args = {} } = WAYS.find((way) => way.id === id) ?? {}
+  return command ? { command, args, time } : null
+}

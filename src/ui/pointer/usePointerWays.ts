@@ -1,0 +1,132 @@
+import { useEffect } from 'react'
+import { leadsTo } from '@/core/keys/ways'
+import { dispatch, getState, shelf } from '@/store/shelf'
+import { Pushes } from './pushes'
+
+/** Does what a way of the pointer leads to, where it does something and nothing else is open. */
+function take(way: string): boolean {
+  const led = leadsTo(getState().bindings, way)
+  const { view, menu } = shelf.getState()
+  if (!led || view || menu) return false
+  dispatch(led.command, led.args, 'pointer')
+  return true
+}
+
+/** A wheel is turned by so much for one step, and a swipe goes so far, in CSS pixels. */
+const TURN = 60
+const SWIPE = 90
+/** A wheel that runs on by itself is one turn: so long nothing of it is heard, in milliseconds. */
+const CALM = 160
+
+/** Adds up what a wheel tells until it is a step; what runs on after one counts for nothing. */
+class Turning {
+  private sum = 0
+  private last = 0
+  private over = false
+
+  /** @returns the direction of a step, or 0 */
+  add(by: number, enough: number, now: number): number {
+    if (now - this.last > CALM) {
+      this.sum = 0
+      this.over = false
+    }
+    this.last = now
+    if (this.over && enough === SWIPE) return 0
+    this.sum += by
+    if (Math.abs(this.sum) < enough) return 0
+    const direction = Math.sign(this.sum)
+    this.sum = 0
+    this.over = true
+    return direction
+  }
+}
+
+const onRack = (target: Element): Element | null => target.closest('[data-rack]')
+const onBare = (target: Element): boolean =>
+  target.closest('#desktop') !== null && !target.closest('[data-window], [role=dialog], section')
+
+/** Whether something under the pointer would scroll that way. */
+function scrolls(target: Element, by: number): boolean {
+  for (let at: Element | null = target; at && at !== document.body; at = at.parentElement) {
+    const room = at.scrollHeight - at.clientHeight
+    if (room < 2 || !/auto|scroll/.test(getComputedStyle(at).overflowY)) continue
+    if (by > 0 ? at.scrollTop < room - 1 : at.scrollTop > 0) return true
+  }
+  return false
+}
+
+/**
+ * The pointer's ways, everywhere on the page: the wheel with Alt or over the rack, a swipe sideways
+ * with a finger or on a touch pad, side buttons, and pushes at corners and edges.
+ */
+export function usePointerWays(): void {
+  useEffect(() => {
+    const [upright, sideways] = [new Turning(), new Turning()]
+    const pushes = new Pushes(take)
+    const wheel = (event: WheelEvent) => {
+      const { deltaX, deltaY, altKey, timeStamp } = event
+      const target = event.target as Element
+      const rack = onRack(target)
+      if (Math.abs(deltaX) > 2 * Math.abs(deltaY)) {
+        if (!rack && !onBare(target)) return
+        const to = sideways.add(deltaX, SWIPE, timeStamp)
+        // The content follows the finger: what lies to the right comes with a swipe to the left.
+        if (to) take(to > 0 ? 'swipe left' : 'swipe right')
+        return event.preventDefault()
+      }
+      if (!altKey && !(rack && !scrolls(target, deltaY))) return
+      if (altKey && !rack && !target.closest('#desktop')) return
+      const to = upright.add(deltaY, TURN, timeStamp)
+      const name = altKey ? 'Alt and wheel' : 'wheel'
+      const over = altKey ? '' : ' over the rack'
+      if (to) take(`${name} ${to > 0 ? 'down' : 'up'}${over}`)
+      event.preventDefault()
+    }
+    // A browser would leave the page with them.
+    const side = (event: MouseEvent) => {
+      const way = SIDES[event.button]
+      if (!way) return
+      event.preventDefault()
+      if (event.type === 'mouseup') take(way)
+    }
+    const swipe = new Swipe()
+    const listening = new AbortController()
+    const { signal } = listening
+    addEventListener('wheel', wheel, { passive: false, signal })
+    addEventListener('mousedown', side, { capture: true, signal })
+    addEventListener('mouseup', side, { capture: true, signal })
+    addEventListener('pointerdown', swipe.begin, { signal })
+    addEventListener('pointerup', swipe.end, { signal })
+    addEventListener('pointermove', pushes.move, { passive: true, signal })
+    addEventListener('pointerdown', pushes.leave, { capture: true, signal })
+    document.documentElement.addEventListener('pointerleave', pushes.leave, { signal })
+    addEventListener('blur', pushes.leave, { signal })
+    return () => {
+      listening.abort()
+      pushes.leave()
+    }
+  }, [])
+}
+
+const SIDES: Record<number, string> = { 3: 'side button back', 4: 'side button forward' }
+
+/** A finger drawn sideways over the rack or the bare desktop, no slower than this. */
+const QUICK = 700
+
+class Swipe {
+  private from: { x: number; y: number; at: number } | null = null
+
+  begin = ({ pointerType, target, clientX, clientY, timeStamp }: PointerEvent) => {
+    const here = pointerType === 'touch' && (onRack(target as Element) || onBare(target as Element))
+    this.from = here ? { x: clientX, y: clientY, at: timeStamp } : null
+  }
+
+  end = ({ clientX, clientY, timeStamp }: PointerEvent) => {
+    const { from } = this
+    this.from = null
+    if (!from || timeStamp - from.at > QUICK) return
+    const [x, y] = [clientX - from.x, clientY - from.y]
+    if (Math.abs(x) > SWIPE && Math.abs(x) > 2 * Math.abs(y))
+      take(x < 0 ? 'swipe left' : 'swipe right')
+  }
+}

@@ -1,0 +1,99 @@
+import { registry } from '@/core/commands/registry'
+import { leadsTo, PUSH_TIME, WAYS, type Way } from '@/core/keys/ways'
+import { dispatch, useArrangement } from '@/store/shelf'
+import { AmountField } from './AmountField'
+import { TryOut } from './TryOut'
+
+const WORDS =
+  'pointer mouse wheel swipe side button corner edge push time trigger hot gesture touch'
+
+/** The ways of the pointer that have all words of a query. */
+export function searchWays(query: string): Way[] {
+  const words = query.toLowerCase().split(/\s+/).filter(Boolean)
+  return WAYS.filter(({ id, pushed }) => {
+    const text = `${id} ${pushed ? 'pushed' : ''} ${WORDS}`.toLowerCase()
+    return words.every((word) => text.includes(word))
+  })
+}
+
+const PLACES = ['next', 'previous', 'above', 'below', 'last']
+
+/** All that a way can lead to: the places one goes to, and every command that needs no more said. */
+const OFFERED: [value: string, label: string][] = [
+  ...PLACES.map((to): [string, string] => [
+    asValue('desktop.go', { to }),
+    `Go to the ${to === 'last' ? 'desktop before this one' : `${to} desktop`}`,
+  ]),
+  ...[...registry.values()]
+    .filter(({ args, id }) => id !== 'desktop.go' && args.isValidSync({}))
+    .map(({ id, title }): [string, string] => [asValue(id, {}), title.replace(/…$/, '')])
+    .sort(([, one], [, other]) => one.localeCompare(other)),
+]
+
+function asValue(command: string, args: object): string {
+  return JSON.stringify([command, args])
+}
+
+/** What the pointer's ways do; each can be given any command, or nothing. */
+export function Ways({ ways }: { ways: Way[] }) {
+  if (ways.length === 0) return null
+  return (
+    <section aria-label="Pointer" className="mt-4">
+      <h3 className="border-seam border-b pb-1 font-semibold text-soft">Pointer</h3>
+      {ways.map((way) => (
+        <WayRow key={way.id} way={way} />
+      ))}
+      {ways.some(({ pushed }) => pushed) ? <TryOut /> : null}
+    </section>
+  )
+}
+
+const PUSH = {
+  section: 'Windows' as const,
+  label: 'Push time',
+  help: '',
+  words: '',
+  default: PUSH_TIME.first,
+  ...PUSH_TIME,
+  unit: ['millisecond', 'milliseconds'] as [string, string],
+  zero: '',
+  offered: [250, 400, 800],
+}
+
+function WayRow({ way: { id, pushed } }: { way: Way }) {
+  const bindings = useArrangement((state) => state.bindings)
+  const led = leadsTo(bindings, id)
+  const now = led ? asValue(led.command, led.args) : ''
+  const known = !now || OFFERED.some(([value]) => value === now)
+  const set = (value: string) => {
+    const [command, args] = value ? (JSON.parse(value) as [string, object]) : [null, {}]
+    dispatch('pointer.set', { way: id, command, args }, 'key')
+  }
+  return (
+    <div className="setting" data-way={id}>
+      <label className="grid grid-cols-[128px_minmax(0,1fr)] items-center gap-2">
+        <span className="first-letter:uppercase">{id}</span>
+        <select className="field min-w-0" value={now} onChange={({ target }) => set(target.value)}>
+          <option value="">does nothing</option>
+          {known ? null : <option value={now}>{led?.command}</option>}
+          {OFFERED.map(([value, label]) => (
+            <option key={value} value={value}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      {pushed && led ? (
+        <div className="ml-[136px]">
+          <AmountField
+            key={led.time}
+            setting={PUSH}
+            value={led.time}
+            onSet={(time) => dispatch('pointer.set', { way: id, time }, 'key')}
+            aria-label={`Push time of the ${id}`}
+          />
+        </div>
+      ) : null}
+    </div>
+  )
+}
