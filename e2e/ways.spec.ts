@@ -85,3 +85,16 @@ test('a corner does nothing until asked, then after its push time, never with a 
     { keys: 'top left corner', command: 'loft.open', time: 250 },
   ])
 })
+
+test('with a mouse the bar of verbs is there only when it is asked for', async ({
+  shelf,
+  page,
+}) => {
+  const verbs = page.getByRole('toolbar', { name: 'Verbs' })
+  await expect(verbs).toBeHidden()
+  await shelf.run('settings.set', { verbs: 'always' })
+  await expect(verbs).toBeVisible()
+  await verbs.getByRole('button', { name: 'Loft' }).click()
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+  expect(await shelf.violations()).toEqual([])
+})

@@ -24,6 +24,8 @@ import { PageMarks } from './PageMarks'
 import { Guarded } from './parts/Guarded'
 import { usePointerWays } from './pointer/usePointerWays'
 import { Rack } from './rack/Rack'
+import { useLongPush } from './touch/useLongPush'
+import { VerbBar } from './touch/VerbBar'
 import { Trail } from './trail/Trail'
 
 /** What rack and line take of the page, in CSS pixels; the style sheet has the same. */
@@ -105,6 +107,7 @@ function Open({ name }: { name: string }) {
   useKeys()
   useFrames()
   usePointerWays()
+  useLongPush()
   const full = useFullScreen()
   const { fixed, rack: wanted } = useSeat()
   const rack = !full && wanted
@@ -116,13 +119,18 @@ function Open({ name }: { name: string }) {
         full
           ? 'grid-cols-1 grid-rows-1'
           : !rack
-            ? 'grid-cols-1 grid-rows-[minmax(0,1fr)_36px]'
-            : 'grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_36px] [--rack:208px] max-[1000px]:[--rack:60px]'
+            ? 'grid-cols-1 grid-rows-[minmax(0,1fr)_auto]'
+            : 'grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto] [--rack:208px] max-[1000px]:[--rack:60px]'
       }`}
     >
       {rack ? <Rack name={name} /> : null}
       {fixed ? <FixedDesktop /> : <Desktop />}
-      {full ? null : <Line />}
+      {full ? null : (
+        <div className="col-span-2 flex min-w-0 flex-col">
+          <VerbBar />
+          <Line />
+        </div>
+      )}
       <Notices />
       <PageMarks />
       <Guarded name="What was asked">

@@ -59,6 +59,8 @@ export const PREFIXES: Record<string, string> = {
   'Alt+,': 'Send to',
   "Alt+'": 'Look into',
   'Alt+Shift+;': 'This desktop or window',
+  // Only pushed: with a keyboard it is one chord.
+  'Alt+Shift': 'Take along to',
 }
 
 const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9]

@@ -211,6 +211,14 @@ export const SETTINGS = {
     default: 'system',
     choices: { system: 'as the system', day: 'light, by day', night: 'dark, by night' },
   },
+  verbs: {
+    section: 'Page',
+    label: 'Bar of verbs above the line',
+    help: 'What chords say, to be pushed with a finger.',
+    words: 'touch tablet toolbar buttons keyboard',
+    default: 'fingers',
+    choices: { fingers: 'on touch screens', always: 'always', never: 'never' },
+  },
   start: {
     section: 'Page',
     label: 'Ways to begin on an empty shelf',

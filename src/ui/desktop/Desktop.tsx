@@ -95,7 +95,7 @@ function FileDrop({ children }: { children: ReactNode }) {
       ref={main}
       tabIndex={-1}
       aria-labelledby={NAME}
-      className="relative isolate overflow-clip outline-none"
+      className="relative isolate touch-pan-y overflow-clip outline-none"
       onDragOver={(event) => {
         if (!takesFiles(event)) return
         event.preventDefault()

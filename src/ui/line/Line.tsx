@@ -15,7 +15,7 @@ export function Line() {
   return (
     <section
       aria-label="Line"
-      className="col-span-2 flex min-w-0 items-center gap-3 border-seam border-t bg-panel px-3"
+      className="flex h-9 min-w-0 shrink-0 items-center gap-3 border-seam border-t bg-panel px-3"
     >
       <Where />
       {pending ? <Pending keys={pending} /> : <Happened />}

@@ -2,15 +2,16 @@ import { appOf } from '@/apps/list'
 import { asPressed, LEADER, PREFIXES, VERBS } from '@/core/keys/bindings'
 import { keyCard } from '@/core/keys/card'
 import { desktop } from '@/core/model/selectors'
-import type { State } from '@/core/model/types'
-import { useArrangement } from '@/store/shelf'
+import type { DesktopId, State } from '@/core/model/types'
+import { dispatch, shelf, useArrangement } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
 /** The start of a sequence was heard: what may follow, above the Line until it does. */
 export function Pending({ keys }: { keys: string }) {
   const state = useArrangement((now) => now)
-  const places = VERBS.some((verb) => verb.keys === `${keys} `)
+  const verb = VERBS.find((one) => one.keys === `${keys} ` || one.keys === `${keys}+`)
+  const places = verb !== undefined
   const card = keyCard(state, (id) => appOf(id)?.name ?? id)
   const pressed = `${asPressed(keys, state)} `
   // After the leader anything may follow: the verbs are told, and where all keys stand.
@@ -23,7 +24,9 @@ export function Pending({ keys }: { keys: string }) {
       <b>{PREFIXES[keys] ?? 'Go to'}</b>
       <span className="text-soft">a key follows, Escape leaves</span>
       <span className="rise fixed bottom-[44px] left-2 z-40 flex max-w-[calc(100vw-16px)] gap-x-6 border-2 border-ink bg-panel p-3">
-        {places || keys === LEADER ? <Places state={state} /> : null}
+        {places || keys === LEADER ? (
+          <Places state={state} command={verb?.command ?? 'desktop.go'} />
+        ) : null}
         {places ? null : (
           <span
             className={`grid content-start gap-x-6 gap-y-1.5 ${keys === LEADER ? '' : 'grid-cols-[auto_auto]'}`}
@@ -44,24 +47,35 @@ export function Pending({ keys }: { keys: string }) {
 }
 
 /** How many desktops stand below each other before another column begins. */
-const COLUMN = 12
+const COLUMN = 14
 
-/** Where to: the desktops that have a letter, and the other places. */
-function Places({ state }: { state: State }) {
-  const called = state.order.map((id) => desktop(state, id)).filter(({ letter }) => letter)
+/** Where to: the desktops, to be pushed or said by their letter, and the other places. */
+function Places({ state, command }: { state: State; command: string }) {
+  const all = state.order.map((id) => desktop(state, id))
+  const push = (to: DesktopId) => {
+    shelf.setState({ pending: '' })
+    dispatch(command, { to })
+  }
   return (
     <span className="flex flex-col gap-1.5">
       <span
         className="grid grid-flow-col gap-x-5 gap-y-1.5"
-        style={{ gridTemplateRows: `repeat(${Math.min(COLUMN, called.length)}, auto)` }}
+        style={{ gridTemplateRows: `repeat(${Math.min(COLUMN, all.length)}, auto)` }}
       >
-        {called.map(({ id, letter, hue, name }) => (
-          <span key={id} className="flex items-center gap-2">
+        {all.map(({ id, letter, hue, name }) => (
+          <button
+            key={id}
+            type="button"
+            tabIndex={-1}
+            title={name}
+            className="flex min-w-0 items-center gap-2 text-left hover:underline"
+            onClick={() => push(id)}
+          >
             <Kite hue={hue} letter={letter} width={19} />
             <span dir="auto" className="max-w-52 truncate">
               {name}
             </span>
-          </span>
+          </button>
         ))}
       </span>
       <span className="mt-1 flex items-center gap-2 text-soft">

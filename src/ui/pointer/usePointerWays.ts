@@ -111,7 +111,7 @@ export function usePointerWays(): void {
 const SIDES: Record<number, string> = { 3: 'side button back', 4: 'side button forward' }
 
 /** A finger drawn sideways over the rack or the bare desktop, no slower than this. */
-const QUICK = 700
+const QUICK = 1000
 
 class Swipe {
   private from: { x: number; y: number; at: number } | null = null

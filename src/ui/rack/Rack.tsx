@@ -51,7 +51,7 @@ export function Rack({ name }: { name: string }) {
       {...bows()}
       ref={rack}
       data-rack=""
-      className="row-span-1 flex min-h-0 flex-col overflow-hidden border-seam border-r bg-panel py-2"
+      className="row-span-1 flex touch-pan-y min-h-0 flex-col overflow-hidden border-seam border-r bg-panel py-2"
     >
       <InSight rack={rack} stand={`${fit} ${room} ${order.length}`} />
       <ShelfMenu name={name} />

@@ -1,0 +1,70 @@
+import { expect, test } from './shelf'
+
+test.use({ hasTouch: true, isMobile: true, viewport: { width: 1180, height: 820 } })
+
+test('by finger: verbs are pushed, a desktop is picked, a long push opens the menu', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const verbs = page.getByRole('toolbar', { name: 'Verbs' })
+  await expect(verbs).toBeVisible()
+  await verbs.getByRole('button', { name: 'Send' }).tap()
+  await page.getByRole('status').getByRole('button', { name: 'Rota' }).tap()
+  expect((await shelf.state()).windows.stations?.desktop).toBe('rota')
+  await verbs.getByRole('button', { name: 'Undo' }).tap()
+  expect((await shelf.state()).windows.stations?.desktop).toBe('field')
+  await verbs.getByRole('button', { name: 'Take along' }).tap()
+  await page.getByRole('status').getByRole('button', { name: 'Model' }).tap()
+  expect(await shelf.here()).toBe('model')
+  expect((await shelf.state()).windows.stations?.desktop).toBe('model')
+  // Pushed again a verb is taken back.
+  await verbs.getByRole('button', { name: 'Send' }).tap()
+  await verbs.getByRole('button', { name: 'Send' }).tap()
+  await expect(page.getByRole('status').getByRole('button', { name: 'Rota' })).toBeHidden()
+  await verbs.getByRole('button', { name: 'Loft' }).tap()
+  const loft = page.getByRole('dialog', { name: 'Loft' })
+  await expect(loft).toBeVisible()
+  await loft.getByRole('button', { name: 'Escape back' }).first().tap()
+  // A finger that stays asks for the menu.
+  const row = await page.locator('[data-desktop-row="bulletin"]').boundingBox()
+  if (!row) throw new Error('no row')
+  const finger = await page.context().newCDPSession(page)
+  const at = [{ x: row.x + 90, y: row.y + 14 }]
+  await finger.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at })
+  await expect(page.getByRole('menu', { name: 'Desktop' })).toBeVisible()
+  await finger.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+  await expect(page.getByRole('menu', { name: 'Desktop' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  expect(await shelf.violations()).toEqual([])
+})
+
+test('a finger drawn sideways over the rack goes to the next desktop, a drag moves a window', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const finger = await page.context().newCDPSession(page)
+  const drag = async (from: [number, number], to: [number, number]) => {
+    const point = ([x, y]: [number, number]) => [{ x, y }]
+    await finger.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: point(from) })
+    for (let part = 1; part <= 6; part++) {
+      const along = (at: 0 | 1) => from[at] + ((to[at] - from[at]) * part) / 6
+      await finger.send('Input.dispatchTouchEvent', {
+        type: 'touchMove',
+        touchPoints: point([along(0), along(1)]),
+      })
+    }
+    await finger.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+    await shelf.drawn()
+  }
+  await drag([190, 718], [30, 720])
+  await expect.poll(() => shelf.here()).toBe('model')
+  await drag([30, 718], [190, 720])
+  await expect.poll(() => shelf.here()).toBe('field')
+  const hem = await shelf.window('stations').locator('.hem').boundingBox()
+  if (!hem) throw new Error('no hem')
+  await drag([hem.x + 160, hem.y + 12], [hem.x + 260, hem.y + 112])
+  const { frame } = (await shelf.state()).windows.stations ?? {}
+  expect(frame?.x).toBeGreaterThan(80)
+})
