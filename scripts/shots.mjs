@@ -16,7 +16,7 @@ const browser = await chromium.launch({
 })
 
 /** A fresh demo at two in the afternoon, driven by keys, and a picture of what it shows. */
-async function shot(name, keys, { cloth = 'light', prepare } = {}) {
+async function shot(name, keys, { cloth = 'light', path = '/demo', prepare } = {}) {
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     colorScheme: cloth,
@@ -24,7 +24,7 @@ async function shot(name, keys, { cloth = 'light', prepare } = {}) {
   })
   const page = await context.newPage()
   await page.clock.setSystemTime(new Date(2026, 2, 4, 13, 46))
-  await page.goto(`${address}/demo`)
+  await page.goto(`${address}${path}`)
   await page.locator('#desktop').waitFor()
   await page.waitForTimeout(1500)
   await prepare?.(page)
@@ -50,6 +50,32 @@ const first =
       await page.evaluate(([command, given]) => window.kiteShelf.run(command, given), [id, args])
     await page.waitForTimeout(1200)
   }
+
+/** Forty desktops of a made-up office, with a few windows each. */
+async function forty(page) {
+  await page.evaluate(async (words) => {
+    const { run, state } = window.kiteShelf
+    run('start.contexts', { names: words })
+    const apps = ['table', 'document', 'messages', 'countdown', 'job', 'reader']
+    for (const [at, to] of state().order.entries()) {
+      run('desktop.go', { to })
+      for (let count = 0; count < (at * 7) % 5; count++)
+        run('window.open', {
+          app: apps[(at + count) % apps.length],
+          title: `${words[at]} ${count + 1}`,
+        })
+      if (at % 8 === 0) await new Promise((done) => setTimeout(done, 50))
+    }
+    run('desktop.go', { to: state().order[4] })
+    run('apps.fold')
+  }, FORTY)
+  await page.waitForTimeout(1500)
+}
+
+const FORTY =
+  'Reception,Accounts,Payroll,Hiring,Legal,Press,Design,Research,Clients,Tenders,Budget,Travel,Library,Archive,Workshop,Stores,Orders,Returns,Fleet,Garden,Canteen,Safety,Training,Network,Servers,Backups,Website,Calendar,Board,Grants,Surveys,Maps,Weather,Radio,Photos,Music,Translations,Complaints,Inventory,Evening'.split(
+    ',',
+  )
 
 const shots = {
   main: [['Alt+P', 'Alt+F'], { prepare: first(['window.goHome', { window: 'sunday' }]) }],
@@ -88,8 +114,6 @@ const shots = {
       },
     },
   ],
-  document: [['Alt+B', 'Alt+Shift+-']],
-  inspector: [['Alt+,', 'r', 'Alt+z', 'Alt+Shift+;', 'I']],
   line: [['Alt+B', 'Alt+;', 'type stat']],
   trail: [['Alt+R', 'Alt+B', 'Alt+F', 'hold Alt', 'Backquote']],
   loft: [['Alt+P', 'Alt+R', 'Alt+/', 'Space', 'Shift+F', 'Space', 'Shift+R']],
@@ -108,10 +132,18 @@ const shots = {
       },
     },
   ],
-  'put-right': [['Alt+Shift+;', 'P']],
-  pair: [
+  look: [['Alt+B', 'Alt+Shift+;', 'V']],
+  settings: [['Alt+Shift+;', ',']],
+  forty: [['Alt+/'], { path: '/shelf', prepare: forty }],
+  start: [
     [],
-    { prepare: first(['window.focus', { window: 'notes' }], ['window.pair', { with: 'output' }]) },
+    {
+      path: '/shelf',
+      prepare: async (page) => {
+        await page.getByRole('textbox').fill('Clients\nAccounts\nWriting')
+        await page.getByText('Where apps live').click()
+      },
+    },
   ],
 }
 for (const [name, [keys, options]] of Object.entries(shots))

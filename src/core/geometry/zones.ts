@@ -2,8 +2,8 @@ import type { Zone } from '@/core/keys/ways'
 import type { Point, Size } from '@/core/model/types'
 
 /** As far from the edge as this the pointer is at it, and as far from another it is in the corner. */
-export const AT_EDGE = 2
-export const IN_CORNER = 28
+const AT_EDGE = 2
+const IN_CORNER = 28
 
 /**
  * The corner or edge of an area a point is at, or null, in CSS pixels.

@@ -15,11 +15,11 @@ interface Common {
   words: string
 }
 
-export interface OnOff extends Common {
+interface OnOff extends Common {
   default: boolean
 }
 
-export interface OneOf extends Common {
+interface OneOf extends Common {
   default: string
   /** What can be chosen, each as it is called. */
   choices: Record<string, string>

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { registry } from '@/core/commands/registry'
+import { LOOK_PARTS } from '@/core/look/look'
 import type { State } from '@/core/model/types'
 import { World } from './world'
 
@@ -209,6 +210,45 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     id: 'desktop.look',
     args: (state: State) => ({ ...desktopAt(state, at), hue }),
   })),
+  fc
+    .tuple(maybe, fc.constantFrom('', 'anchor'), fc.integer({ min: 10, max: 260 }))
+    .map(([at, emblem, size]) => ({
+      id: 'desktop.look',
+      args: (state: State) => ({
+        ...desktopAt(state, at),
+        emblem,
+        signed: { size },
+        picture: { document: 'picture', fit: 'fill', x: 50, y: 50, strength: 80 },
+        backdrop: 'picture',
+      }),
+    })),
+  maybe.map((at) => ({
+    id: 'desktop.resetLook',
+    args: (state: State) => desktopAt(state, at),
+  })),
+  fc.tuple(maybe, fc.nat(9), fc.subarray([...LOOK_PARTS])).map(([at, count, parts]) => ({
+    id: 'desktop.copyLook',
+    args: (state: State) => ({ ...desktopAt(state, at), to: state.order.slice(0, count), parts }),
+  })),
+  fc.constantFrom('apps.fold', 'settings.reset').map((id) => ({ id, args: () => ({}) })),
+  fc.constantFrom('loft.open', null).map((command) => ({
+    id: 'pointer.set',
+    args: () => ({ way: 'left edge', command }),
+  })),
+  fc.constant({
+    id: 'settings.bring',
+    args: (state: State) => ({
+      wanted: {
+        settings: { ...state.settings, gap: 20 },
+        homes: state.homes.map((home) => ({ ...home, desktop: 'elsewhere', name: 'Field' })),
+        bindings: [],
+      },
+    }),
+  }),
+  fc.constant({
+    id: 'start.contexts',
+    args: () => ({ names: ['Mail', 'Music', 'Budget'], homes: [{ app: 'notes', name: 'Music' }] }),
+  }),
   fc.integer({ min: 1, max: 9 }).map((slot) => ({
     id: 'app.slot',
     args: () => ({ app: 'notes', slot }),

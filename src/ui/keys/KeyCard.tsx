@@ -26,15 +26,15 @@ export function KeyCard() {
           ? `Press ${LEADER} and let it go, then what stands here: a verb, then a place. Ctrl+S needs nothing before it.`
           : 'Hold Alt and say a verb, then a place. After the first stroke of two, Alt may be let go.'
       }
-      width={1180}
+      width={1600}
     >
       {/* Reached and scrolled by keys where the screen is too low for it. */}
       <section
         aria-label="All keys"
         tabIndex={0}
-        className="mt-4 max-h-[calc(100vh-190px)] overflow-auto outline-none"
+        className="mt-4 max-h-[calc(100vh-178px)] overflow-auto outline-none"
       >
-        <div className="columns-4 gap-6 text-[12.5px] max-[1150px]:columns-3 [&>section]:mb-3">
+        <div className="columns-4 gap-6 text-[12px] leading-[1.25] max-[1150px]:columns-3 min-[1600px]:columns-5 [&>section]:mb-2">
           <Group name="Verbs" rows={card.verbs} />
           <Group name="Places" rows={card.places} />
           {card.groups.map(({ name, rows }) => (
@@ -56,7 +56,7 @@ const withoutLeader = (keys: string): string =>
   keys.startsWith(`${LEADER} `) ? keys.slice(LEADER.length + 1) : keys
 
 /** So many rows stay together. */
-const LONG = 16
+const LONG = 10
 
 function Group({ name, rows }: { name: string; rows: { keys: string; does: string }[] }) {
   if (rows.length === 0) return null
@@ -68,7 +68,7 @@ function Group({ name, rows }: { name: string; rows: { keys: string; does: strin
       </h3>
       <dl>
         {rows.map(({ keys, does }) => (
-          <div key={keys} className="flex items-center justify-between gap-3 py-[2.5px]">
+          <div key={keys} className="flex items-center justify-between gap-3 py-[2px]">
             <dd className="min-w-0">{does}</dd>
             <dt className="order-last">
               <Keys keys={withoutLeader(keys)} />
