@@ -50,6 +50,7 @@ export type View =
   | { view: 'pad'; window: WindowId }
   | { view: 'displays' }
   | { view: 'settings'; find?: string }
+  | { view: 'bindings'; find?: string }
   | { view: 'export settings' }
   | { view: 'import settings' }
   | { view: 'full screen' }

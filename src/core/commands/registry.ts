@@ -12,6 +12,7 @@ import { goCommands } from './go'
 import { gridCommands } from './grid'
 import { homeCommands } from './homes'
 import { importCommands } from './import'
+import { keyCommands } from './keys'
 import { lookCommands } from './look'
 import { pictureCommands } from './pictures'
 import { placeCommands } from './place'
@@ -51,6 +52,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...sessionCommands,
     ...settingCommands,
     ...wayCommands,
+    ...keyCommands,
     ...startCommands,
     ...displayCommands,
     ...arrangementCommands,

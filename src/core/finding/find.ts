@@ -88,6 +88,8 @@ const SILENT = new Set([
   'settings.bring',
   'start.contexts',
   'pointer.set',
+  'keys.bind',
+  'keys.unbind',
   'pointer.brush',
   'display.resize',
   'display.giveBack',

@@ -113,6 +113,7 @@ const FIXED: Bound[] = [
   })),
   { keys: 'Alt+Shift+; Enter', command: 'shelf.fullScreen' },
   { keys: 'Alt+Shift+; ,', command: 'settings.open' },
+  { keys: 'Alt+Shift+; Shift+K', command: 'keys.open' },
   { keys: 'Alt+Shift+; Z', command: 'displays.arrange' },
   { keys: 'Alt+Shift+; Tab', command: 'display.focus', args: { to: 'next' } },
   { keys: 'Alt+Shift+; R', command: 'desktop.askName' },
@@ -164,21 +165,47 @@ const PLACED: Bound[] = PLACES.flatMap(({ key, to }) => spoken(key, to))
 
 type Bindable = Pick<State, 'order' | 'desktops' | 'bindings'>
 
-let memo: { letters: string; own: Binding[]; bound: Map<string, Bound> } | null = null
+let memo: {
+  letters: string
+  own: Binding[]
+  bound: Map<string, Bound>
+  beginnings: Set<string>
+} | null = null
+
+const lettersOf = (state: Bindable): string =>
+  state.order.map((id) => state.desktops[id]?.letter ?? '-').join('')
+
+/** What keys say by themselves: what is fixed, and the call letters as they are. */
+function builtIn(letters: string): Bound[] {
+  const called = [...letters].filter((letter) => letter !== '-')
+  return [...FIXED, ...PLACED, ...called.flatMap((letter) => spoken(letter, letter))]
+}
+
+/** Whether keys say something by themselves, which can be switched off but not removed. */
+export const isBuiltIn = (state: Bindable, keys: string): boolean =>
+  builtIn(lettersOf(state)).some((bound) => bound.keys === keys)
 
 /** Every binding as it is now, by its keys: built in, by call letter, then the person's own. */
 export function bindings(state: Bindable): ReadonlyMap<string, Bound> {
-  const letters = state.order.map((id) => state.desktops[id]?.letter ?? '-').join('')
-  if (memo && memo.letters === letters && memo.own === state.bindings) return memo.bound
-  const called = [...letters].filter((letter) => letter !== '-')
-  const all = [...FIXED, ...PLACED, ...called.flatMap((letter) => spoken(letter, letter))]
-  const bound = new Map(all.map((binding) => [binding.keys, binding]))
+  return worked(state).bound
+}
+
+function worked(state: Bindable): NonNullable<typeof memo> {
+  const letters = lettersOf(state)
+  if (memo && memo.letters === letters && memo.own === state.bindings) return memo
+  const bound = new Map(builtIn(letters).map((binding) => [binding.keys, binding]))
   for (const { keys, command, args } of state.bindings)
     if (isWay(keys)) continue
     else if (command) bound.set(keys, { keys, command, args })
     else bound.delete(keys)
-  memo = { letters, own: state.bindings, bound }
-  return bound
+  const beginnings = new Set(Object.keys(PREFIXES))
+  for (const keys of bound.keys()) {
+    const strokes = keys.split(' ')
+    for (let length = 1; length < strokes.length; length++)
+      beginnings.add(strokes.slice(0, length).join(' '))
+  }
+  memo = { letters, own: state.bindings, bound, beginnings }
+  return memo
 }
 
 export type Heard =
@@ -195,7 +222,7 @@ export function hear(state: Bindable, before: string, stroke: string): Heard {
   const keys = before ? `${before} ${stroke.replace('Alt+', '')}` : stroke
   const bound = bindings(state).get(keys)
   if (bound) return { kind: 'command', bound }
-  if (PREFIXES[keys]) return { kind: 'prefix', keys }
+  if (worked(state).beginnings.has(keys)) return { kind: 'prefix', keys }
   return before ? { kind: 'unknown', keys } : { kind: 'nothing' }
 }
 

@@ -230,7 +230,14 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     id: 'desktop.copyLook',
     args: (state: State) => ({ ...desktopAt(state, at), to: state.order.slice(0, count), parts }),
   })),
-  fc.constantFrom('apps.fold', 'settings.reset').map((id) => ({ id, args: () => ({}) })),
+  fc.constantFrom('loft.open', 'window.minimise').map((command) => ({
+    id: 'keys.bind',
+    args: () => ({ keys: 'Alt+K', command }),
+  })),
+  fc.constantFrom('Alt+K', 'Alt+/').map((keys) => ({ id: 'keys.unbind', args: () => ({ keys }) })),
+  fc
+    .constantFrom('apps.fold', 'settings.reset', 'keys.reset')
+    .map((id) => ({ id, args: () => ({}) })),
   fc.constantFrom('loft.open', null).map((command) => ({
     id: 'pointer.set',
     args: () => ({ way: 'left edge', command }),

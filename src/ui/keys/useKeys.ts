@@ -9,7 +9,7 @@ import { type Layout, strokeOf } from './stroke'
 const CHORDS_IN = new Set(['rename', 'pad', 'line', 'keys'])
 
 /** Beside these one sees what is undone; no other chord acts there. */
-const UNDO_IN = new Set(['settings', 'look'])
+const UNDO_IN = new Set(['settings', 'look', 'bindings'])
 const UNDOES = ['history.undo', 'history.redo']
 
 /** Turns key strokes anywhere on the page into commands. */

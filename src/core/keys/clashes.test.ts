@@ -1,0 +1,154 @@
+import { World } from '@/core/testing/world'
+import { clashes, proposal } from './clashes'
+import type { Platform } from './kept'
+import { readKeys } from './strokes'
+
+/** A shelf with the desktops Delta (D) and Garden (G), and keys of one's own. */
+function world(): World {
+  const made = new World()
+  made.run('desktop.create', { name: 'Garden' })
+  made.run('keys.bind', { keys: 'Ctrl+J', command: 'loft.open' })
+  made.run('keys.bind', { keys: 'Alt+F7 A', command: 'line.open' })
+  return made
+}
+
+const asked = (keys: string, platform: Platform = 'linux', command = 'windows.sweep') => ({
+  keys,
+  command,
+  platform,
+  named: (bound: { command: string }) => bound.command,
+})
+
+const kinds = (keys: string, platform?: Platform, command?: string): string =>
+  clashes(world().state, asked(keys, platform, command))
+    .map(({ kind }) => kind)
+    .join(' ')
+
+/** Keys, what speaks against them for “sweep”, and on which platform. */
+const CASES: [keys: string, found: string, platform?: Platform, command?: string][] = [
+  // Free, or what they do already.
+  ['Ctrl+K', ''],
+  ['Ctrl+Shift+K', ''],
+  ['Ctrl+B', ''],
+  ['Alt+F7 B', ''],
+  ['Alt+F9', ''],
+  ['F9', ''],
+  ['Ctrl+;', ''],
+  ['Alt+Shift+\\', 'taken'],
+  ['Alt+0', ''],
+  ['Alt+/', '', 'linux', 'loft.open'],
+  ['Ctrl+J', '', 'linux', 'loft.open'],
+  ['Alt+Shift+; 0', ''],
+  ['Alt+, 7', ''],
+  // Taken.
+  ['Alt+/', 'taken'],
+  ['Ctrl+J', 'taken'],
+  ['Alt+-', 'taken'],
+  ['Alt+Enter', 'taken'],
+  ['Alt+Z', 'taken'],
+  ['Alt+Shift+Z', 'taken'],
+  ['Alt+X', 'taken'],
+  ['Alt+5', 'taken'],
+  ['Alt+Shift+5', 'taken'],
+  ['Alt+Shift+; R', 'taken'],
+  ['Alt+, ]', 'taken'],
+  ['Alt+D', 'taken'],
+  ['Alt+G', 'taken'],
+  ['Alt+Shift+G', 'taken'],
+  ['Alt+, G', 'taken'],
+  ['Alt+F7 A', 'taken'],
+  ['Ctrl+S', 'taken'],
+  ['Alt+]', 'taken'],
+  // A sequence that is never heard, or that makes others unheard.
+  ['Alt+/ A', 'hidden'],
+  ['Ctrl+J A', 'hidden'],
+  ['Ctrl+J A B', 'hidden'],
+  ['Alt+G A', 'hidden letter'],
+  ['Alt+Z 1', 'hidden'],
+  ['Alt+,', 'hides'],
+  ["Alt+'", 'hides'],
+  ['Alt+Shift+;', 'hides'],
+  ['Alt+F7', 'hides'],
+  // Typed.
+  ['B', 'types'],
+  ['7', 'types'],
+  ['Shift+B', 'types'],
+  ['Enter', 'types'],
+  ['Left', 'types'],
+  ['; A', 'types'],
+  ['Ctrl+Alt+Q', 'types'],
+  ['Ctrl+Alt+E', 'types'],
+  ['Ctrl+Alt+Left', 'types kept'],
+  ['Ctrl+Alt+Left', 'types', 'mac'],
+  // The letters of desktops.
+  ['Alt+K', 'letter'],
+  ['Alt+Shift+K', 'letter'],
+  ['Alt+M', 'letter'],
+  ['Alt+K A', 'letter'],
+  // Kept by browser or system.
+  ['Ctrl+W', 'kept'],
+  ['Ctrl+T', 'kept'],
+  ['Ctrl+N', 'kept'],
+  ['Ctrl+Tab', 'kept'],
+  ['Ctrl+W A', 'kept'],
+  ['Alt+Tab', 'kept'],
+  ['Alt+Tab', '', 'mac'],
+  ['Alt+F4', 'kept', 'windows'],
+  ['Alt+F4', '', 'mac'],
+  ['Ctrl+Q', 'kept', 'mac'],
+  ['Ctrl+Q', '', 'windows'],
+  ['Ctrl+H', 'kept', 'mac'],
+  ['Ctrl+H', '', 'linux'],
+  ['F11', 'kept', 'windows'],
+  ['F11', '', 'mac'],
+  ['Ctrl+Shift+Escape', 'kept', 'windows'],
+  // Not keys at all.
+  ['Alt+Shift', 'malformed'],
+  ['Shift+Alt+B', 'malformed'],
+  ['alt+b', 'malformed'],
+  ['Alt+B  A', 'malformed'],
+  ['Alt+ä', 'malformed'],
+  ['Alt+, A B C', 'malformed'],
+]
+
+test.each(CASES)('%s: %s', (keys, found, platform = 'linux', command = 'windows.sweep') => {
+  expect(kinds(keys, platform, command)).toBe(found)
+})
+
+test('enough cases, and every clash is said in a sentence', () => {
+  expect(CASES.length).toBeGreaterThanOrEqual(60)
+  for (const [keys, , platform] of CASES)
+    for (const { why } of clashes(world().state, asked(keys, platform))) expect(why).toMatch(/\.$/)
+})
+
+test('free keys are proposed near by, with the same modifiers and hand', () => {
+  const { state } = world()
+  // Beside J under the same hand: Ctrl+H would do on Linux.
+  expect(proposal(state, asked('Ctrl+J'))).toBe('Ctrl+H')
+  expect(proposal(state, asked('Ctrl+J', 'mac'))).toBe('Ctrl+K')
+  const found = proposal(state, asked('Alt+Shift+; R'))
+  expect(readKeys(found ?? '')).toHaveLength(2)
+  expect(clashes(state, asked(found ?? ''))).toEqual([])
+  for (const keys of ['Alt+/', 'Alt+5', 'Ctrl+W', 'Alt+G'])
+    expect(clashes(state, asked(proposal(state, asked(keys)) ?? ''))).toEqual([])
+})
+
+test('keys are bound, switched off and set back, each a step; a first stroke of one’s own is awaited', async () => {
+  const { bindings, hear, keysFor } = await import('./bindings')
+  const made = world()
+  expect(keysFor(made.state, 'loft.open')).toBe('Ctrl+J')
+  expect(hear(made.state, '', 'Alt+F7')).toEqual({ kind: 'prefix', keys: 'Alt+F7' })
+  expect(hear(made.state, 'Alt+F7', 'A')).toMatchObject({ bound: { command: 'line.open' } })
+  made.run('keys.unbind', { keys: 'Alt+/' })
+  expect(bindings(made.state).has('Alt+/')).toBe(false)
+  made.run('keys.unbind', { keys: 'Ctrl+J' })
+  expect(made.state.bindings.map(({ keys }) => keys)).toEqual(['Alt+F7 A', 'Alt+/'])
+  expect(made.refusal('keys.unbind', { keys: 'Ctrl+J' })).toMatch(/not bound/)
+  expect(made.refusal('keys.bind', { keys: 'nonsense', command: 'loft.open' })).toMatch(/pressed/)
+  made.run('keys.reset', { keys: 'Alt+/' })
+  expect(bindings(made.state).get('Alt+/')).toMatchObject({ command: 'loft.open' })
+  made.run('keys.reset')
+  expect(made.state.bindings).toEqual([])
+  made.run('history.undo')
+  expect(made.state.bindings.map(({ keys }) => keys)).toEqual(['Alt+F7 A'])
+})

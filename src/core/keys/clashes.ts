@@ -1,0 +1,153 @@
+import type { State } from '@/core/model/types'
+import { type Bound, bindings } from './bindings'
+import { KEPT, type Platform } from './kept'
+import { CALL_LETTERS } from './letters'
+import { readKeys, type Stroke, writeStroke } from './strokes'
+
+/** What is wrong with keys for a command, in words, and whether they could be used all the same. */
+export interface Clash {
+  kind: 'malformed' | 'taken' | 'hidden' | 'hides' | 'kept' | 'types' | 'letter'
+  why: string
+}
+
+type Keyed = Pick<State, 'order' | 'desktops' | 'bindings'>
+
+interface Asked {
+  keys: string
+  /** The command they are for: what has them already is no clash with itself. */
+  command: string
+  args?: object
+  platform: Platform
+  /** What a command is called. */
+  named(bound: Bound): string
+}
+
+const same = (bound: Bound, { command, args }: Asked): boolean =>
+  bound.command === command && JSON.stringify(bound.args ?? {}) === JSON.stringify(args ?? {})
+
+/** All that speaks against binding keys to a command, the worst first. */
+export function clashes(state: Keyed, asked: Asked): Clash[] {
+  const strokes = readKeys(asked.keys)
+  if (!strokes) return [{ kind: 'malformed', why: `“${asked.keys}” cannot be pressed.` }]
+  const [first, ...rest] = strokes as [Stroke, ...Stroke[]]
+  return [
+    ...taken(state, asked),
+    ...hidden(state, asked, strokes),
+    ...types(first),
+    ...letter(state, asked, first, rest.length > 0),
+    ...kept(asked, first),
+  ]
+}
+
+function taken(state: Keyed, asked: Asked): Clash[] {
+  const bound = bindings(state).get(asked.keys)
+  if (!bound || same(bound, asked)) return []
+  return [{ kind: 'taken', why: `They do something already: ${asked.named(bound)}.` }]
+}
+
+/** A sequence cannot be heard when its beginning is a command by itself. */
+function hidden(state: Keyed, asked: Asked, strokes: Stroke[]): Clash[] {
+  const all = bindings(state)
+  const found: Clash[] = []
+  for (let length = 1; length < strokes.length; length++) {
+    const beginning = strokes.slice(0, length).map(writeStroke).join(' ')
+    const bound = all.get(beginning)
+    if (bound)
+      found.push({
+        kind: 'hidden',
+        why: `They would never be heard: ${beginning} does ${asked.named(bound)} at once.`,
+      })
+  }
+  const longer = [...all.values()].filter(
+    (bound) => bound.keys.startsWith(`${asked.keys} `) && !same(bound, asked),
+  )
+  if (longer.length > 0)
+    found.push({
+      kind: 'hides',
+      why: `${longer.length === 1 ? 'A sequence begins' : `${longer.length} sequences begin`} with them, which would never be heard again.`,
+    })
+  return found
+}
+
+/** Without Ctrl or Alt a key types, but for those that type nothing. */
+function types({ ctrl, alt, key }: Stroke): Clash[] {
+  if (ctrl && alt)
+    return [
+      {
+        kind: 'types',
+        why: 'Ctrl and Alt together type characters on many layouts, as the right Alt key does.',
+      },
+    ]
+  if (ctrl || alt || /^F\d+$/.test(key)) return []
+  return [{ kind: 'types', why: `${key} alone is typed into windows. Add Alt or Ctrl.` }]
+}
+
+/** Alt and a letter are the desktops’. */
+function letter(state: Keyed, asked: Asked, { ctrl, alt, key }: Stroke, longer: boolean): Clash[] {
+  if (ctrl || !alt || !CALL_LETTERS.includes(key)) return []
+  const owner = state.order.map((id) => state.desktops[id]).find((one) => one?.letter === key)
+  const bound = bindings(state).get(asked.keys)
+  // That it is taken was said, where nothing follows.
+  if (bound && !longer && !same(bound, asked)) return []
+  return [
+    {
+      kind: 'letter',
+      why: owner
+        ? `${key} is the letter of ${owner.name}.`
+        : `${key} may become the letter of a desktop; these keys would then win.`,
+    },
+  ]
+}
+
+const FREED = {
+  'full screen': ' In full screen the page has it, in browsers that can.',
+  installed: ' Installed as a window of its own the page has it.',
+}
+
+function kept({ platform }: Asked, first: Stroke): Clash[] {
+  const beginning = writeStroke(first)
+  const found = KEPT.find((one) => one.keys === beginning && one.on.includes(platform))
+  if (!found) return []
+  const who = found.sure === 'always' ? 'The browser or the system keeps' : 'Some browsers keep'
+  const freed = found.freed ? FREED[found.freed] : ''
+  return [{ kind: 'kept', why: `${who} ${beginning}: it ${found.does}.${freed}` }]
+}
+
+/** Where the keys of a common keyboard lie: row by row, in key widths from the left. */
+const ROWS: [row: string, from: number][] = [
+  ['`1234567890-=', 0],
+  ['QWERTYUIOP[]\\', 1.5],
+  ["ASDFGHJKL;'", 1.75],
+  ['ZXCVBNM,./', 2.25],
+]
+/** The left hand’s keys lie left of this. */
+const MIDDLE = 6.4
+
+const PLACES = new Map(
+  ROWS.flatMap(([row, from], y) => [...row].map((key, at) => [key, { x: from + at, y }] as const)),
+)
+
+/**
+ * Free keys near by: the same modifiers, if possible the same hand, as near on the keyboard as there
+ * are. @returns keys nothing speaks against, or null where none are left
+ */
+export function proposal(state: Keyed, asked: Asked): string | null {
+  const strokes = readKeys(asked.keys)
+  const last = strokes?.at(-1)
+  const from = PLACES.get(last?.key ?? '') ?? PLACES.get('G')
+  if (!strokes || !last || !from) return null
+  const before = strokes.slice(0, -1).map(writeStroke)
+  let best: string | null = null
+  let least = Number.POSITIVE_INFINITY
+  for (const shift of [last.shift, !last.shift])
+    for (const [key, { x, y }] of PLACES) {
+      const hand = x < MIDDLE === from.x < MIDDLE ? 0 : 4
+      const cost = Math.hypot(x - from.x, y - from.y) + hand + (shift === last.shift ? 0 : 8)
+      if (cost >= least) continue
+      const keys = [...before, writeStroke({ ...last, shift, key })].join(' ')
+      if (keys === asked.keys || clashes(state, { ...asked, keys }).length > 0) continue
+      least = cost
+      best = keys
+    }
+  return best
+}

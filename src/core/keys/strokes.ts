@@ -1,0 +1,48 @@
+/** Strokes as they are written: `Alt+Shift+B`, and a sequence with a space between: `Alt+, B`. */
+export interface Stroke {
+  ctrl: boolean
+  alt: boolean
+  shift: boolean
+  /** What is printed on the key, or its name: `B`, `;`, `PageUp`. */
+  key: string
+}
+
+const NAMED = [
+  'Enter',
+  'Escape',
+  'Backspace',
+  'Delete',
+  'Insert',
+  'Tab',
+  'Space',
+  'Home',
+  'End',
+  'PageUp',
+  'PageDown',
+  'Left',
+  'Right',
+  'Up',
+  'Down',
+  ...Array.from({ length: 24 }, (_, at) => `F${at + 1}`),
+]
+
+/** A stroke taken apart, or null where it is none. */
+export function readStroke(written: string): Stroke | null {
+  const found = /^(Ctrl\+)?(Alt\+)?(Shift\+)?(.+)$/.exec(written)
+  const key = found?.[4] ?? ''
+  if (!NAMED.includes(key) && !/^[A-Z0-9`\-=[\]\\;',./]$/.test(key)) return null
+  return { ctrl: !!found?.[1], alt: !!found?.[2], shift: !!found?.[3], key }
+}
+
+/** At most so many strokes one after the other. */
+export const STROKES_MOST = 3
+
+/** Keys as they are written when they are well-formed: every stroke in its place and order. */
+export function readKeys(written: string): Stroke[] | null {
+  const strokes = written.split(' ').map(readStroke)
+  if (strokes.length > STROKES_MOST || strokes.some((stroke) => stroke === null)) return null
+  return strokes as Stroke[]
+}
+
+export const writeStroke = ({ ctrl, alt, shift, key }: Stroke): string =>
+  `${ctrl ? 'Ctrl+' : ''}${alt ? 'Alt+' : ''}${shift ? 'Shift+' : ''}${key}`
