@@ -296,3 +296,26 @@ test('the loft uses the room there is; + and - change how large windows are, 0 l
   await shelf.press('0')
   await expect.poll(width).toBeCloseTo(before, 0)
 })
+
+test('another desktop is looked into from the loft, which is as it was after that', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+/')
+  const loft = page.getByRole('dialog', { name: 'Loft' })
+  const small = async () => (await shelf.window('stations').boundingBox())?.width ?? 0
+  await expect.poll(small).toBeLessThan(200)
+  const before = await small()
+  await page.keyboard.down('Alt')
+  await shelf.press("'", 'b', 'm')
+  await expect(page.getByRole('dialog', { name: 'Glance' })).toBeVisible()
+  await page.keyboard.up('Alt')
+  await expect(loft).toBeFocused()
+  await expect.poll(small).toBe(before)
+  await page.keyboard.down('Alt')
+  await shelf.press("'", 'b', 'Enter')
+  await page.keyboard.up('Alt')
+  await expect(loft).toBeHidden()
+  expect(await shelf.here()).toBe('bulletin')
+})

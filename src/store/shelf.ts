@@ -266,8 +266,10 @@ export function runOn(session: Session, ran: Ran): Outcome {
 }
 
 /** The loft is a place of its own; everything else that is asked for is a view. */
-function shown(show: View, { loft, loftBy }: Shelf): Partial<Shelf> {
-  if (show.view === 'unstack') return { view: show, loft: false, loftBehind: loft }
+function shown(show: View, { loft, loftBy, loftBehind }: Shelf): Partial<Shelf> {
+  // What lays windows out itself: two at a time would each do it.
+  if (show.view === 'unstack' || show.view === 'glance')
+    return { view: show, loft: false, loftBehind: loft || loftBehind }
   if (show.view !== 'loft') return { view: show }
   if (show.by && loft) return { view: null, loftBy: loftBy === 'app' ? 'desktop' : 'app' }
   return { view: null, loft: !loft, loftBy: show.by ?? 'desktop', marked: [] }

@@ -98,8 +98,12 @@ function useGlanceKeys(id: DesktopId): void {
       const stroke = strokeOf(event)
       if (stroke === null) return
       const plain = stroke.replace('Alt+', '')
-      if (plain === 'Escape' || plain === 'Enter') closeView()
-      if (plain === 'Enter') dispatch('desktop.go', { to: id }, 'key')
+      if (plain === 'Escape') closeView()
+      if (plain === 'Enter') {
+        // Who stays there does not return to the loft it was looked at from.
+        shelf.setState({ view: null, loftBehind: false })
+        dispatch('desktop.go', { to: id }, 'key')
+      }
       const heard = hear(getState(), "Alt+'", plain)
       if (heard.kind === 'command') dispatch(heard.bound.command, heard.bound.args, 'key')
     }
