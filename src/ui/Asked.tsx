@@ -1,5 +1,6 @@
 import { useShelf } from '@/store/shelf'
 import { AddApp } from '@/ui/apps/AddApp'
+import { BindingsPanel } from '@/ui/bindings/BindingsPanel'
 import { LetterDialog } from '@/ui/desktop/LetterDialog'
 import { ArrangeDialog } from '@/ui/displays/ArrangeDialog'
 import { ClearUp } from '@/ui/documents/ClearUp'
@@ -27,6 +28,8 @@ export function Asked() {
   switch (view?.view) {
     case 'displays':
       return <ArrangeDialog />
+    case 'bindings':
+      return <BindingsPanel {...view} />
     case 'settings':
       return <SettingsPanel {...view} />
     case 'fold':

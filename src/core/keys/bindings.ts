@@ -65,7 +65,7 @@ export const PREFIXES: Record<string, string> = {
 
 const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9]
 
-const FIXED: Bound[] = [
+export const FIXED: Bound[] = [
   { keys: 'Alt+-', command: 'window.minimise' },
   { keys: 'Alt+Shift+-', command: 'window.maximise' },
   { keys: 'Alt+Enter', command: 'window.solo' },

@@ -50,7 +50,7 @@ const withArrows = (keys: string, command: string): string =>
   ARROWED[command] ? keys.replace(/Left$/, 'arrows') : keys
 
 /** A command with its arguments in words; null where the binding does nothing at present. */
-function inWords(
+export function inWords(
   state: State,
   command: string,
   args: Record<string, unknown> = {},

@@ -20,7 +20,8 @@ export function useKeys(): void {
       layout = map
     })
     const down = (event: KeyboardEvent) => {
-      if (event.isComposing) return
+      // Keys that are pressed to be bound do nothing else.
+      if (event.isComposing || (event.target as Element).matches?.('[data-press]')) return
       const stroke = strokeOf(event, layout)
       // What is pressed after keys that are kept comes after them.
       const kept = event.isTrusted && isKeeping() && keepEarly(event)

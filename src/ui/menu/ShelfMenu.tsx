@@ -64,6 +64,7 @@ export function ShelfMenu({ name }: { name: string }) {
         </SubMenu>
         <MenuSeam />
         <CommandItem command="settings.open" />
+        <CommandItem command="keys.open" />
         <CommandItem command="shelf.keys" />
         <DropdownMenu.Item className="menu-item" asChild>
           <a href={name === 'demo' ? '/shelf' : '/demo'}>

@@ -21,6 +21,10 @@ export function SidePanel({
           className={`side-panel side-panel-${side} rise`}
           aria-describedby={undefined}
           onOpenAutoFocus={focusFirst}
+          // Where keys are pressed to be bound, Escape is its own.
+          onEscapeKeyDown={(event) =>
+            document.activeElement?.matches('[data-press]') && event.preventDefault()
+          }
           onCloseAutoFocus={giveBack}
         >
           <header className="flex items-center gap-3 border-seam border-b px-4 py-2.5">

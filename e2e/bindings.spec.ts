@@ -1,0 +1,58 @@
+import { expect, test } from './shelf'
+
+test.beforeEach(({ shelf }) => shelf.open())
+
+test('keys are bound by pressing them, told what speaks against them, and work at once everywhere', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.press('Alt+Shift+;', 'Shift+K')
+  const panel = page.getByRole('dialog', { name: 'Bind keys' })
+  await page.keyboard.type('sweep')
+  await panel.getByRole('button', { name: /^Keys for Sweep/ }).click()
+  const press = panel.getByRole('textbox', { name: /^Keys for Sweep/ })
+  // Taken, and told by what; nothing of it is done meanwhile.
+  await page.keyboard.press('Alt+/')
+  await expect(panel).toContainText('They do something already: Loft')
+  await expect(panel.getByRole('button', { name: /^Free near by/ })).toBeVisible()
+  await page.keyboard.press('Backspace')
+  await page.keyboard.press('b')
+  await expect(panel).toContainText('is typed into windows')
+  await page.keyboard.press('Backspace')
+  await expect(press).toHaveText('press keys…')
+  await page.keyboard.press('Alt+F8')
+  await page.keyboard.press('s')
+  expect(await shelf.violations()).toEqual([])
+  await page.keyboard.press('Enter')
+  await expect(press).toBeHidden()
+  await expect(panel.locator('[data-command="windows.sweep"]')).toContainText('own')
+  await shelf.press('Escape')
+  await expect(panel).toBeHidden()
+  await shelf.reload()
+  await shelf.press('Alt+F8', 's')
+  await expect(shelf.said()).toContainText('Swept')
+  // Menus, hints and the key card tell the new keys.
+  await shelf.press('Alt+Shift+/')
+  await expect(page.getByRole('dialog')).toContainText('F8')
+})
+
+test('built-in keys are switched off and on again, and all are set back in one step', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.run('keys.open', { find: 'loft' })
+  const panel = page.getByRole('dialog', { name: 'Bind keys' })
+  await panel.getByRole('button', { name: /^Take Alt\+\/ away/ }).click()
+  await expect(panel.getByRole('region', { name: 'Switched off' })).toBeVisible()
+  await shelf.press('Escape', 'Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
+  await shelf.run('keys.open', { find: 'loft' })
+  await panel.getByRole('button', { name: /on again/ }).click()
+  await shelf.press('Escape', 'Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+  await shelf.press('Escape')
+  await shelf.run('keys.bind', { keys: 'Alt+F9', command: 'loft.open' })
+  await shelf.run('keys.reset')
+  await shelf.press('Alt+Z')
+  expect((await shelf.state()).bindings).toMatchObject([{ keys: 'Alt+F9' }])
+})

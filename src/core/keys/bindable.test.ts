@@ -1,0 +1,34 @@
+import { registry } from '@/core/commands/registry'
+import { World } from '@/core/testing/world'
+import { bindable, searchBindable, switchedOff } from './bindable'
+
+const all = (world: World) => bindable(world.state, (id) => id)
+
+test('every command that needs no more said can be given keys, and is told with those it has', () => {
+  const world = new World()
+  const commands = new Set(all(world).map(({ command }) => command))
+  for (const [id, { args }] of registry) if (args.isValidSync({})) expect(commands).toContain(id)
+  const loft = all(world).find(({ command }) => command === 'loft.open')
+  expect(loft).toMatchObject({ keys: [{ keys: 'Alt+/', own: false }], group: 'Shelf' })
+  // One by one, where arguments make them different.
+  const toward = all(world).filter(({ command }) => command === 'window.focusToward')
+  expect(toward.map(({ keys }) => keys[0]?.keys)).toEqual(
+    expect.arrayContaining(['Alt+Left', 'Alt+Down']),
+  )
+  const titles = all(world).map(({ title, group }) => `${group} ${title}`)
+  expect(titles.filter((title, at) => titles.indexOf(title) !== at)).toEqual([])
+})
+
+test('own keys are told as such, those switched off are listed, and both are found', () => {
+  const world = new World()
+  world.run('keys.bind', { keys: 'Alt+F8', command: 'loft.open' })
+  world.run('keys.bind', { keys: 'Alt+F8 G', command: 'desktop.go', args: { to: 'last' } })
+  world.run('keys.unbind', { keys: 'Alt+/' })
+  const loft = all(world).find(({ command }) => command === 'loft.open')
+  expect(loft?.keys).toEqual([{ keys: 'Alt+F8', own: true }])
+  expect(switchedOff(world.state)).toEqual(['Alt+/'])
+  expect(searchBindable(all(world), 'f8 go').map(({ args }) => args)).toEqual([{ to: 'last' }])
+  expect(searchBindable(all(world), 'everything loft').map(({ command }) => command)).toEqual([
+    'loft.open',
+  ])
+})

@@ -1,0 +1,78 @@
+import { registry } from '@/core/commands/registry'
+import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
+import type { State } from '@/core/model/types'
+import { type Bound, bindings, FIXED, isBuiltIn, VERBS } from './bindings'
+import { inWords } from './card'
+
+/** Something keys can be bound to, with those it has. */
+export interface Bindable {
+  command: string
+  args: Record<string, unknown>
+  /** What it is called, with its arguments. */
+  title: string
+  group: string
+  keys: { keys: string; own: boolean }[]
+}
+
+const idOf = ({ command, args }: Pick<Bound, 'command' | 'args'>): string =>
+  `${command} ${JSON.stringify(args ?? {})}`
+
+const spoken = new Set(VERBS.flatMap(({ command, makes }) => [command, makes]))
+
+/**
+ * Everything keys can be bound to: each command that needs no more said, and each with the arguments
+ * it is bound with. What a letter or a place says is the key language itself and not among them.
+ */
+export function bindable(state: State, appName: (id: string) => string): Bindable[] {
+  const found = new Map<string, Bindable>()
+  const put = (command: string, args: Record<string, unknown>): Bindable | undefined => {
+    const id = idOf({ command, args })
+    const known = found.get(id)
+    const defined = registry.get(command)
+    if (known || !defined) return known
+    // The card tells the four arrows as one.
+    const one = Object.keys(args).length > 0 && !DIRECTIONS.includes(args.to as Direction)
+    const said = one ? inWords(state, command, args, appName) : null
+    const made = {
+      command,
+      args,
+      title: (said ?? defined.title) + told(said, args),
+      group: defined.group,
+      keys: [],
+    }
+    found.set(id, made)
+    return made
+  }
+  for (const { command, args } of FIXED) put(command, args ?? {})
+  for (const [id, { args }] of registry) if (isWhole(args)) put(id, {})
+  for (const { keys, command, args } of bindings(state).values()) {
+    // What is bound to a letter by the language goes without saying; what a person bound does not.
+    if (spoken.has(command) && isBuiltIn(state, keys) && !isOwn(state, keys)) continue
+    put(command, args ?? {})?.keys.push({ keys, own: isOwn(state, keys) })
+  }
+  return [...found.values()]
+}
+
+const isOwn = (state: State, keys: string): boolean =>
+  state.bindings.some((one) => one.keys === keys && one.command !== null)
+
+/** Arguments that the words for a command do not tell. */
+const told = (said: string | null, args: Record<string, unknown>): string =>
+  said === null && Object.keys(args).length > 0 ? ` (${Object.values(args).join(', ')})` : ''
+
+const isWhole = (args: { isValidSync(value: unknown): boolean }): boolean => args.isValidSync({})
+
+/** Built-in keys the person switched off. */
+export const switchedOff = (state: State): string[] =>
+  state.bindings.flatMap(({ keys, command }) =>
+    command === null && isBuiltIn(state, keys) ? keys : [],
+  )
+
+/** The bindables with all words of a query in their title, group or keys. */
+export function searchBindable(all: Bindable[], query: string): Bindable[] {
+  const words = query.toLowerCase().split(/\s+/).filter(Boolean)
+  return all.filter(({ title, group, keys }) => {
+    const text = `${title} ${group} ${keys.map((one) => one.keys).join(' ')}`.toLowerCase()
+    return words.every((word) => text.includes(word))
+  })
+}

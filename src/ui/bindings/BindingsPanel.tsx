@@ -1,0 +1,118 @@
+import { Search } from 'lucide-react'
+import { useState } from 'react'
+import { appOf } from '@/apps/list'
+import { GROUPS } from '@/core/commands/command'
+import { type Bindable, bindable, searchBindable, switchedOff } from '@/core/keys/bindable'
+import { isWay } from '@/core/keys/ways'
+import { dispatch, useArrangement } from '@/store/shelf'
+import { Keys } from '@/ui/parts/Keys'
+import { SidePanel } from '@/ui/parts/SidePanel'
+import { BindingRow } from './BindingRow'
+
+/** Every command with its keys: bound by pressing, switched off, and set back. */
+export function BindingsPanel({ find = '' }: { find?: string }) {
+  const state = useArrangement((now) => now)
+  const [query, setQuery] = useState(find)
+  const [bound, setBound] = useState<string | null>(null)
+  const all = searchBindable(
+    bindable(state, (id) => appOf(id)?.name ?? id),
+    query,
+  )
+  const changed = state.bindings.filter(({ keys }) => !isWay(keys)).length
+  return (
+    <SidePanel title="Bind keys">
+      <label className="flex items-center gap-2">
+        <Search size={15} aria-hidden className="shrink-0 text-soft" />
+        <input
+          type="search"
+          className="field min-w-0 flex-1"
+          placeholder="find a command, or its keys"
+          aria-label="Find a command"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+        />
+      </label>
+      <p role="status" className="sr-only">
+        {query ? `${all.length} commands found` : ''}
+      </p>
+      {GROUPS.map((group) => (
+        <Group
+          key={group}
+          name={group}
+          rows={all.filter((one) => one.group === group)}
+          bound={bound}
+          onBind={setBound}
+        />
+      ))}
+      {all.length === 0 ? <p className="mt-4 text-soft">No command has these words.</p> : null}
+      <Off keys={switchedOff(state)} />
+      <div className="mt-5 flex items-center gap-2 border-seam border-t border-dashed pt-3">
+        <p className="text-soft">Settings files hold your keys too.</p>
+        <button
+          type="button"
+          className="btn ml-auto"
+          disabled={changed === 0}
+          onClick={() => dispatch('keys.reset', {}, 'key')}
+        >
+          Reset all{changed > 0 ? ` (${changed})` : ''}
+        </button>
+      </div>
+    </SidePanel>
+  )
+}
+
+const idOf = ({ command, args }: Bindable): string => `${command} ${JSON.stringify(args)}`
+
+function Group({
+  name,
+  rows,
+  bound,
+  onBind,
+}: {
+  name: string
+  rows: Bindable[]
+  /** The row that waits for keys. */
+  bound: string | null
+  onBind(id: string | null): void
+}) {
+  if (rows.length === 0) return null
+  return (
+    <section aria-label={name} className="mt-4">
+      <h3 className="border-seam border-b pb-1 font-semibold text-soft">{name}</h3>
+      <ul>
+        {rows.map((row) => (
+          <BindingRow
+            key={idOf(row)}
+            row={row}
+            pressing={bound === idOf(row)}
+            onPress={(wanted) => onBind(wanted ? idOf(row) : null)}
+          />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+/** Keys that would do something, and do not since they were switched off. */
+function Off({ keys }: { keys: string[] }) {
+  if (keys.length === 0) return null
+  return (
+    <section aria-label="Switched off" className="mt-4">
+      <h3 className="border-seam border-b pb-1 font-semibold text-soft">Switched off</h3>
+      <ul className="mt-1.5 flex flex-wrap gap-2">
+        {keys.map((one) => (
+          <li key={one}>
+            <button
+              type="button"
+              className="btn"
+              title={`Switch ${one} on again`}
+              onClick={() => dispatch('keys.reset', { keys: one }, 'key')}
+            >
+              <Keys keys={one} /> on again
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
