@@ -268,3 +268,23 @@ test('the console: the same commands, with reasons', async ({ shelf, page }) => 
   const commands = await page.evaluate(() => window.kiteShelf?.commands())
   expect(commands).toContainEqual({ id: 'desktop.go', title: 'Go to desktop', args: ['to'] })
 })
+
+test('what may follow is shown at once, after a moment, or not at all', async ({ shelf, page }) => {
+  await shelf.open()
+  const card = page.getByRole('status').getByText('Rename this desktop')
+  await shelf.press('Alt+Shift+;')
+  await expect(card).toBeVisible()
+  await shelf.press('Escape')
+  await shelf.run('settings.set', { hints: 'later' })
+  await shelf.press('Alt+Shift+;')
+  await expect(card).toBeHidden()
+  await expect(card).toBeVisible()
+  await shelf.press('Escape')
+  await shelf.run('settings.set', { hints: 'never' })
+  await shelf.press('Alt+Shift+;')
+  await page.waitForTimeout(600)
+  await expect(card).toBeHidden()
+  // The keys mean what they did all the while.
+  await shelf.press('r')
+  await expect(page.getByRole('textbox', { name: 'Name of the desktop' })).toBeFocused()
+})

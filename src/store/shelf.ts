@@ -1,5 +1,6 @@
 import { useRef } from 'react'
 import { createStore, useStore } from 'zustand'
+import { useShallow } from 'zustand/react/shallow'
 import type { Env, Refusal, View } from '@/core/commands/command'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
 import type { Place } from '@/core/geometry/shelves'
@@ -8,8 +9,8 @@ import type { By, JournalEvent } from '@/core/journal/events'
 import { keysFor } from '@/core/keys/bindings'
 import { initialState } from '@/core/model/initial'
 import { ownFacts } from '@/core/model/ownApps'
-import { isVisible } from '@/core/model/selectors'
-import type { AppFacts, DesktopId, DisplayId, State, WindowId } from '@/core/model/types'
+import { desktop, isVisible } from '@/core/model/selectors'
+import type { AppFacts, Desktop, DesktopId, DisplayId, State, WindowId } from '@/core/model/types'
 import { type Ran, seenFrom } from './replica'
 import { sameItems } from './same'
 import type { Views } from './views'
@@ -97,6 +98,15 @@ export const shelf = createStore<Shelf>(() => ({
 export const useShelf = <T>(select: (shelf: Shelf) => T): T => useStore(shelf, select)
 export const useArrangement = <T>(select: (state: State) => T): T =>
   useStore(shelf, ({ session }) => select(session.state))
+
+/** Some fields of a desktop: what else changes of it, such as its focus, draws nothing anew. */
+export const useDesktop = <K extends keyof Desktop>(id: DesktopId, fields: K[]): Pick<Desktop, K> =>
+  useArrangement(
+    useShallow((state: State) => {
+      const found = desktop(state, id)
+      return Object.fromEntries(fields.map((field) => [field, found[field]])) as Pick<Desktop, K>
+    }),
+  )
 
 /** As `useArrangement` for a list: the same array as long as it lists the same. */
 export function useList<T>(select: (state: State) => readonly T[]): readonly T[] {

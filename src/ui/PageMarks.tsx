@@ -1,12 +1,12 @@
 import { useEffect, useRef } from 'react'
-import { currentId, desktop } from '@/core/model/selectors'
+import { currentId } from '@/core/model/selectors'
 import { useAnyWaiting } from '@/store/reports'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement, useDesktop } from '@/store/shelf'
 
 /** What stands on the page itself: the tab's title and mark, the current desktop, the cloth. */
 export function PageMarks() {
   const id = useArrangement(currentId)
-  const { name, hue, letter } = useArrangement((state) => desktop(state, id))
+  const { name, hue, letter } = useDesktop(id, ['name', 'hue', 'letter'])
   const cloth = useArrangement((state) => state.settings.cloth)
   const waiting = useAnyWaiting()
   const dyed = useRef<HTMLSpanElement>(null)

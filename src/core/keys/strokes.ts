@@ -27,7 +27,7 @@ const NAMED = [
 ]
 
 /** A stroke taken apart, or null where it is none. */
-export function readStroke(written: string): Stroke | null {
+function readStroke(written: string): Stroke | null {
   const found = /^(Ctrl\+)?(Alt\+)?(Shift\+)?(.+)$/.exec(written)
   const key = found?.[4] ?? ''
   if (!NAMED.includes(key) && !/^[A-Z0-9`\-=[\]\\;',./]$/.test(key)) return null

@@ -1,3 +1,4 @@
+import { readShelfFile, shelfFile } from '@/core/formats/shelfFile'
 import { World } from '@/core/testing/world'
 import { CHOICES, settingsInWords } from './choices'
 import { searchSettings } from './search'
@@ -52,3 +53,16 @@ test.each([{ gap: 33 }, { gap: -1 }, { gap: 1.5 }, { cloth: 'red' }, { wrap: 'ye
     expect(new World().refusal('settings.set', args)).not.toBe('')
   },
 )
+
+test('whatever is set is kept in the shelf file, and undone by one step', () => {
+  for (const choice of CHOICES) {
+    const world = new World()
+    const before = world.state.settings
+    world.run('settings.set', choice.set(before))
+    const file = JSON.stringify(shelfFile(world.state, {}, 0))
+    expect(readShelfFile(file).state.settings).toEqual(world.state.settings)
+    if (world.state.settings === before) continue
+    world.run('history.undo')
+    expect(world.state.settings).toEqual(before)
+  }
+})

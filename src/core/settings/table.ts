@@ -183,6 +183,14 @@ export const SETTINGS = {
     default: 'alt',
     choices: { alt: 'with Alt held', leader: 'after Ctrl+.' },
   },
+  hints: {
+    section: 'Keys',
+    label: 'What may follow a first stroke is shown',
+    help: 'In a card above the line, while a sequence waits for its next key.',
+    words: 'hints card help sequence',
+    default: 'now',
+    choices: { now: 'at once', later: 'after a moment', never: 'not at all' },
+  },
   loft: {
     section: 'Page',
     label: 'Size of windows in the loft',

@@ -9,9 +9,17 @@ import {
   useState,
 } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
-import { type DesktopId, DISPLAY_LEAST, type WindowId } from '@/core/model/types'
+import { DISPLAY_LEAST, type WindowId } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
-import { closeLoft, dispatch, getState, useArrangement, useList, useShelf } from '@/store/shelf'
+import {
+  closeLoft,
+  dispatch,
+  getState,
+  useArrangement,
+  useDesktop,
+  useList,
+  useShelf,
+} from '@/store/shelf'
 import { Column } from '@/ui/displays/Column'
 import { openFiles } from '@/ui/documents/openFiles'
 import { Glance } from '@/ui/glance/Glance'
@@ -131,7 +139,7 @@ const NAME = 'desktop-name'
 /** Beside the windows, not around them: a new hue is none of their business. */
 function Behind() {
   const id = useArrangement(currentId)
-  const { name, sign } = useArrangement((state) => desktop(state, id))
+  const { name, sign } = useDesktop(id, ['name', 'sign'])
   const arrival = useArrangement((state) => state.settings.arrival)
   return (
     <>
@@ -143,7 +151,7 @@ function Behind() {
           </h1>
         )}
       </Backdrop>
-      {sign && arrival > 0 ? <Arrival key={id} id={id} time={arrival} /> : null}
+      {sign && arrival > 0 ? <Arrival key={id} time={arrival} /> : null}
     </>
   )
 }
@@ -230,19 +238,23 @@ function useWarming(count: number): number {
 
 const WARM_MOST = 300
 
-/** The name of the desktop one has come to, for a moment above its windows. */
-function Arrival({ id, time }: { id: DesktopId; time: number }) {
-  const [over, setOver] = useState(false)
-  if (over) return null
+/** The sign of the desktop one has come to, copied above its windows for a moment. */
+function Arrival({ time }: { time: number }) {
+  const place = useRef<HTMLDivElement>(null)
+  useLayoutEffect(() => {
+    const copied = document.querySelector('.backdrop-here .sign-place')?.cloneNode(true)
+    for (const named of (copied as Element | undefined)?.querySelectorAll('[id]') ?? [])
+      named.removeAttribute('id')
+    if (copied) place.current?.replaceChildren(copied)
+  }, [])
   return (
     <div
+      ref={place}
       aria-hidden
       className="sign-arriving"
       style={{ animationDuration: `${time}ms` }}
-      onAnimationEnd={() => setOver(true)}
-    >
-      <Sign id={id} />
-    </div>
+      onAnimationEnd={() => place.current?.replaceChildren()}
+    />
   )
 }
 

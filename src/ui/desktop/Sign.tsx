@@ -1,7 +1,7 @@
+import { memo } from 'react'
 import { signOf } from '@/core/look/look'
-import { desktop } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
-import { useArrangement } from '@/store/shelf'
+import { useDesktop } from '@/store/shelf'
 import { Emblem } from '@/ui/parts/Emblem'
 
 const FONTS = {
@@ -14,8 +14,8 @@ const DOWN = { top: 'start', middle: 'center', left: 'center', right: 'center', 
 const ACROSS = { left: 'start', right: 'end', top: 'center', middle: 'center', bottom: 'center' }
 
 /** A desktop's name with its emblem, as large and where the person wants it. */
-export function Sign({ id, labels }: { id: DesktopId; labels?: string }) {
-  const { name, hue, emblem, signed } = useArrangement((state) => desktop(state, id))
+export const Sign = memo(function Sign({ id, labels }: { id: DesktopId; labels: string }) {
+  const { name, hue, emblem, signed } = useDesktop(id, ['name', 'hue', 'emblem', 'signed'])
   const { font, size, weight, colour, opacity, place } = signOf({ signed })
   const [first, second] = place.split(' ') as [keyof typeof DOWN, keyof typeof ACROSS | undefined]
   return (
@@ -32,17 +32,10 @@ export function Sign({ id, labels }: { id: DesktopId; labels?: string }) {
         }}
       >
         <Emblem name={emblem} size={Math.round(size * 0.72)} />
-        <Name name={name} labels={labels} />
+        <h1 id={labels} dir="auto" className="min-w-0 truncate">
+          {name}
+        </h1>
       </div>
     </div>
   )
-}
-
-function Name({ name, labels }: { name: string; labels: string | undefined }) {
-  const Heading = labels ? 'h1' : 'span'
-  return (
-    <Heading {...(labels && { id: labels })} dir="auto" className="min-w-0 truncate">
-      {name}
-    </Heading>
-  )
-}
+})

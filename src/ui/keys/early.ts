@@ -40,8 +40,7 @@ export function keepEarly(event: KeyboardEvent): boolean {
   const command = (held && !event.getModifierState('AltGraph')) || !isTyping(event)
   if (!focus || isAsking() || MODIFIERS.includes(event.key)) return false
   if (!waiting.has(focus)) {
-    // An editor that has only just got the focus may still put its caret where it was.
-    if (command || (isSettled() && !isLanding())) return false
+    if (command || isSettled()) return false
     if (!keyTarget(focus) && !isComing(focus)) return false
   }
   const { key, code, shiftKey, altKey, ctrlKey, metaKey } = event

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react'
 import { keysFor } from '@/core/keys/bindings'
-import { currentId, desktop } from '@/core/model/selectors'
+import { currentId } from '@/core/model/selectors'
 import { useSaving } from '@/store/saving'
-import { dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { dispatch, useArrangement, useDesktop, useShelf } from '@/store/shelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Emblem } from '@/ui/parts/Emblem'
 import { Keys } from '@/ui/parts/Keys'
@@ -35,7 +35,12 @@ export function Line() {
 }
 
 function Where() {
-  const { name, hue, letter, emblem } = useArrangement((state) => desktop(state, currentId(state)))
+  const { name, hue, letter, emblem } = useDesktop(useArrangement(currentId), [
+    'name',
+    'hue',
+    'letter',
+    'emblem',
+  ])
   const marker = useArrangement((state) => state.settings.marker)
   return (
     <span className="flex min-w-0 max-w-64 shrink-0 items-center gap-2">

@@ -1,3 +1,4 @@
+import { useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
 import { asPressed, LEADER, PREFIXES, VERBS } from '@/core/keys/bindings'
 import { keyCard } from '@/core/keys/card'
@@ -7,11 +8,34 @@ import { dispatch, shelf, useArrangement } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
-/** The start of a sequence was heard: what may follow, above the Line until it does. */
+/** How long a first stroke waits for its card, where it is not shown at once, in milliseconds. */
+const MOMENT = 400
+
+/** The start of a sequence was heard: what may follow, above the line until it does. */
 export function Pending({ keys }: { keys: string }) {
+  const hints = useArrangement((state) => state.settings.hints)
+  const [shown, setShown] = useState(hints === 'now')
+  useEffect(() => {
+    if (hints !== 'later') return
+    const timer = setTimeout(() => setShown(true), MOMENT)
+    return () => clearTimeout(timer)
+  }, [hints])
+  return (
+    <span role="status" className="flex items-center gap-2">
+      <b>{PREFIXES[keys] ?? (keys === LEADER ? 'Go to' : keys)}</b>
+      <span className="text-soft">a key follows, Escape leaves</span>
+      {shown ? <Card keys={keys} /> : null}
+    </span>
+  )
+}
+
+/** Height of a row, and what is not for rows, in CSS pixels. */
+const ROW = 26
+const AROUND = 110
+
+function Card({ keys }: { keys: string }) {
   const state = useArrangement((now) => now)
   const verb = VERBS.find((one) => one.keys === `${keys} ` || one.keys === `${keys}+`)
-  const places = verb !== undefined
   const card = keyCard(state, (id) => appOf(id)?.name ?? id)
   const pressed = `${asPressed(keys, state)} `
   // After the leader anything may follow: the verbs are told, and where all keys stand.
@@ -19,29 +43,26 @@ export function Pending({ keys }: { keys: string }) {
     keys === LEADER
       ? [...card.verbs.slice(1), { keys: `${pressed}Shift+/`, does: 'all keys' }]
       : card.groups.flatMap((group) => group.rows)
+  const following = verb ? [] : rows.filter((row) => row.keys.startsWith(pressed))
+  const most = Math.max(4, Math.floor((innerHeight - AROUND) / ROW))
   return (
-    <span role="status" className="flex items-center gap-2">
-      <b>{PREFIXES[keys] ?? 'Go to'}</b>
-      <span className="text-soft">a key follows, Escape leaves</span>
-      <span className="rise fixed bottom-[44px] left-2 z-40 flex max-w-[calc(100vw-16px)] gap-x-6 border-2 border-ink bg-panel p-3">
-        {places || keys === LEADER ? (
-          <Places state={state} command={verb?.command ?? 'desktop.go'} />
-        ) : null}
-        {places ? null : (
-          <span
-            className={`grid content-start gap-x-6 gap-y-1.5 ${keys === LEADER ? '' : 'grid-cols-[auto_auto]'}`}
-          >
-            {rows
-              .filter((row) => row.keys.startsWith(pressed))
-              .map((row) => (
-                <span key={row.keys} className="flex items-center gap-2">
-                  <Keys keys={row.keys.slice(pressed.length)} />
-                  {row.does}
-                </span>
-              ))}
-          </span>
-        )}
-      </span>
+    <span className="rise fixed bottom-[44px] left-2 z-40 flex max-w-[calc(100vw-16px)] gap-x-6 border-2 border-ink bg-panel p-3">
+      {verb || keys === LEADER ? (
+        <Places state={state} command={verb?.command ?? 'desktop.go'} />
+      ) : null}
+      {following.length > 0 ? (
+        <span
+          className="grid grid-flow-col content-start gap-x-6 gap-y-1"
+          style={{ gridTemplateRows: `repeat(${Math.min(most, following.length)}, auto)` }}
+        >
+          {following.map((row) => (
+            <span key={row.keys} className="flex items-center gap-2">
+              <Keys keys={row.keys.slice(pressed.length)} />
+              {row.does}
+            </span>
+          ))}
+        </span>
+      ) : null}
     </span>
   )
 }

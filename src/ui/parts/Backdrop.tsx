@@ -1,8 +1,7 @@
 import { type CSSProperties, type ReactNode, useEffect, useState } from 'react'
-import { desktop } from '@/core/model/selectors'
 import type { BackdropPicture, DesktopId, DocumentId } from '@/core/model/types'
 import { peekContent } from '@/store/documents'
-import { useArrangement } from '@/store/shelf'
+import { useDesktop } from '@/store/shelf'
 
 const SIZES = { fill: 'cover', whole: 'contain', repeat: 'auto' }
 
@@ -18,7 +17,7 @@ export function Backdrop({
   style?: CSSProperties
   children?: ReactNode
 }) {
-  const { hue, backdrop, picture } = useArrangement((state) => desktop(state, of))
+  const { hue, backdrop, picture } = useDesktop(of, ['hue', 'backdrop', 'picture'])
   return (
     <div className={`hue-${hue} backdrop backdrop-${backdrop} ${className ?? ''}`} style={style}>
       {backdrop === 'picture' && picture ? <Own picture={picture} /> : null}

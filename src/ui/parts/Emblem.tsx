@@ -113,6 +113,7 @@ import {
   Wrench,
   Zap,
 } from 'lucide-react'
+import { memo } from 'react'
 
 /** The drawings of the emblems, by their names. */
 const DRAWINGS: Record<string, LucideIcon> = {
@@ -231,7 +232,13 @@ const DRAWINGS: Record<string, LucideIcon> = {
 }
 
 /** The sign a desktop is known by besides its letter; nothing where it has none. */
-export function Emblem({ name, size = 14 }: { name: string | undefined; size?: number }) {
+export const Emblem = memo(function Emblem({
+  name,
+  size = 14,
+}: {
+  name: string | undefined
+  size?: number
+}) {
   const Drawing = DRAWINGS[name ?? '']
   return Drawing ? <Drawing size={size} aria-hidden className="shrink-0" /> : null
-}
+})

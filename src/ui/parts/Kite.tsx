@@ -1,7 +1,8 @@
+import { memo } from 'react'
 import type { Hue } from '@/core/model/types'
 
 /** The mark of a desktop: a kite in its hue with its call letter. Filled where one is. */
-export function Kite({
+export const Kite = memo(function Kite({
   hue,
   letter,
   filled,
@@ -50,4 +51,4 @@ export function Kite({
       ) : null}
     </svg>
   )
-}
+})

@@ -6,8 +6,9 @@ import { Pushes } from './pushes'
 /** Does what a way of the pointer leads to, where it does something and nothing else is open. */
 function take(way: string): boolean {
   const led = leadsTo(getState().bindings, way)
-  const { view, menu } = shelf.getState()
-  if (!led || view || menu) return false
+  const { view, menu, loft } = shelf.getState()
+  // In the loft a wheel and a finger scroll the shelves.
+  if (!led || view || menu || (loft && /wheel|swipe/.test(way))) return false
   dispatch(led.command, led.args, 'pointer')
   return true
 }
@@ -74,7 +75,7 @@ export function usePointerWays(): void {
         if (to) take(to > 0 ? 'swipe left' : 'swipe right')
         return event.preventDefault()
       }
-      if (!altKey && !(rack && !scrolls(target, deltaY))) return
+      if (shelf.getState().loft || (!altKey && !(rack && !scrolls(target, deltaY)))) return
       if (altKey && !rack && !target.closest('#desktop')) return
       const to = upright.add(deltaY, TURN, timeStamp)
       const name = altKey ? 'Alt and wheel' : 'wheel'
@@ -85,7 +86,7 @@ export function usePointerWays(): void {
     // A browser would leave the page with them.
     const side = (event: MouseEvent) => {
       const way = SIDES[event.button]
-      if (!way) return
+      if (!way || !leadsTo(getState().bindings, way)) return
       event.preventDefault()
       if (event.type === 'mouseup') take(way)
     }

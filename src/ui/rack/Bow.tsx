@@ -18,7 +18,7 @@ const facts = (state: State, ids: WindowId[]): (string | boolean)[] =>
 const MOST = 5
 
 /** The bows of a tail. One look at the state serves them all. */
-export function Bows({ ids, most = MOST }: { ids: WindowId[]; most?: number }) {
+export const Bows = memo(function Bows({ ids, most = MOST }: { ids: WindowId[]; most?: number }) {
   const shown = ids.length > most ? ids.slice(0, most - 1) : ids
   const list = useList((state) => facts(state, shown))
   const bows = Array.from({ length: list.length / 6 }, (_, at) => {
@@ -43,7 +43,7 @@ export function Bows({ ids, most = MOST }: { ids: WindowId[]; most?: number }) {
       <More ids={ids.slice(most - 1)} />
     </>
   )
-}
+})
 
 /** The windows there is no room for: how many, which, and whether one of them wants attention. */
 function More({ ids }: { ids: WindowId[] }) {

@@ -3,10 +3,18 @@ import { CSS } from '@dnd-kit/utilities'
 import { Ellipsis } from 'lucide-react'
 import { type KeyboardEvent, memo } from 'react'
 import { displayShowing } from '@/core/model/displays'
-import { currentId, desktop, lastId, summary } from '@/core/model/selectors'
+import { currentId, lastId, summary } from '@/core/model/selectors'
 import type { DesktopId, State, WindowId } from '@/core/model/types'
 import { useWaiting } from '@/store/reports'
-import { dispatch, openMenu, openMenuBelow, useArrangement, useList, useShelf } from '@/store/shelf'
+import {
+  dispatch,
+  openMenu,
+  openMenuBelow,
+  useArrangement,
+  useDesktop,
+  useList,
+  useShelf,
+} from '@/store/shelf'
 import { Emblem } from '@/ui/parts/Emblem'
 import { isByKey } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
@@ -15,7 +23,14 @@ import { NameField } from './NameField'
 
 /** A desktop in the rack: its mark, its name, and a tail with a bow for each window. */
 export const Row = memo(function Row({ id }: { id: DesktopId }) {
-  const { name, letter, hue, emblem, windows, kind } = useArrangement((state) => desktop(state, id))
+  const { name, letter, hue, emblem, windows, kind } = useDesktop(id, [
+    'name',
+    'letter',
+    'hue',
+    'emblem',
+    'windows',
+    'kind',
+  ])
   const here = useArrangement((state) => currentId(state) === id)
   const last = useArrangement((state) => lastId(state) === id)
   const starts = useArrangement(
@@ -125,7 +140,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
 })
 
 /** Where a tail has no room: how many windows there are, and how many of them want attention. */
-function Figure({ ids }: { ids: WindowId[] }) {
+const Figure = memo(function Figure({ ids }: { ids: WindowId[] }) {
   const documents = useList((state) => ids.map((id) => state.windows[id]?.document ?? ''))
   const waiting = useWaiting([...documents])
   return (
@@ -134,7 +149,7 @@ function Figure({ ids }: { ids: WindowId[] }) {
       <span className="row-count">{ids.length || ''}</span>
     </span>
   )
-}
+})
 
 /** The name of another display that shows a desktop, where each shows its own. */
 function shownBeside(state: State, id: DesktopId): string | undefined {
