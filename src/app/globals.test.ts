@@ -3,7 +3,9 @@ import { join } from 'node:path'
 import { SIGN } from '@/core/look/look'
 import { HUES } from '@/core/model/types'
 
-const css = readFileSync(join(__dirname, 'globals.css'), 'utf8')
+const css = ['tokens', 'desktop']
+  .map((name) => readFileSync(join(__dirname, `styles/${name}.css`), 'utf8'))
+  .join('\n')
 
 /** A token's day and night colours, as the style sheet has them. */
 function token(name: string, from = css): [day: string, night: string] {

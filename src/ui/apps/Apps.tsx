@@ -33,7 +33,7 @@ export function Apps() {
         <button
           type="button"
           title="Add app"
-          className="flex flex-1 items-center gap-2.5 px-3.5 py-[3px] text-left text-soft hover:text-ink max-[1000px]:justify-center max-[1000px]:px-0"
+          className="flex flex-1 items-center gap-2.5 text-left text-soft hover:text-ink max-[1000px]:justify-center"
           onClick={() => dispatch('app.askAdd')}
         >
           <span className="grid w-5 place-items-center">
@@ -46,7 +46,7 @@ export function Apps() {
           aria-label={folded ? 'List the apps' : 'Fold the apps'}
           title={folded ? 'List the apps' : 'Fold the apps'}
           aria-expanded={!folded}
-          className="grid w-8 place-items-center text-soft hover:text-ink"
+          className="grid min-w-8 place-items-center text-soft hover:text-ink"
           onClick={() => dispatch('apps.fold')}
         >
           {folded ? <ChevronUp size={14} aria-hidden /> : <ChevronDown size={14} aria-hidden />}
@@ -99,7 +99,7 @@ function AppRow({ app, slot, count }: { app: AppManifest; slot: number; count: n
         type="button"
         aria-label={`${name}, ${count === 1 ? '1 window' : `${count} windows`}`}
         title={name}
-        className="flex w-full items-center gap-2.5 px-3.5 py-[3px] text-left hover:bg-ink/6 focus-visible:outline-offset-[-2px] max-[1000px]:justify-center"
+        className="flex w-full items-center gap-2.5 text-left hover:bg-ink/6 focus-visible:outline-offset-[-2px] max-[1000px]:justify-center"
         onClick={(event) =>
           dispatch('app.launch', { ...launching(id), ...(event.shiftKey && { another: true }) })
         }

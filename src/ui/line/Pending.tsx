@@ -83,7 +83,7 @@ function Places({ state, command }: { state: State; command: string }) {
         className="grid grid-flow-col gap-x-5 gap-y-1.5"
         style={{ gridTemplateRows: `repeat(${Math.min(COLUMN, all.length)}, auto)` }}
       >
-        {all.map(({ id, letter, hue, name }) => (
+        {all.map(({ id, letter, hue, name, emblem }) => (
           <button
             key={id}
             type="button"
@@ -92,7 +92,7 @@ function Places({ state, command }: { state: State; command: string }) {
             className="flex min-w-0 items-center gap-2 text-left hover:underline"
             onClick={() => push(id)}
           >
-            <Kite hue={hue} letter={letter} width={19} />
+            <Kite hue={hue} letter={letter} emblem={emblem} width={19} />
             <span dir="auto" className="max-w-52 truncate">
               {name}
             </span>

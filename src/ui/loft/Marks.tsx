@@ -11,10 +11,10 @@ export function Marks() {
       className="fixed top-11 bottom-9 left-0 z-40 flex flex-col flex-wrap content-start border-ink border-r-2 bg-panel p-1"
     >
       {state.order.map((id) => {
-        const { name, hue, letter } = desktop(state, id)
+        const { name, hue, letter, emblem } = desktop(state, id)
         return (
           <li key={id} data-shelf={id} title={name} className={`shelf-mark hue-${hue} p-1`}>
-            <Kite hue={hue} letter={letter} width={26} />
+            <Kite hue={hue} letter={letter} emblem={emblem} width={26} />
           </li>
         )
       })}

@@ -97,6 +97,7 @@ function Name({
         <Kite
           hue={lives.hue}
           letter={lives.letter}
+          emblem={lives.emblem}
           filled={here}
           width={thin ? 15 : empty ? 20 : 30}
         />

@@ -14,7 +14,7 @@ export function Marks({ width }: { width: number }) {
   return rows.map((row) => (
     <div key={row[0]} className="flex gap-1.5">
       {row.map((id) => {
-        const { name, hue, letter } = desktop(state, id)
+        const { name, hue, letter, emblem } = desktop(state, id)
         return (
           <button
             key={id}
@@ -25,7 +25,7 @@ export function Marks({ width }: { width: number }) {
             aria-current={id === here ? 'true' : undefined}
             onClick={() => id !== here && dispatch('desktop.go', { to: id })}
           >
-            <Kite hue={hue} letter={letter} filled={id === here} width={width} />
+            <Kite hue={hue} letter={letter} emblem={emblem} filled={id === here} width={width} />
           </button>
         )
       })}

@@ -231,6 +231,9 @@ const DRAWINGS: Record<string, LucideIcon> = {
   utensils: Utensils,
 }
 
+/** The drawing of an emblem, to stand within another. */
+export const drawingOf = (name: string | undefined): LucideIcon | undefined => DRAWINGS[name ?? '']
+
 /** The sign a desktop is known by besides its letter; nothing where it has none. */
 export const Emblem = memo(function Emblem({
   name,
@@ -239,6 +242,6 @@ export const Emblem = memo(function Emblem({
   name: string | undefined
   size?: number
 }) {
-  const Drawing = DRAWINGS[name ?? '']
+  const Drawing = drawingOf(name)
   return Drawing ? <Drawing size={size} aria-hidden className="shrink-0" /> : null
 })

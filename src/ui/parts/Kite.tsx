@@ -1,18 +1,23 @@
 import { memo } from 'react'
 import type { Hue } from '@/core/model/types'
+import { drawingOf } from './Emblem'
 
-/** The mark of a desktop: a kite in its hue with its call letter. Filled where one is. */
+/** The mark of a desktop: a kite in its hue with its call letter, or its emblem. Filled where one is. */
 export const Kite = memo(function Kite({
   hue,
   letter,
+  emblem,
   filled,
   width = 28,
 }: {
   hue: Hue
   letter?: string | null
+  /** Stands where there is no letter. */
+  emblem?: string | undefined
   filled?: boolean
   width?: number
 }) {
+  const Drawing = letter ? undefined : drawingOf(emblem)
   return (
     <svg
       aria-hidden
@@ -48,6 +53,15 @@ export const Kite = memo(function Kite({
         >
           {letter}
         </text>
+      ) : null}
+      {Drawing ? (
+        <Drawing
+          x={7.5}
+          y={6.5}
+          size={15}
+          color={filled ? 'var(--hi)' : 'var(--ink)'}
+          strokeWidth={2.4}
+        />
       ) : null}
     </svg>
   )

@@ -75,7 +75,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
         className="shrink-0"
         onClick={() => go(id, here)}
       >
-        <Kite hue={hue} letter={letter} filled={here} width={29} />
+        <Kite hue={hue} letter={letter} emblem={emblem} filled={here} width={29} />
       </button>
       {/* In a narrow rack the name is typed beside it. */}
       <div className={`min-w-0 flex-1 ${naming ? 'naming' : 'max-[1000px]:sr-only'}`}>
@@ -96,7 +96,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
               ]
                 .filter(Boolean)
                 .join(', ')}
-              className={`min-w-0 flex-1 truncate text-left font-display font-semibold text-[14.5px] outline-none focus-visible:underline focus-visible:decoration-2 focus-visible:underline-offset-4 ${here ? '' : 'opacity-85'}`}
+              className={`min-w-0 flex-1 truncate text-left font-display font-semibold outline-none focus-visible:underline focus-visible:decoration-2 focus-visible:underline-offset-4 ${here ? '' : 'opacity-85'}`}
               onClick={() => go(id, here)}
               onDoubleClick={() => dispatch('desktop.askName', { desktop: id })}
               onKeyDown={keys}
@@ -113,7 +113,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
           {last ? (
             <span
               aria-hidden
-              className="font-mono font-semibold text-[11px] text-soft"
+              className="row-last font-mono font-semibold text-[11px] text-soft"
               title="Back goes here"
             >
               ◂\
@@ -124,7 +124,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
             tabIndex={-1}
             aria-haspopup="menu"
             aria-label={`Menu of ${name}`}
-            className="absolute top-[7px] right-2 grid size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-hover:opacity-100 max-[1000px]:hidden"
+            className="row-menu absolute top-[7px] right-2 size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-hover:opacity-100 max-[1000px]:hidden"
             onClick={(event) => openMenuBelow(event.currentTarget, { desktop: id })}
           >
             {dots}
