@@ -41,7 +41,7 @@ export const KEPT: Kept[] = [
   kept('Alt+F4', 'closes the browser', WIDE, 'always', 'full screen'),
   kept('Alt+Space', 'opens the window menu', WIDE, 'always', 'full screen'),
   kept('Alt+Escape', 'goes to another application', ['windows']),
-  kept('Ctrl+Escape', 'opens the start menu', ['windows'], 'always', 'full screen'),
+  kept('Ctrl+Escape', 'opens a menu of the system', ['windows'], 'always', 'full screen'),
   kept('Ctrl+Shift+Escape', 'opens the task manager', ['windows']),
   kept('Ctrl+Alt+Delete', 'is the system’s own', WIDE),
   kept('Ctrl+Alt+Left', 'switches the system’s workspace', ['linux'], 'mostly'),

@@ -1,4 +1,3 @@
-import { Search } from 'lucide-react'
 import { useState } from 'react'
 import { appOf } from '@/apps/list'
 import { GROUPS } from '@/core/commands/command'
@@ -6,6 +5,7 @@ import { type Bindable, bindable, searchBindable, switchedOff } from '@/core/key
 import { isWay } from '@/core/keys/ways'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
+import { SearchField } from '@/ui/parts/SearchField'
 import { SidePanel } from '@/ui/parts/SidePanel'
 import { BindingRow } from './BindingRow'
 
@@ -21,20 +21,13 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
   const changed = state.bindings.filter(({ keys }) => !isWay(keys)).length
   return (
     <SidePanel title="Bind keys">
-      <label className="flex items-center gap-2">
-        <Search size={15} aria-hidden className="shrink-0 text-soft" />
-        <input
-          type="search"
-          className="field min-w-0 flex-1"
-          placeholder="find a command, or its keys"
-          aria-label="Find a command"
-          value={query}
-          onChange={(event) => setQuery(event.target.value)}
-        />
-      </label>
-      <p role="status" className="sr-only">
-        {query ? `${all.length} commands found` : ''}
-      </p>
+      <SearchField
+        label="Find a command"
+        placeholder="find a command, or its keys"
+        query={query}
+        onType={setQuery}
+        found={`${all.length} commands`}
+      />
       {GROUPS.map((group) => (
         <Group
           key={group}

@@ -1,8 +1,8 @@
-import { Search } from 'lucide-react'
 import { useState } from 'react'
 import { searchSettings } from '@/core/settings/search'
 import { changedSettings, SECTIONS, type SettingName, settingOf } from '@/core/settings/table'
 import { dispatch, useArrangement } from '@/store/shelf'
+import { SearchField } from '@/ui/parts/SearchField'
 import { SidePanel } from '@/ui/parts/SidePanel'
 import { SettingRow } from './SettingRow'
 import { searchWays, Ways } from './Ways'
@@ -14,20 +14,13 @@ export function SettingsPanel({ find = '' }: { find?: string }) {
   const ways = searchWays(query)
   return (
     <SidePanel title="Settings">
-      <label className="flex items-center gap-2">
-        <Search size={15} aria-hidden className="shrink-0 text-soft" />
-        <input
-          type="search"
-          className="field min-w-0 flex-1"
-          placeholder="find a setting"
-          aria-label="Find a setting"
-          value={query}
-          onChange={(event) => setQuery(event.target.value)}
-        />
-      </label>
-      <p role="status" className="sr-only">
-        {query ? `${found.length + ways.length} settings found` : ''}
-      </p>
+      <SearchField
+        label="Find a setting"
+        placeholder="find a setting"
+        query={query}
+        onType={setQuery}
+        found={`${found.length + ways.length} settings`}
+      />
       {SECTIONS.map((section) => (
         <Section
           key={section}
