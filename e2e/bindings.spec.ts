@@ -56,3 +56,26 @@ test('built-in keys are switched off and on again, and all are set back in one s
   await shelf.press('Alt+Z')
   expect((await shelf.state()).bindings).toMatchObject([{ keys: 'Alt+F9' }])
 })
+
+test('in the leader language keys are told, pressed and undone as they are typed there', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.run('settings.set', { keys: 'leader' })
+  await shelf.run('keys.open', { find: 'sweep' })
+  const panel = page.getByRole('dialog', { name: 'Bind keys' })
+  const row = panel.locator('[data-command="windows.sweep"]')
+  await expect(row.locator('.key').first()).toHaveText('Ctrl')
+  await panel.getByRole('button', { name: /^Keys for Sweep/ }).click()
+  await shelf.press('Control+.', 'F8', 'k', 'Enter')
+  await expect
+    .poll(async () => (await shelf.state()).bindings)
+    .toMatchObject([{ keys: 'Alt+F8 K' }])
+  // Undone beside the panel, as everywhere after the leader.
+  await shelf.press('Control+.', 'z')
+  await expect.poll(async () => (await shelf.state()).bindings).toEqual([])
+  await shelf.press('Control+.', 'Shift+Z', 'Escape')
+  await expect(panel).toBeHidden()
+  await shelf.press('Control+.', 'F8', 'k')
+  await expect(shelf.said()).toContainText('Swept')
+})

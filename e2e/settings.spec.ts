@@ -33,6 +33,7 @@ test('a setting is found by typing, set by keyboard, holds after a reload, and i
   await gap.fill('24')
   await gap.press('Enter')
   await expect.poll(async () => (await shelf.state()).settings.gap).toBe(24)
+  await expect(gap).toBeFocused()
   await panel.getByRole('searchbox').fill('wrap')
   await panel.getByRole('switch', { name: 'Wrap around at the ends' }).click()
   await page.keyboard.press('Escape')
@@ -54,6 +55,8 @@ test('settings go to a file and come back in one step; a broken file changes not
   ])
   expect(file.suggestedFilename()).toMatch(/^settings-.*\.kite-settings\.json$/)
   const content = await readFile(await file.path())
+  // One goes on in the panel, which says what was done.
+  await expect(panel).toContainText('Exported settings')
   await shelf.run('settings.reset')
   const bring = async (buffer: Buffer) => {
     const [chooser] = await Promise.all([

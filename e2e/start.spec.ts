@@ -70,7 +70,7 @@ test('the first five minutes are ticked by what is done, left and taken up again
   await shelf.press('Alt+Shift+/')
   await shelf.press('Escape')
   await expect(guide).toBeHidden()
-  expect((await shelf.state()).settings.guide).toBe(0)
+  expect((await shelf.state()).guide).toBe(0)
 })
 
 test('an empty start on one’s own is remembered', async ({ shelf, page }) => {

@@ -197,10 +197,17 @@ export function forget(draft: Desktop, id: WindowId): void {
   if (draft.focus === id) draft.focus = null
 }
 
-/** Makes a desktop after the current one. Its name is new, its letter a free one, its look unlike its neighbours'. */
-export function makeDesktop(draft: State, env: Env, name?: string): Desktop {
+/**
+ * Makes a desktop after the current one, or at a place in the order. Its name is new, its letter a
+ * free one, its look unlike its neighbours'.
+ */
+export function makeDesktop(
+  draft: State,
+  env: Env,
+  name?: string,
+  at = draft.order.indexOf(currentId(draft)) + 1,
+): Desktop {
   const others = draft.order.map((id) => desktop(draft, id))
-  const at = draft.order.indexOf(currentId(draft)) + 1
   const called = name ?? freshName(others)
   const id = env.id('desktop')
   const made = newDesktop({ id, name: called, ...unlike(others, at, called) })

@@ -1,5 +1,6 @@
 import { array, boolean, mixed } from 'yup'
 import { maybeId, OBJECTS, objectProblem } from '@/core/formats/shape'
+import { documentsInUse } from '@/core/model/selectors'
 import type { DocumentInfo, State } from '@/core/model/types'
 import { command, nameArgument, no, type Refusal } from './command'
 
@@ -39,9 +40,16 @@ const discard = command({
   can: (state, { document }) => {
     const there = known(state, { document })
     if (there !== true) return there
-    const open = Object.values(state.windows).some((window) => window.document === document)
     const { title, discarded } = state.documents[document] ?? {}
-    return discarded || !open || no(`“${title}” is open. Close its windows first, then delete it.`)
+    if (discarded || !documentsInUse(state).has(document)) return true
+    const behind = Object.values(state.desktops).find(
+      ({ picture }) => picture?.document === document,
+    )
+    return no(
+      behind
+        ? `“${title}” is the backdrop of ${behind.name}. Choose another there first.`
+        : `“${title}” is open. Close its windows first, then delete it.`,
+    )
   },
   run: (draft, { document }, env) => {
     const found = draft.documents[document]
@@ -61,9 +69,9 @@ const discardAll = command({
   documents: true,
   args: { documents: array(maybeId().required()).required().min(1) },
   can: (state, { documents }) => {
-    const open = new Set(Object.values(state.windows).map(({ document }) => document))
-    const wrong = documents.find((id) => !Object.hasOwn(state.documents, id) || open.has(id))
-    return wrong === undefined || no('One of them is open, or there is no such document.')
+    const used = documentsInUse(state)
+    const wrong = documents.find((id) => !Object.hasOwn(state.documents, id) || used.has(id))
+    return wrong === undefined || no('One of them is in use, or there is no such document.')
   },
   run: (draft, { documents }, env) => {
     for (const id of documents) {

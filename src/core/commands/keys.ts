@@ -1,5 +1,5 @@
 import { mixed, string } from 'yup'
-import { isBuiltIn } from '@/core/keys/bindings'
+import { asPressed, isBuiltIn } from '@/core/keys/bindings'
 import { readKeys } from '@/core/keys/strokes'
 import { isWay } from '@/core/keys/ways'
 import type { Binding, State } from '@/core/model/types'
@@ -28,7 +28,7 @@ const bind = command({
   run: (draft, { keys, command: to, args }) => {
     const others = draft.bindings.filter((one) => one.keys !== keys)
     draft.bindings = [...others, { keys, command: to, args: args ?? {} }]
-    return { say: `Bound ${keys}` }
+    return { say: `Bound ${asPressed(keys, draft)}` }
   },
 })
 
@@ -45,7 +45,7 @@ const unbind = command({
     const built = isBuiltIn(draft, keys)
     const others = draft.bindings.filter((one) => one.keys !== keys)
     draft.bindings = built ? [...others, { keys, command: null }] : others
-    return { say: `Switched ${keys} off` }
+    return { say: `Switched ${asPressed(keys, draft)} off` }
   },
 })
 
@@ -60,7 +60,7 @@ const reset = command({
   run: (draft, { keys }) => {
     draft.bindings = draft.bindings.filter((one) => isWay(one.keys) || (keys && one.keys !== keys))
     return {
-      say: keys ? `${keys} are how they were at first` : 'All keys are how they were at first',
+      say: `${keys ? asPressed(keys, draft) : 'All keys'} are how they were at first`,
     }
   },
 })

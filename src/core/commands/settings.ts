@@ -1,5 +1,6 @@
 import { string } from 'yup'
 import { homesHere, type Wanted, wantedShape } from '@/core/formats/settingsFile'
+import { twinOf } from '@/core/homes/clashes'
 import type { State } from '@/core/model/types'
 import { SETTING_CHECKS } from '@/core/settings/checks'
 import { settingInWords, settingsInWords } from '@/core/settings/choices'
@@ -54,7 +55,10 @@ const bring = command({
     draft.settings = settings
     draft.bindings = bindings
     const theirs = homesHere(draft as State, homes)
-    const kept = draft.homes.filter(({ id }) => !theirs.some((home) => home.id === id))
+    // One of the same conditions under another id would have no effect beside theirs.
+    const kept = draft.homes.filter(
+      (home) => !theirs.some(({ id }) => id === home.id) && !twinOf(theirs, home),
+    )
     draft.homes = [...theirs, ...kept]
     return { say: 'Brought in settings, homes and keys' }
   },

@@ -2,11 +2,10 @@ import { array, number, object, string } from 'yup'
 import { maybeId } from '@/core/formats/shape'
 import { unlike } from '@/core/look/unlike'
 import { desktop } from '@/core/model/selectors'
-import { DESKTOPS_MOST, type State } from '@/core/model/types'
-import { SETTINGS } from '@/core/settings/table'
+import { GUIDE_STEPS, type State } from '@/core/model/types'
 import { makeDesktop, nameLetters } from './change'
 import { command, no } from './command'
-import { nameProblem } from './places'
+import { nameProblem, roomFor } from './places'
 
 const group = 'Shelf' as const
 
@@ -25,7 +24,7 @@ const contexts = command({
   title: 'Start with the contexts of your day',
   group,
   args: {
-    names: array(string().required()).required().min(1).max(DESKTOPS_MOST),
+    names: array(string().required()).required().min(1),
     homes: array(object({ app: maybeId().required(), name: string().required() }).required()),
   },
   can: (state, { names, homes = [] }, env) => {
@@ -35,19 +34,22 @@ const contexts = command({
     if (wrong) return wrong
     if (new Set(names.map((name) => name.trim())).size < names.length)
       return no('Two of them have the same name. Change one.')
+    const room = roomFor(state, names.length - 1)
+    if (room !== true) return room
     const lost = homes.find(({ app, name }) => !env.app(app) || !names.includes(name))
     return lost ? no(`There is no app “${lost.app}” or no context “${lost.name}”.`) : true
   },
   run: (draft, { names, homes = [] }, env) => {
     const [first = '', ...rest] = names.map((name) => name.trim())
     const only = desktop(draft, draft.order[0] ?? '')
-    Object.assign(only, { name: first, letter: null, ...unlike([], 0, first) })
+    Object.assign(only, {
+      name: first,
+      letter: null,
+      letterByHand: false,
+      ...unlike([], 0, first),
+    })
     nameLetters(draft)
-    for (const name of rest) {
-      const made = makeDesktop(draft, env, name)
-      // In the order they were typed.
-      draft.order = [...draft.order.filter((id) => id !== made.id), made.id]
-    }
+    for (const name of rest) makeDesktop(draft, env, name, draft.order.length)
     for (const { app, name } of homes) {
       const lives = Object.values(draft.desktops).find((one) => one.name === name.trim())
       if (lives)
@@ -57,15 +59,15 @@ const contexts = command({
   },
 })
 
-/** Where one is in the first five minutes is no step of undo. */
+/** Where one is in the first five minutes; like where one is on the shelf it is not undone. */
 const guide = command({
   id: 'guide.go',
   title: 'First five minutes by keyboard',
   group,
   step: false,
-  args: { step: number().integer().min(0).max(SETTINGS.guide.most) },
+  args: { step: number().integer().min(0).max(GUIDE_STEPS) },
   run: (draft, { step }) => {
-    draft.settings.guide = step ?? (draft.settings.guide || 1)
+    draft.guide = step ?? (draft.guide || 1)
     return undefined
   },
 })

@@ -1,5 +1,6 @@
 import { mixed, number, string } from 'yup'
-import { leadsTo, PUSH_TIME, WAYS, ZONES } from '@/core/keys/ways'
+import { ZONES } from '@/core/geometry/zones'
+import { leadsTo, PUSH_TIME, WAYS } from '@/core/keys/ways'
 import { command } from './command'
 
 /** What a way of the pointer does: a command, or nothing. */
@@ -17,21 +18,20 @@ const set = command({
   },
   run: (draft, { way, command: given, args, time }) => {
     const now = leadsTo(draft.bindings, way)
-    const to = given === undefined ? (now?.command ?? null) : given
-    const first = WAYS.find(({ id }) => id === way)
+    // Only the time may be given: what it does stays.
+    const other = given ? { command: given, args: args ?? {} } : null
+    const led = given === undefined ? now : other
     const others = draft.bindings.filter(({ keys }) => keys !== way)
     const own = {
       keys: way,
-      command: to,
-      ...(to && { args: (given === undefined ? now?.args : args) ?? {} }),
-      ...((time ?? now?.time) && { time: time ?? now?.time }),
+      command: led?.command ?? null,
+      ...(led && { args: led.args, time: time ?? now?.time ?? PUSH_TIME.first }),
     }
-    const same =
-      (first?.command ?? null) === to &&
-      JSON.stringify(first?.args ?? {}) === JSON.stringify(own.args ?? {}) &&
-      (own.time ?? PUSH_TIME.first) === PUSH_TIME.first
+    // What does what it does at first is not kept as one's own.
+    const first = JSON.stringify(leadsTo([], way))
+    const same = first === JSON.stringify(leadsTo([own], way))
     draft.bindings = same ? others : [...others, own]
-    return { say: to ? `Set what “${way}” does` : `“${way}” does nothing` }
+    return { say: led ? `Set what “${way}” does` : `“${way}” does nothing` }
   },
 })
 

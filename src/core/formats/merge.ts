@@ -41,6 +41,7 @@ export function merge(here: State, file: State): State {
     displays,
     displayOrder: [...new Set([...file.displayOrder, ...here.displayOrder])],
     presence: presences(displays, file, here),
+    guide: here.guide,
     desktops,
     order: [...file.order, ...onlyHere],
     windows,
@@ -109,13 +110,23 @@ export interface Difference {
 
 const differ = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.stringify(b)
 
+/** What of a desktop is known by looking at it. */
+const FACE = [
+  'name',
+  'kind',
+  'letter',
+  'hue',
+  'emblem',
+  'backdrop',
+  'picture',
+  'sign',
+  'signed',
+] as const
+
 /** What bringing a file in would change, for the preview. Everything but focus and stacking. */
 export function difference(here: State, file: State): Difference {
   const { desktops, windows } = file
-  const face = ({ windows: _windows, focus: _focus, before: _before, ...rest }: Desktop) => {
-    const { id: _id, origins: _origins, aside: _aside, divider: _divider, ...own } = rest
-    return Object.entries(own).sort(([one], [other]) => one.localeCompare(other))
-  }
+  const face = (desktop: Desktop) => FACE.map((field) => desktop[field] ?? null)
   const place = ({ desktop, frame, minimised, maximised }: State['windows'][string]) => ({
     desktop,
     frame,

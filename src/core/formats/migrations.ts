@@ -1,11 +1,12 @@
 import { arriving, initialState } from '@/core/model/initial'
+import { knownSettings } from '@/core/settings/table'
 import { isObject } from './shape'
 
 type Given = Record<string, unknown>
 
 /** What was added to the state since version 1, with the values that leave all as it was. */
-const { columns, apps, apart } = initialState()
-const ADDED = { columns, apps, apart }
+const { columns, apps, apart, guide } = initialState()
+const ADDED = { columns, apps, apart, guide }
 
 /**
  * A state as written by any earlier version in the shape of this one: what it did not have yet is
@@ -14,9 +15,7 @@ const ADDED = { columns, apps, apart }
  */
 export function migrated(state: unknown): unknown {
   if (!isObject(state)) return state
-  const settings = isObject(state.settings)
-    ? { ...initialState().settings, ...state.settings }
-    : state.settings
+  const settings = isObject(state.settings) ? knownSettings(state.settings) : state.settings
   const desktops = each(state.desktops, (desktop) => ({ kind: 'open', ...desktop }))
   const filled = { ...ADDED, ...state, settings, desktops }
   return isOlder(state) ? parted(filled) : filled

@@ -76,3 +76,17 @@ test('what is not as it should be is refused by the command too', () => {
   const bad = { settings: { ...settings, cloth: 'red' }, homes, bindings }
   expect(new World().refusal('settings.bring', { wanted: bad })).not.toBe('')
 })
+
+test('what this version does not know is left out; a home of the same conditions is not there twice', () => {
+  const from = wanted()
+  const file = written(from)
+  file.settings.later = true
+  const read = readSettingsFile(JSON.stringify(file))
+  expect(Object.keys(read.settings)).not.toContain('later')
+  const to = new World()
+  to.run('home.set', { app: 'notes', desktop: to.state.order[0] ?? '' })
+  to.run('settings.bring', {
+    wanted: { ...read, homes: read.homes.map((home) => ({ ...home, id: 'other' })) },
+  })
+  expect(to.state.homes.map(({ id }) => id)).toEqual(['other'])
+})

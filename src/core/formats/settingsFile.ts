@@ -1,7 +1,7 @@
 import { array, number, object, string } from 'yup'
 import { type Binding, EVERY, HERE, type Home, NAMED, type State } from '@/core/model/types'
 import { settingsShape } from '@/core/settings/checks'
-import { defaults, type Settings } from '@/core/settings/table'
+import { knownSettings, type Settings } from '@/core/settings/table'
 import { lineOf } from './json'
 import { isObject, LISTS, problemOf, shortened } from './shape'
 
@@ -74,21 +74,22 @@ export function readSettingsFile(content: string): Wanted {
     )
   const problem = problemOf(parsed, shape)
   if (problem) throw new BadSettingsFile(problem.why)
-  // What a setting was not there yet for is as it is at first.
-  const { settings: given, homes, bindings } = parsed as unknown as SettingsFile
-  const settings = { ...defaults(), ...given }
+  const { homes, bindings } = parsed as unknown as SettingsFile
+  const settings = knownSettings(parsed.settings as Record<string, unknown>)
   const wrong = problemOf(settings, settingsShape)
   if (wrong) throw new BadSettingsFile(`at settings.${wrong.path}: ${wrong.why}`)
-  return { settings, homes, bindings }
+  return { settings: settings as Settings, homes, bindings }
 }
 
 /** Homes of a file for the desktops there are here: by id, else by name, else by that name later. */
-export const homesHere = (state: State, homes: Home[]): Home[] =>
-  homes.map((home) => {
+export function homesHere(state: State, homes: Home[]): Home[] {
+  const isOpen = (id: string) => state.desktops[id]?.kind === 'open'
+  return homes.map((home) => {
     const { name, ...rest } = home
     if ([EVERY, HERE, NAMED].includes(home.desktop)) return home
-    if (state.desktops[home.desktop]) return rest
+    if (isOpen(home.desktop)) return rest
     if (name === undefined) return { ...rest, desktop: HERE }
-    const same = Object.values(state.desktops).find((one) => one.name === name)
+    const same = Object.values(state.desktops).find((one) => one.name === name && isOpen(one.id))
     return same ? { ...rest, desktop: same.id } : { ...home, desktop: NAMED }
   })
+}

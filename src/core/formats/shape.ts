@@ -18,7 +18,7 @@ import {
   SIGN_SIZE,
   SIGN_WEIGHTS,
 } from '@/core/look/look'
-import { BACKDROPS, DISPLAY_LEAST, HUES, LONGEST } from '@/core/model/types'
+import { BACKDROPS, DISPLAY_LEAST, GUIDE_STEPS, HUES, LONGEST } from '@/core/model/types'
 import { settingsShape } from '@/core/settings/checks'
 
 /**
@@ -234,6 +234,7 @@ export const WHOLES = {
   presence: byId(presence).required(),
   slots: array(maybeId().nullable().defined()).required().length(9),
   stacking: array(id()).required(),
+  guide: number().integer().min(0).max(GUIDE_STEPS).required(),
   settings: settingsShape.required(),
 } satisfies Record<string, Schema>
 

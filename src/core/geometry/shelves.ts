@@ -60,7 +60,7 @@ export function standOnShelves(rows: Given[], room: Size, size = 0): Shelves {
   // The larger the higher: a line never takes more windows for that.
   let [fits, beyond] = [SIZES.fitting, SIZES.most + STEP]
   while (beyond - fits > STEP) {
-    const middle = fits + Math.floor((beyond - fits) / 2 / STEP) * STEP || fits + STEP
+    const middle = fits + Math.floor((beyond - fits) / 2 / STEP) * STEP
     if (stood(rows, room, middle).height <= room.height) fits = middle
     else beyond = middle
   }

@@ -1,5 +1,17 @@
-import type { Zone } from '@/core/keys/ways'
 import type { Point, Size } from '@/core/model/types'
+
+/** The corners and edges of the page, clockwise. */
+export const ZONES = [
+  'top left corner',
+  'top edge',
+  'top right corner',
+  'right edge',
+  'bottom right corner',
+  'bottom edge',
+  'bottom left corner',
+  'left edge',
+] as const
+export type Zone = (typeof ZONES)[number]
 
 /** As far from the edge as this the pointer is at it, and as far from another it is in the corner. */
 const AT_EDGE = 2

@@ -54,6 +54,16 @@ export const asPressed = (keys: string, { settings }: Pick<State, 'settings'>): 
     ? `${LEADER} ${keys.slice('Alt+'.length)}`
     : keys
 
+/** A stroke that follows others: whether Alt is still held makes no difference. */
+const following = (stroke: string): string => stroke.replace('Alt+', '')
+
+/** Strokes that were pressed one after the other, as keys are written; the other way of `asPressed`. */
+export function asWritten(strokes: string[], { settings }: Pick<State, 'settings'>): string {
+  const led = settings.keys === 'leader' && strokes[0] === LEADER && strokes.length > 1
+  const [first = '', ...rest] = led ? strokes.slice(1) : strokes
+  return [led ? `Alt+${first}` : first, ...rest.map(following)].join(' ')
+}
+
 /** First strokes of sequences, with what the Line says while it waits for the rest. */
 export const PREFIXES: Record<string, string> = {
   'Alt+,': 'Send to',
@@ -219,7 +229,7 @@ export type Heard =
 
 /** What a stroke means after what was heard before it (`''` at the start). */
 export function hear(state: Bindable, before: string, stroke: string): Heard {
-  const keys = before ? `${before} ${stroke.replace('Alt+', '')}` : stroke
+  const keys = before ? `${before} ${following(stroke)}` : stroke
   const bound = bindings(state).get(keys)
   if (bound) return { kind: 'command', bound }
   if (worked(state).beginnings.has(keys)) return { kind: 'prefix', keys }

@@ -78,8 +78,8 @@ const CASES: [keys: string, found: string, platform?: Platform, command?: string
   ['; A', 'types'],
   ['Ctrl+Alt+Q', 'types'],
   ['Ctrl+Alt+E', 'types'],
-  ['Ctrl+Alt+Left', 'types kept'],
-  ['Ctrl+Alt+Left', 'types', 'mac'],
+  ['Ctrl+Alt+Left', 'kept'],
+  ['Ctrl+Alt+Left', '', 'mac'],
   // The letters of desktops.
   ['Alt+K', 'letter'],
   ['Alt+Shift+K', 'letter'],
@@ -109,6 +109,7 @@ const CASES: [keys: string, found: string, platform?: Platform, command?: string
   ['Alt+B  A', 'malformed'],
   ['Alt+ä', 'malformed'],
   ['Alt+, A B C', 'malformed'],
+  ['Ctrl+K Alt+J', 'malformed'],
 ]
 
 test.each(CASES)('%s: %s', (keys, found, platform = 'linux', command = 'windows.sweep') => {
@@ -151,4 +152,15 @@ test('keys are bound, switched off and set back, each a step; a first stroke of 
   expect(made.state.bindings).toEqual([])
   made.run('history.undo')
   expect(made.state.bindings.map(({ keys }) => keys)).toEqual(['Alt+F7 A'])
+})
+
+test('what is pressed is written as it will be heard, also after the leader', async () => {
+  const { asWritten, hear } = await import('./bindings')
+  const made = world()
+  expect(asWritten(['Ctrl+K', 'Alt+J'], made.state)).toBe('Ctrl+K J')
+  made.run('keys.bind', { keys: asWritten(['Ctrl+K', 'Alt+J'], made.state), command: 'loft.open' })
+  expect(hear(made.state, 'Ctrl+K', 'Alt+J')).toMatchObject({ bound: { command: 'loft.open' } })
+  made.run('settings.set', { keys: 'leader' })
+  expect(asWritten(['Ctrl+.', 'K', 'J'], made.state)).toBe('Alt+K J')
+  expect(asWritten(['Ctrl+.'], made.state)).toBe('Ctrl+.')
 })

@@ -71,7 +71,7 @@ function hidden(state: Keyed, asked: Asked, strokes: Stroke[]): Clash[] {
 
 /** Without Ctrl or Alt a key types, but for those that type nothing. */
 function types({ ctrl, alt, key }: Stroke): Clash[] {
-  if (ctrl && alt)
+  if (ctrl && alt && key.length === 1)
     return [
       {
         kind: 'types',

@@ -37,10 +37,14 @@ function readStroke(written: string): Stroke | null {
 /** At most so many strokes one after the other. */
 export const STROKES_MOST = 3
 
-/** Keys as they are written when they are well-formed: every stroke in its place and order. */
+/**
+ * Keys taken apart, or null where they cannot be pressed so. After the first stroke of a sequence Alt
+ * may be held or not, so none that follows is written with it.
+ */
 export function readKeys(written: string): Stroke[] | null {
   const strokes = written.split(' ').map(readStroke)
-  if (strokes.length > STROKES_MOST || strokes.some((stroke) => stroke === null)) return null
+  const good = strokes.every((stroke, at) => stroke && (at === 0 || !stroke.alt))
+  if (strokes.length > STROKES_MOST || !good) return null
   return strokes as Stroke[]
 }
 

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
-import { zoneAt } from '@/core/geometry/zones'
+import { ZONES, zoneAt } from '@/core/geometry/zones'
 import { World } from '@/core/testing/world'
 import { bindings } from './bindings'
-import { leadsTo, WAYS, ZONES } from './ways'
+import { leadsTo, WAYS } from './ways'
 
 test('corners and edges do nothing until they are asked to; the wheel and side buttons go about', () => {
   for (const { id, pushed } of WAYS) expect(leadsTo([], id) === null).toBe(pushed === true)

@@ -1,3 +1,4 @@
+import { ZONES } from '@/core/geometry/zones'
 import type { Binding } from '@/core/model/types'
 
 /** Something the pointer does that can run a command, as keys do. */
@@ -11,19 +12,6 @@ export interface Way {
 }
 
 const go = (to: string) => ({ command: 'desktop.go', args: { to } })
-
-/** The corners and edges of the page, clockwise. */
-export const ZONES = [
-  'top left corner',
-  'top edge',
-  'top right corner',
-  'right edge',
-  'bottom right corner',
-  'bottom edge',
-  'bottom left corner',
-  'left edge',
-] as const
-export type Zone = (typeof ZONES)[number]
 
 /** The pointer's ways. Corners and edges do nothing until they are asked to. */
 export const WAYS: Way[] = [

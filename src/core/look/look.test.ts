@@ -109,3 +109,39 @@ test('the sign of one goes to five others in one step, and back in one', () => {
   expect(world.state.desktops).toEqual(before)
   expect(world.refusal('desktop.copyLook', { to: ['gone'], parts: ['hue'] })).toMatch(/not exist/)
 })
+
+test('contexts stand in the order they were typed, each unlike the one before it; too many are told', () => {
+  const world = new World()
+  const names = Array.from({ length: 12 }, (_, at) => `Context ${at}`)
+  const many = Array.from({ length: 41 }, (_, at) => `Context ${at}`)
+  expect(world.refusal('start.contexts', { names: many })).toMatch(/more than 40 desktops/)
+  expect(world.refusal('start.contexts', { names: ['A', ' A'] })).toMatch(/same name/)
+  world.run('desktop.letter', { letter: 'K' })
+  world.run('start.contexts', { names })
+  const all = world.state.order.map((id) => desktop(world.state, id))
+  expect(all.map(({ name }) => name)).toEqual(names)
+  expect(all[0]).toMatchObject({ letter: 'C', letterByHand: false })
+  for (const [at, one] of all.entries()) {
+    const next = all[at + 1]
+    if (!next) continue
+    expect(one.backdrop).not.toBe(next.backdrop)
+    expect(one.emblem).not.toBe(next.emblem)
+    expect(alike(one.hue, next.hue)).toBeLessThanOrEqual(0.7)
+  }
+})
+
+test('a picture that is a backdrop is in use: it is not deleted under its desktop', () => {
+  const world = new World()
+  const window = world.open('notes')
+  const document = world.state.windows[window]?.document ?? ''
+  world.run('desktop.look', {
+    backdrop: 'picture',
+    picture: { document, fit: 'fill', x: 50, y: 50, strength: 100 },
+  })
+  world.run('window.close', { window })
+  expect(world.refusal('document.discard', { document })).toMatch(/is the backdrop of/)
+  expect(world.refusal('documents.discard', { documents: [document] })).toMatch(/in use/)
+  world.run('desktop.resetLook')
+  world.run('document.discard', { document })
+  expect(world.state.documents[document]?.discarded).toBe(true)
+})

@@ -48,6 +48,7 @@ export function initialState(): State {
     apart: true,
     display: 'near',
     presence: { near: arriving('first') },
+    guide: 0,
     closed: [],
     homes: [],
     apps: {},

@@ -5,6 +5,7 @@ import type {
   Desktop,
   DesktopId,
   DisplayId,
+  DocumentId,
   Presence,
   Rect,
   State,
@@ -91,6 +92,13 @@ export const byUse = (state: State): Window[] =>
   heights(state)
     .toReversed()
     .map((id) => window(state, id))
+
+/** The documents that something shows: a window, or a desktop as its backdrop. */
+export const documentsInUse = ({ windows, desktops }: State): Set<DocumentId> =>
+  new Set([
+    ...Object.values(windows).map(({ document }) => document),
+    ...Object.values(desktops).flatMap(({ picture }) => picture?.document ?? []),
+  ])
 
 export const title = (state: State, window: Window): string =>
   state.documents[window.document]?.title ?? 'Untitled'

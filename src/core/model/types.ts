@@ -306,6 +306,8 @@ interface Whereabouts {
   /** The display that takes the keys. */
   display: DisplayId
   presence: Record<DisplayId, Presence>
+  /** The step of the first five minutes one is at; 0 while they are not shown. */
+  guide: number
 }
 
 /** What is known of documents; their contents are kept apart. Part of a step only where it says so. */
@@ -329,6 +331,8 @@ export interface AppFacts extends Size {
 
 export const CLOSED_KEPT = 25
 export const DESKTOPS_MOST = 40
+/** How many steps the first five minutes have. */
+export const GUIDE_STEPS = 9
 /** Height of a window's header. */
 export const HEM = 30
 /** How much of the hem stays within reach. */

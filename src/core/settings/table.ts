@@ -234,18 +234,6 @@ export const SETTINGS = {
     words: 'first run welcome onboarding',
     default: true,
   },
-  guide: {
-    section: 'Page',
-    label: 'First five minutes by keyboard, at step',
-    help: 'Left and taken up again at any step; what you do ticks it.',
-    words: 'tutorial learn lesson introduction help welcome',
-    default: 0,
-    least: 0,
-    most: 9,
-    unit: ['', ''],
-    zero: 'not shown',
-    offered: [0, 1],
-  },
   inspector: {
     section: 'Page',
     label: 'Inspector',
@@ -268,6 +256,10 @@ export const settingOf = (name: SettingName): Setting => SETTINGS[name]
 /** Every setting as it is at first. */
 export const defaults = (): Settings =>
   Object.fromEntries(SETTING_NAMES.map((name) => [name, SETTINGS[name].default])) as Settings
+
+/** Settings of a file: what this version does not know is left out, what it lacks is as at first. */
+export const knownSettings = (given: Record<string, unknown>): Record<string, unknown> =>
+  Object.fromEntries(SETTING_NAMES.map((name) => [name, given[name] ?? SETTINGS[name].default]))
 
 /** Which settings are not as they are at first. */
 export function changedSettings(settings: Settings): SettingName[] {

@@ -1,6 +1,7 @@
 import { Plus, X } from 'lucide-react'
 import type { Bindable } from '@/core/keys/bindable'
-import { dispatch } from '@/store/shelf'
+import { asPressed } from '@/core/keys/bindings'
+import { dispatch, getState } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Press } from './Press'
 
@@ -23,7 +24,7 @@ export function BindingRow({
           {keys.map(({ keys: one, own }) => (
             <span key={one} className="flex items-center gap-1">
               {own ? <span className="text-[11px] text-soft">own</span> : null}
-              <Keys keys={one} />
+              <Keys keys={asPressed(one, getState())} />
               <button
                 type="button"
                 className="grid size-5 place-items-center text-soft hover:text-ink"

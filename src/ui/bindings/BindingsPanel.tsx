@@ -2,9 +2,11 @@ import { useState } from 'react'
 import { appOf } from '@/apps/list'
 import { GROUPS } from '@/core/commands/command'
 import { type Bindable, bindable, searchBindable, switchedOff } from '@/core/keys/bindable'
+import { asPressed } from '@/core/keys/bindings'
 import { isWay } from '@/core/keys/ways'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { dispatch, getState, useArrangement } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
+import { PanelSection } from '@/ui/parts/PanelSection'
 import { SearchField } from '@/ui/parts/SearchField'
 import { SidePanel } from '@/ui/parts/SidePanel'
 import { BindingRow } from './BindingRow'
@@ -70,8 +72,7 @@ function Group({
 }) {
   if (rows.length === 0) return null
   return (
-    <section aria-label={name} className="mt-4">
-      <h3 className="border-seam border-b pb-1 font-semibold text-soft">{name}</h3>
+    <PanelSection name={name}>
       <ul>
         {rows.map((row) => (
           <BindingRow
@@ -82,7 +83,7 @@ function Group({
           />
         ))}
       </ul>
-    </section>
+    </PanelSection>
   )
 }
 
@@ -90,8 +91,7 @@ function Group({
 function Off({ keys }: { keys: string[] }) {
   if (keys.length === 0) return null
   return (
-    <section aria-label="Switched off" className="mt-4">
-      <h3 className="border-seam border-b pb-1 font-semibold text-soft">Switched off</h3>
+    <PanelSection name="Switched off">
       <ul className="mt-1.5 flex flex-wrap gap-2">
         {keys.map((one) => (
           <li key={one}>
@@ -101,11 +101,11 @@ function Off({ keys }: { keys: string[] }) {
               title={`Switch ${one} on again`}
               onClick={() => dispatch('keys.reset', { keys: one }, 'key')}
             >
-              <Keys keys={one} /> on again
+              <Keys keys={asPressed(one, getState())} /> on again
             </button>
           </li>
         ))}
       </ul>
-    </section>
+    </PanelSection>
   )
 }

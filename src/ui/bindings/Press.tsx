@@ -1,11 +1,13 @@
-import { type KeyboardEvent, useState } from 'react'
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { registry } from '@/core/commands/registry'
 import type { Bindable } from '@/core/keys/bindable'
+import { asPressed, asWritten, LEADER } from '@/core/keys/bindings'
 import { clashes, proposal } from '@/core/keys/clashes'
 import type { Platform } from '@/core/keys/kept'
 import { STROKES_MOST } from '@/core/keys/strokes'
 import { dispatch, getState } from '@/store/shelf'
-import { strokeOf } from '@/ui/keys/stroke'
+import { layoutMap } from '@/ui/keys/layout'
+import { type Layout, strokeOf } from '@/ui/keys/stroke'
 import { Keys } from '@/ui/parts/Keys'
 
 /** The platform, as far as the browser tells. */
@@ -15,14 +17,19 @@ function platform(): Platform {
   return told.includes('Windows') ? 'windows' : 'linux'
 }
 
-/** What leaves or takes what was pressed, and so is not itself bound here. */
-const OWN = ['Enter', 'Escape', 'Tab', 'Shift+Tab', 'Backspace']
-
 /** Hears keys for a command, tells what speaks against them, and binds them. */
 export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
   const [pressed, setPressed] = useState<string[]>([])
-  const keys = pressed.join(' ')
+  const place = useRef<HTMLDivElement>(null)
+  const layout = useRef<Layout>(undefined)
+  useEffect(() => {
+    place.current?.focus()
+    void layoutMap().then((map) => {
+      layout.current = map
+    })
+  }, [])
   const state = getState()
+  const keys = asWritten(pressed, state)
   const asked = {
     keys,
     command: row.command,
@@ -40,15 +47,15 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
     onDone()
   }
   const hear = (event: KeyboardEvent) => {
-    const stroke = strokeOf(event.nativeEvent)
+    const stroke = strokeOf(event.nativeEvent, layout.current)
     if (stroke === null || stroke === 'Tab' || stroke === 'Shift+Tab') return
     event.preventDefault()
     event.stopPropagation()
     if (stroke === 'Escape') return onDone()
     if (stroke === 'Backspace') return setPressed(pressed.slice(0, -1))
     if (stroke === 'Enter') return keys && !never ? take(keys) : undefined
-    if (OWN.includes(stroke)) return
-    setPressed(pressed.length < STROKES_MOST ? [...pressed, stroke] : [stroke])
+    const most = pressed[0] === LEADER ? STROKES_MOST + 1 : STROKES_MOST
+    setPressed(pressed.length < most ? [...pressed, stroke] : [stroke])
   }
   return (
     <div className="mt-1.5 border-2 border-ink border-dashed p-2">
@@ -57,11 +64,11 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
         data-press=""
         aria-label={`Keys for ${row.title}`}
         tabIndex={0}
-        ref={(element) => element?.focus()}
+        ref={place}
         className="flex min-h-7 items-center outline-none"
         onKeyDown={hear}
       >
-        {keys ? <Keys keys={keys} /> : <span className="text-soft">press keys…</span>}
+        {keys ? <Keys keys={pressed.join(' ')} /> : <span className="text-soft">press keys…</span>}
       </div>
       <div role="status" className="mt-1">
         {against.map(({ kind, why }) => (
@@ -73,7 +80,7 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
       <div className="mt-1.5 flex flex-wrap items-center gap-2">
         {free ? (
           <button type="button" className="btn" onClick={() => take(free)}>
-            Free near by: <Keys keys={free} />
+            Free near by: <Keys keys={asPressed(free, state)} />
           </button>
         ) : null}
         <button type="button" className="btn ml-auto" onClick={onDone}>

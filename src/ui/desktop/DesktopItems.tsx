@@ -4,7 +4,7 @@ import { useArrangement } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 
-const FACE = ['desktop.askName', 'desktop.askLook', 'desktop.askLetter']
+const FACE = ['desktop.askName', 'desktop.askLook', 'desktop.askCopyLook', 'desktop.askLetter']
 const ARRANGING = [
   ['arrange.columns', 'In columns'],
   ['arrange.rows', 'In rows'],

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
+import { documentsInUse } from '@/core/model/selectors'
 import type { DocumentInfo } from '@/core/model/types'
 import { allDocuments, bringBack, TAKEN_BACK_WITHIN } from '@/store/catalogue'
 import { peekContent } from '@/store/documents'
@@ -18,7 +19,7 @@ interface Candidate {
 
 /** Documents that no window shows and that are empty, or were not opened for a month. */
 async function candidates(now: number): Promise<Candidate[]> {
-  const shown = new Set(Object.values(getState().windows).map(({ document }) => document))
+  const shown = documentsInUse(getState())
   const closed = Object.values(await allDocuments()).filter(
     ({ id, discarded }) => !shown.has(id) && !discarded,
   )

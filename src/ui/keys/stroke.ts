@@ -15,6 +15,7 @@ const BY_CODE: Record<string, string> = {
   ArrowRight: 'Right',
   ArrowUp: 'Up',
   ArrowDown: 'Down',
+  Space: 'Space',
 }
 
 /** Letters by code, where the browser tells the layout. */

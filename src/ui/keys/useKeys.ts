@@ -3,6 +3,7 @@ import { registry } from '@/core/commands/registry'
 import { asPressed, type Bound, hear, keysFor, LEADER } from '@/core/keys/bindings'
 import { dispatch, getState, say, shelf } from '@/store/shelf'
 import { isKeeping, keepEarly } from './early'
+import { layoutMap } from './layout'
 import { type Layout, strokeOf } from './stroke'
 
 /** In all other views the keys are theirs, or a chord would act behind the person's back. */
@@ -50,8 +51,8 @@ export function useKeys(): void {
 /** @returns whether the stroke was ours */
 function listen(stroke: string): boolean {
   const { pending, view } = shelf.getState()
-  if (view && UNDO_IN.has(view.view)) return undo(stroke)
-  if (view && !CHORDS_IN.has(view.view)) return false
+  const undoOnly = view !== null && UNDO_IN.has(view.view)
+  if (view && !undoOnly && !CHORDS_IN.has(view.view)) return false
   if (pending && stroke === 'Escape') {
     shelf.setState({ pending: '' })
     return true
@@ -68,7 +69,8 @@ function listen(stroke: string): boolean {
   }
   if (led && !pending && stroke.startsWith('Alt+')) return false
   const heard = pending === LEADER ? hear(state, '', `Alt+${stroke}`) : hear(state, pending, stroke)
-  if (heard.kind === 'nothing') {
+  const undoes = heard.kind === 'command' && UNDOES.includes(heard.bound.command)
+  if (heard.kind === 'nothing' || (undoOnly && !undoes)) {
     if (pending) shelf.setState({ pending: '' })
     return false
   }
@@ -85,14 +87,6 @@ function listen(stroke: string): boolean {
         refused: true,
       },
     )
-  return true
-}
-
-/** @returns whether the stroke undid or redid something */
-function undo(stroke: string): boolean {
-  const heard = hear(getState(), '', stroke)
-  if (heard.kind !== 'command' || !UNDOES.includes(heard.bound.command)) return false
-  run(heard.bound)
   return true
 }
 
@@ -141,14 +135,4 @@ function run({ command, args = {} }: Bound): void {
     if (dispatch('window.sendAll', { ...args, windows: marked }, 'key').ok)
       shelf.setState({ marked: [] })
   } else dispatch(command, { ...args, ...about }, 'key')
-}
-
-/** The layout of this keyboard, in browsers that tell. */
-async function layoutMap(): Promise<Layout | undefined> {
-  const { keyboard } = navigator as { keyboard?: { getLayoutMap(): Promise<Layout> } }
-  try {
-    return await keyboard?.getLayoutMap()
-  } catch {
-    return undefined
-  }
 }

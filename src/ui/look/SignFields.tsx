@@ -1,8 +1,10 @@
+import type { ReactNode } from 'react'
 import { SIGN_COLOURS, SIGN_FONTS, SIGN_PLACES, SIGN_WEIGHTS } from '@/core/look/look'
 import type { Sign } from '@/core/model/types'
 import { Choices, Slider } from './Choices'
 
 const FONTS = { display: 'font-display', text: 'font-sans', figures: 'font-mono' }
+const WEIGHTS: Record<number, string> = { 400: 'light', 600: 'medium', 800: 'heavy' }
 const COLOURS = { hue: 'text-hue', ink: 'text-ink', soft: 'text-soft' }
 
 interface Bounds {
@@ -22,40 +24,36 @@ export function SignFields({
   opacities: Bounds
   onSet(change: Partial<Sign>): void
 }) {
+  const three = <K extends 'font' | 'weight' | 'colour'>(
+    name: string,
+    field: K,
+    of: readonly Sign[K][],
+    draw: (choice: Sign[K]) => ReactNode,
+  ) => (
+    <Choices
+      name={name}
+      of={of}
+      chosen={sign[field]}
+      onChoose={(choice) => onSet({ [field]: choice } as Partial<Sign>)}
+      className="grid grid-cols-3 gap-1"
+      each="h-7"
+      says={(choice) => WEIGHTS[choice as Sign['weight']] ?? String(choice)}
+    >
+      {draw}
+    </Choices>
+  )
   return (
     <div className="mt-2 grid grid-cols-[minmax(0,1fr)_108px] gap-3">
       <div className="flex flex-col gap-2">
-        <Choices
-          name="Font"
-          of={SIGN_FONTS}
-          chosen={sign.font}
-          onChoose={(font) => onSet({ font })}
-          className="grid grid-cols-3 gap-1"
-          each="h-7"
-        >
-          {(choice) => <span className={FONTS[choice]}>{choice}</span>}
-        </Choices>
-        <Choices
-          name="Weight"
-          of={SIGN_WEIGHTS}
-          chosen={sign.weight}
-          onChoose={(weight) => onSet({ weight })}
-          className="grid grid-cols-3 gap-1"
-          each="h-7"
-          says={(weight) => ({ 400: 'light', 600: 'medium', 800: 'heavy' })[weight]}
-        >
-          {(weight) => <span style={{ fontWeight: weight }}>Aa</span>}
-        </Choices>
-        <Choices
-          name="Colour"
-          of={SIGN_COLOURS}
-          chosen={sign.colour}
-          onChoose={(colour) => onSet({ colour })}
-          className="grid grid-cols-3 gap-1"
-          each="h-7"
-        >
-          {(choice) => <span className={COLOURS[choice]}>{choice}</span>}
-        </Choices>
+        {three('Font', 'font', SIGN_FONTS, (font) => (
+          <span className={FONTS[font]}>{font}</span>
+        ))}
+        {three('Weight', 'weight', SIGN_WEIGHTS, (weight) => (
+          <span style={{ fontWeight: weight }}>Aa</span>
+        ))}
+        {three('Colour', 'colour', SIGN_COLOURS, (colour) => (
+          <span className={COLOURS[colour]}>{colour}</span>
+        ))}
       </div>
       <Choices
         name="Place"

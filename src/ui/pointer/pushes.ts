@@ -1,5 +1,5 @@
-import { zoneAt } from '@/core/geometry/zones'
-import { leadsTo, PUSH_TIME, type Zone } from '@/core/keys/ways'
+import { type Zone, zoneAt } from '@/core/geometry/zones'
+import { leadsTo, PUSH_TIME } from '@/core/keys/ways'
 import { dispatch, getState } from '@/store/shelf'
 
 /** The bar that grows while the pointer stays at a corner or an edge that does something. */

@@ -16,11 +16,17 @@ export function AmountField({
   'aria-labelledby'?: string
   'aria-describedby'?: string
 }) {
-  const [typed, setTyped] = useState(String(value))
+  // Nothing is being typed: what it is set to is shown, whoever set it.
+  const [being, setBeing] = useState<string | null>(null)
+  const typed = being ?? String(value)
   const { least, most, unit } = setting
   const number = Number(typed)
   const good = /^\d+$/.test(typed.trim()) && number >= least && number <= most
-  const take = () => (good && number !== value ? onSet(number) : undefined)
+  const take = () => {
+    if (!good) return
+    setBeing(null)
+    if (number !== value) onSet(number)
+  }
   return (
     <div className="mt-1.5">
       <div className="flex flex-wrap items-center gap-1.5">
@@ -30,7 +36,7 @@ export function AmountField({
           className="field w-16 text-right font-mono tabular-nums"
           aria-invalid={!good}
           value={typed}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => setBeing(event.target.value)}
           onBlur={take}
           onKeyDown={({ key }) => (key === 'Enter' ? take() : undefined)}
         />
@@ -42,7 +48,10 @@ export function AmountField({
             className="chip"
             aria-pressed={offered === value}
             aria-label={amountInWords(setting, offered)}
-            onClick={() => onSet(offered)}
+            onClick={() => {
+              setBeing(null)
+              onSet(offered)
+            }}
           >
             {offered === 0 ? setting.zero : offered}
           </button>

@@ -57,7 +57,6 @@ export function SettingRow({ name }: { name: SettingName }) {
       ) : null}
       {'unit' in setting ? (
         <AmountField
-          key={String(value)}
           setting={setting}
           value={Number(value)}
           onSet={(next) => set(name, next)}

@@ -2,8 +2,10 @@ import { useState } from 'react'
 import { searchSettings } from '@/core/settings/search'
 import { changedSettings, SECTIONS, type SettingName, settingOf } from '@/core/settings/table'
 import { dispatch, useArrangement } from '@/store/shelf'
+import { PanelSection } from '@/ui/parts/PanelSection'
 import { SearchField } from '@/ui/parts/SearchField'
 import { SidePanel } from '@/ui/parts/SidePanel'
+import { exportSettings, importSettings } from './files'
 import { SettingRow } from './SettingRow'
 import { searchWays, Ways } from './Ways'
 
@@ -49,12 +51,11 @@ export function SettingsPanel({ find = '' }: { find?: string }) {
 function Section({ name, settings }: { name: string; settings: SettingName[] }) {
   if (settings.length === 0) return null
   return (
-    <section aria-label={name} className="mt-4">
-      <h3 className="border-seam border-b pb-1 font-semibold text-soft">{name}</h3>
+    <PanelSection name={name}>
       {settings.map((setting) => (
         <SettingRow key={setting} name={setting} />
       ))}
-    </section>
+    </PanelSection>
   )
 }
 
@@ -63,10 +64,10 @@ function Files() {
   const changed = useArrangement((state) => changedSettings(state.settings).length)
   return (
     <div className="mt-5 flex flex-wrap items-center gap-2 border-seam border-t border-dashed pt-3">
-      <button type="button" className="btn" onClick={() => dispatch('settings.export', {}, 'key')}>
+      <button type="button" className="btn" onClick={exportSettings}>
         Export
       </button>
-      <button type="button" className="btn" onClick={() => dispatch('settings.import', {}, 'key')}>
+      <button type="button" className="btn" onClick={() => void importSettings()}>
         Import…
       </button>
       <button

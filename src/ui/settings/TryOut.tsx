@@ -1,7 +1,7 @@
 import { type PointerEvent, useRef, useState } from 'react'
 import { registry } from '@/core/commands/registry'
-import { zoneAt } from '@/core/geometry/zones'
-import { leadsTo, PUSH_TIME, type Zone } from '@/core/keys/ways'
+import { type Zone, zoneAt } from '@/core/geometry/zones'
+import { leadsTo, PUSH_TIME } from '@/core/keys/ways'
 import { useToday } from '@/store/journal'
 import { useArrangement } from '@/store/shelf'
 

@@ -1,11 +1,11 @@
 import { registry } from '@/core/commands/registry'
 import { leadsTo, PUSH_TIME, WAYS, type Way } from '@/core/keys/ways'
 import { dispatch, useArrangement } from '@/store/shelf'
+import { PanelSection } from '@/ui/parts/PanelSection'
 import { AmountField } from './AmountField'
 import { TryOut } from './TryOut'
 
-const WORDS =
-  'pointer mouse wheel swipe side button corner edge push time trigger hot gesture touch'
+const WORDS = 'pointer mouse wheel swipe side button corner edge push time trigger gesture touch'
 
 /** The ways of the pointer that have all words of a query. */
 export function searchWays(query: string): Way[] {
@@ -38,13 +38,12 @@ function asValue(command: string, args: object): string {
 export function Ways({ ways }: { ways: Way[] }) {
   if (ways.length === 0) return null
   return (
-    <section aria-label="Pointer" className="mt-4">
-      <h3 className="border-seam border-b pb-1 font-semibold text-soft">Pointer</h3>
+    <PanelSection name="Pointer">
       {ways.map((way) => (
         <WayRow key={way.id} way={way} />
       ))}
       {ways.some(({ pushed }) => pushed) ? <TryOut /> : null}
-    </section>
+    </PanelSection>
   )
 }
 
@@ -86,7 +85,6 @@ function WayRow({ way: { id, pushed } }: { way: Way }) {
       {pushed && led ? (
         <div className="ml-[136px]">
           <AmountField
-            key={led.time}
             setting={PUSH}
             value={led.time}
             onSet={(time) => dispatch('pointer.set', { way: id, time }, 'key')}

@@ -7,7 +7,7 @@ import { STEPS } from './steps'
 
 /** The first five minutes, on the person's own shelf: each step is ticked by what happens. */
 export function Guide() {
-  const at = useArrangement((state) => state.settings.guide)
+  const at = useArrangement((state) => state.guide)
   const covered = useShelf(({ loft, view }) => loft || view?.view === 'unstack')
   useTicks(at)
   if (at === 0 || at > STEPS.length) return null

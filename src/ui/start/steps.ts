@@ -54,7 +54,7 @@ export const STEPS: Step[] = [
   {
     does: 'Take that back.',
     command: 'history.undo',
-    done: ({ session }) => session.history.future.length > 0,
+    done: (now, then) => now.session.history.future.length > then.session.history.future.length,
   },
   {
     does: 'Place the window: one letter is a ninth, two span. Enter keeps it.',

@@ -1,7 +1,7 @@
 import {
   AppWindow,
   ArrowRightToLine,
-  Command,
+  Ellipsis,
   Grid3x3,
   LayoutDashboard,
   type LucideIcon,
@@ -34,7 +34,7 @@ const VERBS: Verb[] = [
   { says: 'Unstack', Sign: LayoutDashboard, command: 'unstack.open' },
   { says: 'Minimise', Sign: Minus, command: 'window.minimise' },
   { says: 'Undo', Sign: Undo2, command: 'history.undo' },
-  { says: 'Menu', Sign: Command, command: 'shelf.menu' },
+  { says: 'Menu', Sign: Ellipsis, command: 'shelf.menu' },
 ]
 
 /** Where nothing points but fingers, there is most likely no keyboard either. */
