@@ -94,12 +94,14 @@ export function LookPanel({ id }: { id: DesktopId }) {
           Draw its name on the desktop
         </label>
         {sign ? (
-          <SignFields
-            sign={signOf({ signed })}
-            sizes={SIGN_SIZE}
-            opacities={SIGN_OPACITY}
-            onSet={(change) => set({ signed: change })}
-          />
+          <div className={`hue-${hue}`}>
+            <SignFields
+              sign={signOf({ signed })}
+              sizes={SIGN_SIZE}
+              opacities={SIGN_OPACITY}
+              onSet={(change) => set({ signed: change })}
+            />
+          </div>
         ) : null}
       </Part>
       <div className="mt-5 flex gap-2 border-seam border-t border-dashed pt-3">

@@ -118,7 +118,10 @@ class Swipe {
   private from: { x: number; y: number; at: number } | null = null
 
   begin = ({ pointerType, target, clientX, clientY, timeStamp }: PointerEvent) => {
-    const here = pointerType === 'touch' && (onRack(target as Element) || onBare(target as Element))
+    const at = target as Element
+    // A bow or an app that is dragged goes its own way.
+    const held = at.closest('[data-bow], [draggable=true]')
+    const here = pointerType === 'touch' && !held && (onRack(at) || onBare(at))
     this.from = here ? { x: clientX, y: clientY, at: timeStamp } : null
   }
 

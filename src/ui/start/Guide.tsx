@@ -2,6 +2,7 @@ import { Check } from 'lucide-react'
 import { useEffect } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { useSeat } from '@/ui/desktop/seat'
 import { Keys } from '@/ui/parts/Keys'
 import { STEPS } from './steps'
 
@@ -9,8 +10,10 @@ import { STEPS } from './steps'
 export function Guide() {
   const at = useArrangement((state) => state.guide)
   const covered = useShelf(({ loft, view }) => loft || view?.view === 'unstack')
+  // Displays in browser windows of their own show the same shelf; it is told once.
+  const { fixed } = useSeat()
   useTicks(at)
-  if (at === 0 || at > STEPS.length) return null
+  if (at === 0 || at > STEPS.length || fixed) return null
   return covered ? null : <Sheet at={at} />
 }
 

@@ -2,12 +2,14 @@ import { useState } from 'react'
 import { allApps } from '@/apps/list'
 import { isBare } from '@/core/commands/start'
 import { dispatch, getState, useArrangement } from '@/store/shelf'
+import { useSeat } from '@/ui/desktop/seat'
 
 /** On a shelf where nothing was made yet: three ways to begin. */
 export function Start() {
   const bare = useArrangement(isBare)
   const wanted = useArrangement((state) => state.settings.start)
-  return bare && wanted ? <Ways /> : null
+  const { fixed } = useSeat()
+  return bare && wanted && !fixed ? <Ways /> : null
 }
 
 /** The contexts that are typed, one a line. */

@@ -23,7 +23,9 @@ export function useLongPush(): void {
     const begin = ({ pointerType, target, clientX, clientY, isPrimary }: PointerEvent) => {
       end()
       asked = false
-      if (pointerType !== 'touch' || !isPrimary) return
+      // In a text a finger that stays selects.
+      const within = (target as Element).closest('.win-body, input, textarea')
+      if (pointerType !== 'touch' || !isPrimary || within) return
       from = { x: clientX, y: clientY }
       timer = setTimeout(() => {
         asked = true
