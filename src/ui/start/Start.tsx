@@ -114,7 +114,7 @@ function Homes({
               value={homes[id] ?? ''}
               onChange={(event) => onSet({ ...homes, [id]: event.target.value })}
             >
-              <option value="">the desktop one is on</option>
+              <option value="">the current desktop</option>
               {names.map((one) => (
                 <option key={one}>{one}</option>
               ))}
