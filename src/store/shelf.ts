@@ -69,6 +69,8 @@ interface Shelf {
   elsewhere: DisplayId[]
   /** The strokes of a sequence heard so far. */
   pending: string
+  /** Whether plain keys are commands, in the set of keys that has a layer. */
+  layer: boolean
   /** Whether the shelf is loaded and the page may be drawn. */
   ready: boolean
 }
@@ -91,6 +93,7 @@ export const shelf = createStore<Shelf>(() => ({
   chosen: null,
   elsewhere: [],
   pending: '',
+  layer: false,
   ready: false,
 }))
 

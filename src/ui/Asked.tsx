@@ -1,6 +1,7 @@
 import { useShelf } from '@/store/shelf'
 import { AddApp } from '@/ui/apps/AddApp'
 import { BindingsPanel } from '@/ui/bindings/BindingsPanel'
+import { DealDialog } from '@/ui/desktop/DealDialog'
 import { LetterDialog } from '@/ui/desktop/LetterDialog'
 import { ArrangeDialog } from '@/ui/displays/ArrangeDialog'
 import { ClearUp } from '@/ui/documents/ClearUp'
@@ -38,6 +39,8 @@ export function Asked() {
       return <UnsavedDialog id={view.window} />
     case 'letter':
       return <LetterDialog id={view.desktop} />
+    case 'deal letters':
+      return <DealDialog />
     case 'look':
       return <LookPanel id={view.desktop} />
     case 'copy look':

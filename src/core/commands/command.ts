@@ -45,6 +45,7 @@ export type View =
   | { view: 'fold'; desktops: DesktopId[]; into: DesktopId | null; columns?: number }
   | { view: 'unsaved'; window: WindowId }
   | { view: 'letter'; desktop: DesktopId }
+  | { view: 'deal letters' }
   | { view: 'look'; desktop: DesktopId }
   | { view: 'copy look'; desktop: DesktopId }
   | { view: 'pad'; window: WindowId }

@@ -41,7 +41,7 @@ test('a letter stays with its desktop, whatever is made, named or folded', () =>
   expect(letters()).toEqual(before)
   const { say } = world.run('desktop.rename', { desktop: ids[0], name: 'Kestrel' })
   expect(letters()).toEqual(before)
-  expect(say).toBe('Renamed Field to Kestrel; it keeps F. K is free: Alt+Shift+; L')
+  expect(say).toBe('Renamed Field to Kestrel; it keeps F. K is free: Alt+J L')
   world.run('desktop.fold', { desktop: ids[1] })
   expect(letters()[2]).toBe(before[2])
 })

@@ -1,13 +1,13 @@
 import { boolean, number, string } from 'yup'
 import { clamp } from '@/core/geometry/rect'
 import { keysFor } from '@/core/keys/bindings'
-import { betterLetter, CALL_LETTERS } from '@/core/keys/letters'
+import { betterLetter } from '@/core/keys/letters'
 import { emblemFor } from '@/core/look/emblems'
 import { keepsAwake } from '@/core/model/awake'
 import { currentId } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
 import { askAbout } from './asking'
-import { goTo, makeDesktop, nameLetters } from './change'
+import { goTo, makeDesktop } from './change'
 import { command, no, type Refusal } from './command'
 import { named, nameProblem, refused, roomFor } from './places'
 
@@ -70,38 +70,6 @@ const rename = command({
   },
 })
 
-const letter = command({
-  id: 'desktop.letter',
-  title: 'Set call letter',
-  group,
-  args: { desktop: string(), letter: string().defined() },
-  can: (state, args) => {
-    const wanted = args.letter.toUpperCase()
-    if (!CALL_LETTERS.includes(wanted))
-      return no(`“${args.letter}” cannot be a call letter: use A to Y except X.`)
-    const found = named(state, args.desktop)
-    if (refused(found)) return found
-    const other = Object.values(state.desktops).find(
-      (desktop) => desktop.letter === wanted && desktop.letterByHand && desktop.id !== found.id,
-    )
-    return other ? no(`${wanted} was given to ${other.name} by hand. Choose another.`) : true
-  },
-  run: (draft, args) => {
-    const found = named(draft, args.desktop)
-    if (refused(found)) return
-    const wanted = args.letter.toUpperCase()
-    const other = Object.values(draft.desktops).find(
-      ({ id, letter: has }) => has === wanted && id !== found.id,
-    )
-    if (other) other.letter = null
-    found.letter = wanted
-    found.letterByHand = true
-    nameLetters(draft)
-    const also = other ? `, ${other.name} to ${other.letter ?? 'no letter'}` : ''
-    return { say: `${found.name} answers to ${wanted}${also}` }
-  },
-})
-
 const reorder = command({
   id: 'desktop.reorder',
   title: 'Move desktop in the order',
@@ -154,8 +122,6 @@ export const desktopCommands = [
   create,
   askAbout('rename', 'desktop.askName', 'Rename this desktop…'),
   rename,
-  askAbout('letter', 'desktop.askLetter', 'Set the call letter…'),
-  letter,
   reorder,
   rest,
 ]

@@ -2,6 +2,7 @@ import { current, isDraft } from 'mutative'
 import { mixed } from 'yup'
 import { merge } from '@/core/formats/merge'
 import { BadState, readState } from '@/core/formats/shelfFile'
+import { connected } from '@/core/model/displays'
 import { settleShown } from '@/core/model/showing'
 import { DESKTOPS_MOST, type State } from '@/core/model/types'
 import { nameLetters, putBack, settleFocus } from './change'
@@ -21,6 +22,9 @@ export function bringIn(draft: State, theirs: State): void {
     JSON.parse(JSON.stringify(merge(isDraft(draft) ? current(draft) : draft, theirs))),
   )
   nameLetters(draft)
+  // Where there are fewer desktops than displays, not each can show one of its own.
+  const open = Object.values(draft.desktops).filter(({ kind }) => kind === 'open').length
+  if (open < connected(draft).length) draft.apart = false
   closeUp(draft)
   settleShown(draft)
   settleFocus(draft)

@@ -1,5 +1,8 @@
 import { mixed, string } from 'yup'
-import { asPressed, isBuiltIn } from '@/core/keys/bindings'
+import { keysFor } from '@/core/keys/bindings'
+import { KEY_PLACES, type KeyPlace } from '@/core/keys/keymaps'
+import { isBuiltInAt } from '@/core/keys/places'
+import { asPressed, LEADER } from '@/core/keys/sets'
 import { readKeys } from '@/core/keys/strokes'
 import { isWay } from '@/core/keys/ways'
 import type { Binding, State } from '@/core/model/types'
@@ -9,15 +12,30 @@ const group = 'Shelf' as const
 /** More than any keyboard needs. */
 const MOST = 1000
 
-const own = (state: State, keys: string): Binding | undefined =>
-  state.bindings.find((one) => one.keys === keys)
+/** Keys, and where they are heard if not everywhere. */
+const keyed = {
+  keys: string().required().max(60),
+  place: string().oneOf(KEY_PLACES),
+}
+
+const is =
+  (keys: string | undefined, place: KeyPlace | undefined) =>
+  (one: Binding): boolean =>
+    one.keys === keys && one.place === place
+
+const own = (state: State, keys: string, place: KeyPlace | undefined): Binding | undefined =>
+  state.bindings.find(is(keys, place))
+
+/** Keys as they are said: in a place they are pressed as they are written. */
+const said = (state: State, keys: string, place: KeyPlace | undefined): string =>
+  place ? `${keys} (${place})` : asPressed(keys, state)
 
 const bind = command({
   id: 'keys.bind',
   title: 'Bind keys to a command',
   group,
   args: {
-    keys: string().required().max(60),
+    ...keyed,
     command: string().required().max(100),
     args: mixed<Record<string, unknown>>(),
   },
@@ -25,10 +43,10 @@ const bind = command({
     if (!readKeys(keys)) return no(`“${keys}” cannot be pressed. Write it as on the key card.`)
     return state.bindings.length < MOST || no('There are too many bindings. Remove some.')
   },
-  run: (draft, { keys, command: to, args }) => {
-    const others = draft.bindings.filter((one) => one.keys !== keys)
-    draft.bindings = [...others, { keys, command: to, args: args ?? {} }]
-    return { say: `Bound ${asPressed(keys, draft)}` }
+  run: (draft, { keys, place, command: to, args }) => {
+    const others = draft.bindings.filter((one) => !is(keys, place)(one))
+    draft.bindings = [...others, { keys, ...(place && { place }), command: to, args: args ?? {} }]
+    return { say: `Bound ${said(draft, keys, place)}` }
   },
 })
 
@@ -36,16 +54,17 @@ const unbind = command({
   id: 'keys.unbind',
   title: 'Switch keys off',
   group,
-  args: { keys: string().required().max(60) },
-  can: (state, { keys }) =>
-    isBuiltIn(state, keys) || own(state, keys)?.command
+  args: keyed,
+  can: (state, { keys, place }) =>
+    isBuiltInAt(state, keys, place) || own(state, keys, place)?.command
       ? true
       : no(`${keys} are not bound to anything.`),
-  run: (draft, { keys }) => {
-    const built = isBuiltIn(draft, keys)
-    const others = draft.bindings.filter((one) => one.keys !== keys)
-    draft.bindings = built ? [...others, { keys, command: null }] : others
-    return { say: `Switched ${asPressed(keys, draft)} off` }
+  run: (draft, { keys, place }) => {
+    const built = isBuiltInAt(draft, keys, place)
+    const others = draft.bindings.filter((one) => !is(keys, place)(one))
+    const off = { keys, ...(place && { place }), command: null }
+    draft.bindings = built ? [...others, off] : others
+    return { say: `Switched ${said(draft, keys, place)} off` }
   },
 })
 
@@ -53,14 +72,16 @@ const reset = command({
   id: 'keys.reset',
   title: 'Set all keys back to how they were at first',
   group,
-  args: { keys: string().max(60) },
-  can: (state, { keys }) =>
-    state.bindings.some((one) => !isWay(one.keys) && (!keys || one.keys === keys)) ||
+  args: { ...keyed, keys: string().max(60) },
+  can: (state, { keys, place }) =>
+    state.bindings.some((one) => !isWay(one.keys) && (!keys || is(keys, place)(one))) ||
     no('No keys were changed.'),
-  run: (draft, { keys }) => {
-    draft.bindings = draft.bindings.filter((one) => isWay(one.keys) || (keys && one.keys !== keys))
+  run: (draft, { keys, place }) => {
+    draft.bindings = draft.bindings.filter(
+      (one) => isWay(one.keys) || (keys && !is(keys, place)(one)),
+    )
     return {
-      say: `${keys ? asPressed(keys, draft) : 'All keys'} are how they were at first`,
+      say: `${keys ? said(draft, keys, place) : 'All keys'} are how they were at first`,
     }
   },
 })
@@ -74,4 +95,23 @@ const open = command({
   run: (_draft, { find }) => ({ show: { view: 'bindings', ...(find && { find }) } }),
 })
 
-export const keyCommands = [open, bind, unbind, reset]
+const leaveTyping = command({
+  id: 'keys.leaveTyping',
+  title: 'Leave the characters to Alt',
+  group,
+  args: {
+    to: string()
+      .oneOf(['control', 'leader'] as const)
+      .required(),
+  },
+  can: ({ settings }) => settings.keys === 'auto' || no('How commands begin was chosen by hand.'),
+  run: (draft, { to }) => {
+    draft.settings.keys = to
+    const begin = to === 'control' ? 'Control and Option' : LEADER
+    return {
+      say: `Alt types characters here: commands begin with ${begin} from now on. ${keysFor(draft, 'settings.open')} lets you choose`,
+    }
+  },
+})
+
+export const keyCommands = [open, bind, unbind, reset, leaveTyping]

@@ -6,9 +6,10 @@ import { limited, reachable, spanFrame } from '@/core/geometry/rect'
 import { settleOn } from '@/core/model/displays'
 import { isShown } from '@/core/model/selectors'
 import { raise } from '@/core/model/stacking'
-import type { Span, State, Window } from '@/core/model/types'
+import type { Desktop, Span, State, Window } from '@/core/model/types'
 import { focusOn, settleFocus } from './change'
 import { command, no } from './command'
+import { DIVIDER_STEP, divideAt, divides } from './divider'
 import { framed, framedWindow, meant, on, quoted, which } from './meant'
 import { refused } from './places'
 
@@ -94,16 +95,33 @@ const place = command({
   },
 })
 
+/** The pair a window is in, where its divider can go to the left or right. */
+function pairOf(state: State, id: string | undefined, to: Direction): Desktop | undefined {
+  const found = meant(state, id)
+  const lives = refused(found) ? undefined : state.desktops[found.desktop]
+  return lives?.kind === 'pair' && (to === 'left' || to === 'right') ? lives : undefined
+}
+
+const byStep = (to: Direction): number => (to === 'left' ? -DIVIDER_STEP : DIVIDER_STEP)
+
 const side = command({
   id: 'window.side',
   title: 'Place window at a side: half, a third, two thirds',
   group,
   args: { ...which, to: string().oneOf(DIRECTIONS).required() },
-  can: framed,
-  run: on((draft, found, { to }: { window?: string; to: Direction }) => {
-    placeInto(draft, found, toSide(found.placed, to))
-    return { say: `Placed ${quoted(draft, found)}: ${spanInWords(found.placed ?? WHOLE)}` }
-  }),
+  can: (state, args) => {
+    const pair = pairOf(state, args.window, args.to)
+    return pair ? divides(pair, undefined, byStep(args.to)) : framed(state, args)
+  },
+  run: (draft, args) => {
+    const pair = pairOf(draft, args.window, args.to)
+    return pair ? divideAt(pair, undefined, byStep(args.to)) : toItsSide(draft, args)
+  },
+})
+
+const toItsSide = on((draft, found, { to }: { window?: string; to: Direction }) => {
+  placeInto(draft, found, toSide(found.placed, to))
+  return { say: `Placed ${quoted(draft, found)}: ${spanInWords(found.placed ?? WHOLE)}` }
 })
 
 const HALF = 0.5

@@ -13,6 +13,7 @@ import { gridCommands } from './grid'
 import { homeCommands } from './homes'
 import { importCommands } from './import'
 import { keyCommands } from './keys'
+import { letterCommands } from './letters'
 import { lookCommands } from './look'
 import { pictureCommands } from './pictures'
 import { placeCommands } from './place'
@@ -32,6 +33,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
   [
     ...goCommands,
     ...desktopCommands,
+    ...letterCommands,
     ...lookCommands,
     ...foldCommands,
     ...gridCommands,

@@ -1,6 +1,5 @@
 import { number } from 'yup'
 import { maybeId } from '@/core/formats/shape'
-import { clamp } from '@/core/geometry/rect'
 import { keysFor } from '@/core/keys/bindings'
 import { standsOn } from '@/core/model/displays'
 import {
@@ -27,6 +26,7 @@ import {
   subject,
 } from './change'
 import { command, type Env, no, type Refusal } from './command'
+import { divideAt, divides } from './divider'
 import { roomFor } from './places'
 
 const group = 'Windows' as const
@@ -212,19 +212,10 @@ const divide = command({
   args: { to: number(), by: number() },
   can: (state, { to, by }) => {
     const here = pairHere(state)
-    if (here !== true) return here
-    const { divider = 0.5 } = desktop(state, currentId(state))
-    return divided(divider, to, by) !== divider || no('The divider goes from 20 to 80 %.')
+    return here === true ? divides(desktop(state, currentId(state)), to, by) : here
   },
-  run: (draft, { to, by }) => {
-    const here = desktop(draft, currentId(draft))
-    here.divider = divided(here.divider ?? 0.5, to, by)
-    return { say: `Divided at ${Math.round(here.divider * 100)} %` }
-  },
+  run: (draft, { to, by }) => divideAt(desktop(draft, currentId(draft)), to, by),
 })
-
-const divided = (now: number, to: number | undefined, by: number | undefined): number =>
-  Math.round(clamp(to ?? now + (by ?? 0), 0.2, 0.8) * 1000) / 1000
 
 const swap = command({
   id: 'pair.swap',

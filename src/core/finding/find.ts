@@ -63,6 +63,7 @@ const MAKING = new Set(['window.send', 'window.carry'])
 const SILENT = new Set([
   'desktop.rename',
   'desktop.letter',
+  'keys.leaveTyping',
   'desktop.look',
   'desktop.copyLook',
   'desktop.reorder',

@@ -9,6 +9,7 @@ import {
   string,
   ValidationError,
 } from 'yup'
+import { KEY_PLACES } from '@/core/keys/keymaps'
 import { PUSH_TIME } from '@/core/keys/ways'
 import {
   SIGN_COLOURS,
@@ -142,7 +143,7 @@ const desktop = object({
       maximised: flag(),
     }),
   ),
-  letter: string().length(1).nullable().defined(),
+  letter: string().min(1).max(2).nullable().defined(),
   letterByHand: flag(),
   hue: string().oneOf(HUES).required(),
   emblem: string()
@@ -206,6 +207,7 @@ const ownApp = object({
 })
 const binding = object({
   keys: string().required(),
+  place: string().oneOf(KEY_PLACES),
   command: string().nullable().defined(),
   args: mixed(),
   time: number().integer().min(PUSH_TIME.least).max(PUSH_TIME.most),

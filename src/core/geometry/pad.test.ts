@@ -1,5 +1,18 @@
+import { hearIn } from '@/core/keys/places'
+import { initialState } from '@/core/model/initial'
 import type { Span } from '@/core/model/types'
-import { centred, grown, PAD, type PadTarget, padStroke, spanInWords, spanOf, toSide } from './pad'
+import {
+  centred,
+  grown,
+  keypadCell,
+  PAD,
+  type PadMove,
+  type PadTarget,
+  padMove,
+  spanInWords,
+  spanOf,
+  toSide,
+} from './pad'
 import { nineCells } from './rect'
 
 const AREA = { width: 1000, height: 700 }
@@ -11,16 +24,27 @@ const start: PadTarget = {
   first: null,
 }
 
+/** What a key does on the pad: a digit is one of the numeric keypad. */
+function heard(key: string): { command: string; args: object } {
+  if (/^\d$/.test(key)) return { command: 'pad:cell', args: { cell: keypadCell(`Numpad${key}`) } }
+  const found = hearIn(initialState(), 'pad', '', [key])
+  return found.kind === 'command'
+    ? { command: found.bound.command, args: found.bound.args ?? {} }
+    : { command: 'nothing', args: {} }
+}
+
+function press(target: PadTarget, key: string): PadMove | null {
+  const { command, args } = heard(key)
+  return padMove(target, command, args, over)
+}
+
 /** Where a window would go after some keys; what ends it is left out. */
 function after(...keys: string[]): PadTarget {
   let target = start
-  for (const given of keys) {
-    const shift = given.startsWith('Shift+')
-    const key = given.replace('Shift+', '')
-    const code = /^\d$/.test(key) ? `Numpad${key}` : ''
-    const stroke = padStroke(target, { key, code, shift }, over)
-    if (stroke.kind !== 'target') throw new Error(`${key}: ${stroke.kind}`)
-    target = stroke.target
+  for (const key of keys) {
+    const moved = press(target, key)
+    if (!moved) throw new Error(`${key} leads nowhere`)
+    target = moved.target
   }
   return target
 }
@@ -66,19 +90,19 @@ test('each of the 81 spans of two cells gives the rectangle from the one to the 
 })
 
 test('the second cell is all; the first waits for it', () => {
-  const press = (target: PadTarget, key: string) =>
-    padStroke(target, { key, code: '', shift: false }, over)
-  expect(press(start, 'q')).toMatchObject({ done: false, target: { first: 0 } })
-  expect(press(after('Q'), 's')).toMatchObject({ done: true, target: { first: null } })
-  for (const [key, kind] of [
-    ['Enter', 'keep'],
-    ['Escape', 'leave'],
-    ['f', 'fill'],
-    ['r', 'restore'],
-    ['n', 'next display'],
-    ['ArrowsUp', 'nothing'],
-  ] as const)
-    expect(press(start, key).kind).toBe(kind)
+  expect(press(start, 'Q')).toMatchObject({ done: false, target: { first: 0 } })
+  expect(press(after('Q'), 'S')).toMatchObject({ done: true, target: { first: null } })
+  for (const [key, act] of [
+    ['Enter', 'pad:keep'],
+    ['Escape', 'pad:leave'],
+    ['F', 'pad:fill'],
+    ['R', 'pad:restore'],
+    ['N', 'pad:next'],
+    ['T', 'nothing'],
+  ] as const) {
+    expect(heard(key).command).toBe(act)
+    expect(press(start, key)).toBeNull()
+  }
 })
 
 test('an arrow takes a side: half, a third, two thirds; two sides a corner', () => {
@@ -94,7 +118,7 @@ test('an arrow takes a side: half, a third, two thirds; two sides a corner', () 
   expect(spanInWords(sides('right', 'right', 'right'))).toBe('W to C')
   expect(spanInWords({ top: 0, bottom: 2, left: 0.6, right: 1 })).toBe('20 % to 67 %')
   // Halves leave the gap between them, and around them.
-  const [left, right] = [after('ArrowLeft').frame, after('ArrowRight').frame]
+  const [left, right] = [after('Left').frame, after('Right').frame]
   expect([left.x, right.x - left.x - left.width, AREA.width - right.x - right.width]).toEqual([
     GAP,
     GAP,
@@ -104,15 +128,15 @@ test('an arrow takes a side: half, a third, two thirds; two sides a corner', () 
 })
 
 test('steps, growing and the middle leave the pad’s parts and keep within reach', () => {
-  expect(after('Q', 'Shift+ArrowRight').span).toBeNull()
-  expect(after('Shift+ArrowRight', 'Shift+ArrowDown').frame).toEqual({
+  expect(after('Q', 'Shift+Right').span).toBeNull()
+  expect(after('Shift+Right', 'Shift+Down').frame).toEqual({
     ...start.frame,
     x: 74,
     y: 64,
   })
-  expect(after('+').frame).toEqual({ x: 26, y: 16, width: 348, height: 248 })
-  expect(after('+', '-').frame).toEqual(start.frame)
-  expect(after('m').frame).toMatchObject({ x: 350, y: 250 })
+  expect(after('Shift+=').frame).toEqual({ x: 26, y: 16, width: 348, height: 248 })
+  expect(after('=', '-').frame).toEqual(start.frame)
+  expect(after('M').frame).toMatchObject({ x: 350, y: 250 })
   expect(grown({ x: 0, y: 0, width: 990, height: 690 }, 24, over)).toEqual({ x: 0, y: 0, ...AREA })
   expect(grown({ x: 9, y: 9, width: 40, height: 40 }, -60, over)).toMatchObject({
     width: 10,

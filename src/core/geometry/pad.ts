@@ -1,5 +1,5 @@
 import type { Limits, Rect, Size, Span } from '@/core/model/types'
-import { ARROWS, type Direction } from './direction'
+import type { Direction } from './direction'
 import { clamp, limited, reachable, spanFrame } from './rect'
 
 /** The letters of the nine cells, row by row. */
@@ -103,51 +103,36 @@ export interface PadTarget {
   first: number | null
 }
 
-export type PadStroke =
-  /** Where it would go now; `done` where that is all. */
-  | { kind: 'target'; target: PadTarget; done: boolean }
-  | { kind: 'keep' | 'leave' | 'fill' | 'restore' | 'next display' }
-  | { kind: 'nothing' }
-
-const WORDS: Record<string, 'keep' | 'leave' | 'fill' | 'restore' | 'next display'> = {
-  Enter: 'keep',
-  Escape: 'leave',
-  F: 'fill',
-  R: 'restore',
-  N: 'next display',
+/** Where an act of the pad's keymap leads, and whether that is all; null for acts that leave the pad. */
+export interface PadMove {
+  target: PadTarget
+  done: boolean
 }
 
-/** One of the nine cells by its letter or its key of the numeric keypad, or −1. */
-const cellOf = (key: string, code: string): number =>
-  KEYPAD.includes(code)
-    ? KEYPAD.indexOf(code)
-    : key.length === 1
-      ? PAD.indexOf(key.toUpperCase())
-      : -1
+/** The cell of a key of the numeric keypad, by its code; undefined for all other keys. */
+export function keypadCell(code: string): number | undefined {
+  const at = KEYPAD.indexOf(code)
+  return at < 0 ? undefined : at
+}
 
 /**
- * What a key does on the pad. A cell places into that ninth, a second one spans to there; an arrow
- * takes that side; with Shift it moves the window a step; `+` and `-` grow and shrink it around its
- * middle, `M` puts it in the middle of the display.
+ * Where the window would go after an act. A cell places into that ninth, a second one spans to there;
+ * a side takes that side; a step moves the window; it grows and shrinks around its middle, or comes
+ * into the middle of the display.
  */
-export function padStroke(
+export function padMove(
   target: PadTarget,
-  { key, code, shift }: { key: string; code: string; shift: boolean },
+  act: string,
+  { cell, to }: { cell?: number; to?: Direction },
   over: PadOver,
-): PadStroke {
-  const cell = cellOf(key, code)
-  if (cell >= 0) {
+): PadMove | null {
+  if (act === 'pad:cell' && cell !== undefined) {
     const span = spanOf(target.first ?? cell, cell)
     return placed(span, over, target.first === null ? cell : null, target.first !== null)
   }
-  const arrow = ARROWS[key]
-  if (arrow && !shift) return placed(toSide(target.span, arrow), over, null, false)
-  const word = WORDS[key.length === 1 ? key.toUpperCase() : key]
-  if (word) return { kind: word }
-  const frame = freed(target.frame, arrow, key, over)
-  return frame
-    ? { kind: 'target', target: { frame, span: null, first: null }, done: false }
-    : { kind: 'nothing' }
+  if (act === 'pad:side' && to) return placed(toSide(target.span, to), over, null, false)
+  const frame = freed(target.frame, act, to, over)
+  return frame ? { target: { frame, span: null, first: null }, done: false } : null
 }
 
 function placed(
@@ -155,24 +140,34 @@ function placed(
   { area, limits, gap }: PadOver,
   first: number | null,
   done: boolean,
-): PadStroke {
+): PadMove {
   return {
-    kind: 'target',
     target: { frame: spanFrame(span, area, limits, gap), span, first },
     done,
   }
 }
 
-/** The frame moved a step, grown, shrunk or in the middle; null for any other key. */
-function freed(frame: Rect, arrow: Direction | undefined, key: string, over: PadOver): Rect | null {
+/** The frame moved a step, grown, shrunk or in the middle; null for any other act. */
+function freed(frame: Rect, act: string, to: Direction | undefined, over: PadOver): Rect | null {
+  switch (act) {
+    case 'pad:step':
+      return stepped(frame, to, over.area)
+    case 'pad:grow':
+      return grown(frame, STEP, over)
+    case 'pad:shrink':
+      return grown(frame, -STEP, over)
+    case 'pad:middle':
+      return centred(frame, over.area)
+    default:
+      return null
+  }
+}
+
+function stepped(frame: Rect, to: Direction | undefined, area: Size): Rect {
   const { x, y } = frame
-  if (arrow === 'left') return reachable({ ...frame, x: x - STEP }, over.area)
-  if (arrow === 'right') return reachable({ ...frame, x: x + STEP }, over.area)
-  if (arrow === 'up') return reachable({ ...frame, y: y - STEP }, over.area)
-  if (arrow === 'down') return reachable({ ...frame, y: y + STEP }, over.area)
-  if (key === '+' || key === '=') return grown(frame, STEP, over)
-  if (key === '-' || key === '_') return grown(frame, -STEP, over)
-  return key.toUpperCase() === 'M' ? centred(frame, over.area) : null
+  const across = { left: -STEP, right: STEP, up: 0, down: 0 }
+  const along = { left: 0, right: 0, up: -STEP, down: STEP }
+  return to ? reachable({ ...frame, x: x + across[to], y: y + along[to] }, area) : frame
 }
 
 /** The frame larger or smaller by so much to each side, in CSS pixels, as far as there is room. */

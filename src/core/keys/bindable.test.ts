@@ -26,7 +26,7 @@ test('own keys are told as such, those switched off are listed, and both are fou
   world.run('keys.unbind', { keys: 'Alt+/' })
   const loft = all(world).find(({ command }) => command === 'loft.open')
   expect(loft?.keys).toEqual([{ keys: 'Alt+F8', own: true }])
-  expect(switchedOff(world.state)).toEqual(['Alt+/'])
+  expect(switchedOff(world.state)).toEqual([{ keys: 'Alt+/' }])
   expect(searchBindable(all(world), 'f8 go').map(({ args }) => args)).toEqual([{ to: 'last' }])
   expect(searchBindable(all(world), 'everything loft').map(({ command }) => command)).toEqual([
     'loft.open',

@@ -1,8 +1,10 @@
 import { registry } from '@/core/commands/registry'
 import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
-import type { State } from '@/core/model/types'
+import type { Binding, State } from '@/core/model/types'
 import { type Bound, bindings, FIXED, isBuiltIn, VERBS } from './bindings'
-import { inWords } from './card'
+import { capital, inWords, wordsIn } from './card'
+import { KEY_PLACES, KEYMAPS, type KeyPlace } from './keymaps'
+import { bindingsIn, isBuiltInAt } from './places'
 
 /** Something keys can be bound to, with those it has. */
 export interface Bindable {
@@ -11,11 +13,17 @@ export interface Bindable {
   /** What it is called, with its arguments. */
   title: string
   group: string
+  /** Where its keys are heard, if not everywhere. */
+  place?: KeyPlace
   keys: { keys: string; own: boolean }[]
 }
 
-const idOf = ({ command, args }: Pick<Bound, 'command' | 'args'>): string =>
-  `${command} ${JSON.stringify(args ?? {})}`
+export const idOf = ({
+  command,
+  args,
+  place,
+}: Pick<Bound, 'command' | 'args'> & Pick<Bindable, 'place'>): string =>
+  `${place ?? ''} ${command} ${JSON.stringify(args ?? {})}`
 
 const spoken = new Set(VERBS.flatMap(({ command, makes }) => [command, makes]))
 
@@ -50,11 +58,28 @@ export function bindable(state: State, appName: (id: string) => string): Bindabl
     if (spoken.has(command) && isBuiltIn(state, keys) && !isOwn(state, keys)) continue
     put(command, args ?? {})?.keys.push({ keys, own: isOwn(state, keys) })
   }
+  return [...found.values(), ...KEY_PLACES.flatMap((place) => bindableIn(state, place))]
+}
+
+/** What has keys in a place: what is there from the first, and what the person put there. */
+function bindableIn(state: State, place: KeyPlace): Bindable[] {
+  const found = new Map<string, Bindable>()
+  const put = ({ command, args = {} }: Pick<Bound, 'command' | 'args'>): Bindable => {
+    const id = idOf({ command, args, place })
+    const title = capital(wordsIn(place, command, args, 'alone') ?? command)
+    const made = found.get(id) ?? { command, args, title, group: place, place, keys: [] }
+    found.set(id, made)
+    return made
+  }
+  for (const act of KEYMAPS[place]) put(act)
+  for (const bound of bindingsIn(state, place).values())
+    if (wordsIn(place, bound.command, bound.args) !== null)
+      put(bound).keys.push({ keys: bound.keys, own: isOwn(state, bound.keys, place) })
   return [...found.values()]
 }
 
-const isOwn = (state: State, keys: string): boolean =>
-  state.bindings.some((one) => one.keys === keys && one.command !== null)
+const isOwn = (state: State, keys: string, place?: KeyPlace): boolean =>
+  state.bindings.some((one) => one.keys === keys && one.place === place && one.command !== null)
 
 /** Arguments that the words for a command do not tell. */
 const told = (said: string | null, args: Record<string, unknown>): string =>
@@ -62,10 +87,10 @@ const told = (said: string | null, args: Record<string, unknown>): string =>
 
 const isWhole = (args: { isValidSync(value: unknown): boolean }): boolean => args.isValidSync({})
 
-/** Built-in keys the person switched off. */
-export const switchedOff = (state: State): string[] =>
-  state.bindings.flatMap(({ keys, command }) =>
-    command === null && isBuiltIn(state, keys) ? keys : [],
+/** Built-in keys the person switched off, and where they were heard. */
+export const switchedOff = (state: State): Pick<Binding, 'keys' | 'place'>[] =>
+  state.bindings.flatMap(({ keys, command, place }) =>
+    command === null && isBuiltInAt(state, keys, place) ? { keys, ...(place && { place }) } : [],
   )
 
 /** The bindables with all words of a query in their title, group or keys. */

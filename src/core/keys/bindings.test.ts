@@ -58,7 +58,7 @@ test('keys are told for what was done by pointer', () => {
   expect(keysFor(state, 'desktop.go', { to: bulletin })).toBe('Alt+B')
   expect(keysFor(state, 'window.send', { window, to: bulletin })).toBe('Alt+, B')
   expect(keysFor(state, 'window.send', { window: 'another', to: bulletin })).toBeUndefined()
-  expect(keysFor(state, 'desktop.askName', { desktop: 'first' })).toBe('Alt+Shift+; R')
+  expect(keysFor(state, 'desktop.askName', { desktop: 'first' })).toBe('Alt+J R')
   expect(keysFor(state, 'desktop.askName', { desktop: bulletin })).toBeUndefined()
 })
 

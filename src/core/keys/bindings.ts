@@ -1,6 +1,8 @@
-import { DIRECTIONS } from '@/core/geometry/direction'
+import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
 import { currentId, focusId } from '@/core/model/selectors'
 import type { Binding, State } from '@/core/model/types'
+import { strokesOfLetter, THIS_LETTER } from './letters'
+import { asPressed, following } from './sets'
 import { isWay } from './ways'
 
 /**
@@ -45,33 +47,18 @@ export const PLACES = [
   { key: '=', to: 'new', says: 'a new desktop' },
 ]
 
-/** Comes before every command for people whose Alt is taken. */
-export const LEADER = 'Ctrl+.'
-
-/** Keys as the person presses them: with Alt, or after the leader. */
-export const asPressed = (keys: string, { settings }: Pick<State, 'settings'>): string =>
-  settings.keys === 'leader' && keys.startsWith('Alt+')
-    ? `${LEADER} ${keys.slice('Alt+'.length)}`
-    : keys
-
-/** A stroke that follows others: whether Alt is still held makes no difference. */
-const following = (stroke: string): string => stroke.replace('Alt+', '')
-
-/** Strokes that were pressed one after the other, as keys are written; the other way of `asPressed`. */
-export function asWritten(strokes: string[], { settings }: Pick<State, 'settings'>): string {
-  const led = settings.keys === 'leader' && strokes[0] === LEADER && strokes.length > 1
-  const [first = '', ...rest] = led ? strokes.slice(1) : strokes
-  return [led ? `Alt+${first}` : first, ...rest.map(following)].join(' ')
-}
-
 /** First strokes of sequences, with what the Line says while it waits for the rest. */
 export const PREFIXES: Record<string, string> = {
   'Alt+,': 'Send to',
   "Alt+'": 'Look into',
   'Alt+Shift+;': 'This desktop or window',
+  [`Alt+${THIS_LETTER}`]: 'This desktop or window',
   // Only pushed: with a keyboard it is one chord.
   'Alt+Shift': 'Take along to',
 }
+
+/** The key of a direction. */
+const arrow = (to: Direction): string => `${to[0]?.toUpperCase()}${to.slice(1)}`
 
 const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9]
 
@@ -80,8 +67,11 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Shift+-', command: 'window.maximise' },
   { keys: 'Alt+Enter', command: 'window.solo' },
   { keys: 'Alt+Shift+Enter', command: 'window.pair' },
-  { keys: 'Alt+Shift+; Left', command: 'pair.divide', args: { by: -0.05 } },
-  { keys: 'Alt+Shift+; Right', command: 'pair.divide', args: { by: 0.05 } },
+  ...DIRECTIONS.map((to) => ({
+    keys: `Alt+Shift+; ${arrow(to)}`,
+    command: 'window.side',
+    args: { to },
+  })),
   { keys: 'Alt+Shift+; S', command: 'pair.swap' },
   { keys: 'Alt+0', command: 'windows.sweep' },
   { keys: 'Alt+Shift+0', command: 'windows.isolate' },
@@ -107,17 +97,17 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+`', command: 'trail.open' },
   { keys: 'Alt+Shift+`', command: 'trail.open', args: { back: true } },
   ...DIRECTIONS.map((to) => ({
-    keys: `Alt+${to[0]?.toUpperCase()}${to.slice(1)}`,
+    keys: `Alt+${arrow(to)}`,
     command: 'window.focusToward',
     args: { to },
   })),
   ...DIRECTIONS.map((to) => ({
-    keys: `Alt+Shift+${to[0]?.toUpperCase()}${to.slice(1)}`,
+    keys: `Alt+Shift+${arrow(to)}`,
     command: 'window.toDisplay',
     args: { to },
   })),
   ...DIRECTIONS.map((to) => ({
-    keys: `Alt+Shift+; Shift+${to[0]?.toUpperCase()}${to.slice(1)}`,
+    keys: `Alt+Shift+; Shift+${arrow(to)}`,
     command: 'window.edge',
     args: { to },
   })),
@@ -182,13 +172,30 @@ let memo: {
   beginnings: Set<string>
 } | null = null
 
-const lettersOf = (state: Bindable): string =>
-  state.order.map((id) => state.desktops[id]?.letter ?? '-').join('')
+/** The letters of the desktops in their order, with a space between. */
+export const lettersOf = (state: Pick<State, 'order' | 'desktops'>): string =>
+  state.order.map((id) => state.desktops[id]?.letter ?? '-').join(' ')
+
+/** Written first: what is said of this desktop or window. */
+const THIS = 'Alt+Shift+; '
+/** The same with a lighter stroke, as long as no desktop has its letter. */
+const THIS_LIGHT = `Alt+${THIS_LETTER} `
+
+const LIGHT: Bound[] = FIXED.filter(({ keys }) => keys.startsWith(THIS)).map((bound) => ({
+  ...bound,
+  keys: THIS_LIGHT + bound.keys.slice(THIS.length),
+}))
 
 /** What keys say by themselves: what is fixed, and the call letters as they are. */
 function builtIn(letters: string): Bound[] {
-  const called = [...letters].filter((letter) => letter !== '-')
-  return [...FIXED, ...PLACED, ...called.flatMap((letter) => spoken(letter, letter))]
+  const called = letters.split(' ').filter((letter) => letter !== '-')
+  const light = called.some((letter) => letter.startsWith(THIS_LETTER)) ? [] : LIGHT
+  return [
+    ...FIXED,
+    ...light,
+    ...PLACED,
+    ...called.flatMap((one) => spoken(strokesOfLetter(one), one)),
+  ]
 }
 
 /** Whether keys say something by themselves, which can be switched off but not removed. */
@@ -204,18 +211,23 @@ function worked(state: Bindable): NonNullable<typeof memo> {
   const letters = lettersOf(state)
   if (memo && memo.letters === letters && memo.own === state.bindings) return memo
   const bound = new Map(builtIn(letters).map((binding) => [binding.keys, binding]))
-  for (const { keys, command, args } of state.bindings)
-    if (isWay(keys)) continue
+  for (const { keys, command, args, place } of state.bindings)
+    if (place || isWay(keys)) continue
     else if (command) bound.set(keys, { keys, command, args })
     else bound.delete(keys)
-  const beginnings = new Set(Object.keys(PREFIXES))
-  for (const keys of bound.keys()) {
+  memo = { letters, own: state.bindings, bound, beginnings: beginningsOf(bound.keys()) }
+  return memo
+}
+
+/** What sequences begin with. */
+export function beginningsOf(all: Iterable<string>): Set<string> {
+  const beginnings = new Set<string>()
+  for (const keys of all) {
     const strokes = keys.split(' ')
     for (let length = 1; length < strokes.length; length++)
       beginnings.add(strokes.slice(0, length).join(' '))
   }
-  memo = { letters, own: state.bindings, bound, beginnings }
-  return memo
+  return beginnings
 }
 
 export type Heard =

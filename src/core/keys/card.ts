@@ -2,28 +2,49 @@ import { GROUPS } from '@/core/commands/command'
 import { registry } from '@/core/commands/registry'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
-import { asPressed, bindings, PLACES, VERBS } from './bindings'
+import { bindings, PLACES, VERBS } from './bindings'
+import { KEY_PLACES, KEYMAPS, type KeyPlace } from './keymaps'
+import { strokesOfLetter, THIS_LETTER } from './letters'
+import { bindingsIn } from './places'
+import { asPressed } from './sets'
 
 interface CardRow {
   keys: string
   does: string
 }
 
+/** Rows that belong together. */
+interface CardGroup {
+  name: string
+  rows: CardRow[]
+}
+
 export interface Card {
   verbs: CardRow[]
   places: CardRow[]
-  groups: { name: string; rows: CardRow[] }[]
+  groups: CardGroup[]
+  /** What follows the first stroke that many have in common. */
+  after: CardGroup
+  /** What plain keys do in the rack, the loft, and so on. */
+  there: CardGroup[]
 }
 
 const spoken = new Set(VERBS.flatMap(({ command, makes }) => [command, makes]))
 
+type AppName = (id: string) => string
+
 /** The key card: what can be said with keys, made from the bindings as they are now. */
-export function keyCard(state: State, appName: (id: string) => string): Card {
-  const groups = GROUPS.map((name) => ({ name, rows: [] as CardRow[] }))
+export function keyCard(state: State, appName: AppName): Card {
+  const groups = GROUPS.map((name): CardGroup => ({ name, rows: [] }))
+  const often = oftenFirst(state)
+  const after: CardRow[] = []
   for (const { keys, command, args } of bindings(state).values()) {
     const does = spoken.has(command) ? null : inWords(state, command, args, appName)
+    if (!does || isTwice(state, keys)) continue
+    const written = withArrows(keys, command)
     const group = groups.find(({ name }) => name === registry.get(command)?.group)
-    if (does && group) group.rows.push({ keys: asPressed(withArrows(keys, command), state), does })
+    if (keys.startsWith(often)) after.push({ keys: written.slice(often.length), does })
+    else group?.rows.push({ keys: asPressed(written, state), does })
   }
   const called = state.order.map((id) => desktop(state, id)).filter(({ letter }) => letter)
   return {
@@ -32,11 +53,111 @@ export function keyCard(state: State, appName: (id: string) => string): Card {
       does: `${name}: ${says}`,
     })),
     places: [
-      ...called.map(({ letter, name }) => ({ keys: letter ?? '', does: name })),
+      ...called.map(({ letter, name }) => ({ keys: strokesOfLetter(letter ?? ''), does: name })),
       ...PLACES.map(({ key, says }) => ({ keys: key, does: says })),
     ],
     groups: groups.filter(({ rows }) => rows.length > 0),
+    after: { name: `After ${asPressed(often.trim(), state)}`, rows: after },
+    there: KEY_PLACES.map((place) => ({
+      name: capital(WHERE_HEARD[place]),
+      rows: rowsIn(state, place),
+    })),
   }
+}
+
+/** Where the keys of a place are heard, in words. */
+export const WHERE_HEARD: Record<KeyPlace, string> = {
+  rack: 'in the rack',
+  loft: 'in the loft',
+  unstack: 'in unstack',
+  trail: 'in the trail',
+  pad: 'on the pad',
+  glance: 'while glancing',
+}
+
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+
+/** What is said without keys of its own: a letter for each desktop or window. */
+const LETTERS: Partial<Record<KeyPlace, CardRow[]>> = {
+  loft: [
+    { keys: 'B…', does: 'send to that letter’s desktop' },
+    { keys: 'Shift+B…', does: 'walk to that row' },
+  ],
+  unstack: [{ keys: 'A…', does: 'pick the window with that letter' }],
+}
+
+/** What keys do in a place; several that do the same, such as the arrows, are told in one row. */
+export function rowsIn(state: State, place: KeyPlace): CardRow[] {
+  const rows = new Map<string, { keys: string[]; does: string }>()
+  for (const { keys, command, args } of bindingsIn(state, place).values()) {
+    const does = wordsIn(place, command, args)
+    if (!does) continue
+    const row = rows.get(does) ?? { keys: [], does }
+    row.keys.push(keys)
+    rows.set(does, row)
+  }
+  const made = [...rows.values()].map(({ keys, does }) => ({ keys: together(keys), does }))
+  return [...(LETTERS[place] ?? []), ...made]
+}
+
+/** What a command or an act does in a place; null where nothing needs to be said. */
+export function wordsIn(
+  place: KeyPlace,
+  command: string,
+  args: Record<string, unknown> = {},
+  told: 'does' | 'alone' = 'does',
+): string | null {
+  if (command === 'loft:send' || command === 'loft:row') return null
+  const wanted = JSON.stringify(args)
+  const same = KEYMAPS[place].filter((one) => one.command === command)
+  const found = same.find((one) => JSON.stringify(one.args ?? {}) === wanted) ?? same[0]
+  return found?.[told] ?? registry.get(command)?.title.replace(/…$/, '') ?? command
+}
+
+const ARROW_KEYS = ['Left', 'Right', 'Up', 'Down']
+const DIGIT_KEYS = [...'123456789']
+
+/** Plain keys as people call them. */
+export const legible = (keys: string): string => (keys === 'Shift+=' ? '+' : keys)
+
+/** Several keys as they are told together: `arrows`, `Shift+arrows`, `1…9`, or side by side. */
+function together(keys: string[]): string {
+  const all = (wanted: string[], before = '') =>
+    keys.length === wanted.length && wanted.every((one) => keys.includes(before + one))
+  if (all(ARROW_KEYS)) return 'arrows'
+  if (all(ARROW_KEYS, 'Shift+')) return 'Shift+arrows'
+  if (all(DIGIT_KEYS)) return '1…9'
+  const shown = keys.map(legible)
+  return keys.length > 4 ? `${shown[0]}…${shown.at(-1)}` : shown.join(' ')
+}
+
+const LIGHT_STROKE = `Alt+${THIS_LETTER} `
+const HEAVY_STROKE = 'Alt+Shift+; '
+
+/** The first stroke that many have in common, with a space after it: the lighter, where it is heard. */
+const oftenFirst = (state: State): string =>
+  [...bindings(state).keys()].some((keys) => keys.startsWith(LIGHT_STROKE))
+    ? LIGHT_STROKE
+    : HEAVY_STROKE
+
+/** Whether keys are a heavier way for what has a lighter one; that is told. */
+function isTwice(state: State, keys: string): boolean {
+  if (!keys.startsWith(HEAVY_STROKE)) return false
+  const all = bindings(state)
+  const light = all.get(LIGHT_STROKE + keys.slice(HEAVY_STROKE.length))
+  const heavy = all.get(keys)
+  return !!light && light.command === heavy?.command && same(light.args, heavy.args)
+}
+
+const same = (a: object = {}, b: object = {}): boolean => JSON.stringify(a) === JSON.stringify(b)
+
+/** What may follow the strokes of a sequence heard so far, but for what letters and places say. */
+export function followers(state: State, before: string, appName: AppName): CardRow[] {
+  return [...bindings(state).values()].flatMap(({ keys, command, args }) => {
+    if (!keys.startsWith(`${before} `) || spoken.has(command)) return []
+    const does = inWords(state, command, args, appName)
+    return does ? { keys: withArrows(keys, command).slice(before.length + 1), does } : []
+  })
 }
 
 /** What the arrows do, where each does the same in its direction: told once. */
@@ -44,6 +165,7 @@ const ARROWED: Record<string, string> = {
   'window.focusToward': 'Focus the nearest window there',
   'window.toDisplay': 'Send window to the display there',
   'window.edge': 'Move the edge that placed windows share',
+  'window.side': 'Place window at that side; in a pair, move the divider',
 }
 
 const withArrows = (keys: string, command: string): string =>
@@ -64,8 +186,6 @@ export function inWords(
       : args.columns === 1
         ? 'Desktops in a line'
         : null
-  if (command === 'pair.divide')
-    return `Divider of the pair to the ${Number(args.by) < 0 ? 'left' : 'right'}`
   if (command === 'app.cycle' && args.back) return 'Previous window of this app'
   const arrowed = ARROWED[command]
   if (arrowed) return args.to === 'left' ? arrowed : null

@@ -1,6 +1,8 @@
 import { World } from '@/core/testing/world'
+import { hear } from './bindings'
 import { clashes, proposal } from './clashes'
 import type { Platform } from './kept'
+import { asWritten } from './sets'
 import { readKeys } from './strokes'
 
 /** A shelf with the desktops Delta (D) and Garden (G), and keys of one's own. */
@@ -154,8 +156,7 @@ test('keys are bound, switched off and set back, each a step; a first stroke of 
   expect(made.state.bindings.map(({ keys }) => keys)).toEqual(['Alt+F7 A'])
 })
 
-test('what is pressed is written as it will be heard, also after the leader', async () => {
-  const { asWritten, hear } = await import('./bindings')
+test('what is pressed is written as it will be heard, also after the leader', () => {
   const made = world()
   expect(asWritten(['Ctrl+K', 'Alt+J'], made.state)).toBe('Ctrl+K J')
   made.run('keys.bind', { keys: asWritten(['Ctrl+K', 'Alt+J'], made.state), command: 'loft.open' })

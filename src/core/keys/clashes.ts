@@ -1,7 +1,9 @@
 import type { State } from '@/core/model/types'
 import { type Bound, bindings } from './bindings'
 import { KEPT, type Platform } from './kept'
+import type { KeyPlace } from './keymaps'
 import { CALL_LETTERS } from './letters'
+import { bindingsIn } from './places'
 import { readKeys, type Stroke, writeStroke } from './strokes'
 
 /** What is wrong with keys for a command, in words, and whether they could be used all the same. */
@@ -14,6 +16,8 @@ type Keyed = Pick<State, 'order' | 'desktops' | 'bindings'>
 
 interface Asked {
   keys: string
+  /** Where they are to be heard, if not everywhere. */
+  place?: KeyPlace | undefined
   /** The command they are for: what has them already is no clash with itself. */
   command: string
   args?: object
@@ -33,21 +37,33 @@ export function clashes(state: Keyed, asked: Asked): Clash[] {
   return [
     ...taken(state, asked),
     ...hidden(state, asked, strokes),
-    ...types(first),
-    ...letter(state, asked, first, rest.length > 0),
+    // Where plain keys do the work nothing is typed, and letters were said to be taken.
+    ...(asked.place ? chord(state, asked, first) : types(first)),
+    ...(asked.place ? [] : letter(state, asked, first, rest.length > 0)),
     ...kept(asked, first),
   ]
 }
 
+/** What is bound where keys are to be heard. */
+const boundAt = (state: Keyed, { place }: Asked): ReadonlyMap<string, Bound> =>
+  place ? bindingsIn(state, place) : bindings(state)
+
+/** Chords of the desktop are heard before the keys of a place. */
+function chord(state: Keyed, asked: Asked, first: Stroke): Clash[] {
+  const bound = bindings(state).get(writeStroke(first))
+  if (bound) return [{ kind: 'taken', why: `Everywhere they do something: ${asked.named(bound)}.` }]
+  return first.alt ? [{ kind: 'types', why: 'In places keys are pressed without Alt.' }] : []
+}
+
 function taken(state: Keyed, asked: Asked): Clash[] {
-  const bound = bindings(state).get(asked.keys)
+  const bound = boundAt(state, asked).get(asked.keys)
   if (!bound || same(bound, asked)) return []
   return [{ kind: 'taken', why: `They do something already: ${asked.named(bound)}.` }]
 }
 
 /** A sequence cannot be heard when its beginning is a command by itself. */
 function hidden(state: Keyed, asked: Asked, strokes: Stroke[]): Clash[] {
-  const all = bindings(state)
+  const all = boundAt(state, asked)
   const found: Clash[] = []
   for (let length = 1; length < strokes.length; length++) {
     const beginning = strokes.slice(0, length).map(writeStroke).join(' ')

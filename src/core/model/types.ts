@@ -1,3 +1,4 @@
+import type { KeyPlace } from '@/core/keys/keymaps'
 import type { Settings } from '@/core/settings/table'
 
 /**
@@ -244,6 +245,8 @@ export interface OwnApp {
 /** A chord or sequence bound by the person to a command, or a built-in one switched off. */
 export interface Binding {
   keys: string
+  /** Where it is heard, if not everywhere. */
+  place?: KeyPlace
   command: string | null
   args?: Record<string, unknown>
   /** Of a corner or an edge: how long the pointer stays there, in milliseconds. */

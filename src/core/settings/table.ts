@@ -1,3 +1,5 @@
+import { KEY_SETS } from '@/core/keys/sets'
+
 /**
  * The one table of settings. Their type, their defaults, the checks of files and commands, the
  * panel and what the line finds are all made from it: a setting is added here and nowhere else.
@@ -178,10 +180,10 @@ export const SETTINGS = {
   keys: {
     section: 'Keys',
     label: 'Commands are given',
-    help: 'The leader is for those whose Alt is taken; the rest of the keys stays the same.',
-    words: 'shortcuts sequence language modifier',
-    default: 'alt',
-    choices: { alt: 'with Alt held', leader: 'after Ctrl+.' },
+    help: 'What begins every command. The others leave Alt, or Option, to type with.',
+    words: 'shortcuts sequence language modifier leader option control one hand',
+    default: 'auto',
+    choices: KEY_SETS,
   },
   hints: {
     section: 'Keys',

@@ -235,6 +235,21 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     args: () => ({ keys: 'Alt+K', command }),
   })),
   fc.constantFrom('Alt+K', 'Alt+/').map((keys) => ({ id: 'keys.unbind', args: () => ({ keys }) })),
+  fc.constantFrom('R', 'Space').map((keys) => ({
+    id: 'keys.bind',
+    args: () => ({ keys, place: 'loft', command: 'desktop.askName' }),
+  })),
+  fc
+    .constantFrom('Space', 'Delete')
+    .map((keys) => ({ id: 'keys.unbind', args: () => ({ keys, place: 'loft' }) })),
+  fc.tuple(maybe, fc.constantFrom('B', 'J', 'YA', 'П'), fc.boolean()).map(([at, letter, swap]) => ({
+    id: 'desktop.letter',
+    args: (state: State) => ({ ...desktopAt(state, at), letter, swap }),
+  })),
+  fc.constant({ id: 'letters.deal', args: () => ({}) }),
+  fc
+    .constantFrom('control', 'leader')
+    .map((to) => ({ id: 'keys.leaveTyping', args: () => ({ to }) })),
   fc
     .constantFrom('apps.fold', 'settings.reset', 'keys.reset')
     .map((id) => ({ id, args: () => ({}) })),
@@ -359,9 +374,12 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     id: 'window.side',
     args: (state: State) => ({ ...windowAt(state, at), to }),
   })),
-  fc
-    .constantFrom(...[...registry.keys()].filter((id) => id.startsWith('arrange.')))
-    .map((id) => ({ id, args: () => ({}) })),
+  {
+    weight: 2,
+    arbitrary: fc
+      .constantFrom(...[...registry.keys()].filter((id) => id.startsWith('arrange.')))
+      .map((id) => ({ id, args: () => ({}) })),
+  },
   fc.constant({ id: 'shelf.inspector', args: () => ({}) }),
   fc.constantFrom('documents.discard', 'documents.putAway').chain((id) =>
     fc.nat(60).map((at) => ({

@@ -1,6 +1,6 @@
 import { Plus, X } from 'lucide-react'
 import type { Bindable } from '@/core/keys/bindable'
-import { asPressed } from '@/core/keys/bindings'
+import { asPressed } from '@/core/keys/sets'
 import { dispatch, getState } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Press } from './Press'
@@ -15,7 +15,7 @@ export function BindingRow({
   pressing: boolean
   onPress(wanted: boolean): void
 }) {
-  const { title, keys, command } = row
+  const { title, keys, command, place } = row
   return (
     <li className="border-seam border-b border-dashed py-1.5 last:border-0" data-command={command}>
       <div className="flex items-center gap-2">
@@ -24,12 +24,14 @@ export function BindingRow({
           {keys.map(({ keys: one, own }) => (
             <span key={one} className="flex items-center gap-1">
               {own ? <span className="text-[11px] text-soft">own</span> : null}
-              <Keys keys={asPressed(one, getState())} />
+              <Keys keys={place ? one : asPressed(one, getState())} />
               <button
                 type="button"
                 className="grid size-5 place-items-center text-soft hover:text-ink"
                 aria-label={`Take ${one} away from ${title}`}
-                onClick={() => dispatch('keys.unbind', { keys: one }, 'key')}
+                onClick={() =>
+                  dispatch('keys.unbind', { keys: one, ...(place && { place }) }, 'key')
+                }
               >
                 <X size={12} aria-hidden />
               </button>

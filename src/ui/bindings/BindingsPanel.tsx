@@ -1,8 +1,10 @@
 import { useState } from 'react'
 import { appOf } from '@/apps/list'
 import { GROUPS } from '@/core/commands/command'
-import { type Bindable, bindable, searchBindable, switchedOff } from '@/core/keys/bindable'
-import { asPressed } from '@/core/keys/bindings'
+import { type Bindable, bindable, idOf, searchBindable, switchedOff } from '@/core/keys/bindable'
+import { WHERE_HEARD } from '@/core/keys/card'
+import { KEY_PLACES } from '@/core/keys/keymaps'
+import { asPressed } from '@/core/keys/sets'
 import { isWay } from '@/core/keys/ways'
 import { dispatch, getState, useArrangement } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
@@ -39,6 +41,15 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
           onBind={setBound}
         />
       ))}
+      {KEY_PLACES.map((place) => (
+        <Group
+          key={place}
+          name={`Only ${WHERE_HEARD[place]}`}
+          rows={all.filter((one) => one.group === place)}
+          bound={bound}
+          onBind={setBound}
+        />
+      ))}
       {all.length === 0 ? <p className="mt-4 text-soft">No command has these words.</p> : null}
       <Off keys={switchedOff(state)} />
       <div className="mt-5 flex items-center gap-2 border-seam border-t border-dashed pt-3">
@@ -55,8 +66,6 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
     </SidePanel>
   )
 }
-
-const idOf = ({ command, args }: Bindable): string => `${command} ${JSON.stringify(args)}`
 
 function Group({
   name,
@@ -88,20 +97,21 @@ function Group({
 }
 
 /** Keys that would do something, and do not since they were switched off. */
-function Off({ keys }: { keys: string[] }) {
+function Off({ keys }: { keys: ReturnType<typeof switchedOff> }) {
   if (keys.length === 0) return null
   return (
     <PanelSection name="Switched off">
       <ul className="mt-1.5 flex flex-wrap gap-2">
-        {keys.map((one) => (
-          <li key={one}>
+        {keys.map(({ keys: one, place }) => (
+          <li key={`${place} ${one}`}>
             <button
               type="button"
               className="btn"
               title={`Switch ${one} on again`}
-              onClick={() => dispatch('keys.reset', { keys: one }, 'key')}
+              onClick={() => dispatch('keys.reset', { keys: one, ...(place && { place }) }, 'key')}
             >
-              <Keys keys={asPressed(one, getState())} /> on again
+              <Keys keys={place ? one : asPressed(one, getState())} />{' '}
+              {place ? WHERE_HEARD[place] : ''} on again
             </button>
           </li>
         ))}

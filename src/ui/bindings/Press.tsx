@@ -1,53 +1,53 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { registry } from '@/core/commands/registry'
 import type { Bindable } from '@/core/keys/bindable'
-import { asPressed, asWritten, LEADER } from '@/core/keys/bindings'
+import { WHERE_HEARD, wordsIn } from '@/core/keys/card'
 import { clashes, proposal } from '@/core/keys/clashes'
 import type { Platform } from '@/core/keys/kept'
+import { KEY_PLACES, type KeyPlace } from '@/core/keys/keymaps'
+import { asPressed, asWritten, LEADER } from '@/core/keys/sets'
 import { STROKES_MOST } from '@/core/keys/strokes'
 import { dispatch, getState } from '@/store/shelf'
-import { layoutMap } from '@/ui/keys/layout'
-import { type Layout, strokeOf } from '@/ui/keys/stroke'
+import { isMac, layout } from '@/ui/keys/layout'
+import { plainStrokes, strokeOf } from '@/ui/keys/stroke'
 import { Keys } from '@/ui/parts/Keys'
 
 /** The platform, as far as the browser tells. */
 function platform(): Platform {
-  const told = navigator.userAgent
-  if (/Mac|iPhone|iPad/.test(told)) return 'mac'
-  return told.includes('Windows') ? 'windows' : 'linux'
+  if (isMac()) return 'mac'
+  return navigator.userAgent.includes('Windows') ? 'windows' : 'linux'
 }
 
 /** Hears keys for a command, tells what speaks against them, and binds them. */
 export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
   const [pressed, setPressed] = useState<string[]>([])
   const place = useRef<HTMLDivElement>(null)
-  const layout = useRef<Layout>(undefined)
-  useEffect(() => {
-    place.current?.focus()
-    void layoutMap().then((map) => {
-      layout.current = map
-    })
-  }, [])
+  const [where, setWhere] = useState(row.place)
+  useEffect(() => place.current?.focus(), [])
   const state = getState()
-  const keys = asWritten(pressed, state)
+  const keys = where ? pressed.join(' ') : asWritten(pressed, state)
   const asked = {
     keys,
+    place: where,
     command: row.command,
     args: row.args,
     platform: platform(),
-    named: ({ command }: { command: string }) =>
+    named: ({ command, args }: { command: string; args?: Record<string, unknown> }) =>
+      (where && wordsIn(where, command, args)) ||
       (registry.get(command)?.title ?? command).replace(/…$/, ''),
   }
   const against = keys ? clashes(state, asked) : []
   const free = against.length > 0 ? proposal(state, asked) : null
   const never = against.some(({ kind }) => kind === 'malformed' || kind === 'hidden')
   const take = (what: string) => {
-    if (!dispatch('keys.bind', { keys: what, command: row.command, args: row.args }, 'key').ok)
-      return
-    onDone()
+    const { command, args } = row
+    const given = { keys: what, ...(where && { place: where }), command, args }
+    if (dispatch('keys.bind', given, 'key').ok) onDone()
   }
   const hear = (event: KeyboardEvent) => {
-    const stroke = strokeOf(event.nativeEvent, layout.current)
+    const stroke = where
+      ? (plainStrokes(event.nativeEvent, layout())[0] ?? null)
+      : strokeOf(event.nativeEvent, layout())
     if (stroke === null || stroke === 'Tab' || stroke === 'Shift+Tab') return
     event.preventDefault()
     event.stopPropagation()
@@ -78,9 +78,30 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
         ))}
       </div>
       <div className="mt-1.5 flex flex-wrap items-center gap-2">
+        {row.place ? null : (
+          <label className="flex items-center gap-1.5">
+            heard
+            <select
+              className="field h-7"
+              value={where ?? ''}
+              onChange={({ target }) => {
+                setPressed([])
+                setWhere((target.value || undefined) as KeyPlace | undefined)
+                place.current?.focus()
+              }}
+            >
+              <option value="">everywhere</option>
+              {KEY_PLACES.map((one) => (
+                <option key={one} value={one}>
+                  {WHERE_HEARD[one]}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         {free ? (
           <button type="button" className="btn" onClick={() => take(free)}>
-            Free near by: <Keys keys={asPressed(free, state)} />
+            Free near by: <Keys keys={where ? free : asPressed(free, state)} />
           </button>
         ) : null}
         <button type="button" className="btn ml-auto" onClick={onDone}>

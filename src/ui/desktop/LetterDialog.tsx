@@ -1,37 +1,71 @@
-import { type FormEvent, useRef } from 'react'
+import { type ChangeEvent, type FormEvent, type KeyboardEvent, useRef, useState } from 'react'
+import { asLetter } from '@/core/keys/letters'
 import { desktop } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
 import { closeView, dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { layout } from '@/ui/keys/layout'
+import { strokesOf } from '@/ui/keys/stroke'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 
-/** Another call letter for a desktop. */
+/** Another call letter for a desktop: pressed, or typed where it has two strokes. */
 export function LetterDialog({ id }: { id: DesktopId }) {
   const { name, letter } = useArrangement((state) => desktop(state, id))
+  const desktops = useArrangement((state) => state.desktops)
   const said = useShelf((shelf) => shelf.said)
   const opened = useRef(said)
-  const field = useRef<HTMLInputElement>(null)
-  const set = (event: FormEvent) => {
-    event.preventDefault()
-    if (dispatch('desktop.letter', { desktop: id, letter: field.current?.value ?? '' }, 'key').ok)
-      closeView()
+  const [typed, setTyped] = useState(letter ?? '')
+  const [elsewhere, setElsewhere] = useState<string | null>(null)
+  const wanted = asLetter(typed)
+  const owner = Object.values(desktops).find((one) => one.letter === wanted && one.id !== id)
+  const set = (swap: boolean, to: string = typed) => {
+    if (dispatch('desktop.letter', { desktop: id, letter: to, swap }, 'key').ok) closeView()
+  }
+  const press = ({ nativeEvent: event }: KeyboardEvent) => {
+    const key = event.key.toLocaleUpperCase('en')
+    const heard = strokesOf(event, layout()).map((stroke) => stroke.replace('Shift+', ''))
+    const letters = /^\p{L}$/u.test(key) && !event.altKey && !event.ctrlKey
+    setElsewhere(letters && !heard.includes(key) ? `${key} lies on the key ${heard[0]} here` : null)
+  }
+  const type = ({ target }: ChangeEvent<HTMLInputElement>) => {
+    setTyped(target.value)
+    const pressed = asLetter(target.value)
+    const all = Object.values(desktops)
+    // A letter that is free is taken at once; one that others have, or begin with, waits.
+    if (pressed && target.value.length === 1 && pressed !== 'Y')
+      if (!all.some((one) => one.letter?.startsWith(pressed))) set(false, target.value)
   }
   return (
     <Dialog
       title={`Call letter of ${name}`}
-      intro="A to Y except X. A desktop that has it by itself gets another one, and that is said."
-      width={400}
+      intro="Press a letter: any but X and Z. Two letters are pressed one after the other; those that nobody chose begin with Y."
+      width={420}
     >
-      <form className="mt-4 flex items-center gap-2" onSubmit={set}>
+      <form
+        className="mt-4 flex items-center gap-2"
+        onSubmit={(event: FormEvent) => {
+          event.preventDefault()
+          set(owner !== undefined)
+        }}
+      >
         <input
-          ref={field}
           aria-label="Call letter"
-          maxLength={1}
-          defaultValue={letter ?? ''}
-          className="field size-10 p-0 text-center font-bold font-mono text-lg uppercase"
+          maxLength={2}
+          value={typed}
+          className="field h-10 w-14 p-0 text-center font-bold font-mono text-lg uppercase"
           onFocus={(event) => event.target.select()}
+          onKeyDown={press}
+          onChange={type}
         />
-        <Answers beside>Set</Answers>
+        <span role="status" className="min-w-0 flex-1 text-soft">
+          {elsewhere ?? (owner ? `${owner.letter} is the letter of ${owner.name}.` : '')}
+        </span>
+        {owner && !owner.letterByHand ? (
+          <button type="button" className="btn" onClick={() => set(false)}>
+            {owner.name} gets another
+          </button>
+        ) : null}
+        <Answers beside>{owner ? 'Swap' : 'Set'}</Answers>
       </form>
       {said?.refused && said !== opened.current ? (
         <p role="alert" className="mt-3 text-alarm">

@@ -1,13 +1,16 @@
 import { useEffect, useLayoutEffect, useRef } from 'react'
 import { hear } from '@/core/keys/bindings'
+import { keysIn } from '@/core/keys/places'
 import { standsOn } from '@/core/model/displays'
 import { desktop, shownFrame, stack, summary } from '@/core/model/selectors'
 import type { DesktopId, DisplayId, State } from '@/core/model/types'
 import { closeView, dispatch, getState, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { useArea } from '@/ui/desktop/area'
-import { strokeOf } from '@/ui/keys/stroke'
+import { layout } from '@/ui/keys/layout'
+import { plainStrokes } from '@/ui/keys/stroke'
+import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Backdrop } from '@/ui/parts/Backdrop'
-import { Keys } from '@/ui/parts/Keys'
+import { Hint } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
 /** Room around the frame, and above it for the name. */
@@ -69,8 +72,10 @@ function Frame({ id }: { id: DesktopId }) {
           <Kite hue={hue} letter={letter} width={22} />
           <b className="font-bold font-display text-[16px]">{name}</b>
           <span className="ml-auto flex items-center gap-2 bg-ground/80 px-2 text-soft">
-            <Keys keys="Enter" /> stay there <Keys keys="Escape" />{' '}
-            {state.settings.keys === 'leader' ? 'back' : 'or let Alt go: back'}
+            <Hint keys={keysIn(state, 'glance', 'glance:stay')}>stay there</Hint>
+            <Hint keys={keysIn(state, 'glance', 'glance:leave')}>
+              {['leader', 'layer'].includes(state.settings.keys) ? 'back' : 'or let Alt go: back'}
+            </Hint>
           </span>
         </p>
       </div>
@@ -89,23 +94,39 @@ function displayOf(state: State, id: DesktopId): DisplayId {
   return most?.[0] ?? state.display
 }
 
+/** What comes before the place one looks into. */
+const LOOK = "Alt+'"
+
 /** Enter stays, letting Alt go or Escape returns, another place looks there; all else is dropped. */
 function useGlanceKeys(id: DesktopId): void {
+  const before = useRef(LOOK)
+  const heard = usePlaceKeys(
+    'glance',
+    {
+      'glance:leave': closeView,
+      'glance:stay': () => {
+        // Who stays there does not return to the loft it was looked at from.
+        shelf.setState({ view: null, loftBehind: false })
+        dispatch('desktop.go', { to: id }, 'key')
+      },
+    },
+    () => ({ desktop: id }),
+  )
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
       event.preventDefault()
       event.stopPropagation()
-      const stroke = strokeOf(event)
-      if (stroke === null) return
-      const plain = stroke.replace('Alt+', '')
-      if (plain === 'Escape') closeView()
-      if (plain === 'Enter') {
-        // Who stays there does not return to the loft it was looked at from.
-        shelf.setState({ view: null, loftBehind: false })
-        dispatch('desktop.go', { to: id }, 'key')
+      if (heard(event)) return
+      const state = getState()
+      const after = before.current
+      before.current = LOOK
+      for (const stroke of plainStrokes(event, layout())) {
+        const found = hear(state, after, stroke)
+        if (found.kind === 'prefix') before.current = found.keys
+        else if (found.kind === 'command') dispatch(found.bound.command, found.bound.args, 'key')
+        else continue
+        break
       }
-      const heard = hear(getState(), "Alt+'", plain)
-      if (heard.kind === 'command') dispatch(heard.bound.command, heard.bound.args, 'key')
     }
     const up = (event: KeyboardEvent) => {
       if (event.key === 'Alt') closeView()
@@ -118,5 +139,5 @@ function useGlanceKeys(id: DesktopId): void {
       removeEventListener('keyup', up)
       removeEventListener('blur', closeView)
     }
-  }, [id])
+  })
 }

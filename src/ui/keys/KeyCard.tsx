@@ -1,6 +1,6 @@
 import { appOf } from '@/apps/list'
-import { asPressed, LEADER } from '@/core/keys/bindings'
 import { keyCard } from '@/core/keys/card'
+import { asPressed, LEADER } from '@/core/keys/sets'
 import { useArrangement } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Keys } from '@/ui/parts/Keys'

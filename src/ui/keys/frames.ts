@@ -4,6 +4,7 @@ import { focusId } from '@/core/model/selectors'
 import { dispatch, getState, shelf } from '@/store/shelf'
 import { focusContent } from '@/ui/parts/focus'
 import { openFrame, shutFrames, wasGiven } from '@/ui/parts/pageFrames'
+import { TWICE } from './layer'
 
 /**
  * A page in a frame takes the keys while it has the focus, and tells nobody. This notices, so that
@@ -12,9 +13,6 @@ import { openFrame, shutFrames, wasGiven } from '@/ui/parts/pageFrames'
 
 /** How often it is looked which frame has the focus, while one has: going between two is not told. */
 const LOOK_EVERY = 1000
-
-/** Two taps of Alt within this time take the keys back, in milliseconds. */
-const TWICE = 500
 
 /** A key that one of our own pages passes on. */
 const passed = object({

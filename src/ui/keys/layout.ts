@@ -1,11 +1,20 @@
 import type { Layout } from './stroke'
 
 /** The layout of this keyboard, in browsers that tell. */
-export async function layoutMap(): Promise<Layout | undefined> {
+let told: Layout | undefined
+
+/** Asks the browser for the layout; also again, since a person changes it. */
+export async function askLayout(): Promise<void> {
   const { keyboard } = navigator as { keyboard?: { getLayoutMap(): Promise<Layout> } }
   try {
-    return await keyboard?.getLayoutMap()
+    told = await keyboard?.getLayoutMap()
   } catch {
-    return undefined
+    told = undefined
   }
 }
+
+/** The layout as it was told last; undefined where none was. */
+export const layout = (): Layout | undefined => told
+
+/** Whether this is a Mac, where Option types characters. */
+export const isMac = (): boolean => /Mac|iPhone|iPad/.test(navigator.userAgent)

@@ -1,10 +1,13 @@
 import { useEffect } from 'react'
-import { registry } from '@/core/commands/registry'
-import { asPressed, type Bound, hear, keysFor, LEADER } from '@/core/keys/bindings'
+import { type Bound, type Heard, hear, keysFor } from '@/core/keys/bindings'
+import { asPressed, LEADER, meant } from '@/core/keys/sets'
+import type { State } from '@/core/model/types'
 import { dispatch, getState, say, shelf } from '@/store/shelf'
 import { isKeeping, keepEarly } from './early'
-import { layoutMap } from './layout'
-import { type Layout, strokeOf } from './stroke'
+import { inLayer, layerStrokes, leaveLayer, tapped } from './layer'
+import { askLayout, isMac, layout } from './layout'
+import { runAbout } from './running'
+import { strokesOf, typesWithAlt } from './stroke'
 
 /** In all other views the keys are theirs, or a chord would act behind the person's back. */
 const CHORDS_IN = new Set(['rename', 'pad', 'line', 'keys'])
@@ -16,23 +19,21 @@ const UNDOES = ['history.undo', 'history.redo']
 /** Turns key strokes anywhere on the page into commands. */
 export function useKeys(): void {
   useEffect(() => {
-    let layout: Layout | undefined
-    void layoutMap().then((map) => {
-      layout = map
-    })
+    void askLayout()
     const down = (event: KeyboardEvent) => {
+      tapped(event)
       // Keys that are pressed to be bound do nothing else.
       if (event.isComposing || (event.target as Element).matches?.('[data-press]')) return
-      const stroke = strokeOf(event, layout)
       // What is pressed after keys that are kept comes after them.
       const kept = event.isTrusted && isKeeping() && keepEarly(event)
-      if (kept || (stroke && listen(stroke)) || (event.isTrusted && keepEarly(event))) {
+      if (kept || leavesTyping(event) === false || (event.isTrusted && keepEarly(event))) {
         event.preventDefault()
         event.stopPropagation()
       }
     }
     // A lone Alt let go would open the browser's menu and take the focus along.
     const up = (event: KeyboardEvent) => {
+      tapped(event)
       if (event.key !== 'Alt') return
       event.preventDefault()
       closeMap()
@@ -40,35 +41,53 @@ export function useKeys(): void {
     addEventListener('keydown', down, { capture: true })
     addEventListener('keyup', up)
     addEventListener('blur', closeMap)
+    addEventListener('focus', askLayout)
     return () => {
       removeEventListener('keydown', down, { capture: true })
       removeEventListener('keyup', up)
       removeEventListener('blur', closeMap)
+      removeEventListener('focus', askLayout)
     }
   }, [])
 }
 
-/** @returns whether the stroke was ours */
-function listen(stroke: string): boolean {
+/** @returns whether a key is left to what types; else it was ours */
+function leavesTyping(event: KeyboardEvent): boolean {
   const { pending, view } = shelf.getState()
-  const undoOnly = view !== null && UNDO_IN.has(view.view)
-  if (view && !undoOnly && !CHORDS_IN.has(view.view)) return false
+  // Nobody loses a character: where Alt types, keys begin otherwise from then on.
+  if (getState().settings.keys === 'auto' && typesWithAlt(event, isMac(), layout())) {
+    dispatch('keys.leaveTyping', { to: isMac() ? 'control' : 'leader' }, 'app')
+    return true
+  }
+  const strokes = strokesOf(event, layout())
+  return !strokes.length || !listen(layerStrokes(strokes), pending, view?.view)
+}
+
+/** @returns whether the strokes, one of which was pressed, were ours */
+function listen(strokes: string[], pending: string, view: string | undefined): boolean {
+  const undoOnly = view !== undefined && UNDO_IN.has(view)
+  if (view && !undoOnly && !CHORDS_IN.has(view)) return false
+  const stroke = strokes.at(-1) ?? ''
   if (pending && stroke === 'Escape') {
     shelf.setState({ pending: '' })
     return true
   }
-  if (walking && ALONG[stroke]) {
-    dispatch('desktop.go', { to: ALONG[stroke] }, 'key')
+  const state = getState()
+  const layer = inLayer()
+  if (layer && stroke === 'Escape') {
+    leaveLayer()
     return true
   }
-  const state = getState()
-  const led = state.settings.keys === 'leader'
-  if (led && stroke === LEADER) {
+  if (state.settings.keys === 'leader' && stroke === LEADER) {
     shelf.setState({ pending: LEADER })
     return true
   }
-  if (led && !pending && stroke.startsWith('Alt+')) return false
-  const heard = pending === LEADER ? hear(state, '', `Alt+${stroke}`) : hear(state, pending, stroke)
+  const heard = hearAny(state, strokes, pending, layer)
+  const along = walking && heard.along
+  if (along) {
+    dispatch('desktop.go', { to: along }, 'key')
+    return true
+  }
   const undoes = heard.kind === 'command' && UNDOES.includes(heard.bound.command)
   if (heard.kind === 'nothing' || (undoOnly && !undoes)) {
     if (pending) shelf.setState({ pending: '' })
@@ -78,7 +97,7 @@ function listen(stroke: string): boolean {
   if (next !== pending) shelf.setState({ pending: next })
   if (heard.kind === 'command') {
     run(heard.bound)
-    if (stroke.startsWith('Alt+') && steps(heard.bound)) walk()
+    if (/^(Ctrl\+)?Alt\+/.test(stroke) && steps(heard.bound)) walk()
   }
   if (heard.kind === 'unknown')
     say(
@@ -88,6 +107,24 @@ function listen(stroke: string): boolean {
       },
     )
   return true
+}
+
+/** What the first of the strokes means that means something. */
+function hearAny(
+  state: State,
+  strokes: string[],
+  pending: string,
+  layer: boolean,
+): Heard & { along?: string | undefined } {
+  let last: Heard & { along?: string | undefined } = { kind: 'nothing' }
+  for (const stroke of strokes) {
+    const said = meant(stroke, state, { pending, layer })
+    if (said === null) continue
+    const heard = hear(state, pending === LEADER ? '' : pending, said)
+    last = { ...heard, along: ALONG[said] }
+    if (heard.kind === 'command' || heard.kind === 'prefix') return last
+  }
+  return last
 }
 
 /** While Alt is held after a step, with the small map up, the arrows go on from desktop to desktop. */
@@ -124,15 +161,8 @@ const steps = ({ command, args }: Bound): boolean =>
 /** Runs what was said, about what is chosen in an open list or about what has the focus. */
 function run({ command, args = {} }: Bound): void {
   const { chosen, chosenDesktop, marked } = shelf.getState()
-  const takes = (name: string) => name in (registry.get(command)?.args.fields ?? {})
-  const about = {
-    ...(chosen && takes('window') && { window: chosen }),
-    // What is done to one of the marked windows is done to all.
-    ...(chosen && marked.length > 0 && takes('windows') && { windows: marked }),
-    ...(chosenDesktop && takes('desktop') && { desktop: chosenDesktop }),
-  }
   if (command === 'window.send' && chosen && marked.length > 0) {
     if (dispatch('window.sendAll', { ...args, windows: marked }, 'key').ok)
       shelf.setState({ marked: [] })
-  } else dispatch(command, { ...args, ...about }, 'key')
+  } else runAbout(command, args, { window: chosen, windows: marked, desktop: chosenDesktop })
 }

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
-import { asPressed, LEADER, PREFIXES, VERBS } from '@/core/keys/bindings'
-import { keyCard } from '@/core/keys/card'
+import { PREFIXES, VERBS } from '@/core/keys/bindings'
+import { followers } from '@/core/keys/card'
+import { asPressed, LEADER } from '@/core/keys/sets'
 import { desktop } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
 import { dispatch, shelf, useArrangement } from '@/store/shelf'
@@ -14,6 +15,7 @@ const MOMENT = 400
 /** The start of a sequence was heard: what may follow, above the line until it does. */
 export function Pending({ keys }: { keys: string }) {
   const hints = useArrangement((state) => state.settings.hints)
+  const state = useArrangement((now) => now)
   const [shown, setShown] = useState(hints === 'now')
   useEffect(() => {
     if (hints !== 'later') return
@@ -22,7 +24,7 @@ export function Pending({ keys }: { keys: string }) {
   }, [hints])
   return (
     <span role="status" className="flex items-center gap-2">
-      <b>{PREFIXES[keys] ?? (keys === LEADER ? 'Go to' : keys)}</b>
+      <b>{PREFIXES[keys] ?? (keys === LEADER ? 'Go to' : asPressed(keys, state))}</b>
       <span className="text-soft">a key follows, Escape leaves</span>
       {shown ? <Card keys={keys} /> : null}
     </span>
@@ -36,19 +38,30 @@ const AROUND = 110
 function Card({ keys }: { keys: string }) {
   const state = useArrangement((now) => now)
   const verb = VERBS.find((one) => one.keys === `${keys} ` || one.keys === `${keys}+`)
-  const card = keyCard(state, (id) => appOf(id)?.name ?? id)
-  const pressed = `${asPressed(keys, state)} `
+  const appName = (id: string) => appOf(id)?.name ?? id
   // After the leader anything may follow: the verbs are told, and where all keys stand.
   const rows =
     keys === LEADER
-      ? [...card.verbs.slice(1), { keys: `${pressed}Shift+/`, does: 'all keys' }]
-      : card.groups.flatMap((group) => group.rows)
-  const following = verb ? [] : rows.filter((row) => row.keys.startsWith(pressed))
+      ? [
+          ...VERBS.slice(1).map(({ keys, name, says }) => ({
+            keys: `${keys.slice('Alt+'.length)}…`,
+            does: `${name}: ${says}`,
+          })),
+          { keys: 'Shift+/', does: 'all keys' },
+        ]
+      : followers(state, keys, appName)
+  const following = verb ? [] : rows
+  const desktops = called(state, keys)
   const most = Math.max(4, Math.floor((innerHeight - AROUND) / ROW))
   return (
     <span className="rise fixed bottom-[44px] left-2 z-40 flex max-w-[calc(100vw-16px)] gap-x-6 border-2 border-ink bg-panel p-3">
-      {verb || keys === LEADER ? (
-        <Places state={state} command={verb?.command ?? 'desktop.go'} />
+      {verb || keys === LEADER || desktops.length > 0 ? (
+        <Places
+          state={state}
+          ids={verb || keys === LEADER ? state.order : desktops}
+          command={verb?.command ?? 'desktop.go'}
+          others={!!verb || keys === LEADER}
+        />
       ) : null}
       {following.length > 0 ? (
         <span
@@ -57,7 +70,7 @@ function Card({ keys }: { keys: string }) {
         >
           {following.map((row) => (
             <span key={row.keys} className="flex items-center gap-2">
-              <Keys keys={row.keys.slice(pressed.length)} />
+              <Keys keys={row.keys} />
               {row.does}
             </span>
           ))}
@@ -67,12 +80,32 @@ function Card({ keys }: { keys: string }) {
   )
 }
 
+/** The desktops whose letter begins with the stroke that was heard last. */
+function called(state: State, keys: string): DesktopId[] {
+  const stroke = /^(?:Alt\+|.* )(?:Shift\+)?(\p{Lu})$/u.exec(keys)?.[1]
+  return state.order.filter((id) => {
+    const { letter } = desktop(state, id)
+    return stroke && letter && letter.length > 1 && letter.startsWith(stroke)
+  })
+}
+
 /** How many desktops stand below each other before another column begins. */
 const COLUMN = 14
 
 /** Where to: the desktops, to be pushed or said by their letter, and the other places. */
-function Places({ state, command }: { state: State; command: string }) {
-  const all = state.order.map((id) => desktop(state, id))
+function Places({
+  state,
+  ids,
+  command,
+  others,
+}: {
+  state: State
+  ids: DesktopId[]
+  command: string
+  /** Whether the other places may follow too. */
+  others: boolean
+}) {
+  const all = ids.map((id) => desktop(state, id))
   const push = (to: DesktopId) => {
     shelf.setState({ pending: '' })
     dispatch(command, { to })
@@ -99,9 +132,11 @@ function Places({ state, command }: { state: State; command: string }) {
           </button>
         ))}
       </span>
-      <span className="mt-1 flex items-center gap-2 text-soft">
-        <Keys keys="] [ \ =" /> next, previous, last, new
-      </span>
+      {others ? (
+        <span className="mt-1 flex items-center gap-2 text-soft">
+          <Keys keys="] [ \ =" /> next, previous, last, new
+        </span>
+      ) : null}
     </span>
   )
 }

@@ -1,19 +1,12 @@
+import type { ReactNode } from 'react'
 import { useShallow } from 'zustand/react/shallow'
 import { appOf } from '@/apps/list'
 import { shownFrame } from '@/core/model/selectors'
 import { useArrangement } from '@/store/shelf'
 import { Fact, HomeFact, timeOfDay } from '@/ui/parts/Facts'
-import { Keys } from '@/ui/parts/Keys'
 import { Likeness } from '@/ui/parts/Likeness'
 import type { LoftRow } from './rows'
 import type { Choice } from './walking'
-
-/** Something that can be done with the choice; without `run` it takes a letter. */
-export interface Act {
-  keys: string
-  does: string
-  run?: (() => void) | null | undefined
-}
 
 export const BENCH_ID = 'bench'
 
@@ -21,11 +14,12 @@ export const BENCH_ID = 'bench'
 export function Bench({
   choice: { window: id },
   row,
-  acts,
+  children,
 }: {
   choice: Choice
   row: LoftRow | undefined
-  acts: Act[]
+  /** What can be done with it. */
+  children: ReactNode
 }) {
   const window = useArrangement((state) => state.windows[id ?? ''])
   const size = useArrangement(useShallow((state) => window && shownFrame(state, window)))
@@ -56,43 +50,7 @@ export function Bench({
           <Fact name="opened">{timeOfDay(window.openedAt)}</Fact>
         </dl>
       ) : null}
-      <ul className="mt-1 flex flex-col border-seam border-t-[1.5px] border-dashed pt-2">
-        {acts.map((act) => (
-          <Action key={act.keys} {...act} />
-        ))}
-      </ul>
+      {children}
     </aside>
-  )
-}
-
-function Action({ keys, does, run }: Act) {
-  const shown = (
-    <>
-      <span className="flex w-20 shrink-0 justify-end">
-        <Keys keys={keys} />
-      </span>
-      {does}
-    </>
-  )
-  const letter = keys.endsWith('…')
-  return (
-    <li>
-      {letter ? (
-        <span className="flex min-h-6 items-center gap-2.5">{shown}</span>
-      ) : (
-        <button
-          type="button"
-          tabIndex={-1}
-          disabled={!run}
-          className="flex min-h-6 w-full items-center gap-2.5 text-left hover:bg-ink/8 disabled:opacity-45"
-          onClick={() => {
-            run?.()
-            document.getElementById('loft')?.focus()
-          }}
-        >
-          {shown}
-        </button>
-      )}
-    </li>
   )
 }

@@ -1,5 +1,6 @@
 import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { plain } from '@/core/finding/find'
+import type { Direction } from '@/core/geometry/direction'
 import { type Shelves, SIZES, standOnShelves } from '@/core/geometry/shelves'
 import { timeOn } from '@/core/journal/time'
 import { currentId, focusedWindow, focusId } from '@/core/model/selectors'
@@ -15,7 +16,10 @@ import {
   useShelf,
 } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
-import { type Act, BENCH_ID, Bench } from './Bench'
+import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
+import { MORE } from './acting'
+import { BENCH_ID, Bench } from './Bench'
+import { BenchActs } from './BenchActs'
 import { useLoftDrag } from './dragging'
 import { LoftHead } from './LoftHead'
 import { Marks } from './Marks'
@@ -80,71 +84,37 @@ export function Loft() {
     shelf.setState({
       marked: marked.includes(id) ? marked.filter((other) => other !== id) : [...marked, id],
     })
-  const onRow = (command: string, args: object = {}) =>
-    row === null ? null : () => dispatch(command, { desktop: row, ...args }, 'key')
-  const what = marked.length ? `the ${marked.length} marked` : 'it'
-  const acts: Act[] = [
-    { keys: 'Enter', does: 'go there', run: () => go(valid) },
-    { keys: 'B…', does: `send ${what} to that letter’s desktop` },
-    { keys: 'Space', does: 'mark', run: one === null ? null : () => mark(one) },
-    { keys: 'Shift+B…', does: 'walk to that row' },
-    { keys: '[', does: 'move the row up', run: onRow('desktop.reorder', { by: -1 }) },
-    { keys: ']', does: 'move the row down', run: onRow('desktop.reorder', { by: 1 }) },
-    { keys: '; F', does: 'fold the row', run: onRow('desktop.previewFold') },
-    { keys: '; R', does: 'rename the row', run: onRow('desktop.askName') },
-    { keys: '; U', does: 'unstack the row', run: onRow('unstack.desktop') },
-    {
-      keys: '; E',
-      does: 'on every desktop, and back',
-      run: one === null ? null : () => dispatch('window.everywhere', { windows: some }, 'key'),
-    },
-    {
-      keys: '; H',
-      does: 'set a home',
-      run: one === null ? null : () => dispatch('home.ask', { window: one }, 'key'),
-    },
-    {
-      keys: 'Delete',
-      does: 'close the window',
-      run: one === null ? null : () => dispatch('window.close', { window: one }, 'key'),
-    },
-    {
-      keys: '=',
-      does: 'new desktop',
-      run: () => dispatch('desktop.create', { stay: true }, 'key'),
-    },
-    { keys: '; G', does: by === 'app' ? 'group by desktop' : 'group by app', run: toggleGrouping },
-    { keys: '/', does: 'filter', run: () => toFilter(filter, setFilter) },
-    { keys: 'Escape', does: 'back', run: closeLoft },
-  ]
   const resize = (to: number) => dispatch('settings.set', { loft: to }, 'key')
-  const sizes: Record<string, () => void> = {
-    '+': () => resize(Math.min(SIZES.most, Math.round(shelves.size * LARGER))),
-    '-': () => resize(Math.max(SIZES.least, Math.round(shelves.size / LARGER))),
-    '0': () => resize(0),
+  const acts: Acts = {
+    'loft:walk': ({ to }: { to: Direction }) =>
+      setChoice(
+        to === 'left' || to === 'right'
+          ? aside(valid, rows, to === 'left' ? -1 : 1)
+          : updown(valid, rows, shelves, to === 'up' ? -1 : 1),
+      ),
+    'loft:go': () => go(valid),
+    'loft:pick': ({ nth }: { nth: number }) => {
+      const window = rows.find(({ id }) => id === valid.row)?.windows[nth - 1]?.id
+      if (window) go({ row: valid.row, window })
+    },
+    'loft:mark': () => one && mark(one),
+    'loft:send': ({ to }: { to: string }) => send(to),
+    'loft:row': ({ to }: { to: string }) => setChoice(toLetter(to, state, valid)),
+    'loft:more': () => shelf.setState({ pending: MORE }),
+    'loft:filter': () => toFilter(filter, setFilter),
+    'loft:larger': () => resize(Math.min(SIZES.most, Math.round(shelves.size * LARGER))),
+    'loft:smaller': () => resize(Math.max(SIZES.least, Math.round(shelves.size / LARGER))),
+    'loft:fit': () => resize(0),
+    'loft:benchUp': () => document.getElementById(BENCH_ID)?.scrollBy(0, -BENCH_STEP),
+    'loft:benchDown': () => document.getElementById(BENCH_ID)?.scrollBy(0, BENCH_STEP),
+    'loft:leave': closeLoft,
   }
+  const hear = usePlaceKeys('loft', acts, () => ({ window: one, windows: marked, desktop: row }))
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.ctrlKey || event.metaKey) return
     // The bench is scrolled by its own keys when it was gone to by Tab; Escape leaves everywhere.
     if (event.target !== place.current && event.key !== 'Escape') return
-    const key = event.key === ' ' ? 'Space' : event.key
-    const letter = /^[a-z]$/i.test(key) ? key.toUpperCase() : null
-    const walks: Record<string, () => void> = {
-      ArrowLeft: () => setChoice(aside(valid, rows, -1)),
-      ArrowRight: () => setChoice(aside(valid, rows, 1)),
-      ArrowUp: () => setChoice(updown(valid, rows, shelves, -1)),
-      ArrowDown: () => setChoice(updown(valid, rows, shelves, 1)),
-      ';': () => shelf.setState({ pending: 'Alt+Shift+;' }),
-      ...sizes,
-      PageUp: () => document.getElementById(BENCH_ID)?.scrollBy(0, -BENCH_STEP),
-      PageDown: () => document.getElementById(BENCH_ID)?.scrollBy(0, BENCH_STEP),
-    }
-    const act = walks[key] ?? acts.find((other) => other.keys === key)?.run
-    if (letter && event.shiftKey) setChoice(toLetter(letter, state, valid))
-    else if (letter) send(letter)
-    else if (act) act()
-    else return
-    event.preventDefault()
+    hear(event)
   }
   return (
     <div
@@ -176,9 +146,8 @@ export function Loft() {
         onFilter={setFilter}
         onShelves={() => place.current?.focus()}
         by={by}
-        onGroup={toggleGrouping}
         marked={marked.length}
-        sizes={sizes}
+        acts={acts}
         fits={size === 0}
       />
       <ol aria-label="Shelves" {...drag()}>
@@ -200,7 +169,9 @@ export function Loft() {
         })}
       </ol>
       {dragging ? <Marks /> : null}
-      <Bench choice={valid} row={rows.find(({ id }) => id === valid.row)} acts={acts} />
+      <Bench choice={valid} row={rows.find(({ id }) => id === valid.row)}>
+        <BenchActs window={one} desktop={row} marked={marked} by={by} acts={acts} />
+      </Bench>
     </div>
   )
 }
@@ -234,8 +205,6 @@ function toFilter(filter: string | null, set: (filter: string) => void): void {
   if (filter === null) set('')
   else document.getElementById('loft-filter')?.focus()
 }
-
-const toggleGrouping = (): void => void dispatch('loft.byApp', {}, 'key')
 
 /** The chosen window, or its row while that is out of sight. */
 const choiceElement = ({ row, window }: Choice): Element | null => {

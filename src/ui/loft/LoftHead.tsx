@@ -1,10 +1,13 @@
-import { closeLoft, useArrangement } from '@/store/shelf'
-import { Keys } from '@/ui/parts/Keys'
+import { legible } from '@/core/keys/card'
+import { closeLoft, dispatch, useArrangement } from '@/store/shelf'
+import type { Acts } from '@/ui/keys/usePlaceKeys'
+import { Hint, Keys } from '@/ui/parts/Keys'
+import { loftKeys } from './acting'
 
-const SIZE_KEYS = [
-  ['+', 'Larger windows'],
-  ['-', 'Smaller windows'],
-  ['0', 'As large as fits'],
+const SIZES = [
+  ['loft:larger', 'Larger windows'],
+  ['loft:smaller', 'Smaller windows'],
+  ['loft:fit', 'As large as fits'],
 ] as const
 
 /** Above the shelves: the filter, how they are grouped, how much there is, and the way back. */
@@ -13,29 +16,28 @@ export function LoftHead({
   onFilter,
   onShelves,
   by,
-  onGroup,
   marked,
-  sizes,
+  acts,
   fits,
 }: {
   filter: string | null
   onFilter(filter: string | null): void
   onShelves(): void
   by: 'desktop' | 'app'
-  onGroup(): void
   marked: number
-  /** What changes how large windows are drawn, by its key. */
-  sizes: Record<string, () => void>
+  acts: Acts
   fits: boolean
 }) {
   const desktops = useArrangement((state) => state.order.length)
+  const state = useArrangement((now) => now)
+  const keysOf = (act: string) => loftKeys(state, act)
   const windows = useArrangement((state) => Object.keys(state.windows).length)
   return (
     <header className="sticky top-0 z-20 -mx-4 flex h-11 items-center gap-4 bg-ground px-4">
       <h2 className="font-bold font-display text-[17px]">Loft</h2>
       {filter === null ? (
         <button type="button" className="head-tool" onClick={() => onFilter('')}>
-          <Keys keys="/" /> filter
+          <Hint keys={keysOf('loft:filter')}>filter</Hint>
         </button>
       ) : (
         <input
@@ -55,21 +57,21 @@ export function LoftHead({
           }}
         />
       )}
-      <button type="button" className="head-tool" onClick={onGroup}>
-        <Keys keys="; G" /> by {by === 'app' ? 'desktop' : 'app'}
+      <button type="button" className="head-tool" onClick={() => dispatch('loft.byApp', {}, 'key')}>
+        <Hint keys={keysOf('loft.byApp')}>by {by === 'app' ? 'desktop' : 'app'}</Hint>
       </button>
       <fieldset className="flex items-center gap-1.5 text-soft max-[1100px]:hidden">
         <legend className="sr-only">Size of windows</legend>
-        {SIZE_KEYS.map(([key, name]) => (
+        {SIZES.map(([act, name]) => (
           <button
-            key={key}
+            key={act}
             type="button"
             className="head-tool"
             aria-label={name}
-            aria-pressed={key === '0' ? fits : undefined}
-            onClick={sizes[key]}
+            aria-pressed={act === 'loft:fit' ? fits : undefined}
+            onClick={acts[act]}
           >
-            <Keys keys={key} />
+            <Keys keys={legible(keysOf(act) ?? name)} />
           </button>
         ))}
         <span aria-hidden>size{fits ? ', as fits' : ''}</span>
@@ -79,7 +81,7 @@ export function LoftHead({
         {marked ? ` · ${marked} marked: a letter sends them` : ''}
       </span>
       <button type="button" className="head-tool ml-auto" onClick={closeLoft}>
-        <Keys keys="Escape" /> back
+        <Hint keys={keysOf('loft:leave')}>back</Hint>
       </button>
     </header>
   )

@@ -1,10 +1,14 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { beside } from '@/core/geometry/beside'
-import { PAD, type PadStroke, type PadTarget, padStroke } from '@/core/geometry/pad'
+import type { Direction } from '@/core/geometry/direction'
+import { keypadCell, PAD, type PadTarget, padMove } from '@/core/geometry/pad'
+import { rowsIn, wordsIn } from '@/core/keys/card'
+import { keysIn } from '@/core/keys/places'
 import { connected, frameOf, standsOn } from '@/core/model/displays'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
-import type { Rect, WindowId } from '@/core/model/types'
+import type { Rect, Size, WindowId } from '@/core/model/types'
 import { closeView, dispatch, getState, useArrangement, useShelf } from '@/store/shelf'
+import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
 
 /** The card's size, in CSS pixels: the cells, and a line for each of what else the keys do. */
@@ -35,26 +39,40 @@ function Card({ id }: { id: WindowId }) {
   }))
   const element = useRef<HTMLDivElement>(null)
   useEffect(() => element.current?.focus(), [])
-  if (!area) return null
-  const over = { area, limits: window.limits, gap }
-  const heard = (stroke: PadStroke) => {
-    if (stroke.kind === 'nothing') return false
-    if (stroke.kind === 'target') {
-      setTarget(stroke.target)
-      if (stroke.done) keep(id, stroke.target)
-    } else if (stroke.kind === 'keep') keep(id, target)
-    else if (stroke.kind === 'leave') closeView()
-    else leaveBy(id, stroke.kind)
-    return true
+  const over = { area: area ?? NO_ROOM, limits: window.limits, gap }
+  const move = (act: string) => (args: { cell?: number; to?: Direction }) => {
+    const moved = padMove(target, act, args, over)
+    if (!moved) return
+    setTarget(moved.target)
+    if (moved.done) keep(id, moved.target)
   }
+  const hear = usePlaceKeys(
+    'pad',
+    {
+      ...Object.fromEntries(MOVES.map((act) => [act, move(act)])),
+      'pad:keep': () => keep(id, target),
+      'pad:leave': closeView,
+      'pad:fill': () => leaveBy(id, 'fill'),
+      'pad:restore': () => leaveBy(id, 'restore'),
+      'pad:next': () => leaveBy(id, 'next display'),
+    },
+    () => ({ window: id }),
+  )
   const keys = (event: KeyboardEvent) => {
-    const { key, code, shiftKey: shift, altKey, ctrlKey, metaKey } = event
+    const { code, altKey, ctrlKey, metaKey } = event
     if (altKey || ctrlKey || metaKey) return
-    if (heard(padStroke(target, { key, code, shift }, over))) event.preventDefault()
+    const cell = keypadCell(code)
+    if (cell === undefined) return void hear(event)
+    event.preventDefault()
+    move('pad:cell')({ cell })
   }
-  const cell = (letter: string) =>
-    heard(padStroke(target, { key: letter, code: '', shift: false }, over))
-  const hints = several ? [...HINTS.slice(0, -2), NEXT_DISPLAY, ...HINTS.slice(-2)] : HINTS
+  const state = getState()
+  const letters = CELLS.map((args) => keysIn(state, 'pad', 'pad:cell', args))
+  const hints = rowsIn(state, 'pad').filter(
+    ({ does }) =>
+      does !== wordsIn('pad', 'pad:cell') && (several || does !== wordsIn('pad', 'pad:next')),
+  )
+  if (!area) return null
   const card = sizeFor(hints.length)
   const { x, y } = beside(shownFrame(getState(), window), card, area)
   return (
@@ -71,30 +89,32 @@ function Card({ id }: { id: WindowId }) {
         onBlur={(event) => event.currentTarget.contains(event.relatedTarget) || keep(id, target)}
       >
         <div className="grid grid-cols-3 gap-1">
-          {[...PAD].map((letter, at) => (
+          {letters.map((letter = '', at) => (
             <button
-              key={letter}
+              key={PAD[at]}
               type="button"
               tabIndex={-1}
-              aria-label={`Place at ${letter}`}
+              aria-label={`Place at ${PAD[at]}`}
               className={`pad-cell ${covers(target, at) ? 'pad-cell-on' : ''}`}
               onPointerDown={(event) => event.preventDefault()}
-              onClick={() => cell(letter)}
+              onClick={() => move('pad:cell')({ cell: at })}
             >
               {letter}
             </button>
           ))}
         </div>
         <p className="mt-1.5 font-semibold">
-          {target.first === null ? 'One cell, or two' : 'To which cell? Enter keeps'}
+          {target.first === null
+            ? 'One cell, or two'
+            : `To which cell? ${keysIn(state, 'pad', 'pad:keep')} keeps`}
         </p>
         <dl className="pad-keys">
-          {hints.map(([keys, says]) => (
-            <div key={says} className="contents">
+          {hints.map(({ keys, does }) => (
+            <div key={does} className="contents">
               <dt>
                 <Keys keys={keys} />
               </dt>
-              <dd>{says}</dd>
+              <dd>{does}</dd>
             </div>
           ))}
         </dl>
@@ -103,16 +123,13 @@ function Card({ id }: { id: WindowId }) {
   )
 }
 
-const HINTS: [keys: string, says: string][] = [
-  ['← →', 'half, third of it'],
-  ['Shift+←', 'a step'],
-  ['+ −', 'grow, shrink'],
-  ['M F', 'middle, fill'],
-  ['R', 'as it stood before'],
-  ['Enter', 'keep'],
-  ['Esc', 'leave as it was'],
-]
-const NEXT_DISPLAY: (typeof HINTS)[number] = ['N', 'the next display']
+const NO_ROOM: Size = { width: 0, height: 0 }
+
+/** What moves the seam; all else leaves the pad. */
+const MOVES = ['pad:cell', 'pad:side', 'pad:step', 'pad:grow', 'pad:shrink', 'pad:middle']
+
+/** The nine cells, as the keymap tells them apart. */
+const CELLS = [...PAD].map((_, cell) => ({ cell }))
 
 /** Whether a window that goes there covers the middle of a cell. */
 function covers({ span }: PadTarget, at: number): boolean {

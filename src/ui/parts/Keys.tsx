@@ -1,3 +1,5 @@
+import type { ReactNode } from 'react'
+
 /** Keys as small square tags: `Alt+, B` is four of them. */
 export function Keys({ keys }: { keys: string }) {
   // A plus is only a joint between keys: `Alt++` ends in the key itself.
@@ -12,4 +14,13 @@ export function Keys({ keys }: { keys: string }) {
       ))}
     </kbd>
   )
+}
+
+/** What keys do, behind them; nothing where they were switched off. */
+export function Hint({ keys, children }: { keys: string | undefined; children: ReactNode }) {
+  return keys ? (
+    <span className="inline-flex items-center gap-2">
+      <Keys keys={keys} /> {children}
+    </span>
+  ) : null
 }

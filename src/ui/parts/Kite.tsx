@@ -41,11 +41,11 @@ export const Kite = memo(function Kite({
       {letter ? (
         <text
           x="15"
-          y="20.4"
+          y={letter.length > 1 ? 19 : 20.4}
           textAnchor="middle"
           fontFamily="var(--font-mono)"
           fontWeight={800}
-          fontSize={17}
+          fontSize={letter.length > 1 ? 13 : 17}
           fill={filled ? 'var(--hi)' : 'var(--ink)'}
           stroke={filled ? 'var(--h)' : 'var(--panel)'}
           strokeWidth={3}

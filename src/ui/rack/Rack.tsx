@@ -17,7 +17,7 @@ import { Pointed, usePointed } from './Pointed'
 import { Row } from './Row'
 import { useBowDrag } from './useBowDrag'
 import { useFit } from './useFit'
-import { walkRack } from './walking'
+import { useRackKeys } from './useRackKeys'
 
 /** Room for a row of the map, and what is between its marks, in CSS pixels. */
 const MAP = 180
@@ -43,6 +43,7 @@ export function Rack({ name }: { name: string }) {
   const everywhere = useArrangement((state) => state.everywhere)
   const sensors = useSensors(useSensor(RowSensor, { activationConstraint: { distance: 6 } }))
   const bows = useBowDrag()
+  const keys = useRackKeys()
   const rack = useRef<HTMLDivElement>(null)
   const [fit, room] = useFit(rack, order.length)
   const { at, follow } = usePointed()
@@ -99,7 +100,7 @@ export function Rack({ name }: { name: string }) {
               fit === 'marks' || fit === 'pairs' ? rectSortingStrategy : verticalListSortingStrategy
             }
           >
-            <ol className={`rack-${fit}`} onKeyDown={walkRack}>
+            <ol className={`rack-${fit}`} onKeyDown={keys}>
               {order.map((id) => (
                 <Row key={id} id={id} />
               ))}

@@ -1,7 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { Ellipsis } from 'lucide-react'
-import { type KeyboardEvent, memo } from 'react'
+import { memo } from 'react'
 import { displayShowing } from '@/core/model/displays'
 import { currentId, lastId, summary } from '@/core/model/selectors'
 import type { DesktopId, State, WindowId } from '@/core/model/types'
@@ -16,7 +16,6 @@ import {
   useShelf,
 } from '@/store/shelf'
 import { Emblem } from '@/ui/parts/Emblem'
-import { isByKey } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
 import { Bows } from './Bow'
 import { NameField } from './NameField'
@@ -42,22 +41,6 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
   )
   const elsewhere = useArrangement((state) => shownBeside(state, id))
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id })
-  const keys = (event: KeyboardEvent) => {
-    // Letters typed after a push are not meant for the row.
-    if (event.altKey || event.ctrlKey || event.metaKey || !isByKey()) return
-    const does: Record<string, [string, object]> = {
-      r: ['desktop.askName', { desktop: id }],
-      f: ['desktop.previewFold', { desktop: id }],
-      l: ['desktop.askLetter', { desktop: id }],
-      v: ['desktop.askLook', { desktop: id }],
-      '[': ['desktop.reorder', { desktop: id, by: -1 }],
-      ']': ['desktop.reorder', { desktop: id, by: 1 }],
-    }
-    const found = does[event.key.toLowerCase()]
-    if (!found) return
-    event.preventDefault()
-    dispatch(...found, 'key')
-  }
   return (
     <li
       ref={setNodeRef}
@@ -99,7 +82,6 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
               className={`min-w-0 flex-1 truncate text-left font-display font-semibold outline-none focus-visible:underline focus-visible:decoration-2 focus-visible:underline-offset-4 ${here ? '' : 'opacity-85'}`}
               onClick={() => go(id, here)}
               onDoubleClick={() => dispatch('desktop.askName', { desktop: id })}
-              onKeyDown={keys}
             >
               {name}
             </button>

@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react'
-import { ARROWS, type Direction, nearest } from '@/core/geometry/direction'
+import { type Direction, nearest } from '@/core/geometry/direction'
 import { focusContent } from '@/ui/parts/focus'
 
 /** Arrows walk through what a selector finds, round at its ends; Escape goes back to the window. */
@@ -17,18 +17,17 @@ export const walkAmong =
   }
 
 /**
- * Arrows walk through the rack as it stands: from row to row, among marks to the nearest in that
+ * A step through the rack as it stands: from row to row, among marks to the nearest in that
  * direction, and from a name along the bows of its tail.
  */
-export function walkRack(event: KeyboardEvent): void {
-  if (event.key === 'Escape') focusContent()
-  const direction = ARROWS[event.key]
-  const here = document.activeElement?.closest<HTMLElement>('[data-desktop-row]')
-  if (!direction || !here) return
-  const next = alongTail(here, direction) ?? rowBeside(here, direction)
-  next?.focus()
-  event.preventDefault()
+export function walkRack(to: Direction): void {
+  const here = rowOf(document.activeElement)
+  if (here) (alongTail(here, to) ?? rowBeside(here, to))?.focus()
 }
+
+/** The row of the rack an element is in. */
+export const rowOf = (element: Element | null): HTMLElement | null =>
+  element?.closest<HTMLElement>('[data-desktop-row]') ?? null
 
 function alongTail(row: HTMLElement, direction: Direction): HTMLElement | undefined {
   const by = { left: -1, right: 1, up: 0, down: 0 }[direction]

@@ -1,8 +1,10 @@
 import { useEffect, useRef, useState } from 'react'
 import { appOf } from '@/apps/list'
+import { keysIn } from '@/core/keys/places'
 import { byUse, currentId, title } from '@/core/model/selectors'
 import { closeView, dispatch, useArrangement, useShelf } from '@/store/shelf'
-import { Keys } from '@/ui/parts/Keys'
+import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
+import { Hint } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 import { Likeness } from '@/ui/parts/Likeness'
 
@@ -29,33 +31,35 @@ function List({ back }: { back: boolean }) {
   useEffect(() => {
     list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' })
   })
-  useEffect(() => {
-    const pick = (id: string | undefined) => {
-      closeView()
-      if (id) dispatch('window.focus', { window: id }, 'key')
-    }
-    const step = (by: number) => setAt((index + by + windows.length) % Math.max(1, windows.length))
-    const down = (event: KeyboardEvent) => {
-      const { code, shiftKey } = event
-      if (code === 'Backquote') step(shiftKey ? -1 : 1)
-      else if (code === 'ArrowDown') step(1)
-      else if (code === 'ArrowUp') step(-1)
-      else if (code === 'Tab') {
+  const pick = (id: string | undefined) => {
+    closeView()
+    if (id) dispatch('window.focus', { window: id }, 'key')
+  }
+  const step = (by: number) => setAt((index + by + windows.length) % Math.max(1, windows.length))
+  const heard = usePlaceKeys(
+    'trail',
+    {
+      'trail:next': () => step(1),
+      'trail:previous': () => step(-1),
+      'trail:here': () => {
         setHere(!here)
         setAt(0)
-      } else if (code === 'Enter') pick(chosen?.id)
-      else if (code === 'Escape') closeView()
-      else return
-      event.preventDefault()
-      event.stopPropagation()
-    }
+      },
+      'trail:pick': () => pick(chosen?.id),
+      'trail:leave': closeView,
+    },
+    () => ({ window: chosen?.id ?? null }),
+  )
+  const keysOf = (act: string) => keysIn(state, 'trail', act)
+  const held = state.settings.keys !== 'leader' && state.settings.keys !== 'layer'
+  useEffect(() => {
     const up = (event: KeyboardEvent) => {
       if (event.key === 'Alt') pick(chosen?.id)
     }
-    addEventListener('keydown', down, { capture: true })
+    addEventListener('keydown', heard, { capture: true })
     addEventListener('keyup', up)
     return () => {
-      removeEventListener('keydown', down, { capture: true })
+      removeEventListener('keydown', heard, { capture: true })
       removeEventListener('keyup', up)
     }
   })
@@ -119,15 +123,10 @@ function List({ back }: { back: boolean }) {
         })}
       </div>
       <p className="flex items-center gap-2 border-seam border-t-[1.5px] border-dashed px-3 py-1.5 text-soft">
-        <Keys keys="`" /> next <Keys keys="Tab" /> {here ? 'all desktops' : 'this desktop only'}
+        <Hint keys={keysOf('trail:next')}>next</Hint>
+        <Hint keys={keysOf('trail:here')}>{here ? 'all desktops' : 'this desktop only'}</Hint>
         <span className="ml-auto flex items-center gap-2">
-          {state.settings.keys === 'leader' ? (
-            <>
-              <Keys keys="Enter" /> pick
-            </>
-          ) : (
-            'let Alt go to pick'
-          )}
+          {held ? 'let Alt go to pick' : <Hint keys={keysOf('trail:pick')}>pick</Hint>}
         </span>
       </p>
     </div>

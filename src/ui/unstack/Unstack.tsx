@@ -1,8 +1,9 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { appOf } from '@/apps/list'
-import { ARROWS, type Direction, nearest } from '@/core/geometry/direction'
+import { type Direction, nearest } from '@/core/geometry/direction'
 import type { Place } from '@/core/geometry/shelves'
 import { hints, readingOrder, UNSTACK_GAP, unstack } from '@/core/geometry/unstack'
+import { keysIn } from '@/core/keys/places'
 import { standsOn } from '@/core/model/displays'
 import {
   currentId,
@@ -16,6 +17,7 @@ import {
 import type { Size, State, Window } from '@/core/model/types'
 import { closeView, dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { useArea } from '@/ui/desktop/area'
+import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
@@ -73,23 +75,32 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
     if (at >= 0) pick(windows[at])
     else setTyped(letters.some((hint) => hint.startsWith(so)) ? so : '')
   }
+  const toApp = (by: number) => {
+    const at = apps.indexOf(app ?? '') + by
+    setApp(apps[(at + apps.length) % apps.length])
+    setTyped('')
+  }
+  const heard = usePlaceKeys(
+    'unstack',
+    {
+      'unstack:walk': ({ to }: { to: Direction }) => step(to),
+      'unstack:pick': () => pick(current),
+      'unstack:leave': closeView,
+      'unstack:minimised': () => setWithout(!without),
+      'unstack:next': () => toApp(1),
+      'unstack:previous': () => toApp(-1),
+    },
+    () => ({ window: current?.id ?? null }),
+  )
   const keys = (event: React.KeyboardEvent) => {
-    const { key, code, shiftKey } = event
-    const direction = ARROWS[key]
-    if (direction) step(direction)
-    else if (key === 'Enter') pick(current)
-    else if (key === 'Escape' || code === 'Period') closeView()
-    else if (key === 'Delete') current && dispatch('window.close', { window: current.id }, 'key')
-    else if (key === '-') setWithout(!without)
-    else if (key === 'Tab') {
-      const at = apps.indexOf(app ?? '') + (shiftKey ? -1 : 1)
-      setApp(apps[(at + apps.length) % apps.length])
-      setTyped('')
-    } else if (/^[a-z]$/i.test(key)) hear(key.toUpperCase())
-    else return
+    // A letter that is a hint picks, unless the person gave it another meaning here.
+    if (heard(event) || !/^[a-z]$/i.test(event.key)) return
+    hear(event.key.toUpperCase())
     event.preventDefault()
     event.stopPropagation()
   }
+  const minimise = useArrangement((state) => keysIn(state, 'unstack', 'unstack:minimised'))
+  const leave = useArrangement((state) => keysIn(state, 'unstack', 'unstack:leave'))
   return (
     <div
       ref={place}
@@ -106,11 +117,12 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
           className="absolute bottom-0.5 left-3 flex items-center gap-2 text-[12px] text-soft hover:text-ink"
           onClick={() => setWithout(!without)}
         >
-          <Keys keys="-" /> {without ? 'show' : 'leave out'} {minimised} minimised
+          {minimise ? <Keys keys={minimise} /> : null} {without ? 'show' : 'leave out'} {minimised}{' '}
+          minimised
         </button>
       ) : null}
       {windows.length === 0 ? (
-        <p className="m-10 text-soft">No windows to lay out. Escape returns.</p>
+        <p className="m-10 text-soft">No windows to lay out. {leave} returns.</p>
       ) : null}
       {windows.map((window, at) => {
         const { x, y, width, height, scale } = places[window.id] ?? NOWHERE

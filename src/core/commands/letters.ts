@@ -1,0 +1,111 @@
+import { boolean, string } from 'yup'
+import { asLetter, dealtAgain } from '@/core/keys/letters'
+import type { Desktop, State } from '@/core/model/types'
+import { askAbout } from './asking'
+import { nameLetters } from './change'
+import { command, no } from './command'
+import { named, refused } from './places'
+
+const group = 'Desktops' as const
+
+/** The desktop that has a letter. */
+const ownerOf = (state: State, letter: string): Desktop | undefined =>
+  Object.values(state.desktops).find((one) => one.letter === letter)
+
+/** Desktops that could not be said any more: a letter of two strokes begins with that of another. */
+const hiddenBy = (state: State, letter: string, but: Desktop): Desktop[] =>
+  Object.values(state.desktops).filter(
+    (one) =>
+      one.id !== but.id &&
+      one.letter &&
+      one.letter.length !== letter.length &&
+      one.letter[0] === letter[0],
+  )
+
+const letter = command({
+  id: 'desktop.letter',
+  title: 'Set call letter',
+  group,
+  args: {
+    desktop: string(),
+    letter: string().defined(),
+    /** Whether a desktop that has it gets the one this has. */
+    swap: boolean(),
+  },
+  can: (state, { desktop, letter: given, swap }) => {
+    const wanted = asLetter(given)
+    if (!wanted)
+      return no(`“${given}” cannot be a call letter: use one letter but X and Z, or two.`)
+    const found = named(state, desktop)
+    if (refused(found)) return found
+    if (found.letter === wanted) return no(`${found.name} answers to ${wanted} already.`)
+    const [hidden] = hiddenBy(state, wanted, found)
+    if (hidden)
+      return no(
+        `${hidden.name} answers to ${hidden.letter}: one of the two could not be said. Choose another.`,
+      )
+    const owner = ownerOf(state, wanted)
+    return !owner?.letterByHand || swap
+      ? true
+      : no(`${wanted} was given to ${owner.name} by hand. Swap the two, or choose another.`)
+  },
+  run: (draft, { desktop, letter: given, swap }) => {
+    const found = named(draft, desktop)
+    const wanted = asLetter(given)
+    if (refused(found) || !wanted) return
+    const owner = ownerOf(draft, wanted)
+    if (owner) owner.letter = swap ? found.letter : null
+    found.letter = wanted
+    found.letterByHand = true
+    nameLetters(draft)
+    const also = owner ? `, ${owner.name} to ${owner.letter ?? 'no letter'}` : ''
+    return { say: `${found.name} answers to ${wanted}${also}` }
+  },
+})
+
+/** What dealing again would change. */
+export function dealing(state: State): { desktop: Desktop; to: string | null }[] {
+  const all = state.order.flatMap((id) => state.desktops[id] ?? [])
+  const dealt = dealtAgain(all)
+  return all.flatMap((desktop) => {
+    const to = dealt[desktop.id] ?? null
+    return to === desktop.letter ? [] : { desktop, to }
+  })
+}
+
+const changes = (state: State) =>
+  dealing(state).length > 0 || no('Dealt again the letters would be the same.')
+
+const askDeal = command({
+  id: 'letters.askDeal',
+  title: 'Deal the call letters again…',
+  group,
+  step: false,
+  can: changes,
+  run: () => ({ show: { view: 'deal letters' } }),
+})
+
+const deal = command({
+  id: 'letters.deal',
+  title: 'Deal the call letters again',
+  group,
+  can: changes,
+  run: (draft) => {
+    const changed = dealing(draft)
+    for (const { desktop, to } of changed) desktop.letter = to
+    const [one] = changed
+    return {
+      say:
+        changed.length === 1 && one
+          ? `${one.desktop.name} answers to ${one.to}`
+          : `Dealt ${changed.length} letters again`,
+    }
+  },
+})
+
+export const letterCommands = [
+  askAbout('letter', 'desktop.askLetter', 'Set the call letter…'),
+  letter,
+  askDeal,
+  deal,
+]

@@ -1,0 +1,120 @@
+import { PAD } from '@/core/geometry/pad'
+import type { Bound } from './bindings'
+
+/**
+ * Where plain keys do the work. Each of these has a keymap of its own; everywhere else the keys of
+ * the desktop are heard. What a key does there is a command, or an act of the view that is written
+ * with its place before it: `loft:mark`.
+ */
+export const KEY_PLACES = ['rack', 'loft', 'unstack', 'trail', 'pad', 'glance'] as const
+export type KeyPlace = (typeof KEY_PLACES)[number]
+
+/** Something keys do in a place. */
+interface Act extends Bound {
+  /** What it does, as its view and the key card say it; the same for those that are told together. */
+  does: string
+  /** What it does alone, where that differs. */
+  alone: string
+}
+
+const act = (
+  keys: string,
+  command: string,
+  does: string,
+  args?: Act['args'],
+  alone = does,
+): Act => ({ keys, command, does, alone, ...(args && { args }) })
+
+/** The four arrows, each with its direction. */
+const arrows = (command: string, does: string, before = ''): Act[] =>
+  ['Left', 'Right', 'Up', 'Down'].map((key) =>
+    act(before + key, command, does, { to: key.toLowerCase() }, `${does}: ${key.toLowerCase()}`),
+  )
+
+export const KEYMAPS: Record<KeyPlace, Act[]> = {
+  rack: [
+    ...arrows('rack:walk', 'walk'),
+    act('Enter', 'rack:go', 'go there'),
+    act('R', 'desktop.askName', 'rename it'),
+    act('L', 'desktop.askLetter', 'its call letter'),
+    act('V', 'desktop.askLook', 'its look'),
+    act('F', 'desktop.previewFold', 'fold it'),
+    act('[', 'desktop.reorder', 'move it', { by: -1 }, 'move it up'),
+    act(']', 'desktop.reorder', 'move it', { by: 1 }, 'move it down'),
+    act('Escape', 'rack:leave', 'back to the window'),
+  ],
+  loft: [
+    ...arrows('loft:walk', 'walk'),
+    act('Enter', 'loft:go', 'go there'),
+    ...[1, 2, 3, 4, 5, 6, 7, 8, 9].map((nth) =>
+      act(
+        `${nth}`,
+        'loft:pick',
+        'go to that window of the row',
+        { nth },
+        `go to window ${nth} of the row`,
+      ),
+    ),
+    act('Space', 'loft:mark', 'mark'),
+    act('[', 'desktop.reorder', 'move the row', { by: -1 }, 'move the row up'),
+    act(']', 'desktop.reorder', 'move the row', { by: 1 }, 'move the row down'),
+    act('Delete', 'window.close', 'close the window'),
+    act('=', 'desktop.create', 'new desktop', { stay: true }),
+    act(';', 'loft:more', 'more to do with it'),
+    act('/', 'loft:filter', 'filter'),
+    act('Shift+=', 'loft:larger', 'larger, smaller, as fits', undefined, 'larger'),
+    act('-', 'loft:smaller', 'larger, smaller, as fits', undefined, 'smaller'),
+    act('0', 'loft:fit', 'larger, smaller, as fits', undefined, 'as large as fits'),
+    act('PageUp', 'loft:benchUp', 'scroll the bench', undefined, 'scroll the bench up'),
+    act('PageDown', 'loft:benchDown', 'scroll the bench', undefined, 'scroll the bench down'),
+    act('Escape', 'loft:leave', 'back'),
+  ],
+  unstack: [
+    ...arrows('unstack:walk', 'walk'),
+    act('Enter', 'unstack:pick', 'pick'),
+    act('Tab', 'unstack:next', 'the next app’s windows'),
+    act(
+      'Shift+Tab',
+      'unstack:previous',
+      'the next app’s windows',
+      undefined,
+      'the windows of the app before',
+    ),
+    act('-', 'unstack:minimised', 'minimised windows, or not'),
+    act('Delete', 'window.close', 'close the window'),
+    act('Escape', 'unstack:leave', 'back'),
+    act('.', 'unstack:leave', 'back'),
+  ],
+  trail: [
+    act('`', 'trail:next', 'next'),
+    act('Shift+`', 'trail:previous', 'previous'),
+    act('Down', 'trail:next', 'next'),
+    act('Up', 'trail:previous', 'previous'),
+    act('Tab', 'trail:here', 'this desktop only, or all'),
+    act('Enter', 'trail:pick', 'pick'),
+    act('Escape', 'trail:leave', 'back'),
+  ],
+  pad: [
+    ...[...PAD].map((key, cell) =>
+      act(
+        key,
+        'pad:cell',
+        'into that ninth; two: from there to there',
+        { cell },
+        `into the ninth of ${key}`,
+      ),
+    ),
+    ...arrows('pad:side', 'half, third of it'),
+    ...arrows('pad:step', 'a step', 'Shift+'),
+    act('=', 'pad:grow', 'grow, shrink', undefined, 'grow'),
+    act('Shift+=', 'pad:grow', 'grow, shrink', undefined, 'grow'),
+    act('-', 'pad:shrink', 'grow, shrink', undefined, 'shrink'),
+    act('M', 'pad:middle', 'middle, fill', undefined, 'middle'),
+    act('F', 'pad:fill', 'middle, fill', undefined, 'fill'),
+    act('R', 'pad:restore', 'as it stood before'),
+    act('N', 'pad:next', 'the next display'),
+    act('Enter', 'pad:keep', 'keep'),
+    act('Escape', 'pad:leave', 'leave as it was'),
+  ],
+  glance: [act('Enter', 'glance:stay', 'stay there'), act('Escape', 'glance:leave', 'back')],
+}

@@ -1,0 +1,48 @@
+import type { FormEvent } from 'react'
+import { dealing } from '@/core/commands/letters'
+import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { Answers } from '@/ui/parts/Answers'
+import { Dialog } from '@/ui/parts/Dialog'
+import { Kite } from '@/ui/parts/Kite'
+
+/** What dealing the call letters again would change, before it does. */
+export function DealDialog() {
+  const state = useArrangement((now) => now)
+  const changes = dealing(state)
+  const chosen = Object.values(state.desktops).filter(({ letterByHand }) => letterByHand).length
+  const kept = state.order.length - changes.length
+  return (
+    <Dialog
+      title="Deal the call letters again"
+      intro={`By their names, as if no desktop had been known by another letter. ${kept} keep theirs${
+        chosen ? `, ${chosen} of them since you chose it` : ''
+      }.`}
+      width={460}
+    >
+      <form
+        onSubmit={(event: FormEvent) => {
+          event.preventDefault()
+          if (dispatch('letters.deal', {}, 'key').ok) closeView()
+        }}
+      >
+        <ul aria-label="Changes" className="mt-3 max-h-[50vh] overflow-auto">
+          {changes.map(({ desktop: { id, name, hue, letter }, to }) => (
+            <li
+              key={id}
+              className="flex items-center gap-2.5 border-seam border-b border-dashed py-1.5 last:border-0"
+            >
+              <Kite hue={hue} letter={letter} width={22} />
+              <span aria-hidden>→</span>
+              <Kite hue={hue} letter={to} filled width={22} />
+              <span className="sr-only">{`${letter ?? 'no letter'} becomes ${to ?? 'no letter'}: `}</span>
+              <span dir="auto" className="min-w-0 truncate">
+                {name}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <Answers>Deal again</Answers>
+      </form>
+    </Dialog>
+  )
+}

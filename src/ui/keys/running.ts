@@ -1,0 +1,24 @@
+import { registry } from '@/core/commands/registry'
+import type { DesktopId, WindowId } from '@/core/model/types'
+import { dispatch } from '@/store/shelf'
+
+/** What a command is about where it is not said. */
+export interface Subject {
+  window?: WindowId | null
+  /** Several, for commands that take them. */
+  windows?: WindowId[]
+  desktop?: DesktopId | null
+}
+
+/** Runs a command that was said by key, about what is chosen where it was said. @returns whether it was done */
+export function runAbout(command: string, args: object, subject: Subject): boolean {
+  const takes = (name: string) => name in (registry.get(command)?.args.fields ?? {})
+  const { window, windows = [], desktop } = subject
+  const about = {
+    ...(window && takes('window') && { window }),
+    // What is done to one of the marked windows is done to all.
+    ...(window && windows.length > 0 && takes('windows') && { windows }),
+    ...(desktop && takes('desktop') && { desktop }),
+  }
+  return dispatch(command, { ...args, ...about }, 'key').ok
+}

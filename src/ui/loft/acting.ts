@@ -1,0 +1,22 @@
+import { bindings, keysFor } from '@/core/keys/bindings'
+import { keysIn } from '@/core/keys/places'
+import type { State } from '@/core/model/types'
+
+/** The first stroke after which stands what else can be done with the choice. */
+export const MORE = 'Alt+Shift+;'
+
+/** The keys of a command or an act in the loft, as they are pressed there; undefined where it has none. */
+export function loftKeys(state: State, command: string, args: object = {}): string | undefined {
+  const plain = keysIn(state, 'loft', command, args)
+  if (plain) return plain
+  const more = keysIn(state, 'loft', 'loft:more')
+  const after = [...bindings(state).values()].find(
+    (bound) =>
+      bound.command === command &&
+      bound.keys.startsWith(`${MORE} `) &&
+      JSON.stringify(bound.args ?? {}) === JSON.stringify(args),
+  )
+  return more && after
+    ? `${more} ${after.keys.slice(MORE.length + 1)}`
+    : keysFor(state, command, args)
+}
