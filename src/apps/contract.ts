@@ -16,6 +16,8 @@ export interface AppManifest extends AppFacts {
   opens: string[]
   /** Whether changes wait for the person to save them. */
   drafts: boolean
+  /** Whether it is left out of the list of apps until a window of it is open: a command opens it. */
+  unlisted?: boolean
   load(): Promise<{ default: ComponentType<AppProps> }>
   /**
    * Turns a file into content, or into what another app shows.

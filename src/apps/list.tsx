@@ -8,6 +8,7 @@ import { countdown } from './countdown/manifest'
 import { document } from './document/manifest'
 import { drawer } from './drawer/manifest'
 import { job } from './job/manifest'
+import { keycard } from './keycard/manifest'
 import { messages } from './messages/manifest'
 import { player } from './player/manifest'
 import { reader } from './reader/manifest'
@@ -25,6 +26,7 @@ export const APPS: AppManifest[] = [
   player,
   web,
   drawer,
+  keycard,
 ]
 
 /** All apps there are: those that ship with Kite Shelf, then those the person added. */

@@ -64,7 +64,7 @@ export function Asked() {
     case 'put right':
       return <PutRightDialog />
     case 'keys':
-      return <KeyCard />
+      return <KeyCard {...view} />
     case 'import shelf':
       return <ImportShelf />
     case 'export document':

@@ -1,7 +1,9 @@
 import { useEffect } from 'react'
-import { APPS } from '@/apps/list'
+import { APPS, appOf } from '@/apps/list'
 import type { View } from '@/core/commands/command'
 import { referenceTo } from '@/core/formats/reference'
+import { keyCard } from '@/core/keys/card'
+import { cardAsMarkdown } from '@/core/keys/markdown'
 import { title } from '@/core/model/selectors'
 import { damagedCopies, keepInFolder } from '@/store/begin'
 import { saveDraft } from '@/store/documents'
@@ -38,6 +40,8 @@ async function run(view: View): Promise<void> {
       return takePicture(view)
     case 'open display':
       return openDisplay(view.display)
+    case 'export keys':
+      return exportKeys()
     case 'export settings':
       return exportSettings()
     case 'import settings':
@@ -67,6 +71,16 @@ async function run(view: View): Promise<void> {
     case 'copy reference':
       return copyReference(view.document)
   }
+}
+
+function exportKeys(): void {
+  const state = getState()
+  const card = keyCard(state, (id) => appOf(id)?.name ?? id)
+  download(
+    new Blob([cardAsMarkdown(card, state.settings.keys)], { type: 'text/markdown' }),
+    'keys.md',
+  )
+  say('Exported the key card as Markdown')
 }
 
 /** Says so when something of the shelf could not be read and is not in the file. */

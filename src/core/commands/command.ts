@@ -67,7 +67,8 @@ export type View =
   | { view: 'rest'; desktop: DesktopId }
   | { view: 'put right' }
   | { view: 'homes' }
-  | { view: 'keys' }
+  | { view: 'keys'; print?: boolean }
+  | { view: 'export keys' }
   | { view: 'line' }
   | { view: 'rack' }
   | { view: 'apps' }

@@ -114,4 +114,20 @@ const leaveTyping = command({
   },
 })
 
-export const keyCommands = [open, bind, unbind, reset, leaveTyping]
+const print = command({
+  id: 'keys.print',
+  title: 'Print the key card',
+  group,
+  step: false,
+  run: () => ({ show: { view: 'keys', print: true } }),
+})
+
+const markdown = command({
+  id: 'keys.markdown',
+  title: 'Export the key card as Markdown',
+  group,
+  step: false,
+  run: () => ({ show: { view: 'export keys' } }),
+})
+
+export const keyCommands = [open, bind, unbind, reset, leaveTyping, print, markdown]

@@ -6,7 +6,7 @@ import { bindings, PLACES, VERBS } from './bindings'
 import { KEY_PLACES, KEYMAPS, type KeyPlace } from './keymaps'
 import { strokesOfLetter, THIS_LETTER } from './letters'
 import { bindingsIn } from './places'
-import { asPressed } from './sets'
+import { asPressed, BEGINNINGS } from './sets'
 
 interface CardRow {
   keys: string
@@ -14,12 +14,16 @@ interface CardRow {
 }
 
 /** Rows that belong together. */
-interface CardGroup {
+export interface CardGroup {
   name: string
+  /** What begins their keys, where most have something in common. */
+  begin?: string
   rows: CardRow[]
 }
 
 export interface Card {
+  /** What begins every command in the set of keys that is used. */
+  begin: string
   verbs: CardRow[]
   places: CardRow[]
   groups: CardGroup[]
@@ -48,6 +52,7 @@ export function keyCard(state: State, appName: AppName): Card {
   }
   const called = state.order.map((id) => desktop(state, id)).filter(({ letter }) => letter)
   return {
+    begin: BEGINNINGS[state.settings.keys],
     verbs: VERBS.map(({ name, says, keys }) => ({
       keys: `${asPressed(keys, state)}…`,
       does: `${name}: ${says}`,
@@ -63,6 +68,37 @@ export function keyCard(state: State, appName: AppName): Card {
       rows: rowsIn(state, place),
     })),
   }
+}
+
+/** A card as groups, in the order they are read. */
+export function cardGroups({ begin, verbs, places, groups, after, there }: Card): CardGroup[] {
+  const said: CardGroup[] = [{ name: 'Verbs', rows: verbs }, ...groups].map((group) => ({
+    ...group,
+    begin,
+  }))
+  const [first, ...rest] = said
+  return [first, { name: 'Places', rows: places }, ...rest, after, ...there].flatMap((group) =>
+    group && group.rows.length > 0 ? group : [],
+  )
+}
+
+/** Rows without what begins the keys of their group, which stands above them. */
+export const shortRows = ({ rows, begin = '' }: CardGroup): CardRow[] =>
+  rows.map(({ keys, does }) => ({
+    keys: keys.startsWith(begin) ? keys.slice(begin.length) : keys,
+    does,
+  }))
+
+/** The groups with the rows that have all words of a query in their keys or in what they do. */
+export function searchCard(card: Card, query: string): CardGroup[] {
+  const words = query.toLowerCase().split(/\s+/).filter(Boolean)
+  return cardGroups(card).flatMap(({ name, rows, ...more }) => {
+    const found = rows.filter(({ keys, does }) => {
+      const text = `${name} ${keys} ${does}`.toLowerCase()
+      return words.every((word) => text.includes(word))
+    })
+    return found.length > 0 ? { name, rows: found, ...more } : []
+  })
 }
 
 /** Where the keys of a place are heard, in words. */

@@ -21,14 +21,16 @@ export function Apps() {
       className={`max-h-[45%] shrink-0 overflow-y-auto ${folded ? 'apps-folded' : ''}`}
       onKeyDown={walk}
     >
-      {listed.map((app) => (
-        <AppRow
-          key={app.id}
-          app={app}
-          slot={slots.indexOf(app.id) + 1}
-          count={counts[app.id] ?? 0}
-        />
-      ))}
+      {listed
+        .filter(({ id, unlisted }) => !unlisted || counts[id])
+        .map((app) => (
+          <AppRow
+            key={app.id}
+            app={app}
+            slot={slots.indexOf(app.id) + 1}
+            count={counts[app.id] ?? 0}
+          />
+        ))}
       <div className="apps-tools">
         <button
           type="button"

@@ -1,81 +1,38 @@
+import { useEffect } from 'react'
 import { appOf } from '@/apps/list'
-import { keyCard } from '@/core/keys/card'
-import { asPressed, LEADER } from '@/core/keys/sets'
+import { cardGroups, keyCard } from '@/core/keys/card'
+import { cardIntro } from '@/core/keys/markdown'
 import { useArrangement } from '@/store/shelf'
+import { CommandButton } from '@/ui/parts/CommandButton'
 import { Dialog } from '@/ui/parts/Dialog'
-import { Keys } from '@/ui/parts/Keys'
-
-/** A first stroke that many have in common is written once. */
-const OFTEN = 'Alt+Shift+; '
+import { KeyGroups } from '@/ui/parts/KeyGroups'
 
 /** All keys on one page, made from the bindings as they are now. */
-export function KeyCard() {
+export function KeyCard({ print = false }: { print?: boolean }) {
   const state = useArrangement((now) => now)
   const card = keyCard(state, (id) => appOf(id)?.name ?? id)
-  const led = state.settings.keys === 'leader'
-  const often = asPressed(OFTEN, state)
-  const after = card.groups
-    .flatMap(({ rows }) => rows)
-    .filter(({ keys }) => keys.startsWith(often))
-    .map(({ keys, does }) => ({ keys: keys.slice(often.length), does }))
+  useEffect(() => {
+    if (print) window.print()
+  }, [print])
   return (
-    <Dialog
-      title="Keys"
-      intro={
-        led
-          ? `Press ${LEADER} and let it go, then what stands here: a verb, then a place. Ctrl+S needs nothing before it.`
-          : 'Hold Alt and say a verb, then a place. After the first stroke of two, Alt may be let go.'
-      }
-      width={1600}
-    >
+    <Dialog title="Keys" intro={cardIntro(state.settings.keys)} width={1600} printed>
       {/* Reached and scrolled by keys where the screen is too low for it. */}
       <section
         aria-label="All keys"
         tabIndex={0}
-        className="mt-4 max-h-[calc(100vh-178px)] overflow-auto outline-none"
+        className="card-sheet mt-2 max-h-[calc(100vh-184px)] overflow-auto outline-none"
       >
-        <div className="columns-4 gap-6 text-[12px] leading-[1.25] max-[1150px]:columns-3 min-[1600px]:columns-5 [&>section]:mb-2">
-          <Group name="Verbs" rows={card.verbs} />
-          <Group name="Places" rows={card.places} />
-          {card.groups.map(({ name, rows }) => (
-            <Group
-              key={name}
-              name={name}
-              rows={rows.filter(({ keys }) => !keys.startsWith(often))}
-            />
-          ))}
-          <Group name={`After ${withoutLeader(often).trim()}`} rows={after} />
-        </div>
+        <KeyGroups
+          groups={cardGroups(card)}
+          className="columns-5 max-[1150px]:columns-4 max-[900px]:columns-3 min-[1600px]:columns-6"
+        />
       </section>
+      <div className="card-tools mt-2 flex gap-5 text-[12px]">
+        <CommandButton command="app.launch" args={{ app: 'keycard' }} label="keep it in a window" />
+        <CommandButton command="keys.print" label="print" />
+        <CommandButton command="keys.markdown" label="as Markdown" />
+        <CommandButton command="keys.open" label="bind keys" />
+      </div>
     </Dialog>
-  )
-}
-
-/** What all have in common is said once, above them. */
-const withoutLeader = (keys: string): string =>
-  keys.startsWith(`${LEADER} `) ? keys.slice(LEADER.length + 1) : keys
-
-/** So many rows stay together. */
-const LONG = 10
-
-function Group({ name, rows }: { name: string; rows: { keys: string; does: string }[] }) {
-  if (rows.length === 0) return null
-  return (
-    // A long one goes on in the next column.
-    <section className={rows.length > LONG ? '' : 'break-inside-avoid'}>
-      <h3 className="mb-1 break-after-avoid border-seam border-b-[1.5px] border-dashed pb-0.5 font-bold font-display text-[15px]">
-        {name}
-      </h3>
-      <dl>
-        {rows.map(({ keys, does }) => (
-          <div key={keys} className="flex items-center justify-between gap-3 py-[2px]">
-            <dd className="min-w-0">{does}</dd>
-            <dt className="order-last">
-              <Keys keys={withoutLeader(keys)} />
-            </dt>
-          </div>
-        ))}
-      </dl>
-    </section>
   )
 }

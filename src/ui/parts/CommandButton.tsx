@@ -5,19 +5,21 @@ import { Keys } from './Keys'
 /** A quiet button that runs a command, with its keys as they are now. */
 export function CommandButton({
   command,
+  args,
   label,
   className = '',
 }: {
   command: string
+  args?: object
   label: string
   className?: string
 }) {
-  const keys = useArrangement((state) => keysFor(state, command))
+  const keys = useArrangement((state) => keysFor(state, command, args))
   return (
     <button
       type="button"
       className={`flex items-center gap-1.5 text-soft hover:text-ink ${className}`}
-      onClick={() => dispatch(command)}
+      onClick={() => dispatch(command, args)}
     >
       {label} {keys ? <Keys keys={keys} /> : null}
     </button>

@@ -8,11 +8,14 @@ export function Dialog({
   title,
   intro,
   width = 460,
+  printed = false,
   children,
 }: {
   title: string
   intro?: ReactNode
   width?: number
+  /** Whether it is what is printed while it is open, instead of the page. */
+  printed?: boolean
   children: ReactNode
 }) {
   return (
@@ -20,7 +23,7 @@ export function Dialog({
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-ground/55" />
         <Radix.Content
-          className="sheet-dialog rise inset-x-0 top-9 mx-auto p-5"
+          className={`sheet-dialog rise inset-x-0 top-9 mx-auto p-5 ${printed ? 'printed' : ''}`}
           style={{ width, maxWidth: 'calc(100vw - 48px)' }}
           {...(!intro && { 'aria-describedby': undefined })}
           onCloseAutoFocus={giveBack}

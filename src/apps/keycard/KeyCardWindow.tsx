@@ -1,0 +1,38 @@
+import { useMemo, useState } from 'react'
+import { keyCard, searchCard } from '@/core/keys/card'
+import { appFacts, useArrangement } from '@/store/shelf'
+import { KeyGroups } from '@/ui/parts/KeyGroups'
+
+/** The key card to keep in sight: as the keys are now, found by typing. */
+export default function KeyCardWindow() {
+  const state = useArrangement((now) => now)
+  const [query, setQuery] = useState('')
+  const card = useMemo(() => keyCard(state, (id) => appFacts(id)?.name ?? id), [state])
+  const found = searchCard(card, query)
+  return (
+    <div className="flex h-full flex-col">
+      <div className="border-seam border-b p-2">
+        <input
+          data-autofocus
+          type="search"
+          aria-label="Find keys"
+          placeholder="find keys, or what they do"
+          className="field w-full"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+        />
+      </div>
+      <section
+        aria-label="All keys"
+        tabIndex={0}
+        className="min-h-0 flex-1 overflow-auto p-3 text-[13px]"
+      >
+        {found.length > 0 ? (
+          <KeyGroups groups={found} className="[columns:300px]" />
+        ) : (
+          <p className="text-soft">No keys have these words.</p>
+        )}
+      </section>
+    </div>
+  )
+}
