@@ -10,7 +10,15 @@ import { keysFor } from '@/core/keys/bindings'
 import { initialState } from '@/core/model/initial'
 import { ownFacts } from '@/core/model/ownApps'
 import { desktop, isVisible } from '@/core/model/selectors'
-import type { AppFacts, Desktop, DesktopId, DisplayId, State, WindowId } from '@/core/model/types'
+import type {
+  AppFacts,
+  Deed,
+  Desktop,
+  DesktopId,
+  DisplayId,
+  State,
+  WindowId,
+} from '@/core/model/types'
 import { type Ran, seenFrom } from './replica'
 import { sameItems } from './same'
 import type { Views } from './views'
@@ -36,6 +44,15 @@ type About =
 
 /** A menu at a point of the page. */
 export type Menu = { x: number; y: number } & About
+
+/** Something the person did, in words. */
+export interface Done extends Deed {
+  says: string
+  at: number
+}
+
+/** How much of what was done is remembered. */
+const DONE_KEPT = 30
 
 interface Shelf {
   session: Session
@@ -71,6 +88,8 @@ interface Shelf {
   pending: string
   /** Whether plain keys are commands, in the set of keys that has a layer. */
   layer: boolean
+  /** What was done last, the latest last: a sequence is made from it. */
+  done: Done[]
   /** Whether the shelf is loaded and the page may be drawn. */
   ready: boolean
 }
@@ -94,6 +113,7 @@ export const shelf = createStore<Shelf>(() => ({
   elsewhere: [],
   pending: '',
   layer: false,
+  done: [],
   ready: false,
 }))
 
@@ -226,6 +246,11 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   else if (before.said?.refused && by !== 'app') patch.said = null
   const view = patch.view === undefined ? before.view : patch.view
   if (view && !isAbout(view, session.state)) patch.view = null
+  if (by !== 'app' && isDeed(id, outcome)) {
+    const says = outcome.say ?? outcome.announce ?? id
+    const one = { command: id, args: args as Done['args'], says, at: ran.now }
+    patch.done = [...before.done.slice(1 - DONE_KEPT), one]
+  }
   const aloud = [outcome.say, announce].filter(Boolean).join('. ')
   if (aloud) patch.announced = aloud
   shelf.setState(patch)
@@ -235,6 +260,13 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
     sayElsewhere(outcome.session.state)
   return outcome
 }
+
+/** What a sequence can be made of: what changed something, or led elsewhere. */
+const isDeed = (
+  id: string,
+  { step, journal, travelled }: Extract<Outcome, { ok: true }>,
+): boolean =>
+  !travelled && !/^(sequence|keys|settings|start)\./.test(id) && (step || journal.length > 0)
 
 /** What a command did that concerns whoever keeps the shelf. */
 export function done({ travelled, journal }: Extract<Outcome, { ok: true }>): void {

@@ -6,6 +6,7 @@ import type {
   DesktopId,
   DisplayId,
   DocumentId,
+  Sequence,
   State,
   WindowId,
 } from '@/core/model/types'
@@ -14,7 +15,7 @@ import type {
 export interface Env {
   /** Milliseconds since 1970. */
   now: number
-  id(kind: 'desktop' | 'window' | 'document' | 'home' | 'app' | 'display'): string
+  id(kind: 'desktop' | 'window' | 'document' | 'home' | 'app' | 'display' | 'sequence'): string
   app(id: string): AppFacts | undefined
   apps(): AppFacts[]
   /** Whether what shows a document goes on by itself. */
@@ -67,6 +68,7 @@ export type View =
   | { view: 'rest'; desktop: DesktopId }
   | { view: 'put right' }
   | { view: 'homes' }
+  | { view: 'sequences' }
   | { view: 'keys'; print?: boolean }
   | { view: 'export keys' }
   | { view: 'line' }
@@ -88,6 +90,8 @@ export type View =
   | { view: 'copy reference'; document: DocumentId }
 
 export interface Result {
+  /** Whether a sequence was not done to its end. */
+  stopped?: boolean
   /** What happened, for the Line and for undo. Nothing when it speaks for itself. */
   say?: string
   /** For people who do not see the page. */
@@ -120,6 +124,8 @@ export interface Command<Args = Record<string, unknown>> {
   /** Changes the draft of the state. */
   run?(draft: State, args: Args, env: Env): Result | undefined
   travel?: 'undo' | 'redo'
+  /** Other commands it stands for: they are run one after the other, as one step. */
+  expand?(state: State, args: Args): Pick<Sequence, 'name' | 'deeds'>
   /** Whether what is known of documents is part of the step. */
   documents?: boolean
 }
@@ -138,11 +144,12 @@ type Given<Shape extends ObjectShape> = Optional<TypeFromShape<Shape, unknown>>
 
 /** A command with its arguments typed by their schema. */
 export function command<Shape extends ObjectShape = Record<never, never>>(
-  given: Omit<Command, 'args' | 'can' | 'run' | 'step'> & {
+  given: Omit<Command, 'args' | 'can' | 'run' | 'expand' | 'step'> & {
     step?: boolean
     args?: Shape
     can?(state: State, args: Given<Shape>, env: Env): true | Refusal
     run?(draft: State, args: Given<Shape>, env: Env): Result | undefined
+    expand?(state: State, args: Given<Shape>): Pick<Sequence, 'name' | 'deeds'>
   },
 ): Command {
   const args = object((given.args ?? {}) as ObjectShape).noUnknown()

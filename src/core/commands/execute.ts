@@ -5,7 +5,7 @@ import { type History, record, redo, undo } from '@/core/history/history'
 import type { JournalEvent } from '@/core/journal/events'
 import { check } from '@/core/model/check'
 import { currentId } from '@/core/model/selectors'
-import type { State } from '@/core/model/types'
+import type { Sequence, State } from '@/core/model/types'
 import type { Command, Env, Refusal, Result, View } from './command'
 import { registry } from './registry'
 
@@ -50,7 +50,9 @@ export function execute(session: Session, id: string, args: object, env: Env): O
   const [state, touched] = create(
     session.state,
     (draft) => {
-      result = command.run?.(draft, given, env) ?? {}
+      result = command.expand
+        ? inTurn(draft, command.expand(session.state, given), env)
+        : (command.run?.(draft, given, env) ?? {})
     },
     { enablePatches: true },
   )
@@ -62,6 +64,8 @@ export function execute(session: Session, id: string, args: object, env: Env): O
       reason: `${command.title}: it would break the shelf. ${broken} Nothing was changed.`,
       broken,
     }
+  // Where the first of a sequence is refused nothing was done.
+  if (result.stopped && changes === null) return { ok: false, reason: result.say ?? '' }
   // A command that only went somewhere says nothing and is no step.
   const { say } = result
   const step = command.step && changes !== null && say !== undefined
@@ -83,6 +87,37 @@ export function execute(session: Session, id: string, args: object, env: Env): O
     journal: told(result.journal, env),
     step,
   }
+}
+
+/** Does one after the other, until one of them is refused; that is said, with the reason. */
+function inTurn(draft: State, { name, deeds }: Pick<Sequence, 'name' | 'deeds'>, env: Env): Result {
+  const whole: Result = { say: `Ran ${name}`, journal: [] }
+  for (const [at, { command: id, args }] of deeds.entries()) {
+    const command = registry.get(id)
+    const problem = command
+      ? (argumentProblem(command, args) ?? refusal(command, draft, args, env))
+      : `There is no command “${id}”.`
+    if (!command || problem !== null) {
+      const where = `${at + 1} of ${deeds.length}, ${command?.title.replace(/…$/, '') ?? id}`
+      return { ...whole, say: `${name} stopped at ${where}: ${problem}`, stopped: true }
+    }
+    const { journal = [], show, announce } = command.run?.(draft, args, env) ?? {}
+    whole.journal?.push(...journal)
+    if (show) whole.show = show
+    if (announce) whole.announce = announce
+  }
+  return whole
+}
+
+function refusal(
+  command: Command,
+  state: State,
+  args: Record<string, unknown>,
+  env: Env,
+): string | null {
+  const can = command.can?.(state, args, env) ?? true
+  if (can !== true) return can.reason
+  return command.travel ? 'Undo and redo are no part of a sequence.' : null
 }
 
 function argumentProblem(command: Command, args: object): string | null {

@@ -18,6 +18,7 @@ import { lookCommands } from './look'
 import { pictureCommands } from './pictures'
 import { placeCommands } from './place'
 import { sendCommands } from './send'
+import { sequenceCommands } from './sequences'
 import { sessionCommands } from './sessions'
 import { settingCommands } from './settings'
 import { soloCommands } from './solo'
@@ -55,6 +56,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...settingCommands,
     ...wayCommands,
     ...keyCommands,
+    ...sequenceCommands,
     ...startCommands,
     ...displayCommands,
     ...arrangementCommands,

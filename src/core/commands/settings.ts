@@ -1,4 +1,5 @@
 import { string } from 'yup'
+import { joined } from '@/core/formats/merge'
 import { homesHere, type Wanted, wantedShape } from '@/core/formats/settingsFile'
 import { twinOf } from '@/core/homes/clashes'
 import type { State } from '@/core/model/types'
@@ -51,9 +52,10 @@ const bring = command({
   group,
   args: { wanted: wantedShape.required() },
   run: (draft, { wanted }) => {
-    const { settings, homes, bindings } = wanted as Wanted
+    const { settings, homes, bindings, sequences = [] } = wanted as Wanted
     draft.settings = settings
     draft.bindings = bindings
+    draft.sequences = joined(draft.sequences, sequences)
     const theirs = homesHere(draft as State, homes)
     // One of the same conditions under another id would have no effect beside theirs.
     const kept = draft.homes.filter(

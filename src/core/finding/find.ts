@@ -64,6 +64,9 @@ const SILENT = new Set([
   'desktop.rename',
   'desktop.letter',
   'keys.leaveTyping',
+  'sequence.keep',
+  'sequence.run',
+  'sequence.remove',
   'desktop.look',
   'desktop.copyLook',
   'desktop.reorder',
@@ -204,11 +207,22 @@ export function everything(
       on: choice.chosen(state.settings),
     }),
   )
+  const sequences = state.sequences.map(
+    ({ id, name }): Found => ({
+      kind: 'commands',
+      id: `sequence ${id}`,
+      title: `Run ${name}`,
+      command: 'sequence.run',
+      args: { sequence: id },
+      also: ['sequence'],
+    }),
+  )
   return [
     ...windows,
     ...desktopsFor(state, 'desktop.go', {}),
     ...launches,
     ...documents,
+    ...sequences,
     ...commands,
     ...settings,
   ]

@@ -52,10 +52,8 @@ export function merge(here: State, file: State): State {
       0,
       CLOSED_KEPT,
     ),
-    homes: [
-      ...file.homes,
-      ...here.homes.filter(({ id }) => !file.homes.some((home) => home.id === id)),
-    ],
+    sequences: joined(here.sequences, file.sequences),
+    homes: joined(here.homes, file.homes),
     apps: { ...here.apps, ...file.apps },
     documents: { ...here.documents, ...file.documents },
   }
@@ -168,7 +166,16 @@ export function difference(here: State, file: State): Difference {
       differ(here.apps[theirs.id], theirs) ? [theirs.name] : [],
     ),
     settingsChanged: settings.filter((name) => here.settings[name] !== file.settings[name]),
-    keysChanged: differ(here.bindings, file.bindings) || differ(here.slots, file.slots),
+    keysChanged:
+      differ(here.bindings, file.bindings) ||
+      differ(joined(here.sequences, file.sequences), here.sequences) ||
+      differ(here.slots, file.slots),
     reordered: here.columns !== file.columns || differ(order(here, file), order(file, here)),
   }
 }
+
+/** Objects of a list by their ids: those of the file, then those that are only here. */
+export const joined = <T extends { id: string }>(here: readonly T[], file: readonly T[]): T[] => [
+  ...file,
+  ...here.filter(({ id }) => !file.some((other) => other.id === id)),
+]

@@ -67,7 +67,12 @@ const WORDS: Record<Part, string> = {
   apps: 'app',
   documents: 'document',
 }
-const LIST_WORDS = { closed: 'closed window', homes: 'home', bindings: 'key' }
+const LIST_WORDS = {
+  closed: 'closed window',
+  homes: 'home',
+  bindings: 'key',
+  sequences: 'sequence',
+}
 
 const tell = (lost: string[], count: number, word: string): void => {
   if (count > 0) lost.push(count === 1 ? `1 ${word}` : `${count} ${word}s`)

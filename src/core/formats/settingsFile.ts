@@ -1,5 +1,13 @@
 import { array, number, object, string } from 'yup'
-import { type Binding, EVERY, HERE, type Home, NAMED, type State } from '@/core/model/types'
+import {
+  type Binding,
+  EVERY,
+  HERE,
+  type Home,
+  NAMED,
+  type Sequence,
+  type State,
+} from '@/core/model/types'
 import { settingsShape } from '@/core/settings/checks'
 import { knownSettings, type Settings } from '@/core/settings/table'
 import { lineOf } from './json'
@@ -13,6 +21,7 @@ export interface Wanted {
   settings: Settings
   homes: Home[]
   bindings: Binding[]
+  sequences: Sequence[]
 }
 
 interface SettingsFile extends Wanted {
@@ -33,6 +42,7 @@ export const settingsFile = (state: State, now: number): SettingsFile => ({
     return name === undefined ? home : { ...home, name }
   }),
   bindings: state.bindings,
+  sequences: state.sequences,
 })
 
 export class BadSettingsFile extends Error {}
@@ -40,6 +50,8 @@ export class BadSettingsFile extends Error {}
 const lists = {
   homes: array(LISTS.homes.required()).required().max(1000),
   bindings: array(LISTS.bindings.required()).required().max(1000),
+  // Files of before had none.
+  sequences: array(LISTS.sequences.required()).max(100),
 }
 
 /** The check of what is brought in. */
@@ -74,11 +86,11 @@ export function readSettingsFile(content: string): Wanted {
     )
   const problem = problemOf(parsed, shape)
   if (problem) throw new BadSettingsFile(problem.why)
-  const { homes, bindings } = parsed as unknown as SettingsFile
+  const { homes, bindings, sequences = [] } = parsed as unknown as SettingsFile
   const settings = knownSettings(parsed.settings as Record<string, unknown>)
   const wrong = problemOf(settings, settingsShape)
   if (wrong) throw new BadSettingsFile(`at settings.${wrong.path}: ${wrong.why}`)
-  return { settings: settings as Settings, homes, bindings }
+  return { settings: settings as Settings, homes, bindings, sequences }
 }
 
 /** Homes of a file for the desktops there are here: by id, else by name, else by that name later. */

@@ -212,6 +212,16 @@ const binding = object({
   args: mixed(),
   time: number().integer().min(PUSH_TIME.least).max(PUSH_TIME.most),
 })
+const sequence = object({
+  id: id(),
+  name: string().required().max(1000),
+  deeds: array(
+    object({ command: string().required().max(100), args: mixed().required() }).required(),
+  )
+    .required()
+    .min(1)
+    .max(50),
+})
 const closed = object({ window: window.required(), at: moment() })
 /** The parts that hold objects by id, each with the shape of one. */
 export const OBJECTS = {
@@ -223,7 +233,12 @@ export const OBJECTS = {
 } satisfies Record<string, Schema>
 
 /** The parts that are lists of objects, each with the shape of one. */
-export const LISTS = { closed, homes: home, bindings: binding } satisfies Record<string, Schema>
+export const LISTS = {
+  closed,
+  homes: home,
+  bindings: binding,
+  sequences: sequence,
+} satisfies Record<string, Schema>
 
 /** All other parts, each whole. */
 export const WHOLES = {

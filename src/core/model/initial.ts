@@ -51,6 +51,7 @@ export function initialState(): State {
     guide: 0,
     closed: [],
     homes: [],
+    sequences: [],
     apps: {},
     slots: [
       'document',

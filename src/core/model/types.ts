@@ -298,9 +298,23 @@ interface Arrangement {
   slots: (AppId | null)[]
 }
 
+/** A command with what was said with it. */
+export interface Deed {
+  command: string
+  args: Record<string, unknown>
+}
+
+/** What was done once, under a name, to be done again. */
+export interface Sequence {
+  id: string
+  name: string
+  deeds: Deed[]
+}
+
 /** How the person wants it. Undone like the arrangement. */
 interface Preferences {
   bindings: Binding[]
+  sequences: Sequence[]
   settings: Settings
 }
 

@@ -4,6 +4,14 @@ import { LOOK_PARTS } from '@/core/look/look'
 import type { State } from '@/core/model/types'
 import { World } from './world'
 
+/** What sequences are made of; the last is refused now and then. */
+const DEEDS = [
+  { command: 'windows.sweep', args: {} },
+  { command: 'desktop.go', args: { to: 'next' } },
+  { command: 'window.minimise', args: {} },
+  { command: 'desktop.create', args: { stay: true } },
+]
+
 /** A command that may name desktops and windows by their number; most are accepted. */
 export type Said = { id: string; args: (state: State) => object }
 
@@ -245,6 +253,20 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
   fc.tuple(maybe, fc.constantFrom('B', 'J', 'YA', 'П'), fc.boolean()).map(([at, letter, swap]) => ({
     id: 'desktop.letter',
     args: (state: State) => ({ ...desktopAt(state, at), letter, swap }),
+  })),
+  fc
+    .tuple(fc.constantFrom('Evening', 'Morning'), fc.nat(3), fc.boolean())
+    .map(([name, at, again]) => ({
+      id: 'sequence.keep',
+      args: (state: State) => ({
+        name,
+        deeds: DEEDS.slice(at),
+        ...(again && state.sequences[0] && { sequence: state.sequences[0].id }),
+      }),
+    })),
+  fc.constantFrom('sequence.run', 'sequence.run', 'sequence.remove').map((id) => ({
+    id,
+    args: (state: State) => ({ sequence: state.sequences[0]?.id ?? 'Evening' }),
   })),
   fc.constant({ id: 'letters.deal', args: () => ({}) }),
   fc

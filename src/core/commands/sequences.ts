@@ -1,0 +1,98 @@
+import { array, mixed, object, string } from 'yup'
+import type { Deed, Sequence, State } from '@/core/model/types'
+import { command, nameArgument, no, type Refusal } from './command'
+
+const group = 'Shelf' as const
+
+/** More than a person keeps apart, and than one sequence needs. */
+const SEQUENCES_MOST = 100
+const DEEDS_MOST = 50
+
+/** A sequence by its id or its name. */
+const sequenceOf = (state: State, wanted: string): Sequence | Refusal =>
+  state.sequences.find(({ id }) => id === wanted) ??
+  state.sequences.find(({ name }) => name.toLowerCase() === wanted.toLowerCase()) ??
+  no(`There is no sequence “${wanted}”.`)
+
+const refused = (found: Sequence | Refusal): found is Refusal => 'reason' in found
+
+const exists = (state: State, { sequence }: { sequence: string }): true | Refusal => {
+  const found = sequenceOf(state, sequence)
+  return refused(found) ? found : true
+}
+
+const which = { sequence: string().required() }
+
+/** One thing done in a sequence. */
+export const deed = object({
+  command: string().required().max(100),
+  args: mixed<Record<string, unknown>>().required(),
+})
+
+const keep = command({
+  id: 'sequence.keep',
+  title: 'Keep what was done as a sequence',
+  group,
+  args: {
+    name: nameArgument().required(),
+    deeds: array(deed.required()).required().min(1).max(DEEDS_MOST),
+    /** The one that is to be so from now on; without, it is a new one. */
+    sequence: string(),
+  },
+  can: (state, { name, deeds, sequence }) => {
+    if (!name.trim()) return no('A sequence needs a name: type at least one letter.')
+    if (sequence !== undefined) {
+      const found = exists(state, { sequence })
+      if (found !== true) return found
+    } else if (state.sequences.length >= SEQUENCES_MOST)
+      return no(`There are ${SEQUENCES_MOST} sequences, which is the most. Remove some first.`)
+    const known = deeds.find((one) => one.command.startsWith('sequence.'))
+    return known ? no('A sequence cannot run another one.') : true
+  },
+  run: (draft, { name, deeds, sequence }, env) => {
+    const found = sequence === undefined ? undefined : sequenceOf(draft, sequence)
+    const made = { name: name.trim(), deeds: deeds as Deed[] }
+    if (found && !refused(found)) Object.assign(found, made)
+    else draft.sequences.push({ id: env.id('sequence'), ...made })
+    return { say: `Kept the sequence ${made.name}` }
+  },
+})
+
+const remove = command({
+  id: 'sequence.remove',
+  title: 'Remove a sequence',
+  group,
+  args: which,
+  can: exists,
+  run: (draft, { sequence }) => {
+    const found = sequenceOf(draft, sequence)
+    if (refused(found)) return
+    draft.sequences = draft.sequences.filter(({ id }) => id !== found.id)
+    // Keys that ran it would be refused from now on.
+    draft.bindings = draft.bindings.filter(({ args }) => args?.sequence !== found.id)
+    return { say: `Removed the sequence ${found.name}` }
+  },
+})
+
+const run = command({
+  id: 'sequence.run',
+  title: 'Run a sequence',
+  group,
+  documents: true,
+  args: which,
+  can: exists,
+  expand: (state, { sequence }) => {
+    const found = sequenceOf(state, sequence)
+    return refused(found) ? { name: '', deeds: [] } : found
+  },
+})
+
+const open = command({
+  id: 'sequences.open',
+  title: 'Sequences: what was done, to do it again…',
+  group,
+  step: false,
+  run: () => ({ show: { view: 'sequences' } }),
+})
+
+export const sequenceCommands = [open, keep, run, remove]

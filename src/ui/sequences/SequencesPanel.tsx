@@ -1,0 +1,121 @@
+import { Play, Trash2 } from 'lucide-react'
+import { type FormEvent, useState } from 'react'
+import { keysFor } from '@/core/keys/bindings'
+import type { Deed, Sequence } from '@/core/model/types'
+import { dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { timeOfDay } from '@/ui/parts/Facts'
+import { Keys } from '@/ui/parts/Keys'
+import { PanelSection } from '@/ui/parts/PanelSection'
+import { SidePanel } from '@/ui/parts/SidePanel'
+
+/** What was done last becomes a command of one's own, with a name and keys. */
+export function SequencesPanel() {
+  const sequences = useArrangement((state) => state.sequences)
+  return (
+    <SidePanel title="Sequences">
+      <p className="mt-1 text-soft">
+        Tick what you did, in its order, and give it a name: from then on it is one command, undone
+        in one step. It stops with the reason where something cannot be done.
+      </p>
+      <Record />
+      <PanelSection name="Kept">
+        {sequences.length === 0 ? <p className="mt-1.5 text-soft">None yet.</p> : null}
+        <ul>
+          {sequences.map((sequence) => (
+            <Kept key={sequence.id} sequence={sequence} />
+          ))}
+        </ul>
+      </PanelSection>
+    </SidePanel>
+  )
+}
+
+function Record() {
+  const done = useShelf((shelf) => shelf.done)
+  const [ticked, setTicked] = useState<number[]>([])
+  const [name, setName] = useState('')
+  const tick = (at: number) =>
+    setTicked(ticked.includes(at) ? ticked.filter((other) => other !== at) : [...ticked, at])
+  const keep = (event: FormEvent) => {
+    event.preventDefault()
+    const deeds = done
+      .filter(({ at }) => ticked.includes(at))
+      .map(({ command, args }): Deed => ({ command, args }))
+    if (dispatch('sequence.keep', { name, deeds }, 'key').ok) {
+      setTicked([])
+      setName('')
+    }
+  }
+  return (
+    <PanelSection name="What you did last">
+      {done.length === 0 ? (
+        <p className="mt-1.5 text-soft">Nothing since this page was opened.</p>
+      ) : null}
+      <form onSubmit={keep}>
+        <ol className="mt-1.5 max-h-[38vh] overflow-auto">
+          {done.map(({ says, at }) => (
+            <li key={at}>
+              <label className="flex min-h-7 items-center gap-2">
+                <input type="checkbox" checked={ticked.includes(at)} onChange={() => tick(at)} />
+                <span dir="auto" className="min-w-0 flex-1 truncate" title={says}>
+                  {says}
+                </span>
+                <span className="shrink-0 font-mono text-[11px] text-soft">{timeOfDay(at)}</span>
+              </label>
+            </li>
+          ))}
+        </ol>
+        <div className="mt-2 flex gap-2">
+          <input
+            aria-label="Name of the sequence"
+            placeholder="its name"
+            className="field min-w-0 flex-1"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <button
+            type="submit"
+            className="btn btn-main"
+            disabled={ticked.length === 0 || !name.trim()}
+          >
+            Keep {ticked.length || ''}
+          </button>
+        </div>
+      </form>
+    </PanelSection>
+  )
+}
+
+function Kept({ sequence: { id, name, deeds } }: { sequence: Sequence }) {
+  const keys = useArrangement((state) => keysFor(state, 'sequence.run', { sequence: id }))
+  return (
+    <li className="flex items-center gap-2 border-seam border-b border-dashed py-1.5 last:border-0">
+      <span dir="auto" className="min-w-0 flex-1 truncate">
+        {name} <span className="text-soft">· {deeds.length} in turn</span>
+      </span>
+      <button
+        type="button"
+        className="flex items-center gap-1 text-soft hover:text-ink"
+        onClick={() => dispatch('keys.open', { find: name }, 'key')}
+      >
+        {keys ? <Keys keys={keys} /> : 'give it keys'}
+      </button>
+      <button
+        type="button"
+        aria-label={`Run ${name}`}
+        className="grid size-6 place-items-center border border-seam hover:border-ink"
+        onClick={() => dispatch('sequence.run', { sequence: id }, 'key')}
+      >
+        <Play size={12} aria-hidden />
+      </button>
+      <button
+        type="button"
+        aria-label={`Remove ${name}`}
+        className="grid size-6 place-items-center text-soft hover:text-ink"
+        onClick={() => dispatch('sequence.remove', { sequence: id }, 'key')}
+      >
+        <Trash2 size={13} aria-hidden />
+      </button>
+    </li>
+  )
+}
