@@ -19,7 +19,7 @@ test('keys are bound by pressing them, told what speaks against them, and work a
   await page.keyboard.press('b')
   await expect(panel).toContainText('is typed into windows')
   await page.keyboard.press('Backspace')
-  await expect(press).toHaveText('press keys…')
+  await expect(press).toHaveText(/^press keys/)
   await page.keyboard.press('Alt+F8')
   await page.keyboard.press('s')
   expect(await shelf.violations()).toEqual([])

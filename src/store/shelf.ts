@@ -51,6 +51,9 @@ export interface Done extends Deed {
   at: number
 }
 
+/** How long keys that were told are not told again, in milliseconds. */
+const HINT_EVERY = 60 * 60_000
+
 /** How much of what was done is remembered. */
 const DONE_KEPT = 30
 
@@ -88,6 +91,8 @@ interface Shelf {
   pending: string
   /** Whether plain keys are commands, in the set of keys that has a layer. */
   layer: boolean
+  /** Keys that were told, and when. */
+  hinted: Record<string, number>
   /** What was done last, the latest last: a sequence is made from it. */
   done: Done[]
   /** Whether the shelf is loaded and the page may be drawn. */
@@ -113,6 +118,7 @@ export const shelf = createStore<Shelf>(() => ({
   elsewhere: [],
   pending: '',
   layer: false,
+  hinted: {},
   done: [],
   ready: false,
 }))
@@ -239,11 +245,15 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   const session = views?.ran(ran, before.session, outcome.session) ?? outcome.session
   // A view that asked for something is answered; one that shows things stays.
   const patch: Partial<Shelf> = { session, ...(show && shown(show, before)) }
-  const keys = by === 'pointer' ? keysFor(before.session.state, id, args) : undefined
-  const text = outcome.say ?? (keys ? announce : undefined)
-  if (text !== undefined)
+  const named = by === 'pointer' ? keysFor(before.session.state, id, args) : undefined
+  // The same is not told again and again.
+  const told = named && ran.now - (before.hinted[named] ?? 0) < HINT_EVERY
+  const keys = told ? undefined : named
+  const text = outcome.say ?? (named ? announce : undefined)
+  if (text !== undefined) {
     patch.said = { text, step, count: ++count, ...(keys && { nextTime: keys }) }
-  else if (before.said?.refused && by !== 'app') patch.said = null
+    if (keys) patch.hinted = { ...before.hinted, [keys]: ran.now }
+  } else if (before.said?.refused && by !== 'app') patch.said = null
   const view = patch.view === undefined ? before.view : patch.view
   if (view && !isAbout(view, session.state)) patch.view = null
   if (by !== 'app' && isDeed(id, outcome)) {

@@ -19,6 +19,7 @@ import { CopyLook } from '@/ui/look/CopyLook'
 import { LookPanel } from '@/ui/look/LookPanel'
 import { FullDialog } from '@/ui/pair/FullDialog'
 import { PairDialog } from '@/ui/pair/PairDialog'
+import { Practice } from '@/ui/practice/Practice'
 import { SequencesPanel } from '@/ui/sequences/SequencesPanel'
 import { SessionsDialog } from '@/ui/sessions/SessionsDialog'
 import { SettingsPanel } from '@/ui/settings/SettingsPanel'
@@ -32,6 +33,8 @@ export function Asked() {
       return <ArrangeDialog />
     case 'bindings':
       return <BindingsPanel {...view} />
+    case 'practice':
+      return <Practice />
     case 'sequences':
       return <SequencesPanel />
     case 'settings':

@@ -69,6 +69,7 @@ export type View =
   | { view: 'put right' }
   | { view: 'homes' }
   | { view: 'sequences' }
+  | { view: 'practice' }
   | { view: 'keys'; print?: boolean }
   | { view: 'export keys' }
   | { view: 'line' }

@@ -114,6 +114,15 @@ const leaveTyping = command({
   },
 })
 
+const practise = command({
+  id: 'keys.practise',
+  title: 'Practise going to desktops',
+  group,
+  step: false,
+  can: ({ order }) => order.length > 1 || no('This is the only desktop. Make others first.'),
+  run: () => ({ show: { view: 'practice' } }),
+})
+
 const print = command({
   id: 'keys.print',
   title: 'Print the key card',
@@ -130,4 +139,4 @@ const markdown = command({
   run: () => ({ show: { view: 'export keys' } }),
 })
 
-export const keyCommands = [open, bind, unbind, reset, leaveTyping, print, markdown]
+export const keyCommands = [open, bind, unbind, reset, leaveTyping, practise, print, markdown]

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import type { EventKind, JournalEvent } from './events'
+import { shareByKey } from './share'
 import { timeOn } from './time'
 import { eventInWords, spell } from './words'
 
@@ -64,4 +65,21 @@ test('stretches of time and events are told in words', () => {
   expect(said({ kind: 'focus', by: 'console' })).toBe('came to the front, from the console')
   expect(said({ kind: 'undo', from: 'field', to: 'rota' })).toBe('undone: on Rota again, by key')
   expect(said({ kind: 'close' })).toBe('closed, by key')
+})
+
+test('the share by keyboard counts what was done, by key or by pointer', () => {
+  const by = (given: JournalEvent['by'], kind: EventKind): JournalEvent => ({
+    at: 1,
+    kind,
+    by: given,
+  })
+  const events = [
+    by('key', 'switch'),
+    by('key', 'send'),
+    by('pointer', 'focus'),
+    by('app', 'open'),
+    by('console', 'switch'),
+    by('key', 'here'),
+  ]
+  expect(shareByKey(events)).toEqual({ byKey: 2, all: 3 })
 })

@@ -104,6 +104,16 @@ const CASES: [keys: string, found: string, platform?: Platform, command?: string
   ['F11', 'kept', 'windows'],
   ['F11', '', 'mac'],
   ['Ctrl+Shift+Escape', 'kept', 'windows'],
+  // The lighter first stroke, as long as no desktop has its letter.
+  ['Alt+J R', 'taken letter'],
+  ['Alt+J', 'hides letter'],
+  ['Alt+J 0', 'letter'],
+  // Buttons of the mouse.
+  ['Alt+MouseMiddle', ''],
+  ['Ctrl+Shift+MouseBack', ''],
+  ['MouseMiddle', 'types'],
+  ['MouseForward', 'types'],
+  ['Alt+MouseMiddle A', 'malformed'],
   // Not keys at all.
   ['Alt+Shift', 'malformed'],
   ['Shift+Alt+B', 'malformed'],
@@ -116,6 +126,25 @@ const CASES: [keys: string, found: string, platform?: Platform, command?: string
 
 test.each(CASES)('%s: %s', (keys, found, platform = 'linux', command = 'windows.sweep') => {
   expect(kinds(keys, platform, command)).toBe(found)
+})
+
+test.each([
+  ['Space', 'loft', 'taken'],
+  ['T', 'loft', ''],
+  ['G', 'loft', 'taken'],
+  ['G', 'unstack', ''],
+  ['Shift+G', 'loft', 'taken'],
+  ['Escape', 'pad', 'taken'],
+  ['Q', 'pad', 'taken'],
+  ['V', 'pad', ''],
+  ['Q A', 'pad', 'hidden'],
+  ['Alt+/', 'loft', 'taken'],
+  ['Alt+F9', 'loft', 'types'],
+  ['F2', 'rack', ''],
+  ['Ctrl+W', 'loft', 'kept'],
+] as const)('%s %s: %s', (keys, place, found) => {
+  const against = clashes(world().state, { ...asked(keys), place })
+  expect(against.map(({ kind }) => kind).join(' ')).toBe(found)
 })
 
 test('enough cases, and every clash is said in a sentence', () => {

@@ -1,10 +1,11 @@
 import type { State } from '@/core/model/types'
 import { type Bound, bindings } from './bindings'
 import { KEPT, type Platform } from './kept'
+import { KEYS, MIDDLE } from './keyboard'
 import type { KeyPlace } from './keymaps'
 import { CALL_LETTERS } from './letters'
 import { bindingsIn } from './places'
-import { readKeys, type Stroke, writeStroke } from './strokes'
+import { isMouse, readKeys, type Stroke, writeStroke } from './strokes'
 
 /** What is wrong with keys for a command, in words, and whether they could be used all the same. */
 export interface Clash {
@@ -85,8 +86,20 @@ function hidden(state: Keyed, asked: Asked, strokes: Stroke[]): Clash[] {
   return found
 }
 
+/** What buttons of the mouse do alone. */
+const ALONE: Record<string, string> = {
+  MouseMiddle: 'The middle button alone scrolls, pastes and opens links. Add a modifier.',
+  MouseBack: 'The side buttons alone are among the pointer’s ways, in the settings.',
+  MouseForward: 'The side buttons alone are among the pointer’s ways, in the settings.',
+}
+
 /** Without Ctrl or Alt a key types, but for those that type nothing. */
-function types({ ctrl, alt, key }: Stroke): Clash[] {
+function types(stroke: Stroke): Clash[] {
+  const { ctrl, alt, shift, key } = stroke
+  if (isMouse(stroke)) {
+    if (ctrl || alt || shift) return []
+    return [{ kind: 'types', why: ALONE[key] ?? '' }]
+  }
   if (ctrl && alt && key.length === 1)
     return [
       {
@@ -129,20 +142,6 @@ function kept({ platform }: Asked, first: Stroke): Clash[] {
   return [{ kind: 'kept', why: `${who} ${beginning}: it ${found.does}.${freed}` }]
 }
 
-/** Where the keys of a common keyboard lie: row by row, in key widths from the left. */
-const ROWS: [row: string, from: number][] = [
-  ['`1234567890-=', 0],
-  ['QWERTYUIOP[]\\', 1.5],
-  ["ASDFGHJKL;'", 1.75],
-  ['ZXCVBNM,./', 2.25],
-]
-/** The left hand’s keys lie left of this. */
-const MIDDLE = 6.4
-
-const PLACES = new Map(
-  ROWS.flatMap(([row, from], y) => [...row].map((key, at) => [key, { x: from + at, y }] as const)),
-)
-
 /**
  * Free keys near by: the same modifiers, if possible the same hand, as near on the keyboard as there
  * are. @returns keys nothing speaks against, or null where none are left
@@ -150,13 +149,13 @@ const PLACES = new Map(
 export function proposal(state: Keyed, asked: Asked): string | null {
   const strokes = readKeys(asked.keys)
   const last = strokes?.at(-1)
-  const from = PLACES.get(last?.key ?? '') ?? PLACES.get('G')
+  const from = KEYS.get(last?.key ?? '') ?? KEYS.get('G')
   if (!strokes || !last || !from) return null
   const before = strokes.slice(0, -1).map(writeStroke)
   let best: string | null = null
   let least = Number.POSITIVE_INFINITY
   for (const shift of [last.shift, !last.shift])
-    for (const [key, { x, y }] of PLACES) {
+    for (const [key, { x, y }] of KEYS) {
       const hand = x < MIDDLE === from.x < MIDDLE ? 0 : 4
       const cost = Math.hypot(x - from.x, y - from.y) + hand + (shift === last.shift ? 0 : 8)
       if (cost >= least) continue

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { betterLetter, CALL_LETTERS, callLetters, suits } from './letters'
+import { asLetter, betterLetter, CALL_LETTERS, callLetters, dealtAgain, suits } from './letters'
 
 const desktop = (name: string, at: number, letter: string | null = null) => ({
   id: `d${at}`,
@@ -92,9 +92,52 @@ test('letters stay, the others are distinct, X and Z are never given', () => {
       const letters = callLetters(desktops)
       const given = Object.values(letters).filter((letter) => letter !== null)
       expect(new Set(given).size).toBe(given.length)
-      expect(given.every((letter) => CALL_LETTERS.includes(letter))).toBe(true)
-      expect(given).toHaveLength(Math.min(names.length, 24))
+      expect(given.every((letter) => CALL_LETTERS.includes(letter.slice(-1)))).toBe(true)
+      expect(given).toHaveLength(names.length)
       if (names.length > 3) expect(letters.d3).toBe('K')
     }),
   )
+})
+
+test('forty desktops are all reached: what the alphabet does not reach has two strokes', () => {
+  const desktops = Array.from({ length: 40 }, (_, at) => desktop(`Desk ${at}`, at))
+  const letters = Object.values(callLetters(desktops))
+  expect(new Set(letters).size).toBe(40)
+  const [one, two] = [1, 2].map((length) => letters.filter((letter) => letter?.length === length))
+  expect(one).toHaveLength(22)
+  expect(one).not.toContain('J')
+  expect(two?.every((letter) => letter?.startsWith('Y'))).toBe(true)
+})
+
+test('where a desktop has the letter that would begin two strokes another does', () => {
+  const desktops = Array.from({ length: 30 }, (_, at) =>
+    desktop(`Desk ${at}`, at, at === 0 ? 'Y' : null),
+  )
+  const letters = Object.values(callLetters(desktops))
+  expect(new Set(letters).size).toBe(30)
+  expect(letters.filter((letter) => letter?.startsWith('J') && letter.length === 2).length).toBe(7)
+})
+
+test('dealt again all get the best letters there are, but those that were chosen', () => {
+  const all = [
+    { ...desktop('Rota', 0, 'A'), letterByHand: false },
+    { ...desktop('Field', 1, 'K'), letterByHand: true },
+    { ...desktop('Model', 2, 'E'), letterByHand: false },
+  ]
+  expect(dealtAgain(all)).toEqual({ d0: 'R', d1: 'K', d2: 'M' })
+})
+
+test.each([
+  ['b', 'B'],
+  ['é', 'É'],
+  ['п', 'П'],
+  ['ya', 'YA'],
+  ['x', null],
+  ['za', null],
+  ['7', null],
+  ['', null],
+  ['abc', null],
+  ['ß', null],
+])('“%s” as a letter: %s', (typed, letter) => {
+  expect(asLetter(typed)).toBe(letter)
 })

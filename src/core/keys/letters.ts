@@ -21,8 +21,12 @@ export const strokesOfLetter = (letter: string): string => [...letter].join(' ')
  * letters after each other. @returns null where it cannot be one
  */
 export function asLetter(wanted: string): string | null {
-  const letters = wanted.trim().replace(/\s+/g, '').toLocaleUpperCase('en').normalize('NFC')
-  return /^(?![XZ])\p{Lu}([A-Z])?$/u.test(letters) ? letters : null
+  const typed = wanted.replace(/\s+/g, '').normalize('NFC')
+  const letters = typed.toLocaleUpperCase('en')
+  // Some letters become two as capitals.
+  return letters.length === typed.length && /^(?![XZ])\p{Lu}([A-Z])?$/u.test(letters)
+    ? letters
+    : null
 }
 
 /**

@@ -28,7 +28,9 @@ type Keyed = Pick<State, 'settings'>
 
 /** Keys as the person presses them, in the set they use. */
 export const asPressed = (keys: string, { settings }: Keyed): string =>
-  keys.startsWith('Alt+') ? BEGINNINGS[settings.keys] + keys.slice('Alt+'.length) : keys
+  keys.startsWith('Alt+') && !keys.includes('Mouse')
+    ? BEGINNINGS[settings.keys] + keys.slice('Alt+'.length)
+    : keys
 
 /** A stroke that follows others: whether Alt is still held makes no difference. */
 export const following = (stroke: string): string => stroke.replace(/^(Ctrl\+)?Alt\+/, '')

@@ -7,7 +7,13 @@ export interface Stroke {
   key: string
 }
 
+/** Buttons of the mouse but those that choose and open menus; pressed alone, not in a sequence. */
+export const MOUSE_BUTTONS = ['MouseMiddle', 'MouseBack', 'MouseForward']
+
+export const isMouse = ({ key }: Stroke): boolean => MOUSE_BUTTONS.includes(key)
+
 const NAMED = [
+  ...MOUSE_BUTTONS,
   'Enter',
   'Escape',
   'Backspace',
@@ -45,6 +51,7 @@ export function readKeys(written: string): Stroke[] | null {
   const strokes = written.split(' ').map(readStroke)
   const good = strokes.every((stroke, at) => stroke && (at === 0 || !stroke.alt))
   if (strokes.length > STROKES_MOST || !good) return null
+  if (strokes.length > 1 && strokes.some((stroke) => stroke && isMouse(stroke))) return null
   return strokes as Stroke[]
 }
 

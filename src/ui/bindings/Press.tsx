@@ -9,7 +9,7 @@ import { asPressed, asWritten, LEADER } from '@/core/keys/sets'
 import { STROKES_MOST } from '@/core/keys/strokes'
 import { dispatch, getState } from '@/store/shelf'
 import { isMac, layout } from '@/ui/keys/layout'
-import { plainStrokes, strokeOf } from '@/ui/keys/stroke'
+import { mouseStroke, plainStrokes, strokeOf } from '@/ui/keys/stroke'
 import { Keys } from '@/ui/parts/Keys'
 
 /** The platform, as far as the browser tells. */
@@ -67,8 +67,19 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
         ref={place}
         className="flex min-h-7 items-center outline-none"
         onKeyDown={hear}
+        onMouseDown={(event) => {
+          const stroke = mouseStroke(event)
+          if (!stroke) return
+          event.preventDefault()
+          event.stopPropagation()
+          setPressed([stroke])
+        }}
       >
-        {keys ? <Keys keys={pressed.join(' ')} /> : <span className="text-soft">press keys…</span>}
+        {keys ? (
+          <Keys keys={pressed.join(' ')} />
+        ) : (
+          <span className="text-soft">press keys, or a mouse button…</span>
+        )}
       </div>
       <div role="status" className="mt-1">
         {against.map(({ kind, why }) => (

@@ -1,7 +1,9 @@
 import { useEffect } from 'react'
 import { appOf } from '@/apps/list'
+import { shareByKey } from '@/core/journal/share'
 import { cardGroups, keyCard } from '@/core/keys/card'
 import { cardIntro } from '@/core/keys/markdown'
+import { useToday } from '@/store/journal'
 import { useArrangement } from '@/store/shelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Dialog } from '@/ui/parts/Dialog'
@@ -32,7 +34,20 @@ export function KeyCard({ print = false }: { print?: boolean }) {
         <CommandButton command="keys.print" label="print" />
         <CommandButton command="keys.markdown" label="as Markdown" />
         <CommandButton command="keys.open" label="bind keys" />
+        <CommandButton command="keys.practise" label="practise" />
+        <Share />
       </div>
     </Dialog>
+  )
+}
+
+/** How much of the day was done by keyboard. */
+function Share() {
+  const { byKey, all } = shareByKey(useToday())
+  if (all === 0) return null
+  return (
+    <span className="ml-auto text-soft">
+      today {Math.round((byKey / all) * 100)} % by keyboard, {byKey} of {all}
+    </span>
   )
 }

@@ -1,4 +1,5 @@
 import { registry } from '@/core/commands/registry'
+import type { By } from '@/core/journal/events'
 import type { DesktopId, WindowId } from '@/core/model/types'
 import { dispatch } from '@/store/shelf'
 
@@ -11,7 +12,7 @@ export interface Subject {
 }
 
 /** Runs a command that was said by key, about what is chosen where it was said. @returns whether it was done */
-export function runAbout(command: string, args: object, subject: Subject): boolean {
+export function runAbout(command: string, args: object, subject: Subject, by: By = 'key'): boolean {
   const takes = (name: string) => name in (registry.get(command)?.args.fields ?? {})
   const { window, windows = [], desktop } = subject
   const about = {
@@ -20,5 +21,5 @@ export function runAbout(command: string, args: object, subject: Subject): boole
     ...(window && windows.length > 0 && takes('windows') && { windows }),
     ...(desktop && takes('desktop') && { desktop }),
   }
-  return dispatch(command, { ...args, ...about }, 'key').ok
+  return dispatch(command, { ...args, ...about }, by).ok
 }

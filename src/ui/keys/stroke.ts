@@ -63,6 +63,18 @@ function legends(code: string, key: string, layout?: Layout): string[] {
   return own.length === 1 ? [own, ...(letter ? [letter] : [])] : [letter ?? key]
 }
 
+const BUTTONS: Record<number, string> = { 1: 'MouseMiddle', 3: 'MouseBack', 4: 'MouseForward' }
+
+/** The stroke of a button of the mouse; null for those that choose and open menus. */
+export function mouseStroke(
+  event: Pick<MouseEvent, 'button' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>,
+): string | null {
+  const button = BUTTONS[event.button]
+  if (!button) return null
+  const ctrl = event.ctrlKey || event.metaKey
+  return `${ctrl ? 'Ctrl+' : ''}${event.altKey ? 'Alt+' : ''}${event.shiftKey ? 'Shift+' : ''}${button}`
+}
+
 const known = new WeakMap<Layout, ReadonlySet<string>>()
 
 /**

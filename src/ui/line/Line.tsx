@@ -12,12 +12,18 @@ import { Pending } from './Pending'
 /** The strip at the bottom: where you are, what just happened, whether it is kept, the time. */
 export function Line() {
   const pending = useShelf((shelf) => shelf.pending)
+  const layer = useShelf((shelf) => shelf.layer)
   return (
     <section
       aria-label="Line"
       className="flex h-9 min-w-0 shrink-0 items-center gap-3 border-seam border-t bg-panel px-3"
     >
       <Where />
+      {layer ? (
+        <span className="flex shrink-0 items-center gap-2 border border-ink border-dashed px-2">
+          <b>Keys are commands</b> <Keys keys="Escape" /> ends it
+        </span>
+      ) : null}
       {pending ? <Pending keys={pending} /> : <Happened />}
       <span className="flex-1" />
       <SaveState />

@@ -1,6 +1,9 @@
 import { useEffect } from 'react'
+import { bindings } from '@/core/keys/bindings'
 import { leadsTo } from '@/core/keys/ways'
 import { dispatch, getState, shelf } from '@/store/shelf'
+import { runAbout } from '@/ui/keys/running'
+import { mouseStroke } from '@/ui/keys/stroke'
 import { Pushes } from './pushes'
 
 /** Does what a way of the pointer leads to, where it does something and nothing else is open. */
@@ -85,6 +88,7 @@ export function usePointerWays(): void {
     }
     // A browser would leave the page with them.
     const side = (event: MouseEvent) => {
+      if (buttonPressed(event)) return event.preventDefault()
       const way = SIDES[event.button]
       if (!way || !leadsTo(getState().bindings, way)) return
       event.preventDefault()
@@ -107,6 +111,22 @@ export function usePointerWays(): void {
       pushes.leave()
     }
   }, [])
+}
+
+/** Runs what a button of the mouse is bound to, about what is under the pointer. @returns whether it is bound */
+function buttonPressed(event: MouseEvent): boolean {
+  const stroke = mouseStroke(event)
+  const bound = stroke && bindings(getState()).get(stroke)
+  const { view, menu } = shelf.getState()
+  if (!bound || view || menu) return false
+  if (event.type === 'mouseup') {
+    const { dataset: over } = (event.target as Element).closest<HTMLElement>('[data-window]') ?? {}
+    const { dataset: row } =
+      (event.target as Element).closest<HTMLElement>('[data-desktop-row]') ?? {}
+    const subject = { window: over?.window ?? null, desktop: row?.desktopRow ?? null }
+    runAbout(bound.command, bound.args ?? {}, subject, 'pointer')
+  }
+  return true
 }
 
 const SIDES: Record<number, string> = { 3: 'side button back', 4: 'side button forward' }

@@ -1,0 +1,114 @@
+import { registry } from '@/core/commands/registry'
+import { World } from '@/core/testing/world'
+import { bindings, hear, keysFor } from './bindings'
+import { asPressed, asWritten, BEGINNINGS, KEY_SETS, type KeySet, LEADER, meant } from './sets'
+
+const SETS = Object.keys(KEY_SETS) as KeySet[]
+
+function world(set: KeySet): World {
+  const made = new World()
+  made.desktops('Bulletin', 'Rota')
+  made.open()
+  if (set !== 'auto') made.run('settings.set', { keys: set })
+  return made
+}
+
+/** The strokes of keys as they are pressed in a set; tapping into the layer is not one of them. */
+function strokesOf(world: World, keys: string): string[] {
+  const pressed = asPressed(keys, world.state).split(' ')
+  return world.state.settings.keys === 'layer' && keys.startsWith('Alt+')
+    ? pressed.slice(2)
+    : pressed
+}
+
+/** What strokes mean, one after the other, as the page hears them. */
+function say(world: World, strokes: string[]): string | null {
+  const { settings } = world.state
+  const layer = settings.keys === 'layer'
+  let pending = ''
+  for (const stroke of strokes) {
+    if (settings.keys === 'leader' && stroke === LEADER) {
+      pending = LEADER
+      continue
+    }
+    const said = meant(stroke, world.state, { pending, layer })
+    if (said === null) return null
+    const heard = hear(world.state, pending === LEADER ? '' : pending, said)
+    if (heard.kind === 'command')
+      return `${heard.bound.command} ${JSON.stringify(heard.bound.args ?? {})}`
+    if (heard.kind !== 'prefix') return null
+    pending = heard.keys
+  }
+  return null
+}
+
+test.each(SETS)('in the set “%s” every binding is heard as it is told', (set) => {
+  const made = world(set)
+  for (const { keys, command, args } of bindings(made.state).values())
+    expect(`${keys}: ${say(made, strokesOf(made, keys))}`).toBe(
+      `${keys}: ${command} ${JSON.stringify(args ?? {})}`,
+    )
+})
+
+test.each(SETS)('in the set “%s” every command is reached by keyboard', (set) => {
+  const made = world(set)
+  const bound = new Set([...bindings(made.state).values()].map(({ command }) => command))
+  // What has no keys of its own is typed in the line, which has.
+  expect(keysFor(made.state, 'line.open')).toBe(asPressed('Alt+;', made.state))
+  expect(bound).toContain('line.open')
+  for (const id of ['desktop.go', 'window.send', 'window.carry', 'loft.open', 'settings.open'])
+    expect(bound).toContain(id)
+  expect(registry.size).toBeGreaterThan(bound.size)
+})
+
+test.each(SETS)('in the set “%s” the ten most frequent acts take at most three strokes', (set) => {
+  const made = world(set)
+  // After the loft and the line are open a plain key picks; what is typed to find is not counted.
+  const acts: Record<string, [keys: string, then: string[]]> = {
+    'go to a desktop': ['Alt+B', []],
+    'go back to the last': ['Alt+\\', []],
+    'go to the next': ['Alt+]', []],
+    'carry a window': ['Alt+Shift+B', []],
+    'send a window': ['Alt+, B', []],
+    'find a window': ['Alt+;', ['Enter']],
+    'pick in the loft': ['Alt+/', ['2']],
+    'place left': ['Alt+J Left', []],
+    'place right': ['Alt+J Right', []],
+    solo: ['Alt+Enter', []],
+    minimise: ['Alt+-', []],
+  }
+  for (const [act, [keys, then]] of Object.entries(acts)) {
+    const strokes = strokesOf(made, keys)
+    expect(`${act}: ${say(made, strokes)}`).not.toContain('null')
+    expect(`${act}: ${strokes.length + then.length <= 3}`).toBe(`${act}: true`)
+  }
+})
+
+test.each(SETS)('in the set “%s” what is pressed is written as it will be heard', (set) => {
+  const made = world(set)
+  for (const keys of ['Alt+F8', 'Alt+F8 G', 'Ctrl+F8'])
+    expect(
+      asWritten(
+        asPressed(keys, made.state)
+          .replace(/^Alt Alt /, 'Alt+')
+          .split(' '),
+        made.state,
+      ),
+    ).toBe(keys)
+})
+
+test('in every set but the first the strokes of Alt alone are left to what types', () => {
+  for (const set of SETS) {
+    const made = world(set)
+    const said = meant('Alt+B', made.state, { pending: '', layer: false })
+    expect(`${set} ${said}`).toBe(`${set} ${BEGINNINGS[set] === 'Alt+' ? 'Alt+B' : null}`)
+  }
+})
+
+test('where Alt types, commands begin otherwise from then on; who chose is not asked again', () => {
+  const made = world('auto')
+  expect(made.run('keys.leaveTyping', { to: 'control' }).say).toContain('Control and Option')
+  expect(keysFor(made.state, 'loft.open')).toBe('Ctrl+Alt+/')
+  made.run('settings.set', { keys: 'alt' })
+  expect(made.try('keys.leaveTyping', { to: 'control' })).toMatchObject({ ok: false })
+})
