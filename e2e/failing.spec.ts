@@ -37,11 +37,13 @@ test('a name that is typed is not heard by the window beneath', async ({ shelf, 
 
 test('an app whose code does not come can be started again', async ({ shelf, page }) => {
   shelf.expected = /Failed to load|ChunkLoadError|Failed to fetch|chunk/i
-  await shelf.open('shelf')
-  let down = true
+  // From the start, so that nothing is taken from what the browser has kept.
+  let down = false
   await page.route('**/_next/static/chunks/**', (route) =>
     down ? route.abort() : route.continue(),
   )
+  await shelf.open('shelf')
+  down = true
   await shelf.press('Alt+4')
   const stopped = page.getByRole('alert').filter({ hasText: 'This app stopped' })
   await expect(stopped).toBeVisible()
