@@ -81,6 +81,7 @@ export function Asked() {
     case 'picture':
     case 'full screen':
     case 'open display':
+    case 'export keys':
     case 'export settings':
     case 'import settings':
     case 'export shelf':

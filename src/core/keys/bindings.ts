@@ -241,12 +241,22 @@ export type Heard =
 
 /** What a stroke means after what was heard before it (`''` at the start). */
 export function hear(state: Bindable, before: string, stroke: string): Heard {
-  const keys = before ? `${before} ${following(stroke)}` : stroke
-  const bound = bindings(state).get(keys)
-  if (bound) return { kind: 'command', bound }
-  if (worked(state).beginnings.has(keys)) return { kind: 'prefix', keys }
-  return before ? { kind: 'unknown', keys } : { kind: 'nothing' }
+  const written = before ? withoutShift(before, [following(stroke)]) : [stroke]
+  const { bound, beginnings } = worked(state)
+  for (const one of written) {
+    const keys = before ? `${before} ${one}` : one
+    const found = bound.get(keys)
+    if (found) return { kind: 'command', bound: found }
+    if (beginnings.has(keys)) return { kind: 'prefix', keys }
+  }
+  return before ? { kind: 'unknown', keys: `${before} ${written[0]}` } : { kind: 'nothing' }
 }
+
+/** After Shift and the first letter of two it makes no difference whether Shift is held still. */
+export const withoutShift = (before: string, strokes: string[]): string[] =>
+  /Shift\+\p{L}$/u.test(before)
+    ? strokes.flatMap((stroke) => [stroke, stroke.replace('Shift+', '')])
+    : strokes
 
 /** The keys of a command with these arguments, as they are pressed; those bound by the person come first. */
 export function keysFor(state: State, command: string, args: object = {}): string | undefined {

@@ -1,5 +1,12 @@
 import type { Binding, State } from '@/core/model/types'
-import { type Bound, beginningsOf, type Heard, isBuiltIn, lettersOf } from './bindings'
+import {
+  type Bound,
+  beginningsOf,
+  type Heard,
+  isBuiltIn,
+  lettersOf,
+  withoutShift,
+} from './bindings'
 import { KEYMAPS, type KeyPlace } from './keymaps'
 import { strokesOfLetter } from './letters'
 
@@ -60,7 +67,7 @@ export const isBuiltInAt = (state: Keyed, keys: string, place?: KeyPlace): boole
  */
 export function hearIn(state: Keyed, place: KeyPlace, before: string, strokes: string[]): Heard {
   const { bound, beginnings } = worked(state, place)
-  for (const stroke of strokes) {
+  for (const stroke of withoutShift(before, strokes)) {
     const keys = before ? `${before} ${stroke}` : stroke
     const found = bound.get(keys)
     if (found) return { kind: 'command', bound: found }

@@ -41,7 +41,7 @@ export function DealDialog() {
             </li>
           ))}
         </ul>
-        <Answers>Deal again</Answers>
+        <Answers ready>Deal again</Answers>
       </form>
     </Dialog>
   )

@@ -15,7 +15,9 @@ let altTapped = 0
 let shifted = false
 
 /** Follows lone taps of Alt and Shift. */
-export function tapped({ type, key, timeStamp }: KeyboardEvent): void {
+export function tapped({ type, key, timeStamp, isTrusted }: KeyboardEvent): void {
+  // Keys that were kept are pressed again later, in between.
+  if (!isTrusted && key !== 'Alt' && key !== 'Shift') return
   if (type === 'keydown') {
     if (key !== down) altTapped = key === 'Alt' ? altTapped : 0
     down = key

@@ -136,6 +136,6 @@ export function typesWithAlt(event: KeyboardEvent, mac: boolean, layout?: Layout
   if (printed && key.toLowerCase() === printed.toLowerCase()) return false
   const letters = /^Key[A-Z]$/.test(code)
   if (letters) return mac ? !isLatin(key) : !/^\p{L}$/u.test(key)
-  // With Shift it is not known what the key types by itself.
-  return printed !== undefined && (mac || !event.shiftKey)
+  // Elsewhere Alt alone types no signs, and the layout a browser tells need not be the one in use.
+  return mac && printed !== undefined
 }

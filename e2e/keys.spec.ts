@@ -1,0 +1,291 @@
+import { readFileSync } from 'node:fs'
+import { FIXED } from '../src/core/keys/bindings'
+import { expect, test } from './shelf'
+
+test('the key card: kept in a window, searched there, as Markdown, and on one sheet of paper', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  for (let at = 6; at < 12; at++)
+    await shelf.run('desktop.create', { name: `Context number ${at}`, stay: true })
+  await shelf.press('Alt+M', 'Alt+Shift+/')
+  const card = page.getByRole('dialog', { name: 'Keys' })
+  await expect(card).toContainText('Context number 9')
+  await expect(card).toContainText('% by keyboard')
+  const sheet = card.getByRole('region', { name: 'All keys' })
+  // With twelve desktops it needs no scrolling at 1280 × 800.
+  expect(await sheet.evaluate((one) => one.scrollHeight - one.clientHeight)).toBeLessThan(2)
+  const pages = async (format: string) =>
+    ((await page.pdf({ format })).toString('latin1').match(/\/Type\s*\/Page[^s]/g) ?? []).length
+  expect([await pages('A4'), await pages('Letter')]).toEqual([1, 1])
+  const exported = page.waitForEvent('download')
+  await card.getByRole('button', { name: 'as Markdown' }).click()
+  const written = readFileSync(await (await exported).path(), 'utf8')
+  expect(written).toContain('| `Alt+/` | Loft: see everything, and back |')
+  await shelf.press('Alt+Shift+/')
+  await card.getByRole('button', { name: 'keep it in a window' }).click()
+  await shelf.press('Escape')
+  const kept = page.getByRole('region', { name: 'Key card' })
+  await expect(kept).toContainText('Context number 9')
+  await kept.getByRole('searchbox').fill('undo last')
+  await expect(kept).not.toContainText('Context number 9')
+  await expect(kept).toContainText('Undo the last change')
+  // It tells the keys as they become.
+  await shelf.run('keys.bind', { keys: 'Alt+F8', command: 'history.undo' })
+  await expect(kept).toContainText('F8')
+  for (let at = 12; at < 40; at++)
+    await shelf.run('desktop.create', { name: `Context number ${at}`, stay: true })
+  await shelf.run('shelf.keys')
+  expect(await pages('A4')).toBeLessThanOrEqual(2)
+  expect(await pages('Letter')).toBeLessThanOrEqual(2)
+})
+
+test('letters: a free one is pressed, a taken one swaps, all are dealt again after a preview', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const letters = async () => {
+    const { desktops } = await shelf.state()
+    return [desktops.field?.letter, desktops.bulletin?.letter, desktops.breather?.letter]
+  }
+  const first = await letters()
+  await shelf.press('Alt+J', 'L')
+  const field = page.getByRole('textbox', { name: 'Call letter' })
+  await expect(field).toBeFocused()
+  await page.keyboard.type('k')
+  await expect(field).toBeHidden()
+  expect(await letters()).toEqual(['K', 'B', first[2]])
+  await shelf.press('Alt+J', 'L')
+  await page.keyboard.type('b')
+  await expect(page.getByRole('dialog')).toContainText('B is the letter of Bulletin')
+  await shelf.press('Enter')
+  expect(await letters()).toEqual(['B', 'K', first[2]])
+  await shelf.press('Alt+Z', 'Alt+Z')
+  expect(await letters()).toEqual(first)
+  // Known by letters of before, desktops keep them until they are dealt again.
+  await shelf.run('desktop.rename', { desktop: 'breather', name: 'Walk' })
+  await shelf.run('letters.askDeal')
+  await expect(page.getByRole('list', { name: 'Changes' })).toContainText('becomes W: Walk')
+  expect(await shelf.violations()).toEqual([])
+  await shelf.press('Enter')
+  expect(await letters()).toEqual(['F', 'B', 'W'])
+})
+
+test('beyond the alphabet letters have two strokes, in the line, the loft and with every verb', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  for (let at = 6; at < 26; at++)
+    await shelf.run('desktop.create', { name: `Desk ${at}`, stay: true })
+  const { desktops } = await shelf.state()
+  const two = Object.values(desktops).find(({ letter }) => letter?.length === 2)
+  const second = two?.letter?.[1] ?? ''
+  expect(two?.letter).toMatch(/^Y/)
+  await shelf.press('Alt+Y')
+  await expect(page.getByRole('status').filter({ hasText: 'a key follows' })).toContainText(
+    two?.name ?? '',
+  )
+  await shelf.press(second)
+  expect(await shelf.here()).toBe(two?.id)
+  await shelf.press('Alt+F', 'Alt+,', 'Y', second)
+  await expect(shelf.said()).toContainText(`to ${two?.name}`)
+  await shelf.press('Alt+/', 'Shift+Y', `Shift+${second}`)
+  await expect(page.getByRole('complementary', { name: 'Bench' })).toContainText(two?.name ?? '')
+})
+
+test('keys of a place are bound, shown there at once, and nowhere else', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+J', 'Shift+K')
+  const panel = page.getByRole('dialog', { name: 'Bind keys' })
+  await page.keyboard.type('loft mark')
+  await panel.getByRole('button', { name: 'Keys for Mark' }).click()
+  await page.keyboard.press('t')
+  await page.keyboard.press('Enter')
+  await panel.getByRole('button', { name: 'Take Space away from Mark' }).click()
+  // A command of the desktop, heard in the loft alone.
+  await panel.getByRole('searchbox').fill('minimise window')
+  await panel.getByRole('button', { name: 'Keys for Minimise window' }).first().click()
+  await panel.getByRole('combobox').selectOption('in the loft')
+  await page.keyboard.press('/')
+  await expect(panel).toContainText('They do something already: filter')
+  await page.keyboard.press('Backspace')
+  await page.keyboard.press('v')
+  expect(await shelf.violations()).toEqual([])
+  await page.keyboard.press('Enter')
+  await shelf.press('Escape', 'Alt+/')
+  const bench = page.getByRole('complementary', { name: 'Bench' })
+  await expect(bench.getByRole('button', { name: /mark$/ })).toContainText('T')
+  const marked = page.locator('[data-standing][aria-pressed=true]')
+  await shelf.press('Space')
+  await expect(marked).toHaveCount(0)
+  await shelf.press('t')
+  await expect(marked).toHaveCount(1)
+  const small = async () =>
+    Object.values((await shelf.state()).windows).filter(({ minimised }) => minimised).length
+  const before = await small()
+  await shelf.press('v')
+  expect(await small()).toBe(before + 1)
+  await shelf.press('Alt+J')
+  await shelf.press('Escape', '1')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
+  await shelf.reload()
+  await shelf.press('Alt+/', 't')
+  await expect(marked).toHaveCount(1)
+})
+
+test('rebinding everything shows everywhere at once: no old key is told', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const old = FIXED.filter(({ keys }) => keys.startsWith('Alt+'))
+  await page.evaluate(
+    ([all]) => {
+      for (const [at, { keys, command, args }] of all.entries()) {
+        window.kiteShelf?.run('keys.unbind', { keys })
+        window.kiteShelf?.run('keys.unbind', { keys: keys.replace('Alt+Shift+; ', 'Alt+J ') })
+        const own = `Ctrl+F${(at % 10) + 2} ${'ABCDEFGHIKLMN'[Math.floor(at / 10)]}`
+        window.kiteShelf?.run('keys.bind', { keys: own, command, args: args ?? {} })
+      }
+    },
+    [old] as const,
+  )
+  const tags = () =>
+    page
+      .locator('kbd')
+      .evaluateAll((all) =>
+        all.map((kbd) => [...kbd.children].map((tag) => tag.textContent).join('+')),
+      )
+  const gone = new Set(old.map(({ keys }) => keys.replaceAll(' ', '+')))
+  const told = async () => (await tags()).filter((keys) => gone.has(keys))
+  expect(await told()).toEqual([])
+  expect((await tags()).length).toBeGreaterThan(2)
+  // The menu of a window, the loft with its bench, what may follow, and a refusal.
+  await page
+    .getByRole('button', { name: /^Menu of Station/ })
+    .first()
+    .click()
+  await expect(page.getByRole('menu')).toContainText('F')
+  expect(await told()).toEqual([])
+  await shelf.press('Escape')
+  await shelf.run('loft.open')
+  expect(await told()).toEqual([])
+  await shelf.press('Escape')
+  await shelf.run('shelf.keys')
+  const card = (await page.getByRole('dialog', { name: 'Keys' }).locator('kbd').count()) > 50
+  expect(card).toBe(true)
+  expect(await told()).toEqual([])
+  await shelf.press('Escape', 'Control+F3')
+  await expect(page.getByRole('status').filter({ hasText: 'a key follows' })).toBeVisible()
+  expect(await told()).toEqual([])
+})
+
+test('one hand: Alt tapped twice, then plain keys are commands until Escape; Shift is tapped', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.run('settings.set', { keys: 'layer' })
+  await shelf.press('b')
+  expect(await shelf.here()).toBe('field')
+  await shelf.press('Alt', 'Alt')
+  await expect(page.getByText('Keys are commands', { exact: true })).toBeVisible()
+  await shelf.press('b')
+  expect(await shelf.here()).toBe('bulletin')
+  await shelf.press(',', 'r')
+  await expect(shelf.said()).toContainText('to Rota')
+  await shelf.press('Shift', 'm')
+  await expect.poll(() => shelf.here()).toBe('model')
+  await expect(shelf.said()).toContainText('Carried')
+  // In the loft and in what asks, plain keys are what they are there.
+  await shelf.press('/', 'Escape')
+  await expect(page.getByText('Keys are commands', { exact: true })).toBeVisible()
+  await shelf.press('j', 'r')
+  await page.keyboard.type('Runs')
+  await shelf.press('Enter')
+  expect((await shelf.state()).desktops.model?.name).toBe('Runs')
+  await shelf.press('Escape')
+  await expect(page.getByText('Keys are commands', { exact: true })).toBeHidden()
+  await shelf.press('f')
+  expect(await shelf.here()).toBe('model')
+})
+
+test('what was done becomes a sequence with keys, run in one step', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+0', 'Alt+R')
+  await shelf.run('sequences.open')
+  const panel = page.getByRole('dialog', { name: 'Sequences' })
+  await panel.getByRole('checkbox', { name: /^Swept/ }).check()
+  await panel.getByRole('checkbox', { name: /Rota/ }).check()
+  await panel.getByRole('textbox', { name: 'Name of the sequence' }).fill('Evening')
+  expect(await shelf.violations()).toEqual([])
+  await shelf.press('Enter')
+  await expect(panel.getByRole('button', { name: 'Run Evening' })).toBeVisible()
+  await panel.getByRole('button', { name: 'give it keys' }).click()
+  const keys = page.getByRole('dialog', { name: 'Bind keys' })
+  await keys.getByRole('button', { name: 'Keys for Run Evening' }).click()
+  await shelf.press('Alt+F9', 'Enter', 'Escape')
+  await shelf.reload()
+  await shelf.press('Alt+M', 'Alt+F9')
+  expect(await shelf.here()).toBe('rota')
+  await expect(shelf.said()).toContainText('Ran Evening')
+  const small = async () =>
+    Object.values((await shelf.state()).windows).filter(
+      ({ minimised, desktop }) => minimised && desktop === 'model',
+    ).length
+  expect(await small()).toBeGreaterThan(1)
+  await shelf.press('Alt+Z')
+  expect(await small()).toBe(0)
+  // It is found in the line as well.
+  await shelf.press('Alt+;')
+  await page.keyboard.type('run evening')
+  await shelf.press('Enter')
+  await expect(shelf.said()).toContainText('Ran Evening')
+})
+
+test('practice: twenty goes by key, the slow ones told, the result kept', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.run('keys.practise')
+  const practice = page.getByRole('dialog', { name: 'Practice' })
+  const { desktops } = await shelf.state()
+  const letters = new Map(Object.values(desktops).map(({ name, letter }) => [name, letter]))
+  for (let at = 0; at < 20; at++) {
+    await expect(practice).toContainText(`${at + 1} of 20`)
+    const name = (await practice.locator('b').textContent()) ?? ''
+    // A push goes there too, and does not count.
+    if (at === 3) {
+      await shelf.row(name).getByRole('button').first().click()
+      await expect(practice).toContainText('4 of 20')
+      await shelf.press('Alt+\\')
+    }
+    if (at === 5) expect(await shelf.violations()).toEqual([])
+    await shelf.press(`Alt+${letters.get(name)}`)
+  }
+  await expect(practice.getByRole('heading')).toContainText('a go')
+  await expect(practice).toContainText('The first round')
+  await shelf.press('Escape')
+  await expect(practice).toBeHidden()
+  expect(await page.evaluate(() => JSON.parse(localStorage['kite-shelf-practice']))).toHaveLength(1)
+})
+
+test('a button of the mouse with a modifier does what it is bound to, about what is under it', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.run('keys.bind', { keys: 'Alt+MouseMiddle', command: 'window.minimise' })
+  const under = shelf.window('stations')
+  await page.keyboard.down('Alt')
+  await under.click({ button: 'middle', position: { x: 60, y: 14 } })
+  await page.keyboard.up('Alt')
+  expect((await shelf.state()).windows.stations?.minimised).toBe(true)
+})
