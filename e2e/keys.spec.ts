@@ -222,7 +222,7 @@ test('what was done becomes a sequence with keys, run in one step', async ({ she
   await shelf.run('sequences.open')
   const panel = page.getByRole('dialog', { name: 'Sequences' })
   await panel.getByRole('checkbox', { name: /^Swept/ }).check()
-  await panel.getByRole('checkbox', { name: /Rota/ }).check()
+  await panel.getByRole('checkbox', { name: 'Went to Rota' }).check()
   await panel.getByRole('textbox', { name: 'Name of the sequence' }).fill('Evening')
   expect(await shelf.violations()).toEqual([])
   await shelf.press('Enter')

@@ -80,40 +80,22 @@ const FORTY =
 const shots = {
   main: [['Alt+P', 'Alt+F'], { prepare: first(['window.goHome', { window: 'sunday' }]) }],
   night: [['Alt+B', 'Alt+M', 'Alt+6'], { cloth: 'dark' }],
-  fold: [['Alt+R', 'Alt+Shift+;', 'F']],
+  fold: [['Alt+R', 'Alt+J', 'F']],
   keys: [['Alt+Shift+/']],
   pad: [['Alt+R', 'Alt+X', 'ArrowLeft', 'ArrowUp']],
-  arranged: [['Alt+Shift+;', 'N']],
-  displays: [['Alt+Shift+;', 'Z', 'Tab']],
-  outside: [
+  displays: [['Alt+J', 'Z', 'Tab']],
+  bindings: [
     [],
     {
       prepare: async (page) => {
-        await first(['window.focus', { window: 'camera' }])(page)
-        const [popup] = await Promise.all([
-          page.waitForEvent('popup'),
-          page.getByRole('button', { name: 'Show it in a browser window of its own' }).click(),
-        ])
-        await popup.waitForLoadState()
-        await page.bringToFront()
+        await first(['keys.open', { find: 'sweep' }])(page)
+        await page.getByRole('button', { name: /^Keys for Sweep/ }).click()
+        await page.keyboard.press('Alt+/')
       },
     },
   ],
-  flip: [
-    [],
-    {
-      // Dragged against the left edge, with the bar half grown.
-      prepare: async (page) => {
-        await first(['desktop.go', { to: 'model' }], ['settings.set', { flip: 4000 }])(page)
-        const hem = await page.locator('[data-window=run] .hem').boundingBox()
-        await page.mouse.move(hem.x + 100, hem.y + 15)
-        await page.mouse.down()
-        await page.mouse.move(400, 400, { steps: 5 })
-        await page.mouse.move(211, 380, { steps: 5 })
-        await page.waitForTimeout(1500)
-      },
-    },
-  ],
+  hints: [['Alt+J']],
+  practice: [[], { prepare: first(['keys.practise']) }],
   line: [['Alt+B', 'Alt+;', 'type stat']],
   trail: [['Alt+R', 'Alt+B', 'Alt+F', 'hold Alt', 'Backquote']],
   loft: [['Alt+P', 'Alt+R', 'Alt+/', 'Space', 'Shift+F', 'Space', 'Shift+R']],
@@ -132,8 +114,8 @@ const shots = {
       },
     },
   ],
-  look: [['Alt+B', 'Alt+Shift+;', 'V']],
-  settings: [['Alt+Shift+;', ',']],
+  look: [['Alt+B', 'Alt+J', 'V']],
+  settings: [['Alt+J', ',']],
   forty: [['Alt+/'], { path: '/shelf', prepare: forty }],
   start: [
     [],

@@ -257,7 +257,7 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   const view = patch.view === undefined ? before.view : patch.view
   if (view && !isAbout(view, session.state)) patch.view = null
   if (by !== 'app' && isDeed(id, outcome)) {
-    const says = outcome.say ?? outcome.announce ?? id
+    const says = outcome.say ?? wentTo(outcome) ?? outcome.announce ?? id
     const one = { command: id, args: args as Done['args'], says, at: ran.now }
     patch.done = [...before.done.slice(1 - DONE_KEPT), one]
   }
@@ -269,6 +269,13 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   if (outcome.say === undefined && outcome.session.state.display !== session.state.display)
     sayElsewhere(outcome.session.state)
   return outcome
+}
+
+/** Where one went, in words. */
+function wentTo({ journal, session }: Extract<Outcome, { ok: true }>): string | undefined {
+  const to = journal.find(({ kind }) => kind === 'switch')?.to
+  const name = to && session.state.desktops[to]?.name
+  return name ? `Went to ${name}` : undefined
 }
 
 /** What a sequence can be made of: what changed something, or led elsewhere. */

@@ -88,7 +88,7 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
           </p>
         ))}
       </div>
-      <div className="mt-1.5 flex flex-wrap items-center gap-2">
+      <div className="mt-1.5 flex flex-wrap items-center justify-end gap-2">
         {row.place ? null : (
           <label className="flex items-center gap-1.5">
             heard
@@ -115,7 +115,7 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
             Free near by: <Keys keys={where ? free : asPressed(free, state)} />
           </button>
         ) : null}
-        <button type="button" className="btn ml-auto" onClick={onDone}>
+        <button type="button" className="btn" onClick={onDone}>
           Leave <Keys keys="Esc" />
         </button>
         <button

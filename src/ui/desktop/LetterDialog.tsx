@@ -42,30 +42,31 @@ export function LetterDialog({ id }: { id: DesktopId }) {
       width={420}
     >
       <form
-        className="mt-4 flex items-center gap-2"
         onSubmit={(event: FormEvent) => {
           event.preventDefault()
           set(owner !== undefined)
         }}
       >
-        <input
-          aria-label="Call letter"
-          maxLength={2}
-          value={typed}
-          className="field h-10 w-14 p-0 text-center font-bold font-mono text-lg uppercase"
-          onFocus={(event) => event.target.select()}
-          onKeyDown={press}
-          onChange={type}
-        />
-        <span role="status" className="min-w-0 flex-1 text-soft">
-          {elsewhere ?? (owner ? `${owner.letter} is the letter of ${owner.name}.` : '')}
-        </span>
-        {owner && !owner.letterByHand ? (
-          <button type="button" className="btn" onClick={() => set(false)}>
-            {owner.name} gets another
-          </button>
-        ) : null}
-        <Answers beside>{owner ? 'Swap' : 'Set'}</Answers>
+        <div className="mt-4 flex items-center gap-3">
+          <input
+            aria-label="Call letter"
+            maxLength={2}
+            value={typed}
+            className="field h-10 w-14 p-0 text-center font-bold font-mono text-lg uppercase"
+            onFocus={(event) => event.target.select()}
+            onKeyDown={press}
+            onChange={type}
+          />
+          <span role="status" className="min-w-0 flex-1 text-soft">
+            {elsewhere ?? (owner ? `${owner.letter} is the letter of ${owner.name}.` : '')}
+          </span>
+          {owner && !owner.letterByHand ? (
+            <button type="button" className="btn" onClick={() => set(false)}>
+              {owner.name} gets another
+            </button>
+          ) : null}
+        </div>
+        <Answers>{owner ? 'Swap the two' : 'Set'}</Answers>
       </form>
       {said?.refused && said !== opened.current ? (
         <p role="alert" className="mt-3 text-alarm">

@@ -52,7 +52,9 @@ function Card({ keys }: { keys: string }) {
       : followers(state, keys, appName)
   const following = verb ? [] : rows
   const desktops = called(state, keys)
+  // In as few columns as fit, and of the same height.
   const most = Math.max(4, Math.floor((innerHeight - AROUND) / ROW))
+  const columns = Math.max(1, Math.ceil(following.length / most))
   return (
     <span className="rise fixed bottom-[44px] left-2 z-40 flex max-w-[calc(100vw-16px)] gap-x-6 border-2 border-ink bg-panel p-3">
       {verb || keys === LEADER || desktops.length > 0 ? (
@@ -66,7 +68,7 @@ function Card({ keys }: { keys: string }) {
       {following.length > 0 ? (
         <span
           className="grid grid-flow-col content-start gap-x-6 gap-y-1"
-          style={{ gridTemplateRows: `repeat(${Math.min(most, following.length)}, auto)` }}
+          style={{ gridTemplateRows: `repeat(${Math.ceil(following.length / columns)}, auto)` }}
         >
           {following.map((row) => (
             <span key={row.keys} className="flex items-center gap-2">

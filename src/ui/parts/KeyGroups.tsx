@@ -12,7 +12,8 @@ export function KeyGroups({ groups, className = '' }: { groups: CardGroup[]; cla
         // A long one goes on in the next column.
         <section key={group.name} className={group.rows.length > LONG ? '' : 'break-inside-avoid'}>
           <h3>
-            {group.name} {group.begin ? <Keys keys={group.begin.replace(/\+$/, ' …')} /> : null}
+            {group.name}{' '}
+            {group.begin ? <Keys keys={`${group.begin.replace(/\+$/, '').trim()} …`} /> : null}
           </h3>
           <dl>
             {shortRows(group).map(({ keys, does }) => (
