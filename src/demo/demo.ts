@@ -287,6 +287,7 @@ export function demo(now: number, room?: Size, alone = false): Seed {
     open(state, shown, { x, y, width, height }, now)
     contents[shown.id] = shown.content
   }
+  if (state.desktops.bulletin) state.desktops.bulletin.quiet = { on: true, lets: [] }
   if (room) fitInto(state, room)
   for (const desktop of Object.values(state.desktops))
     desktop.focus = desktop.windows.at(-1) ?? null

@@ -1,12 +1,11 @@
 import { createStore, useStore } from 'zustand'
-import { focusedWindow } from '@/core/model/selectors'
-import type { DocumentId } from '@/core/model/types'
-import { getState, shelf } from './shelf'
+import type { DocumentId, Waiting } from '@/core/model/types'
+import { dispatch, getState, shelf } from './shelf'
 
 /** What an app tells of a document of its own accord. Nothing of it is kept. */
 export interface Report {
   /** What it wants attention for; `alarm` is the most urgent. */
-  attention?: 'info' | 'mention' | 'alarm' | null
+  attention?: Waiting['level'] | null
   /** In words, for the Line and for people who do not see the page. */
   says?: string
   /** How far something is that takes its time, 0 to 1. */
@@ -32,30 +31,39 @@ export function onReport(listener: Listener): () => void {
 
 /** An app on this page reports; what it leaves out is over. */
 export function report(document: DocumentId, given: Report): void {
-  if (hearReport(document, given)) for (const listener of listeners) listener(document, given)
+  if (!hearReport(document, given)) return
+  for (const listener of listeners) listener(document, given)
+  asking.set(document, given)
+  if (asking.size === 1) setTimeout(ask, TOGETHER)
 }
 
-/** Attention is announced when it is new. @returns whether anything of it is */
+/** What apps report in a burst is told together, in milliseconds. */
+const TOGETHER = 80
+
+/** What documents want attention for, the latest of each, to be told next. */
+const asking = new Map<DocumentId, Report>()
+
+function ask(): void {
+  const all = shelf.getState().ready ? [...asking] : []
+  asking.clear()
+  for (const [document, { attention = null, says }] of all) {
+    const before = getState().attention[document]
+    if ((before?.level ?? null) === attention && (!attention || before?.says === (says ?? '')))
+      continue
+    dispatch('attention.report', { document, level: attention, ...(says && { says }) }, 'app')
+  }
+}
+
+/** What an app on another page reports. @returns whether anything of it is new */
 export function hearReport(document: DocumentId, given: Report): boolean {
   const before = reports.getState()[document]
   if (JSON.stringify(before) === JSON.stringify(given)) return false
   reports.setState({ [document]: given })
-  const focused = focusedWindow(getState())?.document === document
-  if (given.attention && given.says && given.says !== before?.says && !focused)
-    shelf.setState({ announced: given.says })
   return true
 }
 
 export const useReport = (document: DocumentId | undefined): Report | undefined =>
   useStore(reports, (all) => all[document ?? ''])
-
-/** How many of these documents want attention. */
-export const useWaiting = (documents: DocumentId[]): number =>
-  useStore(reports, (all) => documents.filter((id) => all[id]?.attention).length)
-
-/** Whether anything at all wants attention. */
-export const useAnyWaiting = (): boolean =>
-  useStore(reports, (all) => Object.values(all).some((report) => report?.attention))
 
 /** Whether what shows a document goes on by itself. */
 export const isBusy = (document: DocumentId): boolean => reports.getState()[document]?.busy ?? false

@@ -103,17 +103,25 @@ test('own apps have facts beside those that ship', () => {
 })
 
 test('attention is announced once, when it is new and its window has not the focus', () => {
+  jest.useFakeTimers()
   dispatch('window.open', { app: 'notes' })
   const document = focusedWindow(getState())?.document ?? ''
   shelf.setState({ announced: '' })
-  report(document, { attention: 'info', says: '1 unread' })
+  const told = (given: Parameters<typeof report>[1]) => {
+    report(document, given)
+    jest.runAllTimers()
+  }
+  shelf.setState({ ready: true })
+  told({ attention: 'info', says: '1 unread' })
   expect(shelf.getState().announced).toBe('')
   dispatch('window.minimise')
-  report(document, { attention: 'mention', says: 'the hut asks for you' })
+  told({ attention: 'mention', says: 'the hut asks for you' })
   expect(shelf.getState().announced).toBe('the hut asks for you')
   shelf.setState({ announced: '' })
-  report(document, { attention: 'mention', says: 'the hut asks for you' })
+  told({ attention: 'mention', says: 'the hut asks for you' })
   expect(shelf.getState().announced).toBe('')
-  report(document, { progress: 0.5 })
+  told({ progress: 0.5 })
+  expect(getState().attention).toEqual({})
+  jest.useRealTimers()
   expect(reportOf(document)).toEqual({ progress: 0.5 })
 })

@@ -1,5 +1,7 @@
 import { useShelf } from '@/store/shelf'
 import { AddApp } from '@/ui/apps/AddApp'
+import { QuietDialog } from '@/ui/attention/QuietDialog'
+import { WaitingDialog } from '@/ui/attention/WaitingDialog'
 import { BindingsPanel } from '@/ui/bindings/BindingsPanel'
 import { DealDialog } from '@/ui/desktop/DealDialog'
 import { LetterDialog } from '@/ui/desktop/LetterDialog'
@@ -35,6 +37,10 @@ export function Asked() {
       return <BindingsPanel {...view} />
     case 'practice':
       return <Practice />
+    case 'waiting':
+      return <WaitingDialog />
+    case 'quiet':
+      return <QuietDialog id={view.desktop} />
     case 'sequences':
       return <SequencesPanel />
     case 'settings':

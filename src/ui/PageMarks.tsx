@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { currentId } from '@/core/model/selectors'
-import { useAnyWaiting } from '@/store/reports'
+import { useAnyWaiting } from '@/store/attention'
 import { useArrangement, useDesktop } from '@/store/shelf'
 
 /** What stands on the page itself: the tab's title and mark, the current desktop, the cloth. */

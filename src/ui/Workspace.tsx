@@ -11,6 +11,7 @@ import { useFullScreen } from '@/ui/desktop/useFullScreen'
 import { OpenMenu } from '@/ui/menu/OpenMenu'
 import { Notices } from '@/ui/notices/Notices'
 import { Asked } from './Asked'
+import { useTelling } from './attention/useTelling'
 import { COLUMN } from './desktop/area'
 import { Desktop } from './desktop/Desktop'
 import { seat, sitAt, useSeat } from './desktop/seat'
@@ -104,6 +105,7 @@ export function Workspace({
 }
 
 function Open({ name }: { name: string }) {
+  useTelling()
   useKeys()
   useFrames()
   usePointerWays()

@@ -1,10 +1,10 @@
 'use client'
 import { Pause, Play, Trash2 } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
-import { focusId } from '@/core/model/selectors'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
-import { say, useArrangement } from '@/store/shelf'
+import { useSeen } from '@/store/seen'
+import { say } from '@/store/shelf'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { serviceSpeed, useService } from '../useService'
@@ -25,7 +25,7 @@ export default function Jobs({ document: id, window }: AppProps) {
   const kept = useContent(id)
   const content = kept ? ((shownContent(kept) as JobContent | null) ?? NO_JOBS) : null
   const [chosen, setChosen] = useState<string | null>(null)
-  const focused = useArrangement((state) => focusId(state) === window)
+  const seen = useSeen(window)
   const now = () => (contentOf(id) as JobContent | null) ?? NO_JOBS
   const change = (next: JobContent) => next !== now() && changeContent(id, next, 'saved')
   const active = content ? running(content) : undefined
@@ -37,7 +37,7 @@ export default function Jobs({ document: id, window }: AppProps) {
     },
     (event) => active && change(heard(now(), active.id, event)),
   )
-  useReported(id, content, focused)
+  useReported(id, content, seen)
   if (!content) return null
   const shown = content.jobs.find((job) => job.id === chosen) ?? active ?? content.jobs.at(-1)
   const act = async (job: Job, action: 'pause' | 'go on' | 'drop') => {
@@ -87,23 +87,23 @@ export default function Jobs({ document: id, window }: AppProps) {
 }
 
 /** Progress while one runs; its end asks for attention until the window is seen. */
-function useReported(id: string, content: JobContent | null, focused: boolean): void {
+function useReported(id: string, content: JobContent | null, looked: boolean): void {
   const [seen, setSeen] = useState<number | null>(null)
   const ended = content?.jobs.filter(({ state }) => state === 'done' || state === 'failed') ?? []
   const count = ended.length
   const last = ended.at(-1)
   // What had ended before the window was drawn is no news.
   useEffect(() => {
-    if (content && (focused || seen === null || seen > count)) setSeen(count)
-  }, [content, focused, seen, count])
+    if (content && (looked || seen === null || seen > count)) setSeen(count)
+  }, [content, looked, seen, count])
   const active = content ? running(content) : undefined
-  const fresh = content && seen !== null && count > seen && !focused ? last : undefined
+  const fresh = content && seen !== null && count > seen && !looked ? last : undefined
   useEffect(() => {
     report(id, {
       progress: active ? active.at / active.steps : null,
       busy: !!active,
       attention: fresh ? (fresh.state === 'failed' ? 'alarm' : 'info') : null,
-      ...(fresh && { says: `${fresh.name} is ${fresh.state}` }),
+      ...(fresh && { says: `${fresh.name} ${fresh.state === 'failed' ? 'failed' : 'is done'}` }),
     })
   }, [id, active, fresh])
 }

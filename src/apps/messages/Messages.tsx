@@ -1,10 +1,9 @@
 'use client'
 import { type KeyboardEvent, useEffect, useRef } from 'react'
-import { focusId } from '@/core/model/selectors'
 import type { DocumentId } from '@/core/model/types'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
-import { useArrangement } from '@/store/shelf'
+import { useSeen } from '@/store/seen'
 import type { AppProps } from '../contract'
 import { serviceSpeed, useService } from '../useService'
 import type { Incoming } from './protocol'
@@ -28,7 +27,7 @@ export default function Messages({ document: id, window }: AppProps) {
   const kept = useContent(id)
   // Which thread is open is kept like what is half-typed.
   const [chosen, setChosen] = useTyped(id, OPEN)
-  const focused = useArrangement((state) => focusId(state) === window)
+  const seen = useSeen(window)
   const content = kept ? ((shownContent(kept) as MessagesContent | null) ?? NO_MESSAGES) : null
   // Two things may happen before the next drawing: each starts from what is there by then.
   const change = (to: (now: MessagesContent) => MessagesContent) => {
@@ -52,8 +51,9 @@ export default function Messages({ document: id, window }: AppProps) {
   }, [connection, waits, id])
   // biome-ignore lint/correctness/useExhaustiveDependencies: a thread is read when it is seen
   useEffect(() => {
-    if (focused && open && unread(open)) change((now) => markRead(now, open.id))
-  }, [focused, open])
+    if (!seen || !open || !unread(open)) return
+    change((now) => markRead(now, open.id))
+  }, [seen, open])
   useEffect(() => {
     if (!content) return
     const asking = content.threads.find(mentioned)

@@ -69,6 +69,8 @@ export type View =
   | { view: 'put right' }
   | { view: 'homes' }
   | { view: 'sequences' }
+  | { view: 'waiting' }
+  | { view: 'quiet'; desktop: DesktopId }
   | { view: 'practice' }
   | { view: 'keys'; print?: boolean }
   | { view: 'export keys' }

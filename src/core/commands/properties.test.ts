@@ -33,19 +33,23 @@ test('all rules hold after every command of any sequence', () => {
   )
 })
 
-/** Where other displays are is no step. */
+/** Where other displays are is no step, nor what was reported. */
 const seen = (state: State): State => ({
   ...state,
+  attention: {},
+  answering: null,
   presence: { [state.display]: state.presence[state.display] as State['presence'][string] },
 })
 
-/** What is arranged; going and focusing since are no steps, and are not taken back with one. */
+/** What is arranged; going, focusing and what was reported since are no steps, and are not taken back with one. */
 const arranged = ({
   desktops,
   stacking,
   presence: _presence,
   display: _display,
   documents: _documents,
+  attention: _attention,
+  answering: _answering,
   ...rest
 }: State) => ({
   ...rest,

@@ -2,6 +2,7 @@ import { acrossCommands } from './across'
 import { appCommands } from './apps'
 import { arrangeCommands } from './arrange'
 import { arrangementCommands } from './arrangement'
+import { attentionCommands } from './attention'
 import type { Command } from './command'
 import { desktopCommands } from './desktops'
 import { displayCommands } from './displays'
@@ -33,6 +34,7 @@ import { windowCommands } from './windows'
 export const registry: ReadonlyMap<string, Command> = new Map(
   [
     ...goCommands,
+    ...attentionCommands,
     ...desktopCommands,
     ...letterCommands,
     ...lookCommands,

@@ -65,6 +65,8 @@ const SILENT = new Set([
   'desktop.letter',
   'keys.leaveTyping',
   'sequence.keep',
+  'attention.report',
+  'attention.putOff',
   'sequence.run',
   'sequence.remove',
   'desktop.look',

@@ -42,6 +42,9 @@ export function merge(here: State, file: State): State {
     displayOrder: [...new Set([...file.displayOrder, ...here.displayOrder])],
     presence: presences(displays, file, here),
     guide: here.guide,
+    // What waits in documents of the file is reported by their apps.
+    attention: here.attention,
+    answering: here.answering,
     desktops,
     order: [...file.order, ...onlyHere],
     windows,

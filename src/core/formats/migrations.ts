@@ -5,8 +5,8 @@ import { isObject } from './shape'
 type Given = Record<string, unknown>
 
 /** What was added to the state since version 1, with the values that leave all as it was. */
-const { columns, apps, apart, guide, sequences } = initialState()
-const ADDED = { columns, apps, apart, guide, sequences }
+const { columns, apps, apart, guide, sequences, attention, answering } = initialState()
+const ADDED = { columns, apps, apart, guide, sequences, attention, answering }
 
 /**
  * A state as written by any earlier version in the shape of this one: what it did not have yet is

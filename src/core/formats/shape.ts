@@ -19,7 +19,7 @@ import {
   SIGN_SIZE,
   SIGN_WEIGHTS,
 } from '@/core/look/look'
-import { BACKDROPS, DISPLAY_LEAST, GUIDE_STEPS, HUES, LONGEST } from '@/core/model/types'
+import { BACKDROPS, DISPLAY_LEAST, GUIDE_STEPS, HUES, LEVELS, LONGEST } from '@/core/model/types'
 import { settingsShape } from '@/core/settings/checks'
 
 /**
@@ -155,8 +155,20 @@ const desktop = object({
   picture: object(backdropPicture).default(undefined),
   sign: flag(),
   signed: object(signShape).default(undefined),
+  quiet: object({
+    on: flag(),
+    until: number().min(0).max(8.64e15),
+    lets: array(string().max(100).required()).max(20).required(),
+  }).default(undefined),
   windows: array(id()).required(),
   focus: maybeId().nullable().defined(),
+})
+const waiting = object({
+  level: string().oneOf(LEVELS).required(),
+  says: string().defined(),
+  since: moment(),
+  until: number().min(0).max(8.64e15),
+  told: flag(),
 })
 const display = object({
   id: id(),
@@ -251,6 +263,8 @@ export const WHOLES = {
   presence: byId(presence).required(),
   slots: array(maybeId().nullable().defined()).required().length(9),
   stacking: array(id()).required(),
+  attention: byId(waiting).required(),
+  answering: object({ desktop: id(), window: maybeId().nullable().defined() }).nullable().defined(),
   guide: number().integer().min(0).max(GUIDE_STEPS).required(),
   settings: settingsShape.required(),
 } satisfies Record<string, Schema>

@@ -34,8 +34,8 @@ export const emptyHistory: History = { past: [], future: [], count: 0 }
 
 const STEPS_KEPT = 200
 
-/** Where the person is: not undone. */
-const NOT_UNDONE = ['display', 'presence'] as const
+/** Where the person is, and what was reported: not undone. */
+const NOT_UNDONE = ['display', 'presence', 'attention', 'answering'] as const
 
 /**
  * Adds a step; what could be redone is gone.

@@ -5,7 +5,7 @@ export type By = 'key' | 'pointer' | 'console' | 'app'
 
 /**
  * `here` and `away`: the page was opened or looked at again, and was left. `brush`: the pointer
- * stayed at a corner or an edge that does nothing.
+ * stayed at a corner or an edge that does nothing. `asks`: something wanted attention and was told.
  */
 export type EventKind =
   | 'switch'
@@ -19,6 +19,10 @@ export type EventKind =
   | 'here'
   | 'away'
   | 'brush'
+  | 'asks'
+  | 'seen'
+  | 'put off'
+  | 'let go'
 
 /** One line of the journal. */
 export interface JournalEvent {

@@ -32,6 +32,13 @@ export function eventInWords(
     case 'undo':
     case 'redo':
       return `${kind === 'undo' ? 'undone' : 'redone'}: on ${name(to)} again${BY[by]}`
+    case 'asks':
+      return 'wanted attention'
+    case 'let go':
+      return `let go unanswered${BY[by]}`
+    case 'put off':
+    case 'seen':
+      return `${kind}${BY[by]}`
     case 'focus':
       return `came to the front${BY[by]}`
     default:

@@ -145,6 +145,11 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Shift+; K', command: 'rack.walk' },
   { keys: 'Alt+Shift+; J', command: 'apps.walk' },
   { keys: 'Alt+Shift+; M', command: 'shelf.menu' },
+  { keys: 'Alt+Home', command: 'attention.next' },
+  { keys: 'Alt+Shift+Home', command: 'attention.back' },
+  { keys: 'Alt+Shift+; .', command: 'attention.list' },
+  { keys: 'Alt+Shift+; Space', command: 'desktop.quiet' },
+  { keys: 'Alt+Shift+; Shift+Space', command: 'desktop.askQuiet' },
   { keys: 'Alt+End', command: 'app.cycle' },
   { keys: 'Alt+Shift+End', command: 'app.cycle', args: { back: true } },
   ...digits.flatMap((slot) => [

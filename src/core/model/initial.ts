@@ -49,6 +49,8 @@ export function initialState(): State {
     display: 'near',
     presence: { near: arriving('first') },
     guide: 0,
+    attention: {},
+    answering: null,
     closed: [],
     homes: [],
     sequences: [],

@@ -97,6 +97,21 @@ export interface Aside {
   focus: WindowId | null
 }
 
+export const LEVELS = ['info', 'mention', 'alarm'] as const
+
+/** What an app wants attention for. */
+export interface Waiting {
+  level: (typeof LEVELS)[number]
+  /** In words. */
+  says: string
+  /** Since when it waits. */
+  since: number
+  /** Put off: it is not told before. */
+  until?: number
+  /** Whether it was told; a quiet desktop does not. */
+  told: boolean
+}
+
 /** A named place for windows. */
 export interface Desktop {
   id: DesktopId
@@ -125,6 +140,8 @@ export interface Desktop {
   sign: boolean
   /** What of its sign is other than at first. */
   signed?: Partial<Sign>
+  /** Whether it holds attention back, until when, and what comes through all the same. */
+  quiet?: { on: boolean; until?: number; lets: string[] }
   /** The windows that live here, in order of arrival. */
   windows: WindowId[]
   /** The window that had focus when this desktop was left. */
@@ -325,6 +342,10 @@ interface Whereabouts {
   presence: Record<DisplayId, Presence>
   /** The step of the first five minutes one is at; 0 while they are not shown. */
   guide: number
+  /** What wants attention, by document. */
+  attention: Record<DocumentId, Waiting>
+  /** Where one was before going to answer something. */
+  answering: { desktop: DesktopId; window: WindowId | null } | null
 }
 
 /** What is known of documents; their contents are kept apart. Part of a step only where it says so. */

@@ -41,6 +41,9 @@ export interface Amount extends Common {
 
 export type Setting = OnOff | OneOf | Amount
 
+/** From what on something is heard, or told outside the page. */
+const LOUDNESS = { none: 'never', alarms: 'alarms', mentions: 'alarms and mentions', all: 'all' }
+
 /** The widest gap between placed windows, in CSS pixels. */
 const GAP_MOST = 32
 
@@ -212,6 +215,22 @@ export const SETTINGS = {
     words: 'list rack',
     default: 'listed',
     choices: { listed: 'listed with their names', folded: 'folded into a strip' },
+  },
+  sound: {
+    section: 'Page',
+    label: 'What wants attention is heard',
+    help: 'A short tone, higher for what is more urgent.',
+    words: 'beep tone ding noise alarm mention',
+    default: 'none',
+    choices: LOUDNESS,
+  },
+  notify: {
+    section: 'Page',
+    label: 'The browser tells what wants attention',
+    help: 'In a notification, while this page is not looked at. It asks for your permission then.',
+    words: 'notification desktop alert popup alarm mention',
+    default: 'none',
+    choices: LOUDNESS,
   },
   cloth: {
     section: 'Page',

@@ -268,6 +268,33 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     id,
     args: (state: State) => ({ sequence: state.sequences[0]?.id ?? 'Evening' }),
   })),
+  fc
+    .tuple(maybe, fc.constantFrom(null, 'info', 'mention', 'alarm'), fc.constantFrom('a', 'b'))
+    .map(([at, level, says]) => ({
+      id: 'attention.report',
+      args: ({ documents }: State) => ({
+        document: nth(Object.keys(documents), at ?? 0) ?? 'none',
+        level,
+        says,
+      }),
+    })),
+  fc
+    .constantFrom('attention.next', 'attention.back', 'attention.seen', 'attention.letGo')
+    .map((id) => ({ id, args: () => ({}) })),
+  fc.constantFrom(2_000, 1_000_000).map((until) => ({
+    id: 'attention.putOff',
+    args: () => ({ until }),
+  })),
+  fc
+    .tuple(maybe, fc.constantFrom(undefined, 1_000_000), fc.boolean())
+    .map(([at, until, named]) => ({
+      id: 'desktop.quiet',
+      args: (state: State) => ({
+        ...desktopAt(state, at),
+        ...(until && { until }),
+        ...(named && { lets: ['notes'] }),
+      }),
+    })),
   fc.constant({ id: 'letters.deal', args: () => ({}) }),
   fc
     .constantFrom('control', 'leader')

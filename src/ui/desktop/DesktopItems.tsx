@@ -55,6 +55,8 @@ export function DesktopItems({ id }: { id: DesktopId }) {
       <MenuSeam />
       <CommandItem command="desktop.reorder" args={{ ...one, by: -1 }} label="Move earlier" />
       <CommandItem command="desktop.reorder" args={{ ...one, by: 1 }} label="Move later" />
+      <CommandItem command="desktop.quiet" args={one} label="Quiet, and back" />
+      <CommandItem command="desktop.askQuiet" args={one} />
       <CommandItem command="desktop.rest" args={one} label="Put to rest" />
       <OnScreen id={id} />
       <MenuSeam />

@@ -3,6 +3,7 @@ import { keysFor } from '@/core/keys/bindings'
 import { currentId } from '@/core/model/selectors'
 import { useSaving } from '@/store/saving'
 import { dispatch, useArrangement, useDesktop, useShelf } from '@/store/shelf'
+import { Waits } from '@/ui/attention/Waits'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Emblem } from '@/ui/parts/Emblem'
 import { Keys } from '@/ui/parts/Keys'
@@ -26,6 +27,7 @@ export function Line() {
       ) : null}
       {pending ? <Pending keys={pending} /> : <Happened />}
       <span className="flex-1" />
+      <Waits />
       <SaveState />
       <Parted>
         <CommandButton command="line.open" label="find" />

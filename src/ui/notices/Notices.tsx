@@ -1,5 +1,6 @@
 import { type Notice, putAwayNotice, useNotices } from '@/store/notices'
 import { dispatch } from '@/store/shelf'
+import { Digest } from '@/ui/attention/Waits'
 import { Works } from '@/ui/line/Works'
 
 /** What the person has to know, above the Line until they have put it away. */
@@ -11,6 +12,7 @@ export function Notices() {
       className="pointer-events-none *:pointer-events-auto fixed right-2 bottom-[44px] left-[calc(var(--rack)+8px)] z-30 flex max-h-[50vh] max-w-[680px] flex-col gap-2 overflow-auto"
     >
       <Works />
+      <Digest />
       {list.map((notice) => (
         <One key={notice.id} notice={notice} />
       ))}

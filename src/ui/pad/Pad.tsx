@@ -12,7 +12,7 @@ import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
 
 /** The card's size, in CSS pixels: the cells, and a line for each of what else the keys do. */
-const sizeFor = (lines: number) => ({ width: 200, height: 164 + 23 * lines })
+const sizeFor = (lines: number) => ({ width: 240, height: 164 + 23 * lines })
 
 /** A card of nine cells beside a window; on the desktop only the seam of where it would go. */
 export function Pad() {

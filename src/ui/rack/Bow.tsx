@@ -2,7 +2,8 @@ import { memo } from 'react'
 import { appOf } from '@/apps/list'
 import { focusId } from '@/core/model/selectors'
 import type { State, WindowId } from '@/core/model/types'
-import { useReport, useWaiting } from '@/store/reports'
+import { useLevel, useWaiting } from '@/store/attention'
+import { useReport } from '@/store/reports'
 import { dispatch, openMenu, openMenuBelow, useList } from '@/store/shelf'
 
 /** What a bow shows of each window, in a flat list that is cheap to compare. */
@@ -81,7 +82,8 @@ interface BowProps {
 
 /** A window on a desktop's tail: its app's glyph, hollow when minimised. A click goes there. */
 const Bow = memo(function Bow({ id, app, title, minimised, focused, document }: BowProps) {
-  const { attention, outside } = useReport(document) ?? {}
+  const attention = useLevel(document)
+  const { outside } = useReport(document) ?? {}
   const Glyph = appOf(app)?.glyph
   const name = [
     title,

@@ -1,11 +1,12 @@
 import { useSortable } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
-import { Ellipsis } from 'lucide-react'
+import { BellOff, Ellipsis } from 'lucide-react'
 import { memo } from 'react'
+import { isQuiet } from '@/core/attention/waiting'
 import { displayShowing } from '@/core/model/displays'
 import { currentId, lastId, summary } from '@/core/model/selectors'
 import type { DesktopId, State, WindowId } from '@/core/model/types'
-import { useWaiting } from '@/store/reports'
+import { useWaiting } from '@/store/attention'
 import {
   dispatch,
   openMenu,
@@ -22,13 +23,14 @@ import { NameField } from './NameField'
 
 /** A desktop in the rack: its mark, its name, and a tail with a bow for each window. */
 export const Row = memo(function Row({ id }: { id: DesktopId }) {
-  const { name, letter, hue, emblem, windows, kind } = useDesktop(id, [
+  const { name, letter, hue, emblem, windows, kind, quiet } = useDesktop(id, [
     'name',
     'letter',
     'hue',
     'emblem',
     'windows',
     'kind',
+    'quiet',
   ])
   const here = useArrangement((state) => currentId(state) === id)
   const last = useArrangement((state) => lastId(state) === id)
@@ -86,6 +88,9 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
               {name}
             </button>
           )}
+          {quiet && isQuiet({ quiet }, Date.now()) ? (
+            <BellOff size={12} aria-label="quiet" className="row-quiet shrink-0 text-soft" />
+          ) : null}
           {kind === 'open' ? null : <span className="text-[11px] text-soft">{kind}</span>}
           {elsewhere ? (
             <span className="row-beside max-w-16 shrink-0 truncate border border-edge px-1 text-[11px] text-soft leading-4">

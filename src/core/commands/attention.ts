@@ -1,0 +1,265 @@
+import { array, number, string } from 'yup'
+import { type Asking, heldBack, isQuiet, untold, waitingNow } from '@/core/attention/waiting'
+import { peek } from '@/core/model/peek'
+import { currentId, desktop, focusedWindow, focusId, isVisible } from '@/core/model/selectors'
+import { LEVELS, type State } from '@/core/model/types'
+import { focusOn, goTo } from './change'
+import { command, type Env, no, type Result } from './command'
+import { visit } from './opening'
+import { named, refused } from './places'
+
+const group = 'Switching' as const
+
+/** Longest of what an app says, in characters; more is cut. */
+const SAYS_MOST = 200
+
+const report = command({
+  id: 'attention.report',
+  title: 'Report what wants attention',
+  group,
+  step: false,
+  args: {
+    document: string().required(),
+    /** Without, nothing wants attention any more. */
+    level: string().oneOf(LEVELS).nullable().defined(),
+    says: string(),
+  },
+  can: ({ documents }, { document }) => document in documents || no('There is no such document.'),
+  run: (draft, { document, level, says = '' }, { now }) => {
+    const before = peek(draft.attention, document)
+    if (level === null) {
+      if (before) delete draft.attention[document]
+      return
+    }
+    const said = says.slice(0, SAYS_MOST)
+    if (before?.level === level && before.says === said) return
+    const rises = level === 'alarm' && before?.level !== 'alarm'
+    const { until } = before ?? {}
+    draft.attention[document] = {
+      level,
+      says: said,
+      // More of it waits as long as what came first.
+      since: before?.since ?? now,
+      // An alarm is not put off by what was asked about something less.
+      ...(until !== undefined && !rises && { until }),
+      told: false,
+    }
+    return tell(draft, document, now)
+  },
+})
+
+/** Tells what just came, where it may be told; the rest waits until it may. */
+function tell(draft: State, document: string, now: number): Result {
+  const asking = waitingNow(draft, now).find((one) => one.document === document)
+  const waiting = draft.attention[document]
+  if (!asking || !waiting) return {}
+  waiting.told = true
+  const { window, says, title } = asking
+  const focused = focusedWindow(draft)?.document === document
+  return {
+    ...(!focused && { announce: says || title }),
+    journal: [{ kind: 'asks', window, app: draft.windows[window]?.app ?? '' }],
+  }
+}
+
+/**
+ * What waits in other windows than the one with the focus. Who asks on a quiet desktop is not torn
+ * away: where nothing else waits, what is held back is gone to.
+ */
+function elsewhere(state: State, now: number): Asking[] {
+  const others = (list: Asking[]) => list.filter(({ window }) => window !== focusId(state))
+  const waiting = others(waitingNow(state, now))
+  return waiting.length > 0 || state.answering !== null ? waiting : others(heldBack(state, now))
+}
+
+const next = command({
+  id: 'attention.next',
+  title: 'Go to what waits longest; at the end, come back',
+  group,
+  can: (state, _args, { now }) =>
+    elsewhere(state, now).length > 0 || state.answering !== null || no('Nothing waits.'),
+  run: (draft, _args, env) => {
+    const [first] = elsewhere(draft, env.now)
+    if (!first) return comeBack(draft)
+    draft.answering ??= { desktop: currentId(draft), window: focusId(draft) }
+    const waiting = draft.attention[first.document]
+    if (waiting) waiting.told = true
+    return { ...visit(draft, first.window), announce: first.says || first.title }
+  },
+})
+
+/** Exactly where one was, however much was answered in between. */
+function comeBack(draft: State): Result {
+  const { answering } = draft
+  draft.answering = null
+  if (!answering) return {}
+  const from = currentId(draft)
+  const window = peek(draft.windows, answering.window ?? '')
+  if (draft.desktops[answering.desktop]) goTo(draft, answering.desktop)
+  else if (window) return visit(draft, window.id)
+  if (window && isVisible(draft, window)) focusOn(draft, window.id)
+  const to = currentId(draft)
+  return {
+    announce: `Back on ${desktop(draft, to).name}`,
+    journal: from === to ? [] : [{ kind: 'switch', from, to }],
+  }
+}
+
+const back = command({
+  id: 'attention.back',
+  title: 'Come back to where you were before answering',
+  group,
+  can: ({ answering }) => answering !== null || no('You did not leave to answer anything.'),
+  run: comeBack,
+})
+
+const about = { document: string() }
+
+/** What is meant: what is named, else the first that waits. */
+const meantBy = (state: State, document: string | undefined, { now }: Env): Asking | undefined =>
+  document === undefined
+    ? waitingNow(state, now)[0]
+    : waitingNow(state, now).find((one) => one.document === document)
+
+const seen = command({
+  id: 'attention.seen',
+  title: 'Mark what waits as seen',
+  group,
+  step: false,
+  args: about,
+  can: (state, { document }, env) => !!meantBy(state, document, env) || no('Nothing waits.'),
+  run: (draft, { document }, env) => {
+    const asking = meantBy(draft, document, env)
+    if (!asking) return
+    delete draft.attention[asking.document]
+    return { journal: [{ kind: 'seen', window: asking.window }] }
+  },
+})
+
+const letGo = command({
+  id: 'attention.letGo',
+  title: 'Let what waits go, unanswered',
+  group,
+  step: false,
+  args: about,
+  can: (state, { document }, env) => !!meantBy(state, document, env) || no('Nothing waits.'),
+  run: (draft, { document }, env) => {
+    const asking = meantBy(draft, document, env)
+    if (!asking) return
+    delete draft.attention[asking.document]
+    return {
+      announce: `Let go: ${asking.says || asking.title}`,
+      journal: [{ kind: 'let go', window: asking.window }],
+    }
+  },
+})
+
+const later = command({
+  id: 'attention.putOff',
+  title: 'Put off what waits',
+  group,
+  step: false,
+  args: { ...about, until: number().required() },
+  can: (state, { document, until }, env) => {
+    if (until <= env.now) return no('That time is over. Choose a later one.')
+    return !!meantBy(state, document, env) || no('Nothing waits.')
+  },
+  run: (draft, { document, until }, env) => {
+    const asking = meantBy(draft, document, env)
+    const waiting = asking && draft.attention[asking.document]
+    if (!asking || !waiting) return
+    waiting.until = until
+    waiting.told = false
+    return {
+      announce: `Put off: ${asking.says || asking.title}`,
+      journal: [{ kind: 'put off', window: asking.window }],
+    }
+  },
+})
+
+const told = command({
+  id: 'attention.told',
+  title: 'Put the digest away',
+  group,
+  step: false,
+  can: (state, _args, { now }) =>
+    untold(state, now).length > 0 || no('There is nothing to put away.'),
+  run: (draft, _args, { now }) => {
+    for (const { document } of untold(draft, now)) {
+      const waiting = draft.attention[document]
+      if (waiting) waiting.told = true
+    }
+  },
+})
+
+const list = command({
+  id: 'attention.list',
+  title: 'What waits: answer, put off, let go…',
+  group,
+  step: false,
+  run: () => ({ show: { view: 'waiting' } }),
+})
+
+const quiet = command({
+  id: 'desktop.quiet',
+  title: 'Quiet: hold attention back on this desktop, and back',
+  group: 'Desktops',
+  args: {
+    desktop: string(),
+    /** When it ends by itself, in milliseconds since 1970. */
+    until: number(),
+    /** What comes through all the same: names of apps, parts of titles or of what is said. */
+    lets: array(string().trim().min(1).max(100).required()).max(20),
+  },
+  can: (state, args, { now }) => {
+    const found = named(state, args.desktop)
+    if (refused(found)) return found
+    return (
+      args.until === undefined || args.until > now || no('That time is over. Choose a later one.')
+    )
+  },
+  run: (draft, args, { now }) => {
+    const found = named(draft, args.desktop)
+    if (refused(found)) return
+    const { lets: before = [] } = found.quiet ?? {}
+    const given = args.until !== undefined || args.lets !== undefined
+    if (isQuiet(found, now) && !given) {
+      // What was named for it stays known for the next time.
+      found.quiet = { on: false, lets: before }
+      return { say: `${found.name} is not quiet any more` }
+    }
+    const lets = args.lets ?? before
+    found.quiet = { on: true, lets, ...(args.until !== undefined && { until: args.until }) }
+    const through = ['alarms', ...lets].join(', ')
+    return { say: `${found.name} is quiet: only ${through} come through` }
+  },
+})
+
+const askQuiet = command({
+  id: 'desktop.askQuiet',
+  title: 'Quiet until, and what comes through…',
+  group: 'Desktops',
+  step: false,
+  args: { desktop: string() },
+  can: (state, args) => {
+    const found = named(state, args.desktop)
+    return refused(found) ? found : true
+  },
+  run: (draft, args) => {
+    const found = named(draft, args.desktop)
+    return refused(found) ? undefined : { show: { view: 'quiet', desktop: found.id } }
+  },
+})
+
+export const attentionCommands = [
+  next,
+  back,
+  list,
+  report,
+  seen,
+  later,
+  letGo,
+  told,
+  quiet,
+  askQuiet,
+]

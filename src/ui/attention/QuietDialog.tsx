@@ -1,0 +1,78 @@
+import { type FormEvent, useState } from 'react'
+import { isQuiet } from '@/core/attention/waiting'
+import { desktop } from '@/core/model/selectors'
+import type { DesktopId } from '@/core/model/types'
+import { typedMoment } from '@/core/plan/typed'
+import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { Answers } from '@/ui/parts/Answers'
+import { Dialog } from '@/ui/parts/Dialog'
+import { timeOfDay } from '@/ui/parts/Facts'
+
+/** Until when a desktop is quiet, and what comes through all the same. */
+export function QuietDialog({ id }: { id: DesktopId }) {
+  const { name, quiet } = useArrangement((state) => desktop(state, id))
+  const on = isQuiet({ quiet }, Date.now())
+  const [until, setUntil] = useState(on && quiet?.until ? timeOfDay(quiet.until) : '')
+  const [lets, setLets] = useState((quiet?.lets ?? []).join(', '))
+  const end = until.trim() ? typedMoment(until, Date.now()) : undefined
+  const set = (event: FormEvent) => {
+    event.preventDefault()
+    if (end === null) return
+    const patterns = lets
+      .split(',')
+      .map((one) => one.trim())
+      .filter(Boolean)
+    const given = { desktop: id, lets: patterns, ...(end !== undefined && { until: end }) }
+    if (dispatch('desktop.quiet', given, 'key').ok) closeView()
+  }
+  return (
+    <Dialog
+      title={`Quiet on ${name}`}
+      intro="While you are on it, only alarms come through and what you name. The rest is told when you leave."
+      width={460}
+    >
+      <form className="mt-4 flex flex-col gap-3" onSubmit={set}>
+        <label className="grid grid-cols-[110px_1fr] items-center gap-2">
+          until
+          <input
+            className="field"
+            placeholder="as long as I like; or 16:00, or 45 min"
+            value={until}
+            aria-invalid={end === null}
+            onChange={(event) => setUntil(event.target.value)}
+          />
+        </label>
+        <label className="grid grid-cols-[110px_1fr] items-center gap-2">
+          let through
+          <input
+            className="field"
+            placeholder="apps, titles, words, with commas between"
+            value={lets}
+            onChange={(event) => setLets(event.target.value)}
+          />
+        </label>
+        {end === null ? (
+          <p role="alert" className="text-alarm">
+            Type a time such as 16:00, or a span such as 45 min.
+          </p>
+        ) : null}
+        <div className="flex items-center">
+          {on ? (
+            <button
+              type="button"
+              className="btn mt-4"
+              onClick={() => {
+                dispatch('desktop.quiet', { desktop: id }, 'key')
+                closeView()
+              }}
+            >
+              End it
+            </button>
+          ) : null}
+          <span className="flex-1" />
+          <Answers disabled={end === null}>{on ? 'Set' : 'Make it quiet'}</Answers>
+        </div>
+      </form>
+    </Dialog>
+  )
+}
