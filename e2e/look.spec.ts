@@ -120,7 +120,10 @@ test('the browser tab has the desktop’s mark, with a badge while something wai
   await expect.poll(mark).toContain('>F</text>')
   await shelf.press('Alt+B')
   await expect.poll(mark).toContain('>B</text>')
-  // A message waits on Public line in the demo.
+  // A message waits on Public line in the demo; Bulletin is quiet.
+  await expect.poll(async () => (await shelf.state()).attention.line).toBeDefined()
+  expect(await mark()).not.toContain('<rect')
+  await shelf.press('Alt+J', 'Space')
   await expect.poll(mark).toContain('<rect')
   const line = page.getByRole('region', { name: 'Line' })
   await expect(line.locator('.lucide-newspaper')).toBeVisible()

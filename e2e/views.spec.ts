@@ -173,7 +173,7 @@ test('a display in its own window has the rack when asked for, and fills the scr
   await expect(rack).toHaveCount(0)
   await tall.page.bringToFront()
   await tall.press('Alt+Shift+;', 'K')
-  await expect(rack.getByRole('button', { name: /^Public line,/ })).toBeFocused()
+  await expect(rack.getByRole('button', { name: /^Public line, 3/ })).toBeFocused()
   // The display is as large as what is left.
   await expect.poll(async () => (await tall.state()).displays.tall?.width).toBe(1080 - 208)
   await tall.press('Escape', 'Alt+Shift+;', 'K')

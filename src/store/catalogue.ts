@@ -5,7 +5,8 @@
  */
 
 import { useEffect, useMemo, useState } from 'react'
-import type { Closed, DocumentId, DocumentInfo, State, Window } from '@/core/model/types'
+import { documentsInUse } from '@/core/model/selectors'
+import type { Closed, DocumentId, DocumentInfo, State, Stowed, Window } from '@/core/model/types'
 import { peekContent, putContent } from './documents'
 import { appFacts, dispatch, getState, shelf, useArrangement } from './shelf'
 import type { KeptStore } from './storage'
@@ -76,13 +77,15 @@ export async function bringBack(ids: DocumentId[]): Promise<void> {
 function inUse(): Set<DocumentId> {
   const { state, history } = shelf.getState().session
   const used = new Set<DocumentId>()
-  for (const { document } of Object.values(state.windows)) used.add(document)
+  for (const document of documentsInUse(state)) used.add(document)
   for (const { window } of state.closed) used.add(window.document)
   for (const { back, forth } of [...history.past, ...history.future])
     for (const { objects, parts } of [back, forth]) {
       for (const window of Object.values(objects.windows ?? {}))
         if (window) used.add((window as Window).document)
       for (const { window } of (parts.closed ?? []) as Closed[]) used.add(window.document)
+      for (const { windows } of (parts.stowed ?? []) as Stowed[])
+        for (const { document } of Object.values(windows)) used.add(document)
       for (const id in objects.documents) used.add(id)
     }
   return used

@@ -21,6 +21,7 @@ import { CopyLook } from '@/ui/look/CopyLook'
 import { LookPanel } from '@/ui/look/LookPanel'
 import { FullDialog } from '@/ui/pair/FullDialog'
 import { PairDialog } from '@/ui/pair/PairDialog'
+import { PatternsDialog } from '@/ui/patterns/PatternsDialog'
 import { Practice } from '@/ui/practice/Practice'
 import { SequencesPanel } from '@/ui/sequences/SequencesPanel'
 import { SessionsDialog } from '@/ui/sessions/SessionsDialog'
@@ -37,6 +38,8 @@ export function Asked() {
       return <BindingsPanel {...view} />
     case 'practice':
       return <Practice />
+    case 'patterns':
+      return <PatternsDialog {...view} />
     case 'waiting':
       return <WaitingDialog />
     case 'quiet':

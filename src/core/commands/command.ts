@@ -15,7 +15,9 @@ import type {
 export interface Env {
   /** Milliseconds since 1970. */
   now: number
-  id(kind: 'desktop' | 'window' | 'document' | 'home' | 'app' | 'display' | 'sequence'): string
+  id(
+    kind: 'desktop' | 'window' | 'document' | 'home' | 'app' | 'display' | 'sequence' | 'pattern',
+  ): string
   app(id: string): AppFacts | undefined
   apps(): AppFacts[]
   /** Whether what shows a document goes on by itself. */
@@ -70,6 +72,7 @@ export type View =
   | { view: 'homes' }
   | { view: 'sequences' }
   | { view: 'waiting' }
+  | { view: 'patterns'; pattern?: string }
   | { view: 'quiet'; desktop: DesktopId }
   | { view: 'practice' }
   | { view: 'keys'; print?: boolean }

@@ -91,8 +91,8 @@ const putAway = command({
   step: false,
   args: { documents: array(maybeId().required()).required() },
   can: (state, { documents }) => {
-    const windows = [...Object.values(state.windows), ...state.closed.map(({ window }) => window)]
-    const used = new Set(windows.map(({ document }) => document))
+    const used = documentsInUse(state)
+    for (const { window } of state.closed) used.add(window.document)
     return !documents.some((id) => used.has(id)) || no('A window shows one of them.')
   },
   run: (draft, { documents }) => {

@@ -23,9 +23,8 @@ export function foldOrigin(state: State, id: string, folded: DesktopId[]): Deskt
 }
 
 /** Some desktop has to take the windows, and each display has one to show. */
-function keepsEnough(state: State, folded: DesktopId[]): true | Refusal {
-  if (!foldTarget(state, folded))
-    return no('The only desktop left cannot be folded. Make another first.')
+export function keepsEnough(state: State, folded: DesktopId[]): true | Refusal {
+  if (!foldTarget(state, folded)) return no('The only desktop left stays. Make another first.')
   const left = Object.values(state.desktops).filter(
     ({ id, kind }) => kind === 'open' && !folded.includes(id),
   )

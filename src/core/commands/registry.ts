@@ -16,6 +16,7 @@ import { importCommands } from './import'
 import { keyCommands } from './keys'
 import { letterCommands } from './letters'
 import { lookCommands } from './look'
+import { patternCommands } from './patterns'
 import { pictureCommands } from './pictures'
 import { placeCommands } from './place'
 import { sendCommands } from './send'
@@ -24,6 +25,7 @@ import { sessionCommands } from './sessions'
 import { settingCommands } from './settings'
 import { soloCommands } from './solo'
 import { startCommands } from './start'
+import { stowCommands } from './stow'
 import { sweepCommands } from './sweep'
 import { undoCommands } from './undo'
 import { viewCommands } from './views'
@@ -39,6 +41,8 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...letterCommands,
     ...lookCommands,
     ...foldCommands,
+    ...stowCommands,
+    ...patternCommands,
     ...gridCommands,
     ...windowCommands,
     ...sendCommands,

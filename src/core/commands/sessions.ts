@@ -32,7 +32,13 @@ const reopenSession = command({
 
 /** Those windows of an earlier arrangement that are not open now. */
 const closedOf = (state: State, from: State, ids: string[]): Window[] =>
-  Object.values(from.windows).filter(({ id }) => ids.includes(id) && !state.windows[id])
+  Object.values(from.windows).filter(
+    ({ id }) =>
+      ids.includes(id) &&
+      !state.windows[id] &&
+      // What was put away comes back with its desktop.
+      !state.stowed.some(({ windows }) => windows[id]),
+  )
 
 /** Windows of an earlier arrangement, where they were if that desktop is still there. */
 const reopenWindows = command({

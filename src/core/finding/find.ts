@@ -65,6 +65,9 @@ const SILENT = new Set([
   'desktop.letter',
   'keys.leaveTyping',
   'sequence.keep',
+  'desktop.bring',
+  'pattern.make',
+  'pattern.remove',
   'attention.report',
   'attention.putOff',
   'sequence.run',
@@ -157,7 +160,33 @@ export function everything(
       text: text(window.document),
     }
   })
-  const shown = new Set(open.map(({ document }) => document))
+  const away = state.stowed.flatMap(({ id, desktop: { name }, windows: its }) =>
+    Object.values(its).map(
+      (window): Found => ({
+        kind: 'windows',
+        id: window.id,
+        title: title(state, window),
+        command: 'desktop.bring',
+        args: { desktop: id, window: window.id },
+        window: window.id,
+        app: window.app,
+        document: window.document,
+        also: [appName(window.app), name, 'stowed'],
+        text: text(window.document),
+      }),
+    ),
+  )
+  const stowed = state.stowed.map(
+    ({ id, desktop: { name } }): Found => ({
+      kind: 'desktops',
+      id,
+      title: `Bring ${name} back`,
+      command: 'desktop.bring',
+      args: { desktop: id },
+      also: ['stowed', name],
+    }),
+  )
+  const shown = new Set([...open, ...away].map(({ document }) => document))
   const documents = Object.values(all)
     .filter(({ id, discarded }) => !shown.has(id) && !discarded)
     .sort((a, b) => b.openedAt - a.openedAt)
@@ -219,12 +248,25 @@ export function everything(
       also: ['sequence'],
     }),
   )
+  const patterns = state.patterns.map(
+    ({ id, name }): Found => ({
+      kind: 'commands',
+      id: `pattern ${id}`,
+      title: `New ${name}…`,
+      command: 'patterns.open',
+      args: { pattern: id },
+      also: ['pattern', 'desktop'],
+    }),
+  )
   return [
     ...windows,
+    ...away,
     ...desktopsFor(state, 'desktop.go', {}),
+    ...stowed,
     ...launches,
     ...documents,
     ...sequences,
+    ...patterns,
     ...commands,
     ...settings,
   ]

@@ -1,4 +1,4 @@
-import { CLOSED_KEPT, type Desktop, EVERY, type State } from '@/core/model/types'
+import { CLOSED_KEPT, type Desktop, EVERY, type State, type Stowed } from '@/core/model/types'
 
 /**
  * The state with a file's brought in. Whatever has the same id becomes as in the file,
@@ -55,7 +55,9 @@ export function merge(here: State, file: State): State {
       0,
       CLOSED_KEPT,
     ),
+    patterns: joined(here.patterns, file.patterns),
     sequences: joined(here.sequences, file.sequences),
+    stowed: stowedOf(here, file, windows, desktops),
     homes: joined(here.homes, file.homes),
     apps: { ...here.apps, ...file.apps },
     documents: { ...here.documents, ...file.documents },
@@ -182,3 +184,37 @@ export const joined = <T extends { id: string }>(here: readonly T[], file: reado
   ...file,
   ...here.filter(({ id }) => !file.some((other) => other.id === id)),
 ]
+
+/**
+ * What is put away in both: of the same one the file's. What is open is not put away too; a desktop
+ * whose id is taken keeps what is left of its windows under another.
+ */
+function stowedOf(
+  here: State,
+  file: State,
+  windows: State['windows'],
+  desktops: State['desktops'],
+): Stowed[] {
+  const seen = new Set(Object.keys(windows))
+  return joined(here.stowed, file.stowed).flatMap((one) => {
+    const left = Object.values(one.windows).filter(({ id }) => !seen.has(id))
+    for (const { id } of left) seen.add(id)
+    const whole = left.length === Object.keys(one.windows).length
+    if (!desktops[one.id] && whole) return one
+    if (left.length === 0) return []
+    const id = desktops[one.id] ? `${one.id}-stowed` : one.id
+    const kept = (window: string) => left.some((other) => other.id === window)
+    return {
+      ...one,
+      id,
+      desktop: {
+        ...one.desktop,
+        id,
+        windows: one.desktop.windows.filter(kept),
+        focus: one.desktop.focus && kept(one.desktop.focus) ? one.desktop.focus : null,
+      },
+      windows: Object.fromEntries(left.map((window) => [window.id, { ...window, desktop: id }])),
+      stacking: one.stacking.filter(({ item }) => kept(item)),
+    }
+  })
+}

@@ -71,6 +71,8 @@ const LIST_WORDS = {
   closed: 'closed window',
   homes: 'home',
   bindings: 'key',
+  stowed: 'stowed desktop',
+  patterns: 'pattern',
   sequences: 'sequence',
 }
 
@@ -226,6 +228,30 @@ function fitted(window: Window): void {
 }
 
 function settleLists(state: State): void {
+  const seen = new Set<string>()
+  state.stowed = state.stowed.flatMap((one) => {
+    const windows = Object.values(one.windows).filter(
+      ({ id, document }) => !state.windows[id] && state.documents[document],
+    )
+    if (state.desktops[one.id] || seen.has(one.id) || one.desktop.id !== one.id) return []
+    seen.add(one.id)
+    const ids = windows.map(({ id }) => id)
+    const kept = (id: string) => ids.includes(id)
+    const { desktop } = one
+    return {
+      ...one,
+      desktop: {
+        ...desktop,
+        windows: [
+          ...desktop.windows.filter(kept),
+          ...ids.filter((id) => !desktop.windows.includes(id)),
+        ],
+        focus: desktop.focus && kept(desktop.focus) ? desktop.focus : null,
+      },
+      windows: Object.fromEntries(windows.map((window) => [window.id, window])),
+      stacking: one.stacking.filter(({ item }) => kept(item)),
+    }
+  })
   const lives = (id: string) => id === EVERY || state.desktops[id]?.kind === 'open'
   state.closed = state.closed
     .filter(({ window }) => !state.windows[window.id] && lives(window.desktop))

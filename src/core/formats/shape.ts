@@ -245,7 +245,33 @@ export const OBJECTS = {
 } satisfies Record<string, Schema>
 
 /** The parts that are lists of objects, each with the shape of one. */
+const taken = <T extends Schema>(item: T) =>
+  array(object({ at: number().integer().min(0).required(), item }).required()).required()
+const stowed = object({
+  id: id(),
+  at: number().integer().min(0).required(),
+  desktop: desktop.required(),
+  windows: byId(window).required(),
+  stacking: taken(id()),
+  homes: taken(home.required()),
+  bindings: taken(binding.required()),
+  closed: array(id()).required(),
+  origins: array(object({ desktop: id(), window: id() }).required()).required(),
+})
+const pattern = object({
+  id: id(),
+  name: string().required().max(300),
+  look: desktop.pick(['hue', 'emblem', 'backdrop', 'picture', 'sign', 'signed']).required(),
+  windows: array(
+    window
+      .pick(['app', 'frame', 'placed', 'minimised', 'maximised'])
+      .shape({ title: string().defined().max(300) })
+      .required(),
+  ).required(),
+})
 export const LISTS = {
+  stowed,
+  patterns: pattern,
   closed,
   homes: home,
   bindings: binding,

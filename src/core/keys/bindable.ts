@@ -52,6 +52,7 @@ export function bindable(state: State, appName: (id: string) => string): Bindabl
     return made
   }
   for (const { command, args } of FIXED) put(command, args ?? {})
+  for (const { id } of state.patterns) put('patterns.open', { pattern: id })
   for (const { id } of state.sequences) put('sequence.run', { sequence: id })
   for (const [id, { args }] of registry) if (isWhole(args)) put(id, {})
   for (const { keys, command, args } of bindings(state).values()) {

@@ -147,6 +147,7 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Shift+; M', command: 'shelf.menu' },
   { keys: 'Alt+Home', command: 'attention.next' },
   { keys: 'Alt+Shift+Home', command: 'attention.back' },
+  { keys: 'Alt+Shift+; Backspace', command: 'desktop.stow' },
   { keys: 'Alt+Shift+; .', command: 'attention.list' },
   { keys: 'Alt+Shift+; Space', command: 'desktop.quiet' },
   { keys: 'Alt+Shift+; Shift+Space', command: 'desktop.askQuiet' },

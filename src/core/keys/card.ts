@@ -223,6 +223,8 @@ export function inWords(
         ? 'Desktops in a line'
         : null
   if (command === 'app.cycle' && args.back) return 'Previous window of this app'
+  if (command === 'patterns.open' && args.pattern)
+    return `New ${state.patterns.find(({ id }) => id === args.pattern)?.name ?? 'desktop'}…`
   if (command === 'sequence.run')
     return `Run ${state.sequences.find(({ id }) => id === args.sequence)?.name ?? 'a sequence'}`
   const arrowed = ARROWED[command]

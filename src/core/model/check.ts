@@ -82,6 +82,16 @@ function desktops(state: State, change: Change | undefined): string[] {
   for (const home of state.homes)
     if (![EVERY, HERE, NAMED].includes(home.desktop) && !state.desktops[home.desktop])
       broken.push(`Home ${home.id} points at a desktop that does not exist.`)
+  for (const { id, desktop, windows } of state.stowed) {
+    if (state.desktops[id]) broken.push(`Desktop ${id} is stowed and there.`)
+    if (desktop.id !== id || desktop.windows.length !== Object.keys(windows).length)
+      broken.push(`Stowed desktop ${id} does not list its windows.`)
+    for (const window of Object.values(windows)) {
+      if (state.windows[window.id]) broken.push(`Window ${window.id} is stowed and open.`)
+      if (!state.documents[window.document])
+        broken.push(`Stowed window ${window.id} shows no document.`)
+    }
+  }
   if (state.closed.length > CLOSED_KEPT) broken.push('More closed windows are kept than should be.')
   for (const { window } of state.closed)
     if (window.desktop !== EVERY && state.desktops[window.desktop]?.kind !== 'open')

@@ -53,6 +53,8 @@ export function initialState(): State {
     answering: null,
     closed: [],
     homes: [],
+    stowed: [],
+    patterns: [],
     sequences: [],
     apps: {},
     slots: [

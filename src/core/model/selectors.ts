@@ -93,12 +93,17 @@ export const byUse = (state: State): Window[] =>
     .toReversed()
     .map((id) => window(state, id))
 
-/** The documents that something shows: a window, or a desktop as its backdrop. */
-export const documentsInUse = ({ windows, desktops }: State): Set<DocumentId> =>
-  new Set([
-    ...Object.values(windows).map(({ document }) => document),
-    ...Object.values(desktops).flatMap(({ picture }) => picture?.document ?? []),
-  ])
+/** The documents that something shows: a window, or a desktop as its backdrop; stowed ones too. */
+export const documentsInUse = ({ windows, desktops, stowed }: State): Set<DocumentId> =>
+  new Set(
+    [
+      { windows, desktops: Object.values(desktops) },
+      ...stowed.map((one) => ({ windows: one.windows, desktops: [one.desktop] })),
+    ].flatMap((one) => [
+      ...Object.values(one.windows).map(({ document }) => document),
+      ...one.desktops.flatMap(({ picture }) => picture?.document ?? []),
+    ]),
+  )
 
 export const title = (state: State, window: Window): string =>
   state.documents[window.document]?.title ?? 'Untitled'

@@ -290,6 +290,41 @@ export interface Closed {
   at: number
 }
 
+/** Something that was taken out of a list, with its place there. */
+interface Taken<T> {
+  at: number
+  item: T
+}
+
+/** A desktop that was put away with all that is on it, to be brought back as it was. */
+export interface Stowed {
+  /** That of the desktop. */
+  id: DesktopId
+  /** Its place in the order. */
+  at: number
+  desktop: Desktop
+  windows: Record<WindowId, Window>
+  /** Where its windows stood among all others. */
+  stacking: Taken<WindowId>[]
+  homes: Taken<Home>[]
+  /** Keys that led to it. */
+  bindings: Taken<Binding>[]
+  /** Closed windows that lived on it. */
+  closed: WindowId[]
+  /** Windows that fill another desktop and came from it. */
+  origins: { desktop: DesktopId; window: WindowId }[]
+}
+
+/** A desktop that was kept to make others like it. A blank (…) in titles is filled in then. */
+export interface Pattern {
+  id: string
+  name: string
+  look: Pick<Desktop, 'hue' | 'emblem' | 'backdrop' | 'picture' | 'sign' | 'signed'>
+  windows: (Pick<Window, 'app' | 'frame' | 'placed' | 'minimised' | 'maximised'> & {
+    title: string
+  })[]
+}
+
 /** What commands arrange. Undone and done again. */
 interface Arrangement {
   desktops: Record<DesktopId, Desktop>
@@ -309,6 +344,9 @@ interface Arrangement {
   /** Closed windows, latest first, at most 25. */
   closed: Closed[]
   homes: Home[]
+  /** Desktops that were put away, the latest last. */
+  stowed: Stowed[]
+  patterns: Pattern[]
   /** The apps the person added. */
   apps: Record<AppId, OwnApp>
   /** The apps on number keys 1 to 9. */

@@ -268,19 +268,25 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     id,
     args: (state: State) => ({ sequence: state.sequences[0]?.id ?? 'Evening' }),
   })),
-  fc
-    .tuple(maybe, fc.constantFrom(null, 'info', 'mention', 'alarm'), fc.constantFrom('a', 'b'))
-    .map(([at, level, says]) => ({
-      id: 'attention.report',
-      args: ({ documents }: State) => ({
-        document: nth(Object.keys(documents), at ?? 0) ?? 'none',
-        level,
-        says,
-      }),
-    })),
-  fc
-    .constantFrom('attention.next', 'attention.back', 'attention.seen', 'attention.letGo')
-    .map((id) => ({ id, args: () => ({}) })),
+  {
+    weight: 2,
+    arbitrary: fc
+      .tuple(maybe, fc.constantFrom(null, 'info', 'mention', 'alarm'), fc.constantFrom('a', 'b'))
+      .map(([at, level, says]) => ({
+        id: 'attention.report',
+        args: ({ documents }: State) => ({
+          document: nth(Object.keys(documents), at ?? 0) ?? 'none',
+          level,
+          says,
+        }),
+      })),
+  },
+  {
+    weight: 2,
+    arbitrary: fc
+      .constantFrom('attention.next', 'attention.back', 'attention.seen', 'attention.letGo')
+      .map((id) => ({ id, args: () => ({}) })),
+  },
   fc.constantFrom(2_000, 1_000_000).map((until) => ({
     id: 'attention.putOff',
     args: () => ({ until }),
@@ -295,6 +301,20 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
         ...(named && { lets: ['notes'] }),
       }),
     })),
+  maybe.map((at) => ({ id: 'desktop.stow', args: (state: State) => desktopAt(state, at) })),
+  fc.nat(3).map((at) => ({
+    id: 'desktop.bring',
+    args: ({ stowed }: State) => ({ desktop: nth(stowed, at)?.id ?? 'none' }),
+  })),
+  maybe.map((at) => ({
+    id: 'pattern.keep',
+    args: (state: State) => ({ ...desktopAt(state, at), name: 'Incident' }),
+  })),
+  fc.constantFrom('Slide', ' ').map((name) => ({
+    id: 'pattern.make',
+    args: () => ({ pattern: 'Incident', name }),
+  })),
+  fc.constant({ id: 'pattern.remove', args: () => ({ pattern: 'Incident' }) }),
   fc.constant({ id: 'letters.deal', args: () => ({}) }),
   fc
     .constantFrom('control', 'leader')

@@ -60,6 +60,8 @@ export function DesktopItems({ id }: { id: DesktopId }) {
       <CommandItem command="desktop.rest" args={one} label="Put to rest" />
       <OnScreen id={id} />
       <MenuSeam />
+      <CommandItem command="pattern.keep" args={one} />
+      <CommandItem command="desktop.stow" args={one} label="Stow: put it away with all on it" />
       {FOLDING.map((command) => (
         <CommandItem key={command} command={command} args={one} />
       ))}

@@ -15,14 +15,15 @@ interface Offer {
   needs?: 'window' | 'desktop'
 }
 
-const offers = (marked: number, by: 'desktop' | 'app'): Offer[] => [
-  { command: 'loft:go', does: 'go there' },
+const offers = (marked: number, by: 'desktop' | 'app', stowed: boolean): Offer[] => [
+  { command: 'loft:go', does: stowed ? 'bring it back' : 'go there' },
   { keys: 'B…', does: `send ${marked ? `the ${marked} marked` : 'it'} to that letter’s desktop` },
   { command: 'loft:mark', does: 'mark', needs: 'window' },
   { keys: 'Shift+B…', does: 'walk to that row' },
   { command: 'desktop.reorder', args: { by: -1 }, does: 'move the row up', needs: 'desktop' },
   { command: 'desktop.reorder', args: { by: 1 }, does: 'move the row down', needs: 'desktop' },
   { command: 'desktop.previewFold', does: 'fold the row', needs: 'desktop' },
+  { command: 'desktop.stow', does: 'stow the row', needs: 'desktop' },
   { command: 'desktop.askName', does: 'rename the row', needs: 'desktop' },
   { command: 'unstack.desktop', does: 'unstack the row', needs: 'desktop' },
   { command: 'window.everywhere', does: 'on every desktop, and back', needs: 'window' },
@@ -40,6 +41,7 @@ export function BenchActs({
   desktop,
   marked,
   by,
+  stowed,
   acts,
 }: {
   window: WindowId | null
@@ -47,13 +49,15 @@ export function BenchActs({
   desktop: DesktopId | null
   marked: WindowId[]
   by: 'desktop' | 'app'
+  /** Whether what is chosen was put away. */
+  stowed: boolean
   acts: Acts
 }) {
   const state = useArrangement((now) => now)
   const chosen = { window, desktop }
   return (
     <ul className="mt-1 flex flex-col border-seam border-t-[1.5px] border-dashed pt-2">
-      {offers(marked.length, by).map(({ command, args = {}, does, keys, needs }) => (
+      {offers(marked.length, by, stowed).map(({ command, args = {}, does, keys, needs }) => (
         <Action
           key={does}
           keys={keys ?? loftKeys(state, command ?? '', args)}
@@ -85,7 +89,7 @@ function Action({
 }) {
   const shown = (
     <>
-      <span className="flex w-20 shrink-0 justify-end">{keys ? <Keys keys={keys} /> : null}</span>
+      <span className="flex w-24 shrink-0 justify-end">{keys ? <Keys keys={keys} /> : null}</span>
       {does}
     </>
   )

@@ -75,6 +75,8 @@ export function Loft() {
   }
   const go = (to: Choice) => {
     closeLoft()
+    if (rows.find(({ id }) => id === to.row)?.is === 'stowed')
+      return void dispatch('desktop.bring', { desktop: to.row }, 'key')
     if (to.window) dispatch('window.focus', { window: to.window }, 'key')
     else if (by === 'app') dispatch('app.launch', { app: to.row }, 'key')
     else if (to.row !== EVERY && to.row !== currentId(state))
@@ -170,7 +172,14 @@ export function Loft() {
       </ol>
       {dragging ? <Marks /> : null}
       <Bench choice={valid} row={rows.find(({ id }) => id === valid.row)}>
-        <BenchActs window={one} desktop={row} marked={marked} by={by} acts={acts} />
+        <BenchActs
+          window={one}
+          desktop={row}
+          marked={marked}
+          by={by}
+          stowed={is === 'stowed'}
+          acts={acts}
+        />
       </Bench>
     </div>
   )
@@ -223,14 +232,17 @@ function firstChoice(): Choice {
 /** Verbs said while the loft is open are about the choice; it is also told to who cannot see it. */
 function useTold(choice: Choice): void {
   useEffect(() => {
-    const { documents, windows, desktops } = getState()
+    const { documents, windows, desktops, stowed } = getState()
     const window = windows[choice.window ?? '']
     const name = documents[window?.document ?? '']?.title
     const lives = desktops[window?.desktop ?? choice.row]
+    const away = stowed.find(({ id }) => id === choice.row)
     shelf.setState({
       chosen: choice.window,
       chosenDesktop: lives?.id ?? null,
-      announced: [name, lives?.name ?? 'every desktop'].filter(Boolean).join(', on '),
+      announced: away
+        ? `${away.desktop.name}, stowed`
+        : [name, lives?.name ?? 'every desktop'].filter(Boolean).join(', on '),
     })
   }, [choice])
   useEffect(() => () => shelf.setState({ chosen: null, chosenDesktop: null }), [])

@@ -3,6 +3,7 @@ import { appOf } from '@/apps/list'
 import { CAPTION, LEAST_WIDTH, type Shelves } from '@/core/geometry/shelves'
 import { spell } from '@/core/journal/words'
 import { currentId } from '@/core/model/selectors'
+import type { Desktop, State } from '@/core/model/types'
 import { useWaiting } from '@/store/attention'
 import { openMenu, useArrangement, useShelf } from '@/store/shelf'
 import { Emblem } from '@/ui/parts/Emblem'
@@ -30,7 +31,7 @@ interface RowProps {
 /** A shelf: its name at the left, its windows standing on it. */
 export const ShelfRow = memo(function ShelfRow(given: RowProps) {
   const { row, seen, top, height, places, spent, chosen, onGo } = given
-  const hue = useArrangement(({ desktops }) => desktops[row.id]?.hue ?? 'slate')
+  const hue = useArrangement((state) => faceOf(state, row.id)?.hue ?? 'slate')
   return (
     <li
       data-shelf={row.is === 'app' ? undefined : row.id}
@@ -41,6 +42,15 @@ export const ShelfRow = memo(function ShelfRow(given: RowProps) {
     >
       {seen ? (
         <Name row={row} spent={spent} chosen={!!chosen && !chosen.window} onGo={onGo} />
+      ) : null}
+      {seen && row.is === 'stowed' && !row.thin ? (
+        <p
+          dir="auto"
+          title={row.holds}
+          className="absolute top-2.5 right-2 left-[196px] truncate text-soft"
+        >
+          stowed · {row.holds || 'nothing on it'}
+        </p>
       ) : null}
       {(seen ? row.windows : []).map(({ id }) => {
         const place = places[id]
@@ -62,6 +72,10 @@ export const ShelfRow = memo(function ShelfRow(given: RowProps) {
   )
 })
 
+/** The desktop of a row, there or put away. */
+const faceOf = ({ desktops, stowed }: State, id: string): Desktop | undefined =>
+  desktops[id] ?? stowed.find((one) => one.id === id)?.desktop
+
 /** A row's mark, name and figures. A desktop's is dragged to reorder. */
 function Name({
   row: { id, is, name, windows, thin },
@@ -74,7 +88,7 @@ function Name({
   chosen: boolean
   onGo(choice: Choice): void
 }) {
-  const lives = useArrangement(({ desktops }) => desktops[id])
+  const lives = useArrangement((state) => faceOf(state, id))
   const here = useArrangement((state) => currentId(state) === id)
   const resting = useShelf((shelf) => shelf.resting.includes(id))
   // What a desktop costs: the windows of it that are drawn and at work.
@@ -91,7 +105,7 @@ function Name({
       className={`absolute left-1 flex w-[176px] touch-pan-y gap-2.5 ${
         thin ? '-top-1 p-1.5 opacity-75' : empty ? 'top-1 items-center p-1' : 'top-2 p-1.5'
       } ${chosen ? 'outline-2 outline-ink outline-dashed' : ''}`}
-      onContextMenu={(event) => lives && openMenu(event, { desktop: id })}
+      onContextMenu={(event) => is === 'desktop' && openMenu(event, { desktop: id })}
     >
       {lives ? (
         <Kite

@@ -6,9 +6,11 @@ import { type DocumentId, EVERY, type Size, type State, type WindowId } from '@/
 /** A shelf of the loft: a desktop, the windows on every desktop, or an app. */
 export interface LoftRow {
   id: string
-  is: 'desktop' | 'every' | 'app'
+  is: 'desktop' | 'every' | 'app' | 'stowed'
   name: string
   windows: ({ id: WindowId; document: DocumentId } & Size)[]
+  /** What is on a stowed one, in words. */
+  holds?: string
   /** Whether nothing on it matches what is looked for. */
   thin: boolean
 }
@@ -55,7 +57,14 @@ export function loftRows(
     const { name, windows } = desktop(state, id)
     return row(id, 'desktop', name, windows)
   })
-  return [...every, ...desktops]
+  const stowed = state.stowed.map(({ id, desktop: { name }, windows }): LoftRow => {
+    const all = Object.values(windows)
+    const titles = all.map((one) => title(state, one))
+    const texts_ = all.map(({ document }) => texts.get(document) ?? '').join(' ')
+    const thin = words.length > 0 && !matches(`${name} stowed ${titles.join(' ')}`, texts_)
+    return { id, is: 'stowed', name, windows: [], holds: titles.join(', '), thin }
+  })
+  return [...every, ...desktops, ...stowed]
 }
 
 const nameOf = (app: string): string => appOf(app)?.name ?? app

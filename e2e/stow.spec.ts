@@ -1,0 +1,86 @@
+import { expect, test } from './shelf'
+
+test('a desktop is stowed with all on it, found by what is in it, and brought back as it was', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+R')
+  const before = await shelf.state()
+  await shelf.press('Alt+J', 'Backspace')
+  await expect(shelf.said()).toContainText('Stowed Rota with 3 windows')
+  await expect(shelf.row('Rota')).toHaveCount(0)
+  await expect(shelf.window('handover')).toHaveCount(0)
+  await shelf.reload()
+  await expect(shelf.row('Rota')).toHaveCount(0)
+  // By the text in a document on it.
+  await shelf.press('Alt+;')
+  await page.keyboard.type('gap on Sunday')
+  const found = page.getByRole('option', { name: /Handover/ })
+  await expect(found).toBeVisible()
+  await shelf.press('Enter')
+  await expect.poll(() => shelf.here()).toBe('rota')
+  await expect(shelf.window('handover')).toBeVisible()
+  const after = await shelf.state()
+  expect(after.order).toEqual(before.order)
+  expect(after.desktops.rota).toMatchObject({ letter: 'R', windows: before.desktops.rota?.windows })
+  for (const id of before.desktops.rota?.windows ?? [])
+    expect(after.windows[id]?.frame).toEqual(before.windows[id]?.frame)
+  await expect(shelf.window('handover')).toContainText('To the evening forecaster')
+})
+
+test('stowed desktops stand last in the loft and come back from there, by key and by pointer', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await page.getByRole('button', { name: /^Breather,/ }).click({ button: 'right' })
+  await page.getByRole('menuitem', { name: /^Stow:/ }).click()
+  await shelf.press('Alt+/')
+  const row = page.locator('[data-row="breather"]')
+  await expect(row).toContainText('stowed · Trail atlas')
+  for (let at = 0; at < 6; at++) await page.keyboard.press('ArrowDown')
+  await shelf.drawn()
+  const bench = page.getByRole('complementary', { name: 'Bench' })
+  await expect(bench).toContainText('bring it back')
+  expect(await shelf.violations()).toEqual([])
+  await shelf.press('Enter')
+  expect(await shelf.here()).toBe('breather')
+  await shelf.press('Alt+Z')
+  expect((await shelf.state()).order).not.toContain('breather')
+  await shelf.press('Alt+/')
+  await row.getByRole('button', { name: 'Breather' }).click()
+  expect(await shelf.here()).toBe('breather')
+  // Where something is at work it stays.
+  await shelf.press('Alt+M', 'Alt+J', 'Backspace')
+  await expect(shelf.said()).toContainText('is at work')
+})
+
+test('a desktop is kept as a pattern, and others are made from it by name', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+R')
+  await shelf.run('document.set', { document: 'handover', title: 'Handover of Rota' })
+  await shelf.run('patterns.open')
+  const dialog = page.getByRole('dialog', { name: 'New from a pattern' })
+  await dialog.getByRole('button', { name: 'Keep Rota as one' }).click()
+  await expect(dialog.getByRole('list', { name: 'Patterns' })).toContainText('Handover of …')
+  await shelf.press('Escape', 'Alt+;')
+  await page.keyboard.type('new rota')
+  await page.getByRole('option', { name: /^New Rota/ }).click()
+  await expect(dialog.getByRole('textbox', { name: 'name' })).toBeFocused()
+  expect(await shelf.violations()).toEqual([])
+  await page.keyboard.type('Night watch')
+  await shelf.press('Enter')
+  const { desktops, visited, windows, documents } = await shelf.state()
+  const made = desktops[visited[0] ?? '']
+  expect(made).toMatchObject({ name: 'Night watch', hue: desktops.rota?.hue })
+  const titles = made?.windows.map((id) => documents[windows[id]?.document ?? '']?.title)
+  expect(titles).toContain('Handover of Night watch')
+  await shelf.reload()
+  await expect(shelf.row('Night watch')).toBeVisible()
+  await shelf.press('Alt+Z')
+  await expect(shelf.row('Night watch')).toHaveCount(0)
+})

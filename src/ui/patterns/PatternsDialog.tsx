@@ -1,0 +1,109 @@
+import { Trash2 } from 'lucide-react'
+import { type FormEvent, useState } from 'react'
+import { appOf } from '@/apps/list'
+import { BLANK } from '@/core/commands/patterns'
+import { currentId, desktop } from '@/core/model/selectors'
+import type { Pattern } from '@/core/model/types'
+import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { Answers } from '@/ui/parts/Answers'
+import { Dialog } from '@/ui/parts/Dialog'
+import { Kite } from '@/ui/parts/Kite'
+
+/** Desktops to make others like: one is chosen, a name typed, and it is there. */
+export function PatternsDialog({ pattern }: { pattern?: string }) {
+  const patterns = useArrangement((state) => state.patterns)
+  const here = useArrangement((state) => desktop(state, currentId(state)))
+  const [chosen, setChosen] = useState(pattern ?? patterns[0]?.id ?? '')
+  const [name, setName] = useState('')
+  const found = patterns.find(({ id }) => id === chosen) ?? patterns[0]
+  const make = (event: FormEvent) => {
+    event.preventDefault()
+    if (found && dispatch('pattern.make', { pattern: found.id, name }, 'key').ok) closeView()
+  }
+  return (
+    <Dialog
+      title="New from a pattern"
+      intro={
+        found
+          ? `What you type stands for ${BLANK} in the titles of its windows.`
+          : 'A pattern is a desktop to make others like: its apps, places and look. None is kept yet.'
+      }
+      width={480}
+    >
+      <form onSubmit={make}>
+        {found ? (
+          <>
+            <ul aria-label="Patterns" className="mt-3 max-h-[34vh] overflow-auto">
+              {patterns.map((one) => (
+                <Row
+                  key={one.id}
+                  pattern={one}
+                  chosen={one === found}
+                  onChoose={() => setChosen(one.id)}
+                />
+              ))}
+            </ul>
+            <label className="mt-3 grid grid-cols-[70px_1fr] items-center gap-2">
+              name
+              <input
+                autoFocus
+                className="field"
+                value={name}
+                placeholder={found.name}
+                onChange={(event) => setName(event.target.value)}
+              />
+            </label>
+          </>
+        ) : null}
+        <div className="flex items-end">
+          <button
+            type="button"
+            className="btn mt-4"
+            disabled={here.kind !== 'open'}
+            onClick={() => dispatch('pattern.keep', {}, 'key')}
+          >
+            Keep {here.name} as one
+          </button>
+          <span className="flex-1" />
+          <Answers disabled={!found || !name.trim()}>Make it</Answers>
+        </div>
+      </form>
+    </Dialog>
+  )
+}
+
+function Row({
+  pattern: { id, name, look, windows },
+  chosen,
+  onChoose,
+}: {
+  pattern: Pattern
+  chosen: boolean
+  onChoose(): void
+}) {
+  const apps = windows.map(({ app, title }) => title || appOf(app)?.name || app).join(', ')
+  return (
+    <li className="flex items-center gap-2 border-seam border-b border-dashed last:border-0">
+      <label className="flex min-h-10 min-w-0 flex-1 items-center gap-2.5">
+        <input type="radio" name="pattern" checked={chosen} onChange={onChoose} />
+        <Kite hue={look.hue} emblem={look.emblem} width={20} />
+        <span className="flex min-w-0 flex-col leading-tight">
+          <span dir="auto" className="truncate font-semibold" title={name}>
+            {name}
+          </span>
+          <span dir="auto" className="truncate text-[12px] text-soft" title={apps}>
+            {apps || 'no windows'}
+          </span>
+        </span>
+      </label>
+      <button
+        type="button"
+        aria-label={`Remove the pattern ${name}`}
+        className="grid size-7 place-items-center text-soft hover:text-ink"
+        onClick={() => dispatch('pattern.remove', { pattern: id }, 'key')}
+      >
+        <Trash2 size={13} aria-hidden />
+      </button>
+    </li>
+  )
+}
