@@ -2,19 +2,53 @@
 import { Pause, Play, RotateCcw } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
 import { changeContent, shownContent, useContent, useTyped } from '@/store/documents'
+import { report } from '@/store/reports'
+import { useSeen } from '@/store/seen'
+import { useTether } from '@/store/tethers'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { type CountdownContent, IDLE, inWords, left, parse } from './time'
 
 /** Counts down to a time of day or for a duration. */
-export default function Countdown({ document: id }: AppProps) {
+export default function Countdown({ document: id, window }: AppProps) {
   const kept = useContent(id)
   const content = kept ? ((shownContent(kept) as CountdownContent | null) ?? IDLE) : null
   const now = useNow(content?.kind === 'running')
   const [typed, setTyped] = useTyped(id, 'time')
   const [problem, setProblem] = useState('')
-  if (!content) return null
+  const over = content?.kind === 'running' && left(content, now) === 0 && !content.told
+  useReported(id, over ? content.until : null)
+  const seen = useSeen(window)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: it is seen once
+  useEffect(() => {
+    if (over && seen) change({ ...content, told: true })
+  }, [over, seen])
   const change = (next: CountdownContent) => changeContent(id, next, 'saved')
+  const runs = content?.kind === 'running' && left(content, now) > 0
+  const paused = content?.kind === 'paused'
+  useTether(
+    id,
+    runs || paused
+      ? {
+          says: '',
+          // The one on every desktop is always in sight.
+          offered: true,
+          ...(runs && { until: content.until }),
+          controls: [
+            runs
+              ? { id: 'pause', label: 'Pause', glyph: 'pause' }
+              : { id: 'go on', label: 'Go on', glyph: 'play' },
+          ],
+        }
+      : null,
+    () => {
+      if (content?.kind === 'running')
+        change({ kind: 'paused', left: left(content, Date.now()), of: content.of })
+      else if (content?.kind === 'paused')
+        change({ kind: 'running', until: Date.now() + content.left, of: content.of })
+    },
+  )
+  if (!content) return null
   const remaining = left(content, now)
   const done = content.kind === 'running' && remaining === 0
   const begin = (event: FormEvent) => {
@@ -111,3 +145,16 @@ function useNow(running: boolean): number {
   }, [running])
   return now
 }
+
+/** Its end asks for attention until it was seen; told as having ended then, however late. */
+function useReported(id: string, ended: number | null): void {
+  useEffect(() => {
+    const at = ended === null ? '' : new Date(ended).toLocaleTimeString([], CLOCK)
+    report(id, {
+      attention: ended === null ? null : 'alarm',
+      ...(ended !== null && { says: `Over since ${at}` }),
+    })
+  }, [id, ended])
+}
+
+const CLOCK = { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' } as const

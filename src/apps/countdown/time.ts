@@ -3,7 +3,8 @@ import { typedMoment } from '@/core/plan/typed'
 /** A countdown to a moment, or paused with some time left, or not set. */
 export type CountdownContent =
   | { kind: 'idle' }
-  | { kind: 'running'; until: number; of: number }
+  /** `told`: its end was seen. */
+  | { kind: 'running'; until: number; of: number; told?: boolean }
   | { kind: 'paused'; left: number; of: number }
 
 export const IDLE: CountdownContent = { kind: 'idle' }

@@ -5,6 +5,7 @@ import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
 import { say } from '@/store/shelf'
+import { useTether } from '@/store/tethers'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { serviceSpeed, useService } from '../useService'
@@ -37,9 +38,6 @@ export default function Jobs({ document: id, window }: AppProps) {
     },
     (event) => active && change(heard(now(), active.id, event)),
   )
-  useReported(id, content, seen)
-  if (!content) return null
-  const shown = content.jobs.find((job) => job.id === chosen) ?? active ?? content.jobs.at(-1)
   const act = async (job: Job, action: 'pause' | 'go on' | 'drop') => {
     if (action === 'drop') change(remove(now(), job.id))
     else change(setState(now(), job.id, action === 'pause' ? 'paused' : 'running'))
@@ -48,6 +46,28 @@ export default function Jobs({ document: id, window }: AppProps) {
     const answer = await fetch('/api/jobs', { method: 'POST', body }).catch(() => null)
     if (!answer) say('The service does not answer. The job will be retried.', { refused: true })
   }
+  useReported(id, content, seen)
+  const held = content?.jobs.find(({ state }) => state === 'paused')
+  const far = active ?? held
+  useTether(
+    id,
+    far
+      ? {
+          says: far.name,
+          offered: true,
+          progress: far.at / far.steps,
+          controls: [
+            active
+              ? { id: 'pause', label: 'Pause', glyph: 'pause' }
+              : { id: 'go on', label: 'Go on', glyph: 'play' },
+            { id: 'drop', label: 'Drop', glyph: 'drop' },
+          ],
+        }
+      : null,
+    (control) => far && void act(far, control as 'pause' | 'go on' | 'drop'),
+  )
+  if (!content) return null
+  const shown = content.jobs.find((job) => job.id === chosen) ?? active ?? content.jobs.at(-1)
   return (
     <>
       {connection === 'lost' && active ? (

@@ -4,6 +4,7 @@ import type { DocumentId } from '@/core/model/types'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
+import { useTether } from '@/store/tethers'
 import type { AppProps } from '../contract'
 import { serviceSpeed, useService } from '../useService'
 import type { Incoming } from './protocol'
@@ -62,6 +63,29 @@ export default function Messages({ document: id, window }: AppProps) {
     const says = asking ? `${asking.who} asks for you` : count ? `${count} unread` : undefined
     report(id, { attention, ...(says && { says }) })
   }, [content, id])
+  const waiting =
+    content?.threads.find(mentioned) ?? content?.threads.find((one) => unread(one) > 0)
+  const last = waiting?.messages.at(-1)
+  useTether(
+    id,
+    waiting
+      ? {
+          says: `${waiting.who}: ${last?.text ?? ''}`,
+          offered: true,
+          controls: [],
+          replies: { to: waiting.who, typed: waiting.id },
+        }
+      : null,
+    (control, text = '') => {
+      if (control !== 'reply' || !waiting) return
+      change((was) =>
+        markRead(
+          reply(was, waiting.id, { by: 'me', text, at: Date.now(), waiting: true }),
+          waiting.id,
+        ),
+      )
+    },
+  )
   if (!content) return null
   const step = (by: number) => {
     const { threads } = content

@@ -4,6 +4,7 @@ import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { changeContent, contentOf, shownContent, useContent } from '@/store/documents'
 import { report } from '@/store/reports'
 import { say } from '@/store/shelf'
+import { useTether } from '@/store/tethers'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { readAudio } from './files'
@@ -49,6 +50,26 @@ export default function Player({ document: id }: AppProps) {
   useEffect(() => {
     report(id, { busy: playing, ...(playing && track && { says: `Plays ${track.name}` }) })
   }, [id, playing, track])
+  useTether(
+    id,
+    track
+      ? {
+          says: track.name,
+          offered: playing,
+          controls: [
+            playing
+              ? { id: 'pause', label: 'Pause', glyph: 'pause' }
+              : { id: 'play', label: 'Play', glyph: 'play' },
+            { id: 'next', label: 'Next tune', glyph: 'next' },
+          ],
+        }
+      : null,
+    (control) => {
+      if (control === 'next') skip()
+      else if (playing) pause()
+      else play(now().tune, now().at)
+    },
+  )
   if (!content || !track) return null
   const at = playing ? position : content.at
   const seek = (to: number) => {

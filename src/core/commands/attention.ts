@@ -89,7 +89,7 @@ const next = command({
 })
 
 /** Exactly where one was, however much was answered in between. */
-function comeBack(draft: State): Result {
+export function comeBack(draft: State): Result {
   const { answering } = draft
   draft.answering = null
   if (!answering) return {}

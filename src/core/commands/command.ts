@@ -72,6 +72,7 @@ export type View =
   | { view: 'homes' }
   | { view: 'sequences' }
   | { view: 'waiting' }
+  | { view: 'tether'; nth: number }
   | { view: 'patterns'; pattern?: string }
   | { view: 'quiet'; desktop: DesktopId }
   | { view: 'practice' }

@@ -27,6 +27,7 @@ import { soloCommands } from './solo'
 import { startCommands } from './start'
 import { stowCommands } from './stow'
 import { sweepCommands } from './sweep'
+import { tetherCommands } from './tethers'
 import { undoCommands } from './undo'
 import { viewCommands } from './views'
 import { wayCommands } from './ways'
@@ -45,6 +46,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...patternCommands,
     ...gridCommands,
     ...windowCommands,
+    ...tetherCommands,
     ...sendCommands,
     ...placeCommands,
     ...arrangeCommands,

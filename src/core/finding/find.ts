@@ -66,6 +66,8 @@ const SILENT = new Set([
   'keys.leaveTyping',
   'sequence.keep',
   'desktop.bring',
+  'tether.go',
+  'tether.use',
   'pattern.make',
   'pattern.remove',
   'attention.report',

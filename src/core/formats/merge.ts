@@ -55,6 +55,7 @@ export function merge(here: State, file: State): State {
       0,
       CLOSED_KEPT,
     ),
+    tethered: { ...here.tethered, ...file.tethered },
     patterns: joined(here.patterns, file.patterns),
     sequences: joined(here.sequences, file.sequences),
     stowed: stowedOf(here, file, windows, desktops),

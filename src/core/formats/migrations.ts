@@ -6,8 +6,20 @@ type Given = Record<string, unknown>
 
 /** What was added to the state since version 1, with the values that leave all as it was. */
 const first = initialState()
-const { columns, apps, apart, guide, sequences, attention, answering, stowed, patterns } = first
-const ADDED = { columns, apps, apart, guide, sequences, attention, answering, stowed, patterns }
+const { columns, apps, apart, guide, sequences, attention, answering, stowed, patterns, tethered } =
+  first
+const ADDED = {
+  columns,
+  apps,
+  apart,
+  guide,
+  sequences,
+  attention,
+  answering,
+  stowed,
+  patterns,
+  tethered,
+}
 
 /**
  * A state as written by any earlier version in the shape of this one: what it did not have yet is

@@ -289,6 +289,7 @@ export const WHOLES = {
   presence: byId(presence).required(),
   slots: array(maybeId().nullable().defined()).required().length(9),
   stacking: array(id()).required(),
+  tethered: byId(boolean().required()).required(),
   attention: byId(waiting).required(),
   answering: object({ desktop: id(), window: maybeId().nullable().defined() }).nullable().defined(),
   guide: number().integer().min(0).max(GUIDE_STEPS).required(),

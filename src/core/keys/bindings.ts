@@ -148,6 +148,12 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Home', command: 'attention.next' },
   { keys: 'Alt+Shift+Home', command: 'attention.back' },
   { keys: 'Alt+Shift+; Backspace', command: 'desktop.stow' },
+  { keys: "Alt+Shift+; '", command: 'window.tether' },
+  ...digits.slice(0, 6).map((nth) => ({
+    keys: `Alt+Shift+; Shift+${nth}`,
+    command: 'tether.use',
+    args: { nth },
+  })),
   { keys: 'Alt+Shift+; .', command: 'attention.list' },
   { keys: 'Alt+Shift+; Space', command: 'desktop.quiet' },
   { keys: 'Alt+Shift+; Shift+Space', command: 'desktop.askQuiet' },

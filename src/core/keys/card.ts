@@ -229,6 +229,8 @@ export function inWords(
     return `Run ${state.sequences.find(({ id }) => id === args.sequence)?.name ?? 'a sequence'}`
   const arrowed = ARROWED[command]
   if (arrowed) return args.to === 'left' ? arrowed : null
+  if (command === 'tether.use')
+    return args.nth === 1 ? 'Shift and a number: the tether with it' : null
   if (command === 'display.focus') return 'Go to the next display'
   if (command === 'unstack.open' && args.app) return 'Unstack the windows of this app'
   if (command === 'trail.open' && args.back) return 'Recent windows, backwards'

@@ -347,6 +347,8 @@ interface Arrangement {
   /** Desktops that were put away, the latest last. */
   stowed: Stowed[]
   patterns: Pattern[]
+  /** Windows that are kept in the line while they are elsewhere; false where one wants that not. */
+  tethered: Record<WindowId, boolean>
   /** The apps the person added. */
   apps: Record<AppId, OwnApp>
   /** The apps on number keys 1 to 9. */

@@ -315,6 +315,10 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     args: () => ({ pattern: 'Incident', name }),
   })),
   fc.constant({ id: 'pattern.remove', args: () => ({ pattern: 'Incident' }) }),
+  fc.tuple(maybe, fc.constantFrom('window.tether', 'tether.go')).map(([at, id]) => ({
+    id,
+    args: (state: State) => windowAt(state, at),
+  })),
   fc.constant({ id: 'letters.deal', args: () => ({}) }),
   fc
     .constantFrom('control', 'leader')

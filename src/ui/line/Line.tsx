@@ -8,6 +8,7 @@ import { CommandButton } from '@/ui/parts/CommandButton'
 import { Emblem } from '@/ui/parts/Emblem'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
+import { Tethers } from '@/ui/tethers/Tethers'
 import { Pending } from './Pending'
 
 /** The strip at the bottom: where you are, what just happened, whether it is kept, the time. */
@@ -27,6 +28,7 @@ export function Line() {
       ) : null}
       {pending ? <Pending keys={pending} /> : <Happened />}
       <span className="flex-1" />
+      <Tethers />
       <Waits />
       <SaveState />
       <Parted>

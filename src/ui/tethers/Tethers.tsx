@@ -1,0 +1,223 @@
+import { Pause, Play, SkipForward, X } from 'lucide-react'
+import { type FormEvent, useEffect, useRef, useState } from 'react'
+import { useShallow } from 'zustand/react/shallow'
+import { appOf } from '@/apps/list'
+import { useTyped } from '@/store/documents'
+import { closeView, dispatch, openMenuBelow, useArrangement, useShelf } from '@/store/shelf'
+import { actAfar, type Control, useTethers } from '@/store/tethers'
+import { focusContent } from '@/ui/parts/focus'
+import { ROOM, type Shown, shownTethers } from './list'
+
+const GLYPHS = { pause: Pause, play: Play, next: SkipForward, drop: X }
+
+/** In the line: what is at work elsewhere, with a hand on it. */
+export function Tethers() {
+  const tethers = useTethers()
+  const state = useArrangement(
+    useShallow(({ windows, tethered, documents, presence, display, desktops, displays }) => ({
+      windows,
+      tethered,
+      documents,
+      presence,
+      display,
+      desktops,
+      displays,
+    })),
+  )
+  const all = shownTethers(state as Parameters<typeof shownTethers>[0], tethers)
+  const asked = useShelf(({ view }) => (view?.view === 'tether' ? view.nth : null))
+  const [replying, setReplying] = useState<string | null>(null)
+  const meant = asked === null ? undefined : all[asked - 1]
+  useEffect(() => {
+    if (asked === null) return
+    closeView()
+    if (!meant) return
+    const [first] = meant.tether?.controls ?? []
+    if (meant.tether?.replies) setReplying(meant.document)
+    else if (first) actAfar(meant.document, first.id)
+    else dispatch('tether.go', { window: meant.window }, 'key')
+  }, [asked, meant])
+  if (all.length === 0) return null
+  const more = all.slice(ROOM)
+  return (
+    <ul aria-label="Tethers" className="flex min-w-0 items-center gap-1.5">
+      {all.slice(0, ROOM).map((one, at) => (
+        <One
+          key={one.window}
+          shown={one}
+          nth={at + 1}
+          replying={replying === one.document}
+          onReply={(wanted) => setReplying(wanted ? one.document : null)}
+        />
+      ))}
+      {more.length > 0 ? (
+        <li>
+          <button
+            type="button"
+            aria-haspopup="menu"
+            className="border border-seam px-1.5 text-[12px]"
+            title={more.map(({ title }) => title).join('\n')}
+            onClick={({ currentTarget }) =>
+              openMenuBelow(currentTarget, { windows: more.map(({ window }) => window) })
+            }
+          >
+            +{more.length}
+          </button>
+        </li>
+      ) : null}
+    </ul>
+  )
+}
+
+function One({
+  shown: { window, document, app, title, tether },
+  nth,
+  replying,
+  onReply,
+}: {
+  shown: Shown
+  nth: number
+  replying: boolean
+  onReply(wanted: boolean): void
+}) {
+  const Glyph = appOf(app)?.glyph
+  const says = tether?.says || title
+  return (
+    <li className="relative flex h-6 min-w-0 items-center gap-1 border border-seam border-dashed pr-0.5">
+      <button
+        type="button"
+        title={`${title}: ${says}`}
+        className="flex min-w-0 items-center gap-1.5 pl-1.5 hover:underline"
+        onClick={() => dispatch('tether.go', { window })}
+      >
+        <span aria-hidden className="font-mono text-[10px] text-soft">
+          {nth}
+        </span>
+        {Glyph ? <Glyph size={13} aria-hidden className="shrink-0" /> : null}
+        <span dir="auto" className="max-w-28 truncate text-[12px] max-[1250px]:sr-only">
+          {says}
+        </span>
+        {tether?.progress === undefined ? null : (
+          <span className="font-mono text-[11px] tabular-nums">
+            {Math.floor(tether.progress * 100)} %
+          </span>
+        )}
+        {tether?.until === undefined ? null : <Left until={tether.until} />}
+      </button>
+      {tether?.replies ? (
+        <button
+          type="button"
+          className="px-1 text-[12px] text-soft hover:text-ink"
+          aria-expanded={replying}
+          onClick={() => onReply(!replying)}
+        >
+          reply
+        </button>
+      ) : null}
+      {tether?.controls.map((control) => (
+        <Hand
+          key={control.id}
+          control={control}
+          about={title}
+          onAct={() => actAfar(document, control.id)}
+        />
+      ))}
+      {replying && tether?.replies ? (
+        <Reply {...tether.replies} document={document} onDone={() => onReply(false)} />
+      ) : null}
+    </li>
+  )
+}
+
+function Hand({ control, about, onAct }: { control: Control; about: string; onAct(): void }) {
+  const Sign = GLYPHS[control.glyph]
+  return (
+    <button
+      type="button"
+      aria-label={`${control.label}: ${about}`}
+      title={control.label}
+      className="grid size-5 place-items-center text-soft hover:text-ink"
+      onClick={onAct}
+    >
+      <Sign size={12} aria-hidden />
+    </button>
+  )
+}
+
+/** A reply without leaving the desktop; the keys go back where they were. */
+function Reply({
+  to,
+  typed: name,
+  document,
+  onDone,
+}: {
+  to: string
+  typed: string
+  document: string
+  onDone(): void
+}) {
+  // The same as in the window of the thread: what is begun there goes on here.
+  const [text, setText] = useTyped(document, name)
+  const field = useRef<HTMLInputElement>(null)
+  useEffect(() => field.current?.focus(), [])
+  const leave = () => {
+    onDone()
+    focusContent()
+  }
+  const send = (event: FormEvent) => {
+    event.preventDefault()
+    if (!text.trim()) return
+    actAfar(document, 'reply', text.trim())
+    setText('')
+    leave()
+  }
+  return (
+    <form
+      className="rise absolute right-0 bottom-8 z-40 flex w-80 gap-2 border-2 border-ink bg-panel p-2"
+      onSubmit={send}
+    >
+      <input
+        ref={field}
+        aria-label={`Reply to ${to}`}
+        placeholder={`to ${to}`}
+        className="field min-w-0 flex-1"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape') return
+          event.preventDefault()
+          event.stopPropagation()
+          leave()
+        }}
+      />
+      <button type="submit" className="btn btn-main" disabled={!text.trim()}>
+        Send
+      </button>
+    </form>
+  )
+}
+
+const MINUTE = 60_000
+
+/** The time left, woken once a minute, and each second of the last. */
+function Left({ until }: { until: number }) {
+  const [now, setNow] = useState(() => Date.now())
+  const left = Math.max(0, until - now)
+  useEffect(() => {
+    if (left === 0) return
+    const next = left > MINUTE ? left % MINUTE || MINUTE : 1000
+    const timer = setTimeout(() => setNow(Date.now()), next)
+    return () => clearTimeout(timer)
+  }, [left])
+  const minutes = Math.ceil(left / MINUTE)
+  const hours = Math.floor(minutes / 60)
+  return (
+    <span className="font-mono text-[11px] tabular-nums">
+      {left === 0
+        ? 'over'
+        : left <= MINUTE
+          ? `${Math.ceil(left / 1000)} s`
+          : `${hours ? `${hours} h ` : ''}${minutes % 60} min`}
+    </span>
+  )
+}
