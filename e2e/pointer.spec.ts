@@ -1,5 +1,18 @@
 import { expect, test } from './shelf'
 
+test('the sign that stands above the windows for a moment takes no push', async ({
+  shelf,
+  page,
+}) => {
+  await page.emulateMedia({ reducedMotion: 'no-preference' })
+  await shelf.open()
+  await shelf.run('settings.set', { arrival: 3000 })
+  await shelf.press('Alt+M')
+  await expect(page.locator('.sign-arriving')).toBeVisible()
+  await shelf.window('radio').getByRole('button', { name: 'Play' }).click({ timeout: 2500 })
+  await expect(shelf.window('radio').getByRole('button', { name: 'Pause' })).toBeVisible()
+})
+
 test('a window is dragged by its hem, in one step, and Escape puts it back', async ({
   shelf,
   page,

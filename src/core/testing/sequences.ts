@@ -131,12 +131,15 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     }),
   })),
   fc.constantFrom('notes', 'dial').map((app) => ({ id: 'app.launch', args: () => ({ app }) })),
-  fc
-    .tuple(
-      fc.constantFrom('window.focus', 'window.minimise', 'window.maximise', 'window.close'),
-      maybe,
-    )
-    .map(([id, at]) => ({ id, args: (state: State) => windowAt(state, at) })),
+  {
+    weight: 4,
+    arbitrary: fc
+      .tuple(
+        fc.constantFrom('window.focus', 'window.minimise', 'window.maximise', 'window.close'),
+        maybe,
+      )
+      .map(([id, at]) => ({ id, args: (state: State) => windowAt(state, at) })),
+  },
   fc.integer({ min: 1, max: 5 }).map((columns) => ({
     id: 'grid.columns',
     args: () => ({ columns }),

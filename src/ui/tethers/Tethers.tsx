@@ -46,6 +46,7 @@ export function Tethers() {
           key={one.window}
           shown={one}
           nth={at + 1}
+          several={all.length > 2}
           replying={replying === one.document}
           onReply={(wanted) => setReplying(wanted ? one.document : null)}
         />
@@ -72,11 +73,14 @@ export function Tethers() {
 function One({
   shown: { window, document, app, title, tether },
   nth,
+  several,
   replying,
   onReply,
 }: {
   shown: Shown
   nth: number
+  /** Whether there are so many that their glyphs have to do. */
+  several: boolean
   replying: boolean
   onReply(wanted: boolean): void
 }) {
@@ -94,11 +98,14 @@ function One({
           {nth}
         </span>
         {Glyph ? <Glyph size={13} aria-hidden className="shrink-0" /> : null}
-        <span dir="auto" className="max-w-28 truncate text-[12px] max-[1250px]:sr-only">
+        <span
+          dir="auto"
+          className={`max-w-28 truncate text-[12px] ${several ? 'max-[1500px]:sr-only' : 'max-[1250px]:sr-only'}`}
+        >
           {says}
         </span>
         {tether?.progress === undefined ? null : (
-          <span className="font-mono text-[11px] tabular-nums">
+          <span className="shrink-0 whitespace-nowrap font-mono text-[11px] tabular-nums">
             {Math.floor(tether.progress * 100)} %
           </span>
         )}
@@ -123,7 +130,13 @@ function One({
         />
       ))}
       {replying && tether?.replies ? (
-        <Reply {...tether.replies} document={document} onDone={() => onReply(false)} />
+        <Reply
+          {...tether.replies}
+          says={says}
+          document={document}
+          left={nth <= ROOM / 2}
+          onDone={() => onReply(false)}
+        />
       ) : null}
     </li>
   )
@@ -148,12 +161,17 @@ function Hand({ control, about, onAct }: { control: Control; about: string; onAc
 function Reply({
   to,
   typed: name,
+  says,
   document,
+  left,
   onDone,
 }: {
   to: string
   typed: string
+  says: string
   document: string
+  /** Whether it opens to the right of where its tether begins. */
+  left: boolean
   onDone(): void
 }) {
   // The same as in the window of the thread: what is begun there goes on here.
@@ -173,9 +191,12 @@ function Reply({
   }
   return (
     <form
-      className="rise absolute right-0 bottom-8 z-40 flex w-80 gap-2 border-2 border-ink bg-panel p-2"
+      className={`rise absolute bottom-8 z-40 flex w-80 flex-wrap gap-2 border-2 border-ink bg-panel p-2 ${left ? 'left-0' : 'right-0'}`}
       onSubmit={send}
     >
+      <p dir="auto" className="line-clamp-3 w-full">
+        {says}
+      </p>
       <input
         ref={field}
         aria-label={`Reply to ${to}`}
