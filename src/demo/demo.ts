@@ -9,6 +9,7 @@ import { callLetters } from '@/core/keys/letters'
 import { initialState, newDesktop } from '@/core/model/initial'
 import {
   type Backdrop,
+  type Block,
   type Cause,
   type DesktopId,
   type Display,
@@ -19,6 +20,7 @@ import {
   type Size,
   type State,
 } from '@/core/model/types'
+import { atMinute, dayOf } from '@/core/plan/plan'
 import type { Seed } from '@/store/start'
 import * as pictures from './pictures'
 import * as tables from './tables'
@@ -256,6 +258,23 @@ function due(now: number): CountdownContent {
   }
 }
 
+/** The day as it is planned: each desktop from its hour until the next. */
+function planned(now: number): Block[] {
+  const times: [desktop: string, from: number, to: number][] = [
+    ['field', 6.5, 8.5],
+    ['model', 8.5, 10],
+    ['public', 10, 13.5],
+    ['bulletin', 13.5, 16.25],
+    ['rota', 16.25, 17],
+  ]
+  return times.map(([desktop, from, to]) => ({
+    id: `block-${desktop}`,
+    desktop,
+    start: atMinute(dayOf(now), from * 60),
+    end: atMinute(dayOf(now), to * 60),
+  }))
+}
+
 /**
  * The shelf of the duty forecaster at the Harrow Range Snow Office, on Field.
  * @param now milliseconds since 1970
@@ -288,6 +307,7 @@ export function demo(now: number, room?: Size, alone = false): Seed {
     contents[shown.id] = shown.content
   }
   if (state.desktops.bulletin) state.desktops.bulletin.quiet = { on: true, lets: [] }
+  state.plan = planned(now)
   if (room) fitInto(state, room)
   for (const desktop of Object.values(state.desktops))
     desktop.focus = desktop.windows.at(-1) ?? null

@@ -22,6 +22,7 @@ import { LookPanel } from '@/ui/look/LookPanel'
 import { FullDialog } from '@/ui/pair/FullDialog'
 import { PairDialog } from '@/ui/pair/PairDialog'
 import { PatternsDialog } from '@/ui/patterns/PatternsDialog'
+import { PlanPanel } from '@/ui/plan/PlanPanel'
 import { Practice } from '@/ui/practice/Practice'
 import { SequencesPanel } from '@/ui/sequences/SequencesPanel'
 import { SessionsDialog } from '@/ui/sessions/SessionsDialog'
@@ -38,6 +39,8 @@ export function Asked() {
       return <BindingsPanel {...view} />
     case 'practice':
       return <Practice />
+    case 'plan':
+      return <PlanPanel />
     case 'patterns':
       return <PatternsDialog {...view} />
     case 'waiting':

@@ -184,6 +184,7 @@ export function removeDesktops(draft: State, ids: DesktopId[], into: DesktopId):
   }
   settleShown(draft)
   for (const home of draft.homes) if (gone.has(home.desktop)) home.desktop = into
+  for (const block of draft.plan) if (gone.has(block.desktop)) block.desktop = into
   for (const { window: closed } of draft.closed)
     if (closed.desktop !== EVERY && gone.has(closed.desktop)) closed.desktop = into
   for (const { args } of draft.bindings) if (args && gone.has(String(args.to))) args.to = into

@@ -16,7 +16,16 @@ export interface Env {
   /** Milliseconds since 1970. */
   now: number
   id(
-    kind: 'desktop' | 'window' | 'document' | 'home' | 'app' | 'display' | 'sequence' | 'pattern',
+    kind:
+      | 'desktop'
+      | 'window'
+      | 'document'
+      | 'home'
+      | 'app'
+      | 'display'
+      | 'sequence'
+      | 'pattern'
+      | 'block',
   ): string
   app(id: string): AppFacts | undefined
   apps(): AppFacts[]
@@ -72,6 +81,7 @@ export type View =
   | { view: 'homes' }
   | { view: 'sequences' }
   | { view: 'waiting' }
+  | { view: 'plan' }
   | { view: 'tether'; nth: number }
   | { view: 'patterns'; pattern?: string }
   | { view: 'quiet'; desktop: DesktopId }

@@ -19,6 +19,7 @@ import { lookCommands } from './look'
 import { patternCommands } from './patterns'
 import { pictureCommands } from './pictures'
 import { placeCommands } from './place'
+import { planCommands } from './plan'
 import { sendCommands } from './send'
 import { sequenceCommands } from './sequences'
 import { sessionCommands } from './sessions'
@@ -44,6 +45,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...foldCommands,
     ...stowCommands,
     ...patternCommands,
+    ...planCommands,
     ...gridCommands,
     ...windowCommands,
     ...tetherCommands,

@@ -56,6 +56,7 @@ const stow = command({
       stacking: taken(draft.stacking, here),
       homes: taken(draft.homes, (home) => home.desktop === id),
       bindings: taken(draft.bindings, ({ args: given }) => given?.to === id),
+      plan: taken(draft.plan, (block) => block.desktop === id),
       closed: draft.closed.flatMap(({ window }) => (window.desktop === id ? window.id : [])),
       origins: Object.values(draft.desktops).flatMap((other) =>
         Object.entries(other.origins ?? {}).flatMap(([window, origin]) =>
@@ -66,6 +67,7 @@ const stow = command({
     draft.stacking = draft.stacking.filter((one) => !here(one))
     draft.homes = draft.homes.filter((home) => home.desktop !== id)
     draft.bindings = draft.bindings.filter(({ args: given }) => given?.to !== id)
+    draft.plan = draft.plan.filter((block) => block.desktop !== id)
     for (const one of [...found.windows]) delete draft.windows[one]
     for (const there of Object.values(draft.presence))
       if (there.focus && here(there.focus)) there.focus = null
@@ -124,7 +126,7 @@ const bring = command({
 
 /** Puts a stowed desktop where it was: exactly, where nothing took its place meanwhile. */
 function putBackIn(draft: State, entry: Stowed): void {
-  const { id, at, windows, stacking, homes, bindings, closed, origins } = entry
+  const { id, at, windows, stacking, homes, plan, bindings, closed, origins } = entry
   const taken = Object.values(draft.desktops).some(({ letter }) => letter === entry.desktop.letter)
   draft.desktops[id] = {
     ...entry.desktop,
@@ -138,6 +140,7 @@ function putBackIn(draft: State, entry: Stowed): void {
     }
   putIn(draft.stacking, stacking)
   putIn(draft.homes, homes)
+  putIn(draft.plan, plan)
   putIn(
     draft.bindings,
     bindings.filter(({ item: { keys } }) => !draft.bindings.some((one) => one.keys === keys)),

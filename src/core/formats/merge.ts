@@ -56,6 +56,7 @@ export function merge(here: State, file: State): State {
       CLOSED_KEPT,
     ),
     tethered: { ...here.tethered, ...file.tethered },
+    plan: joined(here.plan, file.plan),
     patterns: joined(here.patterns, file.patterns),
     sequences: joined(here.sequences, file.sequences),
     stowed: stowedOf(here, file, windows, desktops),
@@ -216,6 +217,12 @@ function stowedOf(
       },
       windows: Object.fromEntries(left.map((window) => [window.id, { ...window, desktop: id }])),
       stacking: one.stacking.filter(({ item }) => kept(item)),
+      homes: one.homes.map(({ at, item }) => ({ at, item: { ...item, desktop: id } })),
+      plan: one.plan.map(({ at, item }) => ({ at, item: { ...item, desktop: id } })),
+      bindings: one.bindings.map(({ at, item }) => ({
+        at,
+        item: { ...item, args: { ...item.args, to: id } },
+      })),
     }
   })
 }

@@ -6,8 +6,19 @@ type Given = Record<string, unknown>
 
 /** What was added to the state since version 1, with the values that leave all as it was. */
 const first = initialState()
-const { columns, apps, apart, guide, sequences, attention, answering, stowed, patterns, tethered } =
-  first
+const {
+  columns,
+  apps,
+  apart,
+  guide,
+  sequences,
+  attention,
+  answering,
+  stowed,
+  patterns,
+  plan,
+  tethered,
+} = first
 const ADDED = {
   columns,
   apps,
@@ -18,6 +29,7 @@ const ADDED = {
   answering,
   stowed,
   patterns,
+  plan,
   tethered,
 }
 

@@ -73,6 +73,7 @@ const LIST_WORDS = {
   bindings: 'key',
   stowed: 'stowed desktop',
   patterns: 'pattern',
+  plan: 'block of the plan',
   sequences: 'sequence',
 }
 
@@ -256,6 +257,9 @@ function settleLists(state: State): void {
   state.closed = state.closed
     .filter(({ window }) => !state.windows[window.id] && lives(window.desktop))
     .slice(0, CLOSED_KEPT)
+  state.plan = state.plan.filter(
+    ({ desktop, start, end }) => state.desktops[desktop] && end > start,
+  )
   state.homes = state.homes.filter(
     ({ desktop }) => [EVERY, HERE, NAMED].includes(desktop) || state.desktops[desktop],
   )

@@ -245,6 +245,15 @@ export const OBJECTS = {
 } satisfies Record<string, Schema>
 
 /** The parts that are lists of objects, each with the shape of one. */
+const block = object({
+  id: id(),
+  desktop: id(),
+  start: moment(),
+  end: moment(),
+  goes: boolean(),
+  skipped: boolean(),
+  met: boolean(),
+})
 const taken = <T extends Schema>(item: T) =>
   array(object({ at: number().integer().min(0).required(), item }).required()).required()
 const stowed = object({
@@ -254,6 +263,7 @@ const stowed = object({
   windows: byId(window).required(),
   stacking: taken(id()),
   homes: taken(home.required()),
+  plan: taken(block.required()),
   bindings: taken(binding.required()),
   closed: array(id()).required(),
   origins: array(object({ desktop: id(), window: id() }).required()).required(),
@@ -271,6 +281,7 @@ const pattern = object({
 })
 export const LISTS = {
   stowed,
+  plan: block,
   patterns: pattern,
   closed,
   homes: home,

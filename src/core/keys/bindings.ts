@@ -148,6 +148,8 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Home', command: 'attention.next' },
   { keys: 'Alt+Shift+Home', command: 'attention.back' },
   { keys: 'Alt+Shift+; Backspace', command: 'desktop.stow' },
+  { keys: 'Alt+Shift+; ;', command: 'plan.open' },
+  { keys: 'Alt+Shift+; /', command: 'plan.go' },
   { keys: "Alt+Shift+; '", command: 'window.tether' },
   ...digits.slice(0, 6).map((nth) => ({
     keys: `Alt+Shift+; Shift+${nth}`,

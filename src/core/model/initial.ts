@@ -55,6 +55,7 @@ export function initialState(): State {
     homes: [],
     stowed: [],
     patterns: [],
+    plan: [],
     tethered: {},
     sequences: [],
     apps: {},

@@ -307,6 +307,7 @@ export interface Stowed {
   /** Where its windows stood among all others. */
   stacking: Taken<WindowId>[]
   homes: Taken<Home>[]
+  plan: Taken<Block>[]
   /** Keys that led to it. */
   bindings: Taken<Binding>[]
   /** Closed windows that lived on it. */
@@ -323,6 +324,19 @@ export interface Pattern {
   windows: (Pick<Window, 'app' | 'frame' | 'placed' | 'minimised' | 'maximised'> & {
     title: string
   })[]
+}
+
+/** A stretch of a day that belongs to a desktop. */
+export interface Block {
+  id: string
+  desktop: DesktopId
+  start: number
+  end: number
+  /** Whether one goes there by itself when it begins. */
+  goes?: boolean
+  skipped?: boolean
+  /** Whether one went, or left the offer: it is not made again. */
+  met?: boolean
 }
 
 /** What commands arrange. Undone and done again. */
@@ -347,6 +361,8 @@ interface Arrangement {
   /** Desktops that were put away, the latest last. */
   stowed: Stowed[]
   patterns: Pattern[]
+  /** What is planned, in the order it was made. */
+  plan: Block[]
   /** Windows that are kept in the line while they are elsewhere; false where one wants that not. */
   tethered: Record<WindowId, boolean>
   /** The apps the person added. */
@@ -408,6 +424,8 @@ export interface AppFacts extends Size {
 }
 
 export const CLOSED_KEPT = 25
+/** More than a year of full days. */
+export const PLAN_MOST = 5000
 export const DESKTOPS_MOST = 40
 /** How many steps the first five minutes have. */
 export const GUIDE_STEPS = 9

@@ -322,6 +322,24 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     id,
     args: (state: State) => windowAt(state, at),
   })),
+  fc.constantFrom('9:30-11 next', '23:00-1:00 Delta', '8 Field').map((text) => ({
+    id: 'plan.add',
+    args: () => ({ text, day: 1_000 }),
+  })),
+  fc.nat(200).map((from) => ({
+    id: 'plan.put',
+    args: ({ order }: State) => ({
+      blocks: order.slice(0, 2).map((desktop) => ({ desktop, start: from, end: from + 3_600_000 })),
+    }),
+  })),
+  fc.constantFrom('plan.move', 'plan.remove', 'plan.skip', 'plan.goes').map((id) => ({
+    id,
+    args: ({ plan }: State) => ({
+      block: plan[0]?.id ?? 'none',
+      ...(id === 'plan.move' && { start: 5, end: 7_200_000 }),
+    }),
+  })),
+  fc.constant({ id: 'plan.late', args: () => ({}) }),
   fc.constant({ id: 'letters.deal', args: () => ({}) }),
   fc
     .constantFrom('control', 'leader')

@@ -8,6 +8,7 @@ import { CommandButton } from '@/ui/parts/CommandButton'
 import { Emblem } from '@/ui/parts/Emblem'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
+import { Planned } from '@/ui/plan/Planned'
 import { Tethers } from '@/ui/tethers/Tethers'
 import { Pending } from './Pending'
 
@@ -29,6 +30,7 @@ export function Line() {
       {pending ? <Pending keys={pending} /> : <Happened />}
       <span className="flex-1" />
       <Tethers />
+      <Planned />
       <Waits />
       <SaveState />
       <Parted>

@@ -1,0 +1,80 @@
+import { expect, test } from './shelf'
+
+test('a block is typed, its switch offered when it begins, and gone to by key; by itself it waits for a pause', async ({
+  shelf,
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-11-24T09:20') })
+  await shelf.open('shelf')
+  await page.clock.runFor(500)
+  for (const name of ['Field', 'Rota', 'Model'])
+    await page.evaluate(
+      (given) => window.kiteShelf?.run('desktop.create', { name: given, stay: true }),
+      name,
+    )
+  await page.evaluate(() => window.kiteShelf?.run('desktop.go', { to: 'Field' }))
+  const line = page.getByRole('region', { name: 'Line' })
+  await page.keyboard.press('Alt+J')
+  await page.keyboard.press(';')
+  const panel = page.getByRole('dialog', { name: 'Plan of the day' })
+  await expect(panel.getByRole('textbox', { name: 'A block' })).toBeFocused()
+  await page.keyboard.type('9 Nowhere')
+  await page.keyboard.press('Enter')
+  await expect(panel.getByRole('alert')).toContainText('no desktop called “Nowhere”')
+  await panel.getByRole('textbox', { name: 'A block' }).fill('9:30-10 Rota')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('10-11 Model')
+  await page.keyboard.press('Enter')
+  await expect(panel.getByRole('listitem')).toHaveCount(2)
+  await panel.getByRole('checkbox', { name: 'Go by itself: Model at 10:00' }).check()
+  await page.keyboard.press('Escape')
+  await expect(line).toContainText('09:30')
+  await expect(line).not.toContainText('is planned')
+  await page.clock.runFor('10:30')
+  await expect(line).toContainText('is planned')
+  await page.keyboard.press('Alt+J')
+  await page.keyboard.press('/')
+  await page.clock.runFor(200)
+  const here = () => page.evaluate(() => document.title)
+  await expect.poll(here).toContain('Rota')
+  await expect(line).not.toContainText('is planned')
+  // The next goes by itself, but not while something is typed.
+  await page.clock.runFor('29:00')
+  await page.keyboard.press('Alt+F')
+  await page.clock.runFor(300)
+  await page.keyboard.press('Shift')
+  await page.clock.runFor('00:31')
+  await page.clock.runFor('00:08')
+  await expect.poll(here).toContain('Model')
+})
+
+test('a block is drawn on the strip, moved with the rest of the day, skipped, and over a reload there', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.run('plan.open')
+  const panel = page.getByRole('dialog', { name: 'Plan of the day' })
+  await panel.getByRole('button', { name: 'The day after' }).click()
+  const strip = panel.locator('.cursor-crosshair')
+  await strip.scrollIntoViewIfNeeded()
+  const box = await strip.boundingBox()
+  if (!box) throw new Error('no strip')
+  await page.mouse.move(box.x + 100, box.y + 22 * 3)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 100, box.y + 22 * 5, { steps: 4 })
+  await page.mouse.up()
+  await expect(panel.getByRole('listitem')).toContainText('09:00–11:00')
+  expect(await shelf.violations()).toEqual([])
+  await panel.getByRole('button', { name: /^Skip/ }).click()
+  expect((await shelf.state()).plan[0]?.skipped).toBe(true)
+  await shelf.press('Alt+Z')
+  expect((await shelf.state()).plan[0]?.skipped).toBeUndefined()
+  await shelf.press('Escape')
+  await shelf.reload()
+  expect((await shelf.state()).plan).toHaveLength(1)
+  await shelf.run('plan.open')
+  await panel.getByRole('button', { name: 'The day after' }).click()
+  await panel.getByRole('button', { name: /^Remove/ }).click()
+  await expect(panel.getByRole('listitem')).toHaveCount(0)
+})

@@ -1,0 +1,234 @@
+import { array, boolean, number, object, string } from 'yup'
+import { currentId, desktop } from '@/core/model/selectors'
+import { type Block, PLAN_MOST, type State } from '@/core/model/types'
+import { blockAt, dayOf, inOrder, typedBlock } from '@/core/plan/plan'
+import { goTo } from './change'
+import { command, no, type Refusal } from './command'
+import { named, refused } from './places'
+
+const group = 'Desktops' as const
+
+const MINUTE = 60_000
+
+const at = (time: number): string =>
+  new Date(time).toLocaleTimeString('en', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
+
+const span = ({ start, end }: Pick<Block, 'start' | 'end'>): string => `${at(start)} to ${at(end)}`
+
+const blockOf = (state: State, id: string): Block | Refusal =>
+  state.plan.find((block) => block.id === id) ?? no('There is no such block.')
+
+const isRefusal = (found: Block | Refusal): found is Refusal => 'reason' in found
+
+const exists = (state: State, { block }: { block: string }): true | Refusal => {
+  const found = blockOf(state, block)
+  return isRefusal(found) ? found : true
+}
+
+const which = { block: string().required() }
+
+const roomFor = (state: State, more: number): true | Refusal =>
+  state.plan.length + more <= PLAN_MOST ||
+  no(`There would be more than ${PLAN_MOST} blocks. Remove some first.`)
+
+const add = command({
+  id: 'plan.add',
+  title: 'Plan a block of the day',
+  group,
+  args: {
+    /** As it is typed: `9:30-11 Model`. */
+    text: string().required().max(300),
+    /** A moment of the day it is for; without, today. */
+    day: number(),
+  },
+  can: (state, { text, day }, { now }) => {
+    const typed = typedBlock(text, day ?? now)
+    if ('problem' in typed) return no(typed.problem)
+    const found = named(state, typed.name)
+    return refused(found) ? found : roomFor(state, 1)
+  },
+  run: (draft, { text, day }, env) => {
+    const typed = typedBlock(text, day ?? env.now)
+    if ('problem' in typed) return
+    const found = named(draft, typed.name)
+    if (refused(found)) return
+    const { start, end } = typed
+    draft.plan.push({ id: env.id('block'), desktop: found.id, start, end })
+    return { say: `Planned ${found.name}, ${span(typed)}` }
+  },
+})
+
+const put = command({
+  id: 'plan.put',
+  title: 'Put blocks into the plan',
+  group,
+  args: {
+    blocks: array(
+      object({
+        desktop: string().required(),
+        start: number().required(),
+        end: number().required(),
+      }).required(),
+    )
+      .required()
+      .min(1),
+  },
+  can: (state, { blocks }) => {
+    const wrong = blocks.find(({ desktop: id, start, end }) => !state.desktops[id] || end <= start)
+    if (wrong) return no('A block has no desktop, or ends before it begins. Nothing was changed.')
+    return roomFor(state, blocks.length)
+  },
+  run: (draft, { blocks }, env) => {
+    for (const { desktop: id, start, end } of blocks)
+      draft.plan.push({ id: env.id('block'), desktop: id, start, end })
+    const [one] = blocks
+    return {
+      say:
+        blocks.length === 1 && one
+          ? `Planned ${desktop(draft, one.desktop).name}, ${span(one)}`
+          : `Planned ${blocks.length} blocks`,
+    }
+  },
+})
+
+const move = command({
+  id: 'plan.move',
+  title: 'Move a block of the plan',
+  group,
+  args: { ...which, start: number(), end: number() },
+  can: (state, args) => {
+    const found = blockOf(state, args.block)
+    if (isRefusal(found)) return found
+    const { start = found.start, end = found.end } = args
+    return end > start || no('A block ends after it begins.')
+  },
+  run: (draft, args) => {
+    const found = blockOf(draft, args.block)
+    if (isRefusal(found)) return
+    Object.assign(found, { start: args.start ?? found.start, end: args.end ?? found.end })
+    return { say: `${desktop(draft, found.desktop).name}: ${span(found)}` }
+  },
+})
+
+const remove = command({
+  id: 'plan.remove',
+  title: 'Remove a block of the plan',
+  group,
+  args: which,
+  can: exists,
+  run: (draft, { block }) => {
+    const found = blockOf(draft, block)
+    if (isRefusal(found)) return
+    draft.plan = draft.plan.filter(({ id }) => id !== block)
+    return { say: `Removed ${desktop(draft, found.desktop).name}, ${span(found)}` }
+  },
+})
+
+const skip = command({
+  id: 'plan.skip',
+  title: 'Skip a block of the plan, and back',
+  group,
+  args: { block: string() },
+  can: (state, { block }, { now }) =>
+    block === undefined
+      ? !!blockAt(state.plan, now) || no('Nothing is planned for now.')
+      : exists(state, { block }),
+  run: (draft, { block }, { now }) => {
+    const id = block ?? blockAt(draft.plan, now)?.id
+    const found = draft.plan.find((one) => one.id === id)
+    if (!found) return
+    if (found.skipped) delete found.skipped
+    else found.skipped = true
+    const { name } = desktop(draft, found.desktop)
+    return { say: found.skipped ? `Skipped ${name}, ${span(found)}` : `${name} is planned again` }
+  },
+})
+
+/** What is on now and all after it that day move together. */
+const late = command({
+  id: 'plan.late',
+  title: 'The rest of the day 15 minutes later',
+  group,
+  args: { minutes: number().integer().min(-720).max(720) },
+  can: (state, _args, { now }) =>
+    ahead(state, now).length > 0 || no('Nothing is planned for the rest of the day.'),
+  run: (draft, { minutes = 15 }, { now }) => {
+    const on = blockAt(draft.plan, now)
+    for (const block of ahead(draft, now)) {
+      // What has begun goes on longer; what is to come begins later.
+      if (block !== on) block.start += minutes * MINUTE
+      block.end = Math.max(block.end + minutes * MINUTE, block.start + MINUTE)
+    }
+    return {
+      say: `The rest of the day is ${Math.abs(minutes)} min ${minutes < 0 ? 'earlier' : 'later'}`,
+    }
+  },
+})
+
+const ahead = (state: State, now: number): Block[] =>
+  inOrder(state.plan).filter(({ end, start }) => end > now && dayOf(start) <= dayOf(now))
+
+const goes = command({
+  id: 'plan.goes',
+  title: 'Go by itself when a block begins, or not',
+  group,
+  args: { ...which, on: boolean() },
+  can: exists,
+  run: (draft, { block, on }) => {
+    const found = blockOf(draft, block)
+    if (isRefusal(found)) return
+    if (on ?? !found.goes) found.goes = true
+    else delete found.goes
+    const { name } = desktop(draft, found.desktop)
+    return { say: found.goes ? `Goes to ${name} by itself` : `Offers ${name} when it begins` }
+  },
+})
+
+const go = command({
+  id: 'plan.go',
+  title: 'Go to what is planned for now',
+  group,
+  step: false,
+  can: (state, _args, { now }) => {
+    const found = blockAt(state.plan, now)
+    if (!found) return no('Nothing is planned for now.')
+    return found.desktop !== currentId(state) || no('You are where you planned to be.')
+  },
+  run: (draft, _args, { now }) => {
+    const found = blockAt(draft.plan, now)
+    if (!found) return
+    const from = currentId(draft)
+    meet(draft, found.id)
+    goTo(draft, found.desktop)
+    return {
+      announce: `${desktop(draft, found.desktop).name}, as planned`,
+      journal: [{ kind: 'switch', from, to: found.desktop }],
+    }
+  },
+})
+
+const leave = command({
+  id: 'plan.leave',
+  title: 'Leave the offer of the plan',
+  group,
+  step: false,
+  args: which,
+  can: exists,
+  run: (draft, { block }) => meet(draft, block),
+})
+
+/** It is not offered again. */
+function meet(draft: State, id: string): undefined {
+  const found = draft.plan.find((block) => block.id === id)
+  if (found) found.met = true
+}
+
+const open = command({
+  id: 'plan.open',
+  title: 'Plan of the day…',
+  group,
+  step: false,
+  run: () => ({ show: { view: 'plan' } }),
+})
+
+export const planCommands = [open, go, late, skip, add, put, move, goes, remove, leave]
