@@ -8,7 +8,7 @@ const keysIn = (page: Page): Promise<string> =>
     const window = active?.closest<HTMLElement>('[data-window]')
     return window && active?.closest('.win-body') && !active.classList.contains('win-body')
       ? (window.dataset.window ?? '')
-      : (active?.id ?? active?.tagName ?? 'nothing')
+      : active?.id || active?.tagName || 'nothing'
   })
 
 /** Three windows on one desktop and a second, empty one; the document has the focus. */

@@ -51,6 +51,12 @@ const first =
     await page.waitForTimeout(1200)
   }
 
+/** On a quiet desktop until something has asked for attention. */
+async function waited(page) {
+  await page.keyboard.press('Alt+B')
+  await page.waitForTimeout(3000)
+}
+
 /** Forty desktops of a made-up office, with a few windows each. */
 async function forty(page) {
   await page.evaluate(async (words) => {
@@ -79,7 +85,7 @@ const FORTY =
 
 const shots = {
   main: [['Alt+P', 'Alt+F'], { prepare: first(['window.goHome', { window: 'sunday' }]) }],
-  night: [['Alt+B', 'Alt+M', 'Alt+6'], { cloth: 'dark' }],
+  night: [['Alt+B', 'Alt+M'], { cloth: 'dark', prepare: waited }],
   fold: [['Alt+R', 'Alt+J', 'F']],
   keys: [['Alt+Shift+/']],
   pad: [['Alt+R', 'Alt+X', 'ArrowLeft', 'ArrowUp']],
@@ -117,16 +123,7 @@ const shots = {
   look: [['Alt+B', 'Alt+J', 'V']],
   settings: [['Alt+J', ',']],
   forty: [['Alt+/'], { path: '/shelf', prepare: forty }],
-  start: [
-    [],
-    {
-      path: '/shelf',
-      prepare: async (page) => {
-        await page.getByRole('textbox').fill('Clients\nAccounts\nWriting')
-        await page.getByText('Where apps live').click()
-      },
-    },
-  ],
+  plan: [['Alt+B', 'Alt+J', ';']],
 }
 for (const [name, [keys, options]] of Object.entries(shots))
   if (!only || only === name) await shot(name, keys, options)

@@ -22,6 +22,7 @@ import {
 } from '@/core/model/types'
 import { atMinute, dayOf } from '@/core/plan/plan'
 import type { Seed } from '@/store/start'
+import { INCIDENT, stowCourse } from './away'
 import * as pictures from './pictures'
 import * as tables from './tables'
 import * as texts from './texts'
@@ -308,6 +309,10 @@ export function demo(now: number, room?: Size, alone = false): Seed {
   }
   if (state.desktops.bulletin) state.desktops.bulletin.quiet = { on: true, lets: [] }
   state.plan = planned(now)
+  stowCourse(state, now)
+  contents['course-notes'] = text(texts.COURSE)
+  contents.participants = tables.PARTICIPANTS
+  state.patterns = [INCIDENT]
   if (room) fitInto(state, room)
   for (const desktop of Object.values(state.desktops))
     desktop.focus = desktop.windows.at(-1) ?? null

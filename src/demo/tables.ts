@@ -70,3 +70,13 @@ Friday | forecaster 3 | forecaster 1
 Saturday | forecaster 3 | forecaster 2
 Sunday |  | forecaster 2`,
 )
+
+export const PARTICIPANTS = table(
+  'group | who | beacon',
+  `1 | road crew | own
+1 | road crew | lent
+2 | hut warden | own
+2 | public | lent
+3 | public | lent
+3 | observer | own`,
+)

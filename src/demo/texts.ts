@@ -81,3 +81,14 @@ To the evening forecaster.
 - Snowpack run ends about 14:30, output on Model.
 - Station HR-07 silent since yesterday 22:10, crew told.
 - Rota: the weekend has a gap on Sunday morning.`
+
+export const COURSE = `# Avalanche course, day two
+
+Alder Flats, meet at the hut at 08:30.
+
+1. Beacons: groups of four, two rounds.
+2. Pit at the edge of the wood, east side; read the layers together.
+3. Way choice on the map before lunch, on the slope after.
+
+Bring: 6 shovels, 6 probes, the spare beacons, hot drink.
+`

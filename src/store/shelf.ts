@@ -46,7 +46,7 @@ type About =
 export type Menu = { x: number; y: number } & About
 
 /** Something the person did, in words. */
-export interface Done extends Deed {
+interface Done extends Deed {
   says: string
   at: number
 }

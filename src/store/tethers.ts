@@ -53,8 +53,6 @@ function drop(document: DocumentId): void {
 
 export const useTethers = (): Record<DocumentId, Tether> => useStore(tethers)
 
-export const tetherOf = (document: DocumentId): Tether | undefined => tethers.getState()[document]
-
 /** Does from afar what the app does at its window. */
 export const actAfar = (document: DocumentId, control: string, text?: string): void =>
   acts.get(document)?.(control, text)

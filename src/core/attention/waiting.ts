@@ -14,7 +14,7 @@ export const isQuiet = ({ quiet }: Pick<Desktop, 'quiet'>, now: number): boolean
   quiet?.on === true && (quiet.until === undefined || quiet.until > now)
 
 /** Whether a quiet desktop lets something through: alarms, and what the person named. */
-export function letsThrough(
+function letsThrough(
   { quiet }: Pick<Desktop, 'quiet'>,
   { level, says }: Pick<Waiting, 'level' | 'says'>,
   title: string,

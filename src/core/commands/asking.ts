@@ -5,7 +5,7 @@ import { named, refused } from './places'
 
 /** A command that only opens the place where something about a desktop is typed or chosen. */
 export const askAbout = (
-  view: 'rename' | 'letter' | 'look' | 'copy look',
+  view: 'rename' | 'letter' | 'look' | 'copy look' | 'quiet',
   id: string,
   title: string,
 ): ReturnType<typeof command> =>

@@ -3,8 +3,9 @@ import { type Asking, heldBack, isQuiet, untold, waitingNow } from '@/core/atten
 import { peek } from '@/core/model/peek'
 import { currentId, desktop, focusedWindow, focusId, isVisible } from '@/core/model/selectors'
 import { LEVELS, type State } from '@/core/model/types'
+import { askAbout } from './asking'
 import { focusOn, goTo } from './change'
-import { command, type Env, no, type Result } from './command'
+import { command, type Env, no, type Refusal, type Result } from './command'
 import { visit } from './opening'
 import { named, refused } from './places'
 
@@ -121,38 +122,31 @@ const meantBy = (state: State, document: string | undefined, { now }: Env): Aski
     ? waitingNow(state, now)[0]
     : waitingNow(state, now).find((one) => one.document === document)
 
-const seen = command({
-  id: 'attention.seen',
-  title: 'Mark what waits as seen',
-  group,
-  step: false,
-  args: about,
-  can: (state, { document }, env) => !!meantBy(state, document, env) || no('Nothing waits.'),
-  run: (draft, { document }, env) => {
-    const asking = meantBy(draft, document, env)
-    if (!asking) return
-    delete draft.attention[asking.document]
-    return { journal: [{ kind: 'seen', window: asking.window }] }
-  },
-})
+const waits = (state: State, { document }: { document?: string }, env: Env): true | Refusal =>
+  !!meantBy(state, document, env) || no('Nothing waits.')
 
-const letGo = command({
-  id: 'attention.letGo',
-  title: 'Let what waits go, unanswered',
-  group,
-  step: false,
-  args: about,
-  can: (state, { document }, env) => !!meantBy(state, document, env) || no('Nothing waits.'),
-  run: (draft, { document }, env) => {
-    const asking = meantBy(draft, document, env)
-    if (!asking) return
-    delete draft.attention[asking.document]
-    return {
-      announce: `Let go: ${asking.says || asking.title}`,
-      journal: [{ kind: 'let go', window: asking.window }],
-    }
-  },
-})
+/** It waits no more. */
+const over = (kind: 'seen' | 'let go', id: string, title: string, says: string) =>
+  command({
+    id,
+    title,
+    group,
+    step: false,
+    args: about,
+    can: waits,
+    run: (draft, { document }, env) => {
+      const asking = meantBy(draft, document, env)
+      if (!asking) return
+      delete draft.attention[asking.document]
+      return {
+        announce: `${says}: ${asking.says || asking.title}`,
+        journal: [{ kind, window: asking.window }],
+      }
+    },
+  })
+
+const seen = over('seen', 'attention.seen', 'Mark what waits as seen', 'Seen')
+const letGo = over('let go', 'attention.letGo', 'Let what waits go, unanswered', 'Let go')
 
 const later = command({
   id: 'attention.putOff',
@@ -160,10 +154,8 @@ const later = command({
   group,
   step: false,
   args: { ...about, until: number().required() },
-  can: (state, { document, until }, env) => {
-    if (until <= env.now) return no('That time is over. Choose a later one.')
-    return !!meantBy(state, document, env) || no('Nothing waits.')
-  },
+  can: (state, args, env) =>
+    args.until > env.now ? waits(state, args, env) : no('That time is over. Choose a later one.'),
   run: (draft, { document, until }, env) => {
     const asking = meantBy(draft, document, env)
     const waiting = asking && draft.attention[asking.document]
@@ -235,21 +227,7 @@ const quiet = command({
   },
 })
 
-const askQuiet = command({
-  id: 'desktop.askQuiet',
-  title: 'Quiet until, and what comes through…',
-  group: 'Desktops',
-  step: false,
-  args: { desktop: string() },
-  can: (state, args) => {
-    const found = named(state, args.desktop)
-    return refused(found) ? found : true
-  },
-  run: (draft, args) => {
-    const found = named(draft, args.desktop)
-    return refused(found) ? undefined : { show: { view: 'quiet', desktop: found.id } }
-  },
-})
+const askQuiet = askAbout('quiet', 'desktop.askQuiet', 'Quiet until, and what comes through…')
 
 export const attentionCommands = [
   next,

@@ -24,7 +24,7 @@ const exists = (state: State, { sequence }: { sequence: string }): true | Refusa
 const which = { sequence: string().required() }
 
 /** One thing done in a sequence. */
-export const deed = object({
+const deed = object({
   command: string().required().max(100),
   args: mixed<Record<string, unknown>>().required(),
 })

@@ -1,22 +1,25 @@
 import { number } from 'yup'
 import { currentId, focusId, title } from '@/core/model/selectors'
+import type { State } from '@/core/model/types'
 import { comeBack } from './attention'
-import { command, no } from './command'
+import { command, no, type Refusal } from './command'
 import { meant, quoted, which } from './meant'
 import { visit } from './opening'
 import { refused } from './places'
 
 const group = 'Windows' as const
 
+const there = (state: State, { window }: { window?: string }): true | Refusal => {
+  const found = meant(state, window)
+  return refused(found) ? found : true
+}
+
 const tether = command({
   id: 'window.tether',
   title: 'Tether this window: keep it in the line while it is elsewhere, and back',
   group,
   args: which,
-  can: (state, { window }) => {
-    const found = meant(state, window)
-    return refused(found) ? found : true
-  },
+  can: there,
   run: (draft, { window }) => {
     const found = meant(draft, window)
     if (refused(found)) return
@@ -31,10 +34,7 @@ const go = command({
   title: 'Go to a tethered window, and come back',
   group,
   args: which,
-  can: (state, { window }) => {
-    const found = meant(state, window)
-    return refused(found) ? found : true
-  },
+  can: there,
   run: (draft, { window }) => {
     const found = meant(draft, window)
     if (refused(found)) return

@@ -57,7 +57,8 @@ const lists = {
 /** The check of what is brought in. */
 export const wantedShape = object({ settings: settingsShape.required(), ...lists })
 
-const shape = object({
+/** The check of a whole file. */
+export const settingsFileShape = object({
   format: string().oneOf([FORMAT]).required(),
   version: number().integer().min(1).required(),
   exportedAt: string().max(40),
@@ -84,7 +85,7 @@ export function readSettingsFile(content: string): Wanted {
     throw new BadSettingsFile(
       `it has version ${shortened(String(parsed.version), 40)}, and this Kite Shelf reads up to version ${VERSION}`,
     )
-  const problem = problemOf(parsed, shape)
+  const problem = problemOf(parsed, settingsFileShape)
   if (problem) throw new BadSettingsFile(problem.why)
   const { homes, bindings, sequences = [] } = parsed as unknown as SettingsFile
   const settings = knownSettings(parsed.settings as Record<string, unknown>)

@@ -95,10 +95,12 @@ const window = object({
 })
 /** Objects that do not have the id they stand at. */
 const byId = (schema: Schema) =>
-  mixed().test('by id', (value, { createError, path }) => {
-    const problem = value === undefined ? null : objectsProblem(value, schema, false)
-    return problem ? createError({ path: `${path}.${problem.path}`, message: problem.why }) : true
-  })
+  mixed()
+    .meta({ byId: schema })
+    .test('by id', (value, { createError, path }) => {
+      const problem = value === undefined ? null : objectsProblem(value, schema, false)
+      return problem ? createError({ path: `${path}.${problem.path}`, message: problem.why }) : true
+    })
 const origin = object({
   desktop: id(),
   at: number().integer().required().min(-1).max(1e6),

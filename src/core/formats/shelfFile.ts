@@ -28,7 +28,8 @@ export interface ShelfFile {
   missing?: string[]
 }
 
-const fileShape = object({
+/** The check of a file but for the state in it. */
+export const shelfFileShape = object({
   format: string().oneOf([FORMAT]).required(),
   version: number().integer().min(1).required(),
   exportedAt: string().required().max(40),
@@ -56,7 +57,7 @@ export function readShelfFile(content: string): ShelfFile {
     throw new BadShelfFile(
       `it has version ${shortened(String(version), 40)}, and this Kite Shelf reads up to version ${VERSION}`,
     )
-  const problem = problemOf(parsed, fileShape) ?? documentsProblem(parsed.documents)
+  const problem = problemOf(parsed, shelfFileShape) ?? documentsProblem(parsed.documents)
   if (problem) throw new BadShelfFile(at(problem))
   try {
     const state = readState(parsed.state)

@@ -8,7 +8,7 @@ export interface Stroke {
 }
 
 /** Buttons of the mouse but those that choose and open menus; pressed alone, not in a sequence. */
-export const MOUSE_BUTTONS = ['MouseMiddle', 'MouseBack', 'MouseForward']
+const MOUSE_BUTTONS = ['MouseMiddle', 'MouseBack', 'MouseForward']
 
 export const isMouse = ({ key }: Stroke): boolean => MOUSE_BUTTONS.includes(key)
 

@@ -161,7 +161,7 @@ function Strip({ day, blocks, now }: { day: number; blocks: Block[]; now: number
       {blocks.map(({ id, desktop: of, start, end: until, skipped }) => (
         <span
           key={id}
-          className={`absolute right-1 left-12 overflow-hidden border-l-4 bg-panel px-1.5 text-[12px] leading-[18px] hue-${desktops[of]?.hue ?? 'slate'} border-hue ${skipped ? 'line-through opacity-50' : ''}`}
+          className={`absolute right-1 left-12 overflow-hidden border-b border-l-4 border-b-seam bg-panel px-1.5 text-[12px] leading-[18px] hue-${desktops[of]?.hue ?? 'slate'} border-hue ${skipped ? 'line-through opacity-50' : ''}`}
           style={box(y(start), y(until))}
         >
           {desktops[of]?.name}

@@ -1,9 +1,16 @@
 import { Pause, Play, SkipForward, X } from 'lucide-react'
 import { type FormEvent, useEffect, useRef, useState } from 'react'
-import { useShallow } from 'zustand/react/shallow'
 import { appOf } from '@/apps/list'
 import { useTyped } from '@/store/documents'
-import { closeView, dispatch, openMenuBelow, useArrangement, useShelf } from '@/store/shelf'
+import {
+  closeView,
+  dispatch,
+  getState,
+  openMenuBelow,
+  useArrangement,
+  useList,
+  useShelf,
+} from '@/store/shelf'
 import { actAfar, type Control, useTethers } from '@/store/tethers'
 import { focusContent } from '@/ui/parts/focus'
 import { ROOM, type Shown, shownTethers } from './list'
@@ -13,18 +20,9 @@ const GLYPHS = { pause: Pause, play: Play, next: SkipForward, drop: X }
 /** In the line: what is at work elsewhere, with a hand on it. */
 export function Tethers() {
   const tethers = useTethers()
-  const state = useArrangement(
-    useShallow(({ windows, tethered, documents, presence, display, desktops, displays }) => ({
-      windows,
-      tethered,
-      documents,
-      presence,
-      display,
-      desktops,
-      displays,
-    })),
-  )
-  const all = shownTethers(state as Parameters<typeof shownTethers>[0], tethers)
+  // Drawn anew only when another window is among them.
+  const ids = useList((state) => shownTethers(state, tethers).map(({ window }) => window))
+  const all = shownTethers(getState(), tethers).filter(({ window }) => ids.includes(window))
   const asked = useShelf(({ view }) => (view?.view === 'tether' ? view.nth : null))
   const [replying, setReplying] = useState<string | null>(null)
   const meant = asked === null ? undefined : all[asked - 1]
@@ -71,7 +69,7 @@ export function Tethers() {
 }
 
 function One({
-  shown: { window, document, app, title, tether },
+  shown: { window, document, app, tether },
   nth,
   several,
   replying,
@@ -85,6 +83,7 @@ function One({
   onReply(wanted: boolean): void
 }) {
   const Glyph = appOf(app)?.glyph
+  const title = useArrangement(({ documents }) => documents[document]?.title ?? '')
   const says = tether?.says || title
   return (
     <li className="relative flex h-6 min-w-0 items-center gap-1 border border-seam border-dashed pr-0.5">
