@@ -118,6 +118,18 @@ test('keys of a place are bound, shown there at once, and nowhere else', async (
   await page.keyboard.press('v')
   expect(await shelf.violations()).toEqual([])
   await page.keyboard.press('Enter')
+  // Keys that do something in the panel itself are typed.
+  await panel.getByRole('searchbox').fill('sweep')
+  await panel.getByRole('button', { name: /^Keys for Sweep/ }).click()
+  await panel.getByRole('textbox', { name: /^Keys for Sweep.*typed$/ }).fill('Alt+F2 backspace')
+  await expect(panel).toContainText('cannot be pressed')
+  await panel.getByRole('textbox', { name: /^Keys for Sweep.*typed$/ }).fill('Alt+F2 Backspace')
+  await page.keyboard.press('Enter')
+  expect((await shelf.state()).bindings).toContainEqual({
+    keys: 'Alt+F2 Backspace',
+    command: 'windows.sweep',
+    args: {},
+  })
   await shelf.press('Escape', 'Alt+/')
   const bench = page.getByRole('complementary', { name: 'Bench' })
   await expect(bench.getByRole('button', { name: /mark$/ })).toContainText('T')

@@ -23,9 +23,16 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
   const [pressed, setPressed] = useState<string[]>([])
   const place = useRef<HTMLDivElement>(null)
   const [where, setWhere] = useState(row.place)
+  const [typed, setTyped] = useState('')
   useEffect(() => place.current?.focus(), [])
   const state = getState()
-  const keys = where ? pressed.join(' ') : asWritten(pressed, state)
+  const strokes = typed.trim()
+    ? typed
+        .trim()
+        .replace(/^Alt Alt /, 'Alt+')
+        .split(/ +/)
+    : pressed
+  const keys = where ? strokes.join(' ') : asWritten(strokes, state)
   const asked = {
     keys,
     place: where,
@@ -54,6 +61,7 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
     if (stroke === 'Escape') return onDone()
     if (stroke === 'Backspace') return setPressed(pressed.slice(0, -1))
     if (stroke === 'Enter') return keys && !never ? take(keys) : undefined
+    setTyped('')
     const most = pressed[0] === LEADER ? STROKES_MOST + 1 : STROKES_MOST
     setPressed(pressed.length < most ? [...pressed, stroke] : [stroke])
   }
@@ -72,11 +80,12 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
           if (!stroke) return
           event.preventDefault()
           event.stopPropagation()
+          setTyped('')
           setPressed([stroke])
         }}
       >
         {keys ? (
-          <Keys keys={pressed.join(' ')} />
+          <Keys keys={strokes.join(' ')} />
         ) : (
           <span className="text-soft">press keys, or a mouse button…</span>
         )}
@@ -88,6 +97,18 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
           </p>
         ))}
       </div>
+      <input
+        aria-label={`Keys for ${row.title}, typed`}
+        placeholder="or type them, such as Alt+G A"
+        className="field mt-1.5 h-7 w-full"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return
+          event.preventDefault()
+          if (keys && !never) take(keys)
+        }}
+      />
       <div className="mt-1.5 flex flex-wrap items-center justify-end gap-2">
         {row.place ? null : (
           <label className="flex items-center gap-1.5">

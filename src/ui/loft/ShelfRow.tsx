@@ -34,7 +34,7 @@ export const ShelfRow = memo(function ShelfRow(given: RowProps) {
   const hue = useArrangement((state) => faceOf(state, row.id)?.hue ?? 'slate')
   return (
     <li
-      data-shelf={row.is === 'app' ? undefined : row.id}
+      data-shelf={row.is === 'app' || row.is === 'stowed' ? undefined : row.id}
       data-row={row.id}
       data-choice={seen ? undefined : row.id}
       className={`shelf hue-${hue} ${chosen ? 'shelf-chosen' : ''}`}

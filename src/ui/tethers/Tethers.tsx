@@ -1,6 +1,7 @@
 import { Pause, Play, SkipForward, X } from 'lucide-react'
 import { type FormEvent, useEffect, useRef, useState } from 'react'
 import { appOf } from '@/apps/list'
+import type { WindowId } from '@/core/model/types'
 import { useTyped } from '@/store/documents'
 import {
   closeView,
@@ -13,7 +14,7 @@ import {
 } from '@/store/shelf'
 import { actAfar, type Control, useTethers } from '@/store/tethers'
 import { focusContent } from '@/ui/parts/focus'
-import { ROOM, type Shown, shownTethers } from './list'
+import { placed, ROOM, type Shown, shownTethers } from './list'
 
 const GLYPHS = { pause: Pause, play: Play, next: SkipForward, drop: X }
 
@@ -22,7 +23,10 @@ export function Tethers() {
   const tethers = useTethers()
   // Drawn anew only when another window is among them.
   const ids = useList((state) => shownTethers(state, tethers).map(({ window }) => window))
-  const all = shownTethers(getState(), tethers).filter(({ window }) => ids.includes(window))
+  const places = useRef<(WindowId | null)[]>([])
+  places.current = placed(places.current, ids)
+  const known = shownTethers(getState(), tethers)
+  const all = places.current.map((id) => known.find(({ window }) => window === id))
   const asked = useShelf(({ view }) => (view?.view === 'tether' ? view.nth : null))
   const [replying, setReplying] = useState<string | null>(null)
   const meant = asked === null ? undefined : all[asked - 1]
@@ -35,20 +39,24 @@ export function Tethers() {
     else if (first) actAfar(meant.document, first.id)
     else dispatch('tether.go', { window: meant.window }, 'key')
   }, [asked, meant])
-  if (all.length === 0) return null
-  const more = all.slice(ROOM)
+  if (ids.length === 0) return null
+  const more = all.slice(ROOM).flatMap((one) => one ?? [])
   return (
     <ul aria-label="Tethers" className="flex min-w-0 items-center gap-1.5">
-      {all.slice(0, ROOM).map((one, at) => (
-        <One
-          key={one.window}
-          shown={one}
-          nth={at + 1}
-          several={all.length > 2}
-          replying={replying === one.document}
-          onReply={(wanted) => setReplying(wanted ? one.document : null)}
-        />
-      ))}
+      {all
+        .slice(0, ROOM)
+        .map((one, at) =>
+          one ? (
+            <One
+              key={one.window}
+              shown={one}
+              nth={at + 1}
+              several={ids.length > 2}
+              replying={replying === one.document}
+              onReply={(wanted) => setReplying(wanted ? one.document : null)}
+            />
+          ) : null,
+        )}
       {more.length > 0 ? (
         <li>
           <button

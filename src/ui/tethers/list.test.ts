@@ -1,5 +1,5 @@
 import { World } from '@/core/testing/world'
-import { shownTethers } from './list'
+import { placed, shownTethers } from './list'
 
 const offered = (says: string) => ({ says, offered: true, controls: [] })
 
@@ -33,4 +33,11 @@ test('any window may be tethered by hand; gone to it is left, and one comes back
   expect(shownTethers(world.state, {})).toEqual([])
   world.run('tether.go', { window: notes })
   expect(world.state.presence.near?.focus).toBe(other)
+})
+
+test('a tether keeps its number while others come and go', () => {
+  expect(placed([], ['a', 'b'])).toEqual(['a', 'b'])
+  expect(placed(['a', 'b', 'c'], ['c', 'b'])).toEqual([null, 'b', 'c'])
+  expect(placed([null, 'b', 'c'], ['b', 'c', 'd', 'e'])).toEqual(['d', 'b', 'c', 'e'])
+  expect(placed(['a', 'b'], ['a'])).toEqual(['a'])
 })

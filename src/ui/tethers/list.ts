@@ -35,3 +35,22 @@ export function shownTethers(state: State, tethers: Record<DocumentId, Tether>):
       tether: tethers[document],
     }))
 }
+
+/**
+ * Places that stay: who is there keeps its number, and who comes takes the first that is free.
+ * @param before what stood in each place, null where nothing did
+ */
+export function placed(
+  before: readonly (WindowId | null)[],
+  now: readonly WindowId[],
+): (WindowId | null)[] {
+  const places = before.map((id) => (id !== null && now.includes(id) ? id : null))
+  for (const id of now) {
+    if (places.includes(id)) continue
+    const free = places.indexOf(null)
+    if (free < 0) places.push(id)
+    else places[free] = id
+  }
+  while (places.at(-1) === null) places.pop()
+  return places
+}
