@@ -44,7 +44,7 @@ function First({ document }: { document: string }) {
   if (!first) return null
   const says = first.says || first.title
   return (
-    <span className="flex min-w-0 shrink items-center gap-2" data-waits={list.length}>
+    <span className="flex shrink-0 items-center gap-2" data-waits={list.length}>
       <button
         type="button"
         title={`${says}${keys ? ` · ${keys}` : ''}`}

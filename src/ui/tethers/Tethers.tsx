@@ -42,7 +42,7 @@ export function Tethers() {
   if (ids.length === 0) return null
   const more = all.slice(ROOM).flatMap((one) => one ?? [])
   return (
-    <ul aria-label="Tethers" className="flex min-w-0 items-center gap-1.5">
+    <ul aria-label="Tethers" className="flex shrink-0 items-center gap-1.5">
       {all
         .slice(0, ROOM)
         .map((one, at) =>
@@ -94,7 +94,7 @@ function One({
   const title = useArrangement(({ documents }) => documents[document]?.title ?? '')
   const says = tether?.says || title
   return (
-    <li className="relative flex h-6 min-w-0 items-center gap-1 border border-seam border-dashed pr-0.5">
+    <li className="relative flex h-6 shrink-0 items-center gap-1 border border-seam border-dashed pr-0.5">
       <button
         type="button"
         title={`${title}: ${says}`}
