@@ -54,7 +54,12 @@ const first =
 /** On a quiet desktop until something has asked for attention. */
 async function waited(page) {
   await page.keyboard.press('Alt+B')
-  await page.waitForTimeout(3000)
+  await page.waitForTimeout(500)
+  for (const [document, says] of [
+    ['stations', 'HR-07 answers again'],
+    ['closures', 'road crew: Saddle Road is open'],
+  ])
+    await first(['attention.report', { document, level: 'mention', says }])(page)
 }
 
 /** Forty desktops of a made-up office, with a few windows each. */

@@ -54,7 +54,7 @@ function First({ document }: { document: string }) {
         {lives ? <Kite hue={lives.hue} letter={lives.letter} width={15} /> : null}
         <span
           dir="auto"
-          className={`max-w-44 truncate max-[1100px]:hidden ${first.level === 'alarm' ? 'font-semibold text-alarm' : ''}`}
+          className={`max-w-32 truncate max-[1100px]:hidden min-[1500px]:max-w-52 ${first.level === 'alarm' ? 'font-semibold text-alarm' : ''}`}
         >
           {says}
         </span>

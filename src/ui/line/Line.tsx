@@ -82,7 +82,7 @@ function Happened() {
   if (!said) return null
   return (
     <span
-      className="flex min-w-0 items-center gap-2 text-soft"
+      className="flex min-w-28 items-center gap-2 text-soft"
       data-said={said.refused ? 'refused' : 'done'}
     >
       {said.refused ? <b className="shrink-0 font-mono text-alarm">!</b> : null}

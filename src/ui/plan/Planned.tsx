@@ -48,10 +48,10 @@ function Block({ id, due }: { id: string; due: boolean }) {
         onClick={() => dispatch('plan.go')}
       >
         <Kite hue={lives.hue} letter={lives.letter} width={15} />
-        <span dir="auto" className="max-w-32 truncate" title={lives.name}>
+        <span dir="auto" className="max-w-24 truncate" title={lives.name}>
           {lives.name}
         </span>
-        <span className="text-soft max-[1200px]:hidden">is planned</span>
+        <span className="text-soft max-[1500px]:hidden">is planned</span>
         {keys ? <Keys keys={keys} /> : null}
       </button>
       <button

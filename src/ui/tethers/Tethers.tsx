@@ -107,7 +107,7 @@ function One({
         {Glyph ? <Glyph size={13} aria-hidden className="shrink-0" /> : null}
         <span
           dir="auto"
-          className={`max-w-28 truncate text-[12px] ${several ? 'max-[1500px]:sr-only' : 'max-[1250px]:sr-only'}`}
+          className={`max-w-28 truncate text-[12px] ${several ? 'max-[1600px]:sr-only' : 'max-[1400px]:sr-only'}`}
         >
           {says}
         </span>
