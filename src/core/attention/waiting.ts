@@ -30,11 +30,16 @@ function letsThrough(
 const byUrgency = (a: Waiting, b: Waiting): number =>
   Number(b.level === 'alarm') - Number(a.level === 'alarm') || a.since - b.since
 
-/** The window that shows a document; of several the one used last. */
-function windowOf(state: State, document: DocumentId): Window | undefined {
-  const shows = Object.values(state.windows).filter((window) => window.document === document)
-  const height = ({ id }: Window) => state.stacking.indexOf(id)
-  return shows.toSorted((a, b) => height(b) - height(a))[0]
+/** The windows of documents that want attention; of several the one used last. One look at all of them. */
+function windowsAsking({ attention, windows, stacking }: State): Map<DocumentId, Window> {
+  const found = new Map<DocumentId, Window>()
+  for (const window of Object.values(windows)) {
+    if (!(window.document in attention)) continue
+    const other = found.get(window.document)
+    if (!other || stacking.indexOf(window.id) > stacking.indexOf(other.id))
+      found.set(window.document, window)
+  }
+  return found
 }
 
 /**
@@ -42,9 +47,10 @@ function windowOf(state: State, document: DocumentId): Window | undefined {
  * What is in a document without a window waits with it, until it is opened again.
  */
 function all(state: State): Asking[] {
+  const windows = windowsAsking(state)
   return Object.entries(state.attention)
     .flatMap(([document, waiting]): Asking[] => {
-      const window = windowOf(state, document)
+      const window = windows.get(document)
       const title = state.documents[document]?.title ?? ''
       return window ? [{ ...waiting, document, window: window.id, title }] : []
     })

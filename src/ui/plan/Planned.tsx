@@ -1,7 +1,7 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useMemo, useRef } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId } from '@/core/model/selectors'
-import { blockAfter, offered } from '@/core/plan/plan'
+import { blockAfter, blockAt, offered } from '@/core/plan/plan'
 import { dispatch, shelf, useArrangement } from '@/store/shelf'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Keys } from '@/ui/parts/Keys'
@@ -14,9 +14,13 @@ const PAUSE = 4000
 /** In the line: what is planned next, and the switch when its block has begun. */
 export function Planned() {
   const now = usePlanTime()
-  // By their ids: where one goes draws nothing anew here as long as the same is planned.
-  const dueId = useArrangement((state) => offered(state, currentId(state), now)?.id)
-  const nextId = useArrangement((state) => blockAfter(state.plan, now)?.id)
+  const plan = useArrangement((state) => state.plan)
+  const on = useMemo(() => blockAt(plan, now), [plan, now])
+  const nextId = useMemo(() => blockAfter(plan, now)?.id, [plan, now])
+  // By its id: where one goes draws nothing anew here as long as the same is planned.
+  const dueId = useArrangement((state) =>
+    on ? offered({ plan: [on], desktops: state.desktops }, currentId(state), now)?.id : undefined,
+  )
   return dueId || nextId ? (
     <Block key={dueId ?? nextId} id={dueId ?? nextId ?? ''} due={!!dueId} />
   ) : null

@@ -22,9 +22,8 @@ export const ROOM = 6
 export function shownTethers(state: State, tethers: Record<DocumentId, Tether>): Shown[] {
   return Object.values(state.windows)
     .filter((window) => {
-      const wanted = state.tethered[window.id]
-      if (isVisible(state, window) || wanted === false) return false
-      return wanted === true || tethers[window.document]?.offered === true
+      const wanted = state.tethered[window.id] ?? tethers[window.document]?.offered === true
+      return wanted && !isVisible(state, window)
     })
     .toSorted((a, b) => a.openedAt - b.openedAt || (a.id < b.id ? -1 : 1))
     .map(({ id, document, app }) => ({
