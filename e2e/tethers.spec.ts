@@ -74,6 +74,8 @@ test('a window is tethered by key, over a reload, and let go', async ({ shelf, p
   await expect(tethers).toContainText('Station readings 06:00')
   await shelf.reload()
   await expect(tethers).toContainText('Station readings 06:00')
+  await shelf.press('Alt+J', 'Shift+Digit6')
+  await expect(shelf.said()).toContainText('There is no tether 6')
   await shelf.press('Alt+F', 'Alt+J', "'", 'Alt+R')
   await expect(tethers).not.toContainText('Station readings 06:00')
 })

@@ -74,8 +74,16 @@ test('the preview names everything that would change', () => {
   file.documents.added = { id: 'added', app: 'notes', title: 'Added', unsaved: false, openedAt: 0 }
   file.apps.ridge = { id: 'ridge', name: 'Ridge', address: 'https://ridge.test/' }
   file.homes.push({ id: 'home', app: 'notes', desktop, follow: true, on: true })
-  const change = difference(world.state, file)
+  const away = new World(JSON.parse(JSON.stringify(file)))
+  away.run('pattern.keep', { desktop: 'first', name: 'Incident' })
+  away.run('plan.add', { text: '9 first' })
+  away.run('desktop.create', { name: 'Course', stay: true })
+  away.run('desktop.stow', { desktop: 'Course' })
+  const change = difference(world.state, away.state)
   expect(change).toMatchObject({
+    stowedAdded: ['Course'],
+    patternsAdded: ['Incident'],
+    blocksAdded: 1,
     settingsChanged: ['cloth'],
     documentsAdded: ['Added'],
     documentsRenamed: ['One to Called otherwise'],
@@ -85,6 +93,9 @@ test('the preview names everything that would change', () => {
     reordered: true,
   })
   expect(difference(world.state, world.state)).toMatchObject({
+    stowedAdded: [],
+    patternsAdded: [],
+    blocksAdded: 0,
     settingsChanged: [],
     documentsRenamed: [],
     homesChanged: 0,

@@ -105,6 +105,10 @@ export interface Difference {
   /** Windows that are only here; they stay. */
   windowsKept: number
   homesChanged: number
+  /** Desktops that are put away in the file, and patterns of it, that are not here. */
+  stowedAdded: string[]
+  patternsAdded: string[]
+  blocksAdded: number
   appsChanged: string[]
   /** Settings that are other in the file, by name. */
   settingsChanged: string[]
@@ -169,6 +173,9 @@ export function difference(here: State, file: State): Difference {
         theirs,
       ),
     ).length,
+    stowedAdded: added(here.stowed, file.stowed).map(({ desktop }) => desktop.name),
+    patternsAdded: added(here.patterns, file.patterns).map(({ name }) => name),
+    blocksAdded: added(here.plan, file.plan).length,
     appsChanged: Object.values(file.apps).flatMap((theirs) =>
       differ(here.apps[theirs.id], theirs) ? [theirs.name] : [],
     ),
@@ -180,6 +187,10 @@ export function difference(here: State, file: State): Difference {
     reordered: here.columns !== file.columns || differ(order(here, file), order(file, here)),
   }
 }
+
+/** The objects of a file's list that are not here. */
+const added = <T extends { id: string }>(here: readonly T[], file: readonly T[]): T[] =>
+  file.filter(({ id }) => !here.some((other) => other.id === id))
 
 /** Objects of a list by their ids: those of the file, then those that are only here. */
 export const joined = <T extends { id: string }>(here: readonly T[], file: readonly T[]): T[] => [

@@ -8,6 +8,7 @@ import {
   dispatch,
   getState,
   openMenuBelow,
+  say,
   useArrangement,
   useList,
   useShelf,
@@ -33,7 +34,10 @@ export function Tethers() {
   useEffect(() => {
     if (asked === null) return
     closeView()
-    if (!meant) return
+    if (!meant)
+      return say(`There is no tether ${asked}: nothing is at work elsewhere with that number.`, {
+        refused: true,
+      })
     const [first] = meant.tether?.controls ?? []
     if (meant.tether?.replies) setReplying(meant.document)
     else if (first) actAfar(meant.document, first.id)
