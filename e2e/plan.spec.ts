@@ -38,6 +38,14 @@ test('a block is typed, its switch offered when it begins, and gone to by key; b
   const here = () => page.evaluate(() => document.title)
   await expect.poll(here).toContain('Rota')
   await expect(line).not.toContainText('is planned')
+  // Quiet for as long as the block lasts.
+  await page.evaluate(() => window.kiteShelf?.run('desktop.askQuiet'))
+  await page.clock.runFor(100)
+  await page.getByRole('button', { name: 'until its block of the plan ends, at 10:00' }).click()
+  await expect(page.getByRole('textbox', { name: 'until' })).toHaveValue('10:00')
+  await page.getByRole('button', { name: /^Make it quiet/ }).click()
+  await page.clock.runFor(200)
+  await expect(line.getByRole('button', { name: 'quiet', exact: true })).toBeVisible()
   // The next goes by itself, but not while something is typed.
   await page.clock.runFor('29:00')
   await page.keyboard.press('Alt+F')

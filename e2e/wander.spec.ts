@@ -8,7 +8,7 @@ import { Wanderer } from './wandering/wanderer'
  * is always the same. A failure prints its seed and the shortest walk that shows it.
  */
 const seed = Number(process.env.WANDER_SEED ?? 7)
-const steps = Number(process.env.WANDER_STEPS ?? 24)
+const steps = Number(process.env.WANDER_STEPS ?? 18)
 /** Steps of one walk: short enough to be made shorter where it fails. */
 const LENGTH = Number(process.env.WANDER_LENGTH ?? 24)
 /** How long it is tried to make a failing walk shorter, in milliseconds. */

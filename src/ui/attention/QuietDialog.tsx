@@ -2,6 +2,7 @@ import { type FormEvent, useState } from 'react'
 import { isQuiet } from '@/core/attention/waiting'
 import { desktop } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
+import { blockAt } from '@/core/plan/plan'
 import { typedMoment } from '@/core/plan/typed'
 import { closeView, dispatch, useArrangement } from '@/store/shelf'
 import { Answers } from '@/ui/parts/Answers'
@@ -14,6 +15,9 @@ export function QuietDialog({ id }: { id: DesktopId }) {
   const on = isQuiet({ quiet }, Date.now())
   const [until, setUntil] = useState(on && quiet?.until ? timeOfDay(quiet.until) : '')
   const [lets, setLets] = useState((quiet?.lets ?? []).join(', '))
+  const plan = useArrangement((state) => state.plan)
+  const block = blockAt(plan, Date.now())
+  const blockEnd = block?.desktop === id ? timeOfDay(block.end) : null
   const end = until.trim() ? typedMoment(until, Date.now()) : undefined
   const set = (event: FormEvent) => {
     event.preventDefault()
@@ -42,6 +46,15 @@ export function QuietDialog({ id }: { id: DesktopId }) {
             onChange={(event) => setUntil(event.target.value)}
           />
         </label>
+        {blockEnd && until !== blockEnd ? (
+          <button
+            type="button"
+            className="ml-[118px] self-start text-soft underline decoration-dashed hover:text-ink"
+            onClick={() => setUntil(blockEnd)}
+          >
+            until its block of the plan ends, at {blockEnd}
+          </button>
+        ) : null}
         <label className="grid grid-cols-[110px_1fr] items-center gap-2">
           let through
           <input
