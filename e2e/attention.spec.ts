@@ -67,7 +67,7 @@ test('what waits is walked: put off by a typed time, over a reload, and let go',
   expect((attention.line?.until ?? 0) - Date.now()).toBeGreaterThan(15 * 60_000)
   await shelf.press('Escape')
   // Another app asks: it is let go in one stroke.
-  await shelf.run('attention.report', { document: 'run', level: 'alarm', says: 'The run failed' })
+  await shelf.run('attention.report', { document: 'notes', level: 'alarm', says: 'The run failed' })
   await expect(page.locator('[data-waits="1"]')).toContainText('The run failed')
   await shelf.run('attention.list')
   await shelf.press('l', 'Escape')

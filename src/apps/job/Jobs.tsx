@@ -4,7 +4,7 @@ import { type FormEvent, useEffect, useState } from 'react'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
-import { say } from '@/store/shelf'
+import { getState, say } from '@/store/shelf'
 import { useTether } from '@/store/tethers'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
@@ -112,10 +112,11 @@ function useReported(id: string, content: JobContent | null, looked: boolean): v
   const ended = content?.jobs.filter(({ state }) => state === 'done' || state === 'failed') ?? []
   const count = ended.length
   const last = ended.at(-1)
-  // What had ended before the window was drawn is no news.
+  // What had ended before the window was drawn is no news, unless it still waits to be seen.
   useEffect(() => {
-    if (content && (looked || seen === null || seen > count)) setSeen(count)
-  }, [content, looked, seen, count])
+    if (content && (looked || seen === null || seen > count))
+      setSeen(!looked && seen === null && getState().attention[id] ? count - 1 : count)
+  }, [id, content, looked, seen, count])
   const active = content ? running(content) : undefined
   const fresh = content && seen !== null && count > seen && !looked ? last : undefined
   useEffect(() => {
