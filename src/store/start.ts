@@ -1,4 +1,4 @@
-import { emptyHistory } from '@/core/history/history'
+import { emptyHistory, sameToUndo } from '@/core/history/history'
 import { initialState } from '@/core/model/initial'
 import type { AppFacts, State } from '@/core/model/types'
 import { databaseFor, exportDatabase, leaveDatabase, marksOf, setAside } from './aside'
@@ -107,8 +107,9 @@ async function open(opening: Opening): Promise<Started> {
     if (copy && left.length === 0)
       await bringBackDocuments(stores.documents, null, copy.documents, kept.seq)
     const ahead = copy && copy.stateSeq > kept.seq && left.length === 0 ? copy.state : null
-    // What can be undone stands on the state it was kept with.
-    const history = ahead || left.length ? emptyHistory : await readSteps(stores.slots, kept.steps)
+    // What can be undone stands on the state it was kept with, but for what is not undone at all.
+    const stands = left.length === 0 && (!ahead || sameToUndo(state, ahead))
+    const history = stands ? await readSteps(stores.slots, kept.steps) : emptyHistory
     await begin(
       opening,
       stores,
