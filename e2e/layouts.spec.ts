@@ -1,4 +1,5 @@
 import type { CDPSession, Page } from '@playwright/test'
+import { DVORAK, FRENCH, GERMAN } from '../src/core/testing/layouts'
 import { expect, test } from './shelf'
 
 /** Modifiers as the browser's debugging protocol counts them. */
@@ -49,26 +50,6 @@ const withLayout = (page: Page, layout: Record<string, string>) =>
       value: { getLayoutMap: async () => new Map(Object.entries(keys)) },
     })
   }, layout)
-
-const GERMAN = { KeyQ: 'q', KeyE: 'e', KeyY: 'z', KeyZ: 'y', Minus: 'ß', Slash: '-', Digit8: '8' }
-const FRENCH = { KeyQ: 'a', KeyM: ',', Semicolon: 'm', Comma: ';', Digit2: 'é', Slash: '!' }
-const DVORAK = {
-  KeyQ: "'",
-  KeyW: ',',
-  KeyE: '.',
-  KeyZ: ';',
-  KeyP: 'l',
-  KeyR: 'p',
-  Semicolon: 's',
-  Quote: '-',
-  Minus: '[',
-  BracketLeft: '/',
-  Slash: 'z',
-  BracketRight: '=',
-  Equal: ']',
-  Comma: 'w',
-  Period: 'v',
-}
 
 /** Opens the reply of the public line, and puts the keys into it. */
 async function reply(page: Page) {

@@ -3,6 +3,7 @@ import { registry } from '@/core/commands/registry'
 import { byUse, desktop, presence, title } from '@/core/model/selectors'
 import type { AppFacts, DocumentId, State, WindowId } from '@/core/model/types'
 import { CHOICES } from '@/core/settings/choices'
+import { plain } from './words'
 
 export const KINDS = ['windows', 'desktops', 'apps', 'documents', 'commands', 'settings'] as const
 type Kind = (typeof KINDS)[number]
@@ -302,10 +303,6 @@ export function desktopsFor(state: State, command: string, args: Record<string, 
   const fresh = { kind: 'desktops' as const, id: 'new', title: 'A new desktop', also: ['='] }
   return [...answers, { ...fresh, command, args: { ...args, to: 'new' } }]
 }
-
-/** A text to look in: without accents and capitals. */
-export const plain = (text: string): string =>
-  text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 
 /**
  * The best of each kind for what was typed: by title exactly, from its start, from a word's start

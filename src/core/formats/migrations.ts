@@ -4,34 +4,24 @@ import { isObject } from './shape'
 
 type Given = Record<string, unknown>
 
-/** What was added to the state since version 1, with the values that leave all as it was. */
+/** The parts that were added to the state since version 1. */
+const NAMES = [
+  'columns',
+  'apps',
+  'apart',
+  'guide',
+  'sequences',
+  'attention',
+  'answering',
+  'stowed',
+  'patterns',
+  'plan',
+  'tethered',
+] as const
+
 const first = initialState()
-const {
-  columns,
-  apps,
-  apart,
-  guide,
-  sequences,
-  attention,
-  answering,
-  stowed,
-  patterns,
-  plan,
-  tethered,
-} = first
-const ADDED = {
-  columns,
-  apps,
-  apart,
-  guide,
-  sequences,
-  attention,
-  answering,
-  stowed,
-  patterns,
-  plan,
-  tethered,
-}
+/** Each with the value that leaves all as it was. */
+const ADDED = Object.fromEntries(NAMES.map((name) => [name, first[name]]))
 
 /**
  * A state as written by any earlier version in the shape of this one: what it did not have yet is

@@ -1,4 +1,5 @@
 import { registry } from '@/core/commands/registry'
+import { allWords } from '@/core/finding/words'
 import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
 import type { Binding, State } from '@/core/model/types'
 import { type Bound, bindings, FIXED, isBuiltIn, VERBS } from './bindings'
@@ -97,9 +98,8 @@ export const switchedOff = (state: State): Pick<Binding, 'keys' | 'place'>[] =>
 
 /** The bindables with all words of a query in their title, group or keys. */
 export function searchBindable(all: Bindable[], query: string): Bindable[] {
-  const words = query.toLowerCase().split(/\s+/).filter(Boolean)
-  return all.filter(({ title, group, keys }) => {
-    const text = `${title} ${group} ${keys.map((one) => one.keys).join(' ')}`.toLowerCase()
-    return words.every((word) => text.includes(word))
-  })
+  const has = allWords(query)
+  return all.filter(({ title, group, keys }) =>
+    has(`${title} ${group} ${keys.map((one) => one.keys).join(' ')}`),
+  )
 }

@@ -190,12 +190,12 @@ let memo: {
 export const lettersOf = (state: Pick<State, 'order' | 'desktops'>): string =>
   state.order.map((id) => state.desktops[id]?.letter ?? '-').join(' ')
 
-/** Written first: what is said of this desktop or window. */
-const THIS = 'Alt+Shift+; '
+/** The first stroke of all that is said of this desktop or window. */
+export const THIS = 'Alt+Shift+;'
 /** The same with a lighter stroke, as long as no desktop has its letter. */
-const THIS_LIGHT = `Alt+${THIS_LETTER} `
+export const THIS_LIGHT = `Alt+${THIS_LETTER}`
 
-const LIGHT: Bound[] = FIXED.filter(({ keys }) => keys.startsWith(THIS)).map((bound) => ({
+const LIGHT: Bound[] = FIXED.filter(({ keys }) => keys.startsWith(`${THIS} `)).map((bound) => ({
   ...bound,
   keys: THIS_LIGHT + bound.keys.slice(THIS.length),
 }))

@@ -1,10 +1,11 @@
 import { GROUPS } from '@/core/commands/command'
 import { registry } from '@/core/commands/registry'
+import { allWords } from '@/core/finding/words'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
-import { bindings, PLACES, VERBS } from './bindings'
+import { bindings, PLACES, THIS, THIS_LIGHT, VERBS } from './bindings'
 import { KEY_PLACES, KEYMAPS, type KeyPlace } from './keymaps'
-import { strokesOfLetter, THIS_LETTER } from './letters'
+import { strokesOfLetter } from './letters'
 import { bindingsIn } from './places'
 import { asPressed, BEGINNINGS } from './sets'
 
@@ -91,12 +92,9 @@ export const shortRows = ({ rows, begin = '' }: CardGroup): CardRow[] =>
 
 /** The groups with the rows that have all words of a query in their keys or in what they do. */
 export function searchCard(card: Card, query: string): CardGroup[] {
-  const words = query.toLowerCase().split(/\s+/).filter(Boolean)
+  const has = allWords(query)
   return cardGroups(card).flatMap(({ name, rows, ...more }) => {
-    const found = rows.filter(({ keys, does }) => {
-      const text = `${name} ${keys} ${does}`.toLowerCase()
-      return words.every((word) => text.includes(word))
-    })
+    const found = rows.filter(({ keys, does }) => has(`${name} ${keys} ${does}`))
     return found.length > 0 ? { name, rows: found, ...more } : []
   })
 }
@@ -167,20 +165,17 @@ function together(keys: string[]): string {
   return keys.length > 4 ? `${shown[0]}…${shown.at(-1)}` : shown.join(' ')
 }
 
-const LIGHT_STROKE = `Alt+${THIS_LETTER} `
-const HEAVY_STROKE = 'Alt+Shift+; '
-
 /** The first stroke that many have in common, with a space after it: the lighter, where it is heard. */
 const oftenFirst = (state: State): string =>
-  [...bindings(state).keys()].some((keys) => keys.startsWith(LIGHT_STROKE))
-    ? LIGHT_STROKE
-    : HEAVY_STROKE
+  [...bindings(state).keys()].some((keys) => keys.startsWith(`${THIS_LIGHT} `))
+    ? `${THIS_LIGHT} `
+    : `${THIS} `
 
 /** Whether keys are a heavier way for what has a lighter one; that is told. */
 function isTwice(state: State, keys: string): boolean {
-  if (!keys.startsWith(HEAVY_STROKE)) return false
+  if (!keys.startsWith(`${THIS} `)) return false
   const all = bindings(state)
-  const light = all.get(LIGHT_STROKE + keys.slice(HEAVY_STROKE.length))
+  const light = all.get(THIS_LIGHT + keys.slice(THIS.length))
   const heavy = all.get(keys)
   return !!light && light.command === heavy?.command && same(light.args, heavy.args)
 }

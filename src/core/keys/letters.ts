@@ -8,7 +8,7 @@ export const CALL_LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWY']
 export const THIS_LETTER = 'J'
 
 /** Begins letters of two strokes, where the alphabet does not reach; given to no desktop by itself. */
-const TWO_LETTER = 'Y'
+export const TWO_LETTER = 'Y'
 
 /** Letters that desktops are given without being asked. */
 const GIVEN = CALL_LETTERS.filter((letter) => letter !== THIS_LETTER && letter !== TWO_LETTER)

@@ -35,6 +35,17 @@ test('what took longer comes more often', () => {
   expect((count.c ?? 0) + (count.d ?? 0)).toBeGreaterThan(5)
 })
 
+test('of forty desktops a dozen come, so that the slow ones come again', () => {
+  const all = Array.from({ length: 40 }, (_, at) => `d${at}`)
+  const goes: Go[] = []
+  for (let at = 0; at < 20; at++) {
+    const to = nextGo(all, goes.at(-1)?.to ?? 'd0', goes, (at * 0.37) % 1) ?? ''
+    goes.push(go(to, at === 3 || to === goes[3]?.to ? 9000 : 800))
+  }
+  expect(new Set(goes.map(({ to }) => to)).size).toBe(12)
+  expect(goes.filter(({ to }) => to === goes[3]?.to).length).toBeGreaterThan(2)
+})
+
 test('the slowest are told as they were the last time', () => {
   const goes = [go('a', 4000), go('b', 900), go('c', 1000), go('a', 1000), go('d', 2500)]
   expect(slowest(goes)).toEqual([go('d', 2500)])

@@ -10,6 +10,9 @@ export interface Go {
 /** How many goes make a round. */
 export const ROUND = 20
 
+/** How many desktops come in a round: few enough that the slower ones come again. */
+const DESKTOPS = 12
+
 /** How much slower than the median counts as slow. */
 const SLOW = 1.3
 
@@ -36,7 +39,8 @@ export function slowest(goes: Go[], most = 3): Go[] {
 }
 
 /**
- * Where to go next: each desktop once, then those that took longer come more often.
+ * Where to go next: each desktop once, by chance where there are many, then those that took longer
+ * come more often.
  * @param chance 0 up to 1
  * @returns null where there is nowhere else to go
  */
@@ -48,8 +52,9 @@ export function nextGo(
 ): DesktopId | null {
   const times = lastTimes(goes)
   const others = desktops.filter((id) => id !== here)
-  const fresh = others.filter((id) => !times.has(id))
-  const from = fresh.length > 0 ? fresh : others
+  const met = others.filter((id) => times.has(id))
+  const fresh = times.size < DESKTOPS ? others.filter((id) => !times.has(id)) : []
+  const from = fresh.length > 0 ? fresh : met
   const middle = median([...times.values()]) || 1
   const weight = (id: DesktopId) => ((times.get(id) ?? middle) / middle) ** 2
   let left = chance * from.reduce((sum, id) => sum + weight(id), 0)

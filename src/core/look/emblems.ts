@@ -1,3 +1,5 @@
+import { allWords } from '@/core/finding/words'
+
 /**
  * The signs a desktop can have beside its letter, each with the words it is found by besides its
  * own. The first ones are plain shapes that are told apart at a glance.
@@ -119,11 +121,10 @@ export const EMBLEMS: Record<string, string> = {
 
 /** The emblems with all words of a query in their name or words. */
 export function searchEmblems(query: string): string[] {
-  const words = query.toLowerCase().split(/\s+/).filter(Boolean)
-  return Object.entries(EMBLEMS).flatMap(([name, also]) => {
-    const text = `${name.replaceAll('-', ' ')} ${also}`
-    return words.every((word) => text.includes(word)) ? name : []
-  })
+  const has = allWords(query)
+  return Object.entries(EMBLEMS).flatMap(([name, also]) =>
+    has(`${name.replaceAll('-', ' ')} ${also}`) ? name : [],
+  )
 }
 
 /** The emblem a name speaks of: one that has a word of it as its own name or among its words. */

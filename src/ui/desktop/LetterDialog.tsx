@@ -1,5 +1,5 @@
 import { type ChangeEvent, type FormEvent, type KeyboardEvent, useRef, useState } from 'react'
-import { asLetter } from '@/core/keys/letters'
+import { asLetter, TWO_LETTER } from '@/core/keys/letters'
 import { desktop } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
 import { closeView, dispatch, useArrangement, useShelf } from '@/store/shelf'
@@ -32,7 +32,7 @@ export function LetterDialog({ id }: { id: DesktopId }) {
     const pressed = asLetter(target.value)
     const all = Object.values(desktops)
     // A letter that is free is taken at once; one that others have, or begin with, waits.
-    if (pressed && target.value.length === 1 && pressed !== 'Y')
+    if (pressed && target.value.length === 1 && pressed !== TWO_LETTER)
       if (!all.some((one) => one.letter?.startsWith(pressed))) set(false, target.value)
   }
   return (

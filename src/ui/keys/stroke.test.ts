@@ -1,3 +1,4 @@
+import * as layouts from '@/core/testing/layouts'
 import { plainStrokes, strokeOf, strokesOf, typesWithAlt } from './stroke'
 
 const event = (code: string, key: string, held: string[] = []) =>
@@ -13,40 +14,9 @@ const event = (code: string, key: string, held: string[] = []) =>
 
 const layout = (keys: Record<string, string>) => new Map(Object.entries(keys))
 
-const GERMAN = layout({
-  KeyY: 'z',
-  KeyZ: 'y',
-  Minus: 'ß',
-  Slash: '-',
-  Semicolon: 'ö',
-  BracketRight: '+',
-  Comma: ',',
-  Quote: 'ä',
-  Backslash: '#',
-})
-const FRENCH = layout({
-  KeyQ: 'a',
-  KeyM: ',',
-  Semicolon: 'm',
-  Comma: ';',
-  Period: ':',
-  Slash: '!',
-  Digit1: '&',
-  Equal: '=',
-})
-const DVORAK = layout({
-  KeyQ: "'",
-  KeyZ: ';',
-  Semicolon: 's',
-  Quote: '-',
-  Minus: '[',
-  BracketLeft: '/',
-  Slash: 'z',
-  BracketRight: '=',
-  Equal: ']',
-  Comma: 'w',
-  KeyW: ',',
-})
+const GERMAN = layout(layouts.GERMAN)
+const FRENCH = layout(layouts.FRENCH)
+const DVORAK = layout(layouts.DVORAK)
 const SPANISH = layout({ Minus: "'", Quote: '´', Slash: '-', Comma: ',' })
 
 test.each([

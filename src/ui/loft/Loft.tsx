@@ -1,8 +1,9 @@
 import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
-import { plain } from '@/core/finding/find'
+import { plain } from '@/core/finding/words'
 import type { Direction } from '@/core/geometry/direction'
 import { type Shelves, SIZES, standOnShelves } from '@/core/geometry/shelves'
 import { timeOn } from '@/core/journal/time'
+import { THIS } from '@/core/keys/bindings'
 import { currentId, focusedWindow, focusId } from '@/core/model/selectors'
 import { type DocumentId, EVERY, type Size, type WindowId } from '@/core/model/types'
 import { useToday } from '@/store/journal'
@@ -17,7 +18,6 @@ import {
 } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
-import { MORE } from './acting'
 import { BENCH_ID, Bench } from './Bench'
 import { BenchActs } from './BenchActs'
 import { useLoftDrag } from './dragging'
@@ -102,7 +102,7 @@ export function Loft() {
     'loft:mark': () => one && mark(one),
     'loft:send': ({ to }: { to: string }) => send(to),
     'loft:row': ({ to }: { to: string }) => setChoice(toLetter(to, state, valid)),
-    'loft:more': () => shelf.setState({ pending: MORE }),
+    'loft:more': () => shelf.setState({ pending: THIS }),
     'loft:filter': () => toFilter(filter, setFilter),
     'loft:larger': () => resize(Math.min(SIZES.most, Math.round(shelves.size * LARGER))),
     'loft:smaller': () => resize(Math.max(SIZES.least, Math.round(shelves.size / LARGER))),

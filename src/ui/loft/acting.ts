@@ -1,9 +1,6 @@
-import { bindings, keysFor } from '@/core/keys/bindings'
+import { bindings, keysFor, THIS } from '@/core/keys/bindings'
 import { keysIn } from '@/core/keys/places'
 import type { State } from '@/core/model/types'
-
-/** The first stroke after which stands what else can be done with the choice. */
-export const MORE = 'Alt+Shift+;'
 
 /** The keys of a command or an act in the loft, as they are pressed there; undefined where it has none. */
 export function loftKeys(state: State, command: string, args: object = {}): string | undefined {
@@ -13,10 +10,10 @@ export function loftKeys(state: State, command: string, args: object = {}): stri
   const after = [...bindings(state).values()].find(
     (bound) =>
       bound.command === command &&
-      bound.keys.startsWith(`${MORE} `) &&
+      bound.keys.startsWith(`${THIS} `) &&
       JSON.stringify(bound.args ?? {}) === JSON.stringify(args),
   )
   return more && after
-    ? `${more} ${after.keys.slice(MORE.length + 1)}`
+    ? `${more} ${after.keys.slice(THIS.length + 1)}`
     : keysFor(state, command, args)
 }

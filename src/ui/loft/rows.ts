@@ -1,5 +1,5 @@
 import { appOf } from '@/apps/list'
-import { plain } from '@/core/finding/find'
+import { plain } from '@/core/finding/words'
 import { desktop, shownFrame, title, window as windowOf } from '@/core/model/selectors'
 import { type DocumentId, EVERY, type Size, type State, type WindowId } from '@/core/model/types'
 

@@ -1,4 +1,5 @@
 import { registry } from '@/core/commands/registry'
+import { allWords } from '@/core/finding/words'
 import { leadsTo, PUSH_TIME, WAYS, type Way } from '@/core/keys/ways'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { PanelSection } from '@/ui/parts/PanelSection'
@@ -9,11 +10,8 @@ const WORDS = 'pointer mouse wheel swipe side button corner edge push time trigg
 
 /** The ways of the pointer that have all words of a query. */
 export function searchWays(query: string): Way[] {
-  const words = query.toLowerCase().split(/\s+/).filter(Boolean)
-  return WAYS.filter(({ id, pushed }) => {
-    const text = `${id} ${pushed ? 'pushed' : ''} ${WORDS}`.toLowerCase()
-    return words.every((word) => text.includes(word))
-  })
+  const has = allWords(query)
+  return WAYS.filter(({ id, pushed }) => has(`${id} ${pushed ? 'pushed' : ''} ${WORDS}`))
 }
 
 const PLACES = ['next', 'previous', 'above', 'below', 'last']
