@@ -10,7 +10,7 @@ test('keys are bound by pressing them, told what speaks against them, and work a
   const panel = page.getByRole('dialog', { name: 'Bind keys' })
   await page.keyboard.type('sweep')
   await panel.getByRole('button', { name: /^Keys for Sweep/ }).click()
-  const press = panel.locator('[data-press]')
+  const press = panel.locator('[data-own-escape]')
   // Taken, and told by what; nothing of it is done meanwhile.
   await page.keyboard.press('Alt+/')
   await expect(panel).toContainText('They do something already: Loft')

@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string } from 'yup'
 import { currentId, desktop } from '@/core/model/selectors'
 import { type Block, PLAN_MOST, type State } from '@/core/model/types'
-import { blockAt, dayOf, inOrder, typedBlock } from '@/core/plan/plan'
+import { blockAt, dayOf, inOrder, typedBlock, typedMove } from '@/core/plan/plan'
 import { goTo } from './change'
 import { command, no, type Refusal } from './command'
 import { named, refused } from './places'
@@ -95,20 +95,37 @@ const move = command({
   id: 'plan.move',
   title: 'Move a block of the plan',
   group,
-  args: { ...which, start: number(), end: number() },
+  args: {
+    ...which,
+    start: number(),
+    end: number(),
+    /** The times as they are typed, in place of both: `9:30-11`. */
+    text: string().max(100),
+  },
   can: (state, args) => {
     const found = blockOf(state, args.block)
     if (isRefusal(found)) return found
-    const { start = found.start, end = found.end } = args
-    return end > start || no('A block ends after it begins.')
+    const times = movedTimes(found, args)
+    if ('problem' in times) return no(times.problem)
+    return times.end > times.start || no('A block ends after it begins.')
   },
   run: (draft, args) => {
     const found = blockOf(draft, args.block)
     if (isRefusal(found)) return
-    Object.assign(found, { start: args.start ?? found.start, end: args.end ?? found.end })
+    const times = movedTimes(found, args)
+    if ('problem' in times) return
+    const { start, end } = times
+    // What begins at another time is offered when that comes.
+    if (start !== found.start) delete found.met
+    Object.assign(found, { start, end })
     return { say: `${desktop(draft, found.desktop).name}: ${span(found)}` }
   },
 })
+
+const movedTimes = (
+  block: Block,
+  { start = block.start, end = block.end, text }: { start?: number; end?: number; text?: string },
+) => (text === undefined ? { start, end } : typedMove(text, block))
 
 const remove = command({
   id: 'plan.remove',

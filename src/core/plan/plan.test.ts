@@ -9,6 +9,7 @@ import {
   offered,
   planChangesAt,
   typedBlock,
+  typedMove,
 } from './plan'
 import { typedMoment, typedSpan } from './typed'
 
@@ -36,6 +37,35 @@ test.each([
 
 test.each(['Model', '9:30', '25-26 Model', '9:75 Model', ''])('“%s” is told', (text) => {
   expect(typedBlock(text, DAY)).toHaveProperty('problem')
+})
+
+test.each([
+  ['9:45–11:15', time(9, 45), time(11, 15)],
+  ['10', time(10), time(11, 30)],
+  ['10:15 45 min', time(10, 15), time(11)],
+  ['23-1', time(23), time(25)],
+])('a block from 9 to 10:30 is moved by “%s”', (text, start, end) => {
+  const moved = { start: time(9), end: time(10, 30) }
+  expect(typedMove(text, moved)).toEqual({ start, end, name: '' })
+})
+
+test.each(['', 'later', '9-11 Model', '27-28'])('a block is not moved by “%s”', (text) => {
+  expect(typedMove(text, { start: time(9), end: time(10) })).toHaveProperty('problem')
+})
+
+test('a block that begins at another time is offered again; one that ends later is not', () => {
+  const world = new World()
+  const [rota = ''] = world.desktops('Rota')
+  world.run('plan.put', { blocks: [{ desktop: rota, start: time(9), end: time(10) }] })
+  const [{ id } = { id: '' }] = world.state.plan
+  world.run('plan.leave', { block: id })
+  world.run('plan.move', { block: id, end: time(11) })
+  expect(world.state.plan[0]).toMatchObject({ end: time(11), met: true })
+  world.run('plan.move', { block: id, text: '10-11:30' })
+  expect(world.state.plan[0]).toMatchObject({ start: time(10), end: time(11, 30) })
+  expect(world.state.plan[0]?.met).toBeUndefined()
+  expect(world.try('plan.move', { block: id, text: 'noon' }).ok).toBe(false)
+  expect(world.try('plan.move', { block: id, start: time(12) }).ok).toBe(false)
 })
 
 test('of two at once the one that began last is on; skipped ones are not', () => {

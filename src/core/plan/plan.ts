@@ -24,27 +24,48 @@ export function atMinute(day: number, minutes: number): number {
 export type Typed = { start: number; end: number; name: string } | { problem: string }
 
 /**
- * A typed block: `9:30-11 Model`, `9:30 Model` (an hour), `9:30 45 min Model`; over midnight where it
- * ends before it begins.
- * @param day a moment of the day it is meant for, milliseconds since 1970
+ * Typed times, and what stands after them: `9:30-11`, `9:30 45 min`, or `9:30` for as long as given;
+ * over midnight where they end before they begin.
+ * @param day a moment of the day they are meant for, milliseconds since 1970
+ * @param span how long it takes where no end is typed, in milliseconds
  */
-export function typedBlock(text: string, day: number): Typed {
+function typedTimes(text: string, day: number, span: number): Typed | null {
   const parts =
-    /^\s*(\d{1,2}(?:[:.]\d{2})?)\s*(?:(?:-|–|to)\s*(\d{1,2}(?:[:.]\d{2})?))?\s+(.+)$/i.exec(text)
+    /^(\d{1,2}(?:[:.]\d{2})?)(?:\s*(?:-|–|to)\s*(\d{1,2}(?:[:.]\d{2})?))?(?:\s+(.+))?$/i.exec(
+      text.trim(),
+    )
   const [, from = '', to, rest = ''] = parts ?? []
   const begin = clock(from)
   const end = to === undefined ? undefined : clock(to)
-  if (!parts || begin === null || end === null)
-    return { problem: 'Type a time and a desktop, such as 9:30-11 Model.' }
+  if (!parts || begin === null || end === null) return null
   const start = atMinute(dayOf(day), begin)
   if (end !== undefined) {
     const over = end <= begin ? 24 * 60 : 0
-    return { start, end: atMinute(dayOf(day), end + over), name: rest.trim() }
+    return { start, end: atMinute(dayOf(day), end + over), name: rest }
   }
-  const long = /^(\d+\s*h(?:\s*\d+)?(?:\s*min)?|\d+\s*min)\s+(.+)$/i.exec(rest)
-  const span = long ? typedSpan(long[1] ?? '') : 60 * MINUTE
-  if (span === null) return { problem: 'Type how long it takes as 45 min or 1 h 30.' }
-  return { start, end: start + span, name: (long?.[2] ?? rest).trim() }
+  const long = /^(\d+\s*h(?:\s*\d+)?(?:\s*min)?|\d+\s*min)(?:\s+(.+))?$/i.exec(rest)
+  const typed = long ? typedSpan(long[1] ?? '') : span
+  if (typed === null) return { problem: 'Type how long it takes as 45 min or 1 h 30.' }
+  return { start, end: start + typed, name: long ? (long[2] ?? '') : rest }
+}
+
+/**
+ * A typed block: `9:30-11 Model`, `9:30 Model` (an hour), `9:30 45 min Model`.
+ * @param day a moment of the day it is meant for, milliseconds since 1970
+ */
+export function typedBlock(text: string, day: number): Typed {
+  const typed = typedTimes(text, day, 60 * MINUTE)
+  return typed && ('problem' in typed || typed.name)
+    ? typed
+    : { problem: 'Type a time and a desktop, such as 9:30-11 Model.' }
+}
+
+/** The typed times of a block that is moved; without an end it takes as long as before. */
+export function typedMove(text: string, { start, end }: Pick<Block, 'start' | 'end'>): Typed {
+  const typed = typedTimes(text, start, end - start)
+  return typed && ('problem' in typed || !typed.name)
+    ? typed
+    : { problem: 'Type its times as 9:30-11, or 9:30 45 min.' }
 }
 
 const clock = (text: string): number | null => typedClock(/[:.]/.test(text) ? text : `${text}:00`)

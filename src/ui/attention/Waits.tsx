@@ -1,25 +1,25 @@
-import { isQuiet } from '@/core/attention/waiting'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId } from '@/core/model/selectors'
 import { useWaits } from '@/store/attention'
-import { dispatch, useArrangement, useDesktop } from '@/store/shelf'
+import { dispatch, useArrangement } from '@/store/shelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
+import { useQuiet } from './useQuiet'
 import { Since } from './WaitingDialog'
 
 /** In the line: what waits and how long, the way back from answering, and whether it is quiet here. */
 export function Waits() {
   const { list } = useWaits()
   const answering = useArrangement((state) => state.answering !== null)
-  const { quiet } = useDesktop(useArrangement(currentId), ['quiet'])
+  const quiet = useQuiet(useArrangement(currentId))
   const [first] = list
   return (
     <>
       {answering ? (
         <CommandButton command="attention.back" label="back" className="shrink-0" />
       ) : null}
-      {isQuiet({ quiet }, Date.now()) ? (
+      {quiet ? (
         <button
           type="button"
           className="shrink-0 text-soft hover:text-ink"

@@ -69,7 +69,7 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
     <div className="mt-1.5 border-2 border-ink border-dashed p-2">
       <div
         role="textbox"
-        data-press=""
+        data-own-escape=""
         aria-label={`Keys for ${row.title}`}
         tabIndex={0}
         ref={place}

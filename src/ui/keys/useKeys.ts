@@ -23,7 +23,7 @@ export function useKeys(): void {
     const down = (event: KeyboardEvent) => {
       tapped(event)
       // Keys that are pressed to be bound do nothing else.
-      if (event.isComposing || (event.target as Element).matches?.('[data-press]')) return
+      if (event.isComposing || (event.target as Element).matches?.('[data-own-escape]')) return
       // What is pressed after keys that are kept comes after them.
       const kept = event.isTrusted && isKeeping() && keepEarly(event)
       if (kept || leavesTyping(event) === false || (event.isTrusted && keepEarly(event))) {

@@ -21,9 +21,9 @@ export function SidePanel({
           className={`side-panel side-panel-${side} rise`}
           aria-describedby={undefined}
           onOpenAutoFocus={focusFirst}
-          // Where keys are pressed to be bound, Escape is its own.
+          // Where keys are pressed to be bound, or a field has text to take back, Escape is its own.
           onEscapeKeyDown={(event) =>
-            document.activeElement?.matches('[data-press]') && event.preventDefault()
+            document.activeElement?.matches('[data-own-escape]') && event.preventDefault()
           }
           onCloseAutoFocus={giveBack}
         >

@@ -2,7 +2,6 @@ import { useSortable } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import { BellOff, Ellipsis } from 'lucide-react'
 import { memo } from 'react'
-import { isQuiet } from '@/core/attention/waiting'
 import { displayShowing } from '@/core/model/displays'
 import { currentId, lastId, summary } from '@/core/model/selectors'
 import type { DesktopId, State, WindowId } from '@/core/model/types'
@@ -16,6 +15,7 @@ import {
   useList,
   useShelf,
 } from '@/store/shelf'
+import { useQuiet } from '@/ui/attention/useQuiet'
 import { Emblem } from '@/ui/parts/Emblem'
 import { Kite } from '@/ui/parts/Kite'
 import { Bows } from './Bow'
@@ -23,15 +23,15 @@ import { NameField } from './NameField'
 
 /** A desktop in the rack: its mark, its name, and a tail with a bow for each window. */
 export const Row = memo(function Row({ id }: { id: DesktopId }) {
-  const { name, letter, hue, emblem, windows, kind, quiet } = useDesktop(id, [
+  const { name, letter, hue, emblem, windows, kind } = useDesktop(id, [
     'name',
     'letter',
     'hue',
     'emblem',
     'windows',
     'kind',
-    'quiet',
   ])
+  const quiet = useQuiet(id)
   const here = useArrangement((state) => currentId(state) === id)
   const last = useArrangement((state) => lastId(state) === id)
   const starts = useArrangement(
@@ -88,7 +88,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
               {name}
             </button>
           )}
-          {quiet && isQuiet({ quiet }, Date.now()) ? (
+          {quiet ? (
             <BellOff size={12} aria-label="quiet" className="row-quiet shrink-0 text-soft" />
           ) : null}
           {kind === 'open' ? null : <span className="text-[11px] text-soft">{kind}</span>}

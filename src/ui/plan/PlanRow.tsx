@@ -1,0 +1,78 @@
+import { Play, SkipForward, Trash2 } from 'lucide-react'
+import { useState } from 'react'
+import type { Block } from '@/core/model/types'
+import { dispatch, useArrangement } from '@/store/shelf'
+import { timeOfDay } from '@/ui/parts/Facts'
+import { Kite } from '@/ui/parts/Kite'
+
+/** A block with its times, which are typed anew to move it, and what else can be done with it. */
+export function PlanRow({ block, on }: { block: Block; on: boolean }) {
+  const lives = useArrangement((state) => state.desktops[block.desktop])
+  if (!lives) return null
+  const { id, start, end, skipped, goes } = block
+  const times = `${timeOfDay(start)}–${timeOfDay(end)}`
+  const about = `${lives.name} at ${timeOfDay(start)}`
+  return (
+    <li
+      className={`flex items-center gap-2 border-seam border-b border-dashed py-1.5 last:border-0 ${on ? 'font-semibold' : ''}`}
+    >
+      <Kite hue={lives.hue} letter={lives.letter} filled={on} width={18} />
+      <Times key={times} block={id} times={times} about={about} />
+      <span
+        dir="auto"
+        className={`min-w-0 flex-1 truncate ${skipped ? 'line-through' : ''}`}
+        title={about}
+      >
+        {lives.name}
+      </span>
+      <label className="flex shrink-0 items-center gap-1 text-[12px] text-soft">
+        <input
+          type="checkbox"
+          checked={goes === true}
+          aria-label={`Go by itself: ${about}`}
+          onChange={() => dispatch('plan.goes', { block: id }, 'key')}
+        />
+        by itself
+      </label>
+      <button
+        type="button"
+        aria-label={`${skipped ? 'Plan again' : 'Skip'}: ${about}`}
+        className="grid size-6 shrink-0 place-items-center text-soft hover:text-ink"
+        onClick={() => dispatch('plan.skip', { block: id }, 'key')}
+      >
+        {skipped ? <Play size={12} aria-hidden /> : <SkipForward size={12} aria-hidden />}
+      </button>
+      <button
+        type="button"
+        aria-label={`Remove: ${about}`}
+        className="grid size-6 shrink-0 place-items-center text-soft hover:text-ink"
+        onClick={() => dispatch('plan.remove', { block: id }, 'key')}
+      >
+        <Trash2 size={13} aria-hidden />
+      </button>
+    </li>
+  )
+}
+
+/** What is typed moves the block with Enter, or when one leaves it; Escape brings back what was. */
+function Times({ block, times, about }: { block: string; times: string; about: string }) {
+  const [text, setText] = useState(times)
+  const changed = text.trim() !== times
+  const move = () => {
+    if (changed) dispatch('plan.move', { block, text }, 'key')
+  }
+  return (
+    <input
+      aria-label={`Times of ${about}`}
+      className="w-[6.4rem] shrink-0 border border-transparent bg-transparent px-1 font-mono text-[12px] hover:border-seam focus:border-ink focus:bg-panel"
+      value={text}
+      data-own-escape={changed || undefined}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={move}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') move()
+        if (event.key === 'Escape' && changed) setText(times)
+      }}
+    />
+  )
+}
