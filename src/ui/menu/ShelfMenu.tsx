@@ -33,6 +33,11 @@ export function ShelfMenu({ name }: { name: string }) {
         <CommandItem command="windows.sweep" />
         <CommandItem command="windows.isolate" />
         <MenuSeam />
+        <CommandItem command="plan.open" />
+        <CommandItem command="attention.list" />
+        <CommandItem command="patterns.open" />
+        <CommandItem command="sequences.open" />
+        <MenuSeam />
         <CommandItem command="home.askPutRight" />
         <CommandItem command="home.list" />
         <CommandItem command="displays.arrange" />
@@ -66,6 +71,7 @@ export function ShelfMenu({ name }: { name: string }) {
         <CommandItem command="settings.open" />
         <CommandItem command="keys.open" />
         <CommandItem command="shelf.keys" />
+        <CommandItem command="keys.practise" />
         <DropdownMenu.Item className="menu-item" asChild>
           <a href={name === 'demo' ? '/shelf' : '/demo'}>
             {name === 'demo' ? 'Go to your own shelf' : 'See the demo'}
