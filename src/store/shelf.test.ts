@@ -86,6 +86,21 @@ test('the loft opens and shuts by the same key, and comes back after unstacking 
   expect(shelf.getState().loft).toBe(false)
 })
 
+test('who goes somewhere from the loft or from unstacked windows sees it; what is done there stays there', () => {
+  dispatch('desktop.create', { name: 'Field' }, 'key')
+  dispatch('loft.open', {}, 'key')
+  dispatch('desktop.create', { name: 'Rota' }, 'key')
+  expect(shelf.getState().loft).toBe(true)
+  dispatch('desktop.go', { to: 'Field' }, 'app')
+  expect(shelf.getState().loft).toBe(true)
+  dispatch('desktop.go', { to: 'Rota' }, 'key')
+  expect(shelf.getState()).toMatchObject({ loft: false, loftBehind: false })
+  dispatch('loft.open', {}, 'key')
+  dispatch('unstack.desktop', {}, 'key')
+  dispatch('desktop.go', { to: 'Field' }, 'pointer')
+  expect(shelf.getState()).toMatchObject({ loft: false, loftBehind: false, view: null })
+})
+
 test('a menu opens where it was asked for', () => {
   let prevented = false
   const event = { clientX: 40, clientY: 60, preventDefault: () => (prevented = true) }

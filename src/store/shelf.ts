@@ -9,7 +9,7 @@ import type { By, JournalEvent } from '@/core/journal/events'
 import { keysFor } from '@/core/keys/bindings'
 import { initialState } from '@/core/model/initial'
 import { ownFacts } from '@/core/model/ownApps'
-import { desktop, isVisible } from '@/core/model/selectors'
+import { currentId, desktop, focusId, isVisible } from '@/core/model/selectors'
 import type {
   AppFacts,
   Deed,
@@ -244,7 +244,11 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   const { step, announce, show } = outcome
   const session = views?.ran(ran, before.session, outcome.session) ?? outcome.session
   // A view that asked for something is answered; one that shows things stays.
-  const patch: Partial<Shelf> = { session, ...(show && shown(show, before)) }
+  const left = !show && by !== 'app' && wentElsewhere(before.session.state, outcome)
+  const patch: Partial<Shelf> = {
+    session,
+    ...(show ? shown(show, before) : left && leaving(before)),
+  }
   const named = by === 'pointer' ? keysFor(before.session.state, id, args) : undefined
   // The same is not told again and again.
   const told = named && ran.now - (before.hinted[named] ?? 0) < HINT_EVERY
@@ -327,15 +331,31 @@ export function runOn(session: Session, ran: Ran): Outcome {
   }
 }
 
+/** Views that lay windows out themselves. */
+const LAYS_OUT = new Set<View['view']>(['unstack', 'glance'])
+
 /** The loft is a place of its own; everything else that is asked for is a view. */
 function shown(show: View, { loft, loftBy, loftBehind }: Shelf): Partial<Shelf> {
   // What lays windows out itself: two at a time would each do it.
-  if (show.view === 'unstack' || show.view === 'glance')
-    return { view: show, loft: false, loftBehind: loft || loftBehind }
+  if (LAYS_OUT.has(show.view)) return { view: show, loft: false, loftBehind: loft || loftBehind }
   if (show.view !== 'loft') return { view: show }
   if (show.by && loft) return { view: null, loftBy: loftBy === 'app' ? 'desktop' : 'app' }
   return { view: null, loft: !loft, loftBy: show.by ?? 'desktop', marked: [] }
 }
+
+/** Whether a command only went somewhere: to another desktop or window. */
+const wentElsewhere = (
+  from: State,
+  { step, travelled, session: { state } }: Extract<Outcome, { ok: true }>,
+): boolean =>
+  !step && !travelled && (currentId(from) !== currentId(state) || focusId(from) !== focusId(state))
+
+/** Who goes somewhere sees it: what lays windows out stands in the way. */
+const leaving = ({ view }: Shelf): Partial<Shelf> => ({
+  loft: false,
+  loftBehind: false,
+  ...(view && LAYS_OUT.has(view.view) && { view: null }),
+})
 
 /** Whether what a view is about is still there; for the pad, whether it can be seen. */
 function isAbout(view: View, state: State): boolean {
