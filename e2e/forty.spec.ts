@@ -78,3 +78,20 @@ for (const columns of [1, 9])
       await shelf.press('Escape')
     }
   })
+
+test('on half a screen, with all it can tell at once, the line keeps the time and all that is pushed', async ({
+  shelf,
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-11-24T10:00') })
+  await shelf.open('demo')
+  await page.setViewportSize({ width: 960, height: 700 })
+  await shelf.run('desktop.create', { name: 'Überprüfung der Messstation am Grat', stay: true })
+  await shelf.run('plan.add', { text: '10-11 Überprüfung der Messstation am Grat' })
+  await page.clock.runFor(30_000)
+  const line = page.getByRole('region', { name: 'Line' })
+  await expect(line.getByRole('button', { name: 'undo' })).toBeVisible()
+  await expect(line.getByRole('list', { name: 'Tethers' }).getByRole('listitem')).not.toHaveCount(0)
+  const parts = line.locator('time, [data-saving], button:not(.flex-wrap *)')
+  for (const part of await parts.all()) await expect(part).toBeInViewport({ ratio: 1 })
+})

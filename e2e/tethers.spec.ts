@@ -79,3 +79,20 @@ test('a window is tethered by key, over a reload, and let go', async ({ shelf, p
   await shelf.press('Alt+F', 'Alt+J', "'", 'Alt+R')
   await expect(tethers).not.toContainText('Station readings 06:00')
 })
+
+test('by pointer: an offered tether is let go in one act, from the line, and tethered from the window', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const tethers = page.getByRole('list', { name: 'Tethers' })
+  const job = tethers.getByRole('listitem').filter({ hasText: 'Snowpack run' })
+  await job.click({ button: 'right', position: { x: 4, y: 4 } })
+  await page.getByRole('menuitem', { name: 'Let its tether go' }).click()
+  await expect(job).toHaveCount(0)
+  await shelf.press('Alt+M')
+  await page.getByRole('button', { name: 'Menu of Snowpack run, 24 h' }).click()
+  await page.getByRole('menuitem', { name: /^Tether:/ }).click()
+  await shelf.press('Alt+F')
+  await expect(job).toHaveCount(1)
+})

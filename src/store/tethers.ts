@@ -51,6 +51,8 @@ function drop(document: DocumentId): void {
   tethers.setState(rest, true)
 }
 
+export const tethersNow = (): Record<DocumentId, Tether> => tethers.getState()
+
 export const useTethers = (): Record<DocumentId, Tether> => useStore(tethers)
 
 /** Does from afar what the app does at its window. */

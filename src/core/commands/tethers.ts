@@ -1,32 +1,23 @@
-import { number } from 'yup'
+import { boolean, number } from 'yup'
 import { currentId, focusId, title } from '@/core/model/selectors'
-import type { State } from '@/core/model/types'
 import { comeBack } from './attention'
-import { command, no, type Refusal } from './command'
-import { meant, quoted, which } from './meant'
+import { command, no } from './command'
+import { on, quoted, there, which } from './meant'
 import { visit } from './opening'
-import { refused } from './places'
 
 const group = 'Windows' as const
 
-const there = (state: State, { window }: { window?: string }): true | Refusal => {
-  const found = meant(state, window)
-  return refused(found) ? found : true
-}
-
+/** An app that offers itself is let go by saying `on: false`; without it the other way is meant. */
 const tether = command({
   id: 'window.tether',
   title: 'Tether this window: keep it in the line while it is elsewhere, and back',
   group,
-  args: which,
+  args: { ...which, on: boolean() },
   can: there,
-  run: (draft, { window }) => {
-    const found = meant(draft, window)
-    if (refused(found)) return
-    const on = draft.tethered[found.id] !== true
+  run: on((draft, found, { on = draft.tethered[found.id] !== true }) => {
     draft.tethered[found.id] = on
     return { say: `${on ? 'Tethered' : 'Not tethered any more:'} ${quoted(draft, found)}` }
-  },
+  }),
 })
 
 const go = command({
@@ -35,13 +26,11 @@ const go = command({
   group,
   args: which,
   can: there,
-  run: (draft, { window }) => {
-    const found = meant(draft, window)
-    if (refused(found)) return
+  run: on((draft, found) => {
     if (focusId(draft) === found.id && draft.answering) return comeBack(draft)
     draft.answering ??= { desktop: currentId(draft), window: focusId(draft) }
     return { ...visit(draft, found.id), announce: title(draft, found) }
-  },
+  }),
 })
 
 /** The page knows which tether stands where, and what it does. */

@@ -33,12 +33,15 @@ export function Line() {
       <Planned />
       <Waits />
       <SaveState />
-      <Parted>
-        <CommandButton command="line.open" label="find" />
-      </Parted>
-      <Parted>
-        <CommandButton command="shelf.keys" label="keys" />
-      </Parted>
+      {/* What has no room goes to a second line, which is not seen. */}
+      <span className="flex h-[22px] min-w-0 shrink-[99] flex-wrap gap-3 overflow-hidden">
+        <Parted>
+          <CommandButton command="line.open" label="find" />
+        </Parted>
+        <Parted>
+          <CommandButton command="shelf.keys" label="keys" />
+        </Parted>
+      </span>
       <Parted>
         <Clock />
       </Parted>

@@ -7,6 +7,7 @@ import {
   closeView,
   dispatch,
   getState,
+  openMenu,
   openMenuBelow,
   say,
   useArrangement,
@@ -15,9 +16,17 @@ import {
 } from '@/store/shelf'
 import { actAfar, type Control, useTethers } from '@/store/tethers'
 import { focusContent } from '@/ui/parts/focus'
-import { placed, ROOM, type Shown, shownTethers } from './list'
+import { useMedia } from '@/ui/parts/useMedia'
+import { placed, type Shown, shownTethers } from './list'
 
 const GLYPHS = { pause: Pause, play: Play, next: SkipForward, drop: X }
+
+/** How many have room in the line. */
+function useRoom(): number {
+  const half = useMedia('(max-width: 1100px)')
+  const wide = useMedia('(min-width: 1500px)')
+  return half ? 1 : wide ? 6 : 4
+}
 
 /** In the line: what is at work elsewhere, with a hand on it. */
 export function Tethers() {
@@ -29,6 +38,7 @@ export function Tethers() {
   const known = shownTethers(getState(), tethers)
   const all = places.current.map((id) => known.find(({ window }) => window === id))
   const asked = useShelf(({ view }) => (view?.view === 'tether' ? view.nth : null))
+  const room = useRoom()
   const [replying, setReplying] = useState<string | null>(null)
   const meant = asked === null ? undefined : all[asked - 1]
   useEffect(() => {
@@ -44,11 +54,11 @@ export function Tethers() {
     else dispatch('tether.go', { window: meant.window }, 'key')
   }, [asked, meant])
   if (ids.length === 0) return null
-  const more = all.slice(ROOM).flatMap((one) => one ?? [])
+  const more = all.slice(room).flatMap((one) => one ?? [])
   return (
     <ul aria-label="Tethers" className="flex shrink-0 items-center gap-1.5">
       {all
-        .slice(0, ROOM)
+        .slice(0, room)
         .map((one, at) =>
           one ? (
             <One
@@ -98,7 +108,10 @@ function One({
   const title = useArrangement(({ documents }) => documents[document]?.title ?? '')
   const says = tether?.says || title
   return (
-    <li className="relative flex h-6 shrink-0 items-center gap-1 border border-seam border-dashed pr-0.5">
+    <li
+      className="relative flex h-6 shrink-0 items-center gap-1 border border-seam border-dashed pr-0.5"
+      onContextMenu={(event) => openMenu(event, { window })}
+    >
       <button
         type="button"
         title={`${title}: ${says}`}
@@ -145,7 +158,7 @@ function One({
           {...tether.replies}
           says={says}
           document={document}
-          left={nth <= ROOM / 2}
+          left={nth <= 3}
           onDone={() => onReply(false)}
         />
       ) : null}

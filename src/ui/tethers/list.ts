@@ -1,5 +1,5 @@
 import { isVisible } from '@/core/model/selectors'
-import type { DocumentId, State, WindowId } from '@/core/model/types'
+import type { DocumentId, State, Window, WindowId } from '@/core/model/types'
 import type { Tether } from '@/store/tethers'
 
 /** A tether as it stands in the line. */
@@ -12,19 +12,19 @@ export interface Shown {
   tether: Tether | undefined
 }
 
-/** How many have room in the line. */
-export const ROOM = 6
+/** Whether a window is tethered: by hand, or since its app offers itself and was not told to stay away. */
+export const isTethered = (
+  { tethered }: Pick<State, 'tethered'>,
+  { id, document }: Pick<Window, 'id' | 'document'>,
+  tethers: Record<DocumentId, Tether>,
+): boolean => tethered[id] ?? tethers[document]?.offered === true
 
 /**
- * The tethers there are, in the order their windows were opened: windows that cannot be seen now and
- * were tethered, or whose app offers itself and was not told to stay away.
+ * The tethers there are, in the order their windows were opened: tethered windows that cannot be seen now.
  */
 export function shownTethers(state: State, tethers: Record<DocumentId, Tether>): Shown[] {
   return Object.values(state.windows)
-    .filter((window) => {
-      const wanted = state.tethered[window.id] ?? tethers[window.document]?.offered === true
-      return wanted && !isVisible(state, window)
-    })
+    .filter((window) => isTethered(state, window, tethers) && !isVisible(state, window))
     .toSorted((a, b) => a.openedAt - b.openedAt || (a.id < b.id ? -1 : 1))
     .map(({ id, document, app }) => ({
       window: id,

@@ -11,8 +11,9 @@ import {
   Send,
   Undo2,
 } from 'lucide-react'
-import { useSyncExternalStore } from 'react'
+
 import { dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { useMedia } from '../parts/useMedia'
 
 interface Verb {
   says: string
@@ -40,16 +41,10 @@ const VERBS: Verb[] = [
 /** Where nothing points but fingers, there is most likely no keyboard either. */
 const FINGERS = '(hover: none) and (pointer: coarse)'
 
-function follow(changed: () => void): () => void {
-  const query = matchMedia(FINGERS)
-  query.addEventListener('change', changed)
-  return () => query.removeEventListener('change', changed)
-}
-
 /** The verbs to push, above the line, on screens without a keyboard. */
 export function VerbBar() {
   const wanted = useArrangement((state) => state.settings.verbs)
-  const fingers = useSyncExternalStore(follow, () => matchMedia(FINGERS).matches)
+  const fingers = useMedia(FINGERS)
   const pending = useShelf((now) => now.pending)
   if (wanted === 'never' || (wanted === 'fingers' && !fingers)) return null
   const push = ({ command, args, begins }: Verb) => {

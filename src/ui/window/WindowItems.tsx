@@ -2,8 +2,10 @@ import { connected } from '@/core/model/displays'
 import { desktop, focusId } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { getState, shelf, useArrangement } from '@/store/shelf'
+import { tethersNow } from '@/store/tethers'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
+import { isTethered } from '@/ui/tethers/list'
 
 const PLACING = [
   'window.pad',
@@ -40,6 +42,7 @@ export function WindowItems({ id }: { id: WindowId }) {
       {PLACING.map((command) => (
         <CommandItem key={command} command={command} args={one} />
       ))}
+      <TetherItem id={id} />
       <MenuSeam />
       {HOME.map((command) => (
         <CommandItem key={command} command={command} args={one} />
@@ -49,6 +52,22 @@ export function WindowItems({ id }: { id: WindowId }) {
         <CommandItem key={command} command={command} args={one} />
       ))}
     </>
+  )
+}
+
+/** The other way than it is now: one that offers itself is let go in one act. */
+function TetherItem({ id }: { id: WindowId }) {
+  const state = getState()
+  const found = state.windows[id]
+  if (!found) return null
+  const tethered = isTethered(state, found, tethersNow())
+  const offered = tethered && state.tethered[id] === undefined
+  return (
+    <CommandItem
+      command="window.tether"
+      args={{ window: id, ...(offered && { on: false }) }}
+      label={tethered ? 'Let its tether go' : 'Tether: keep it in the line while it is elsewhere'}
+    />
   )
 }
 
