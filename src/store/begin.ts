@@ -1,4 +1,5 @@
 import { emptyHistory, type History } from '@/core/history/history'
+import type { JournalEvent } from '@/core/journal/events'
 import { currentId } from '@/core/model/selectors'
 import type { DocumentId, State } from '@/core/model/types'
 import { databaseFor, exportAside, setMarks } from './aside'
@@ -10,7 +11,7 @@ import { exportText } from './exporting'
 import { FolderCopy } from './folder'
 import { whenIdle } from './idle'
 import { hasContents } from './importing'
-import { Journal } from './journal'
+import { eventsOf, Journal } from './journal'
 import { Keeper } from './keeper'
 import { Keeping } from './keeping'
 import type { Lock } from './lock'
@@ -271,6 +272,10 @@ export async function keepInFolder(): Promise<{ says: string; refused?: boolean 
   await copies.now()
   return { says: `A copy is kept in the folder “${folder.name}”, at most half a minute behind` }
 }
+
+/** What the journal has of the day of a moment; a view that follows another has none. */
+export const journalOf = async (moment: number): Promise<JournalEvent[]> =>
+  opened ? eventsOf(opened.stores.journal, moment) : []
 
 /** All that was set aside, as it was found; null when there is nothing. */
 export const damagedCopies = async (): Promise<Blob | null> =>

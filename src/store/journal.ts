@@ -26,6 +26,23 @@ interface Part {
   events: JournalEvent[]
 }
 
+/** All of a day, part after part. */
+async function partsOf(store: Pick<DayStore, 'getItem'>, day: string): Promise<Part[]> {
+  const parts: Part[] = []
+  for (;;) {
+    const key = keyOf(day, parts.length)
+    const events = await store.getItem(key)
+    if (!Array.isArray(events)) return parts
+    parts.push({ key, events: events as JournalEvent[] })
+  }
+}
+
+/** What happened on the day of a moment, as it is in the store. */
+export const eventsOf = async (
+  store: Pick<DayStore, 'getItem'>,
+  moment: number,
+): Promise<JournalEvent[]> => (await partsOf(store, dayOf(moment))).flatMap(({ events }) => events)
+
 /** What happened when, local time, each day in parts: `2026-03-04`, `2026-03-04.1`, … */
 export class Journal {
   private last: (Part & { day: string; at: number }) | null = null
@@ -40,13 +57,10 @@ export class Journal {
     const day = dayOf(now)
     const events: JournalEvent[] = []
     try {
-      for (let at = 0; ; at++) {
-        const key = keyOf(day, at)
-        const part = await this.store.getItem(key)
-        if (!Array.isArray(part)) break
-        this.last = { day, at, key, events: part as JournalEvent[] }
-        events.push(...this.last.events)
-      }
+      const parts = await partsOf(this.store, day)
+      const last = parts.at(-1)
+      if (last) this.last = { ...last, day, at: parts.length - 1 }
+      events.push(...parts.flatMap((part) => part.events))
     } catch {
       // It is not written over: what happens now goes beside it.
       this.beside = `-${now}`

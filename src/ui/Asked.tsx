@@ -22,6 +22,7 @@ import { LookPanel } from '@/ui/look/LookPanel'
 import { FullDialog } from '@/ui/pair/FullDialog'
 import { PairDialog } from '@/ui/pair/PairDialog'
 import { PatternsDialog } from '@/ui/patterns/PatternsDialog'
+import { ImportCalendar } from '@/ui/plan/ImportCalendar'
 import { PlanPanel } from '@/ui/plan/PlanPanel'
 import { Practice } from '@/ui/practice/Practice'
 import { SequencesPanel } from '@/ui/sequences/SequencesPanel'
@@ -41,6 +42,8 @@ export function Asked() {
       return <Practice />
     case 'plan':
       return <PlanPanel />
+    case 'import calendar':
+      return <ImportCalendar {...view} />
     case 'patterns':
       return <PatternsDialog {...view} />
     case 'waiting':
@@ -94,6 +97,7 @@ export function Asked() {
     case 'full screen':
     case 'open display':
     case 'export keys':
+    case 'export calendar':
     case 'export settings':
     case 'import settings':
     case 'export shelf':

@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import { APPS, appOf } from '@/apps/list'
+import { appOf } from '@/apps/list'
 import type { View } from '@/core/commands/command'
 import { referenceTo } from '@/core/formats/reference'
 import { keyCard } from '@/core/keys/card'
@@ -13,9 +13,10 @@ import { toggleFullScreen } from '@/ui/desktop/fullScreen'
 import { rest } from '@/ui/desktop/rest'
 import { toggleRack } from '@/ui/desktop/seat'
 import { openDisplay } from '@/ui/displays/openDisplay'
-import { chooseFiles, openFiles } from '@/ui/documents/openFiles'
+import { chooseFiles, OPENED, openFiles } from '@/ui/documents/openFiles'
 import { download } from '@/ui/parts/download'
 import { takePicture } from '@/ui/pictures/takePicture'
+import { planFile } from '@/ui/plan/calendar'
 import { exportSettings, importSettings } from '@/ui/settings/files'
 
 /** Views with nothing to look at: they are done at once. */
@@ -33,7 +34,7 @@ export function Errands({ view }: { view: View }) {
 async function run(view: View): Promise<void> {
   switch (view.view) {
     case 'open file':
-      return openFiles(await chooseFiles(APPS.flatMap(({ opens }) => opens).join(','), true))
+      return openFiles(await chooseFiles(OPENED.join(','), true))
     case 'full screen':
       return toggleFullScreen()
     case 'picture':
@@ -42,6 +43,9 @@ async function run(view: View): Promise<void> {
       return openDisplay(view.display)
     case 'export keys':
       return exportKeys()
+    case 'export calendar':
+      download(await planFile(getState()), 'plan.ics')
+      return say('Exported the plan as a calendar file')
     case 'export settings':
       return exportSettings()
     case 'import settings':

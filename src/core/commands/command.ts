@@ -82,6 +82,8 @@ export type View =
   | { view: 'sequences' }
   | { view: 'waiting' }
   | { view: 'plan' }
+  | { view: 'import calendar'; given?: { name: string; text: string } }
+  | { view: 'export calendar' }
   | { view: 'tether'; nth: number }
   | { view: 'patterns'; pattern?: string }
   | { view: 'quiet'; desktop: DesktopId }

@@ -68,6 +68,9 @@ const put = command({
         desktop: string().required(),
         start: number().required(),
         end: number().required(),
+        title: string().max(200),
+        /** What it is known by in a calendar: a block that came from there is moved, not made again. */
+        source: string().max(500),
       }).required(),
     )
       .required()
@@ -76,18 +79,24 @@ const put = command({
   can: (state, { blocks }) => {
     const wrong = blocks.find(({ desktop: id, start, end }) => !state.desktops[id] || end <= start)
     if (wrong) return no('A block has no desktop, or ends before it begins. Nothing was changed.')
-    return roomFor(state, blocks.length)
+    const from = bySource(state.plan)
+    return roomFor(state, blocks.filter(({ source }) => !from.has(source ?? '')).length)
   },
   run: (draft, { blocks }, env) => {
-    for (const { desktop: id, start, end } of blocks)
-      draft.plan.push({ id: env.id('block'), desktop: id, start, end })
-    const [one] = blocks
-    return {
-      say:
-        blocks.length === 1 && one
-          ? `Planned ${desktop(draft, one.desktop).name}, ${span(one)}`
-          : `Planned ${blocks.length} blocks`,
+    const from = bySource(draft.plan)
+    let moved = 0
+    for (const given of blocks) {
+      const { source, ...rest } = given
+      const found = source === undefined ? undefined : from.get(source)
+      if (found) {
+        if (found.start !== rest.start || found.end !== rest.end) moved++
+        moveTo(found, rest)
+      } else draft.plan.push({ id: env.id('block'), ...given })
     }
+    const [one] = blocks
+    if (blocks.length === 1 && one)
+      return { say: `Planned ${desktop(draft, one.desktop).name}, ${span(one)}` }
+    return { say: `Planned ${blocks.length} blocks${moved ? `, ${moved} of them moved` : ''}` }
   },
 })
 
@@ -114,13 +123,20 @@ const move = command({
     if (isRefusal(found)) return
     const times = movedTimes(found, args)
     if ('problem' in times) return
-    const { start, end } = times
-    // What begins at another time is offered when that comes.
-    if (start !== found.start) delete found.met
-    Object.assign(found, { start, end })
+    moveTo(found, { start: times.start, end: times.end })
     return { say: `${desktop(draft, found.desktop).name}: ${span(found)}` }
   },
 })
+
+/** Blocks by what they are known by in the calendar they came from; an own one by its id. */
+const bySource = (plan: readonly Block[]): Map<string, Block> =>
+  new Map(plan.map((block) => [block.source ?? block.id, block]))
+
+/** What begins at another time is offered when that comes. */
+function moveTo(block: Block, times: Pick<Block, 'start' | 'end'> & Partial<Block>): void {
+  if (times.start !== block.start) delete block.met
+  Object.assign(block, times)
+}
 
 const movedTimes = (
   block: Block,
@@ -248,4 +264,28 @@ const open = command({
   run: () => ({ show: { view: 'plan' } }),
 })
 
-export const planCommands = [open, go, late, skip, add, put, move, goes, remove, leave]
+const bring = command({
+  id: 'plan.import',
+  title: 'Plan from a calendar file…',
+  group,
+  step: false,
+  args: {
+    /** What an iCalendar file says, and its name; without, the person chooses one. */
+    text: string(),
+    name: string().max(300),
+  },
+  run: (_draft, { text, name = 'calendar' }) => ({
+    show: { view: 'import calendar', ...(text !== undefined && { given: { text, name } }) },
+  }),
+})
+
+const send = command({
+  id: 'plan.export',
+  title: 'Export the plan as a calendar file',
+  group,
+  step: false,
+  can: ({ plan }) => plan.length > 0 || no('Nothing is planned.'),
+  run: () => ({ show: { view: 'export calendar' } }),
+})
+
+export const planCommands = [open, bring, send, go, late, skip, add, put, move, goes, remove, leave]

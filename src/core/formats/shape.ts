@@ -252,6 +252,8 @@ const block = object({
   desktop: id(),
   start: moment(),
   end: moment(),
+  title: string().max(200),
+  source: string().max(500),
   goes: boolean(),
   skipped: boolean(),
   met: boolean(),

@@ -332,6 +332,10 @@ export interface Block {
   desktop: DesktopId
   start: number
   end: number
+  /** What it is about, where that is more than the desktop's name. */
+  title?: string
+  /** What it is known by in the calendar it came from. */
+  source?: string
   /** Whether one goes there by itself when it begins. */
   goes?: boolean
   skipped?: boolean

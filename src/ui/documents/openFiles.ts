@@ -7,6 +7,9 @@ import { work } from '@/store/working'
 /** The largest file that is opened, in bytes: contents are kept in the browser's storage. */
 const MOST = 50 * 1024 * 1024
 
+/** Extensions of the files that are opened, with the dot. */
+export const OPENED = [...APPS.flatMap(({ opens }) => opens), '.ics']
+
 /** Opens files in the apps that take them. Those that cannot be opened are named; the rest open. */
 export async function openFiles(files: File[]): Promise<void> {
   const problems: string[] = []
@@ -37,9 +40,14 @@ async function openFile(
   working: Parameters<Parameters<typeof work>[1]>[0],
 ): Promise<void> {
   const extension = /\.\w+$/.exec(file.name.toLowerCase())?.[0] ?? ''
+  // A calendar is no document: its events are put into the plan.
+  if (extension === '.ics') {
+    dispatch('plan.import', { text: await file.text(), name: file.name })
+    return
+  }
   const app = APPS.find(({ opens }) => opens.includes(extension))
   if (!app?.read) {
-    const known = APPS.flatMap(({ opens }) => opens).join(' ')
+    const known = OPENED.join(' ')
     throw new FileProblem(`no app opens such files. Those that open end in ${known}`)
   }
   if (file.size > MOST) throw new FileProblem('it is larger than 50 MB')

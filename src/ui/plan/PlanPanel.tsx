@@ -1,10 +1,12 @@
-import { type FormEvent, useState } from 'react'
+import { type FormEvent, useEffect, useState } from 'react'
 import { atMinute, blockAt, blocksOf, dayOf } from '@/core/plan/plan'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { PanelSection } from '@/ui/parts/PanelSection'
 import { SidePanel } from '@/ui/parts/SidePanel'
+import { Done } from './Done'
 import { PlanRow } from './PlanRow'
 import { Strip } from './Strip'
+import { useDone } from './useDone'
 import { usePlanTime } from './usePlan'
 
 /** The blocks of a day, typed or drawn, beside the desktop. */
@@ -15,6 +17,8 @@ export function PlanPanel() {
   const day = atMinute(dayOf(now), ahead * 24 * 60 + 12 * 60)
   const blocks = blocksOf(plan, day)
   const on = blockAt(plan, now)
+  const minute = useMinute()
+  const done = useDone(day, minute)
   return (
     <SidePanel title="Plan of the day">
       <div className="mt-1 flex items-center gap-2">
@@ -43,7 +47,7 @@ export function PlanPanel() {
         </button>
       </div>
       <Typed day={day} />
-      <Strip day={day} blocks={blocks} now={now} />
+      <Strip day={day} blocks={blocks} done={done} now={minute} />
       <PanelSection name="Blocks">
         {blocks.length === 0 ? (
           <p className="mt-1.5 text-soft">None yet. Type one above, or draw it on the strip.</p>
@@ -68,8 +72,32 @@ export function PlanPanel() {
           </button>
         </div>
       ) : null}
+      {ahead <= 0 ? <Done day={day} blocks={blocks} done={done} /> : null}
+      <div className="mt-3 flex gap-2">
+        <button type="button" className="btn" onClick={() => dispatch('plan.import', {}, 'key')}>
+          From a calendar…
+        </button>
+        <button
+          type="button"
+          className="btn"
+          disabled={plan.length === 0}
+          onClick={() => dispatch('plan.export', {}, 'key')}
+        >
+          Export
+        </button>
+      </div>
     </SidePanel>
   )
+}
+
+/** The time, looked at each minute while the panel is open. */
+function useMinute(): number {
+  const [now, setNow] = useState(() => Date.now())
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 60_000)
+    return () => clearInterval(timer)
+  }, [])
+  return now
 }
 
 function Typed({ day }: { day: number }) {

@@ -9,7 +9,7 @@ import { Kite } from '@/ui/parts/Kite'
 export function PlanRow({ block, on }: { block: Block; on: boolean }) {
   const lives = useArrangement((state) => state.desktops[block.desktop])
   if (!lives) return null
-  const { id, start, end, skipped, goes } = block
+  const { id, start, end, skipped, goes, title } = block
   const times = `${timeOfDay(start)}–${timeOfDay(end)}`
   const about = `${lives.name} at ${timeOfDay(start)}`
   return (
@@ -21,9 +21,9 @@ export function PlanRow({ block, on }: { block: Block; on: boolean }) {
       <span
         dir="auto"
         className={`min-w-0 flex-1 truncate ${skipped ? 'line-through' : ''}`}
-        title={about}
+        title={title ? `${title}, ${about}` : about}
       >
-        {lives.name}
+        {title ?? lives.name}
       </span>
       <label className="flex shrink-0 items-center gap-1 text-[12px] text-soft">
         <input

@@ -36,7 +36,7 @@ function Block({ id, due }: { id: string; due: boolean }) {
     return (
       <button
         type="button"
-        title={`${lives.name} at ${timeOfDay(block.start)}, as planned`}
+        title={`${block.title ? `${block.title}: ` : ''}${lives.name} at ${timeOfDay(block.start)}, as planned`}
         className="flex shrink-0 items-center gap-1.5 text-soft hover:text-ink max-[1150px]:hidden"
         onClick={() => dispatch('plan.open')}
       >
@@ -52,7 +52,7 @@ function Block({ id, due }: { id: string; due: boolean }) {
         onClick={() => dispatch('plan.go')}
       >
         <Kite hue={lives.hue} letter={lives.letter} width={15} />
-        <span dir="auto" className="max-w-24 truncate" title={lives.name}>
+        <span dir="auto" className="max-w-24 truncate" title={block.title ?? lives.name}>
           {lives.name}
         </span>
         <span className="text-soft max-[1500px]:hidden">is planned</span>

@@ -1,8 +1,10 @@
-import { type PointerEvent, useEffect, useRef, useState } from 'react'
+import { type PointerEvent, useRef, useState } from 'react'
+import type { Stretch } from '@/core/journal/time'
 import { currentId } from '@/core/model/selectors'
 import type { Block } from '@/core/model/types'
 import { atMinute, dayOf } from '@/core/plan/plan'
 import { dispatch, useArrangement } from '@/store/shelf'
+import { timeOfDay } from '@/ui/parts/Facts'
 
 /** Hours the strip shows at least, and its height for each of them in CSS pixels. */
 const FROM = 6
@@ -23,26 +25,35 @@ interface Drag {
   to: number
 }
 
-/** The day as a strip: blocks in their hues, the time it is; blocks are drawn and moved by dragging. */
-export function Strip({ day, blocks, now }: { day: number; blocks: Block[]; now: number }) {
+/**
+ * The day as a strip: blocks in their hues, what was done beside them, the time it is. Blocks are drawn
+ * and moved by dragging.
+ */
+export function Strip({
+  day,
+  blocks,
+  done,
+  now,
+}: {
+  day: number
+  blocks: Block[]
+  done: readonly Stretch[]
+  now: number
+}) {
   const desktops = useArrangement((state) => state.desktops)
   const here = useArrangement(currentId)
   const strip = useRef<HTMLDivElement>(null)
   const [drag, setDrag] = useState<Drag | null>(null)
-  const [shown, setShown] = useState(now)
-  useEffect(() => {
-    const timer = setInterval(() => setShown(Date.now()), MINUTE)
-    return () => clearInterval(timer)
-  }, [])
   const midnight = dayOf(day)
-  // As early and as late as something is planned, within the day.
+  // As early and as late as something is planned or was done, within the day.
+  const all = [...blocks, ...done]
   const from = Math.max(
     0,
-    Math.min(FROM, ...blocks.map(({ start }) => Math.floor((start - midnight) / WHOLE))),
+    Math.min(FROM, ...all.map(({ start }) => Math.floor((start - midnight) / WHOLE))),
   )
   const until = Math.min(
     24,
-    Math.max(TO, ...blocks.map(({ end }) => Math.ceil((end - midnight) / WHOLE))),
+    Math.max(TO, ...all.map(({ end }) => Math.ceil((end - midnight) / WHOLE))),
   )
   const hours = Array.from({ length: until - from }, (_, at) => from + at)
   const y = (moment: number) => ((moment - midnight) / WHOLE - from) * HOUR
@@ -100,10 +111,10 @@ export function Strip({ day, blocks, now }: { day: number; blocks: Block[]; now:
           <span
             key={id}
             data-block={id}
-            className={`absolute right-1 left-12 cursor-grab overflow-hidden border-b border-l-4 border-b-seam bg-panel px-1.5 text-[12px] leading-[18px] hue-${desktops[of]?.hue ?? 'slate'} border-hue ${skipped ? 'line-through opacity-50' : ''} ${dragged ? 'z-10 cursor-grabbing outline-2 outline-ink outline-dashed' : ''}`}
+            className={`absolute right-5 left-12 cursor-grab overflow-hidden border-b border-l-4 border-b-seam bg-panel px-1.5 text-[12px] leading-[18px] hue-${desktops[of]?.hue ?? 'slate'} border-hue ${skipped ? 'line-through opacity-50' : ''} ${dragged ? 'z-10 cursor-grabbing outline-2 outline-ink outline-dashed' : ''}`}
             style={box(dragged ? draggedTo(drag, midnight) : block)}
           >
-            {desktops[of]?.name}
+            {block.title ?? desktops[of]?.name}
             <span
               data-block={id}
               data-edge=""
@@ -112,16 +123,24 @@ export function Strip({ day, blocks, now }: { day: number; blocks: Block[]; now:
           </span>
         )
       })}
+      {done.map(({ desktop: of, start, end }) => (
+        <span
+          key={start}
+          title={`${desktops[of]?.name ?? 'a folded desktop'}, ${timeOfDay(start)}–${timeOfDay(end)}`}
+          className={`absolute right-1 w-3 bg-hue hue-${desktops[of]?.hue ?? 'slate'}`}
+          style={{ top: y(start), height: Math.max(1, y(end) - y(start)) }}
+        />
+      ))}
       {drag && !drag.block && drag.from !== drag.to ? (
         <span
-          className="absolute right-1 left-12 border-2 border-ink border-dashed"
+          className="absolute right-5 left-12 border-2 border-ink border-dashed"
           style={box(draggedTo(drag, midnight))}
         />
       ) : null}
-      {y(shown) >= 0 && y(shown) <= height ? (
+      {y(now) >= 0 && y(now) <= height ? (
         <span
           className="pointer-events-none absolute inset-x-0 border-alarm border-t-2"
-          style={{ top: y(shown) }}
+          style={{ top: y(now) }}
         />
       ) : null}
     </div>

@@ -1,0 +1,141 @@
+import { CALENDARS } from '@/core/testing/calendars'
+import { BadCalendar, type CalendarEvent, readCalendar, writeCalendar } from './calendar'
+
+const YEAR = { from: Date.UTC(2026, 0, 1), until: Date.UTC(2027, 0, 1) }
+
+const file = (...lines: string[]): string =>
+  [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//Harrow Range//Test//EN',
+    ...lines,
+    'END:VCALENDAR',
+    '',
+  ].join('\r\n')
+
+const event = (...lines: string[]): string[] => [
+  'BEGIN:VEVENT',
+  'UID:one',
+  'DTSTAMP:20260101T000000Z',
+  ...(lines.some((line) => line.startsWith('SUMMARY')) ? [] : ['SUMMARY:Field']),
+  ...lines,
+  'END:VEVENT',
+]
+
+const times = (text: string, between = YEAR): string[] =>
+  readCalendar(text, between).events.map(
+    ({ start, end }) => `${new Date(start).toISOString()} ${(end - start) / 60_000}`,
+  )
+
+const desktops = { field: { name: 'Field' } }
+const block = ({ start, end, title, source }: CalendarEvent, at: number) => ({
+  id: `block-${at}`,
+  desktop: 'field',
+  start,
+  end,
+  source,
+  title,
+})
+
+describe.each(CALENDARS)('$name', ({ lines, expected }) => {
+  const text = file(...lines)
+
+  test('in', () => {
+    expect(times(text)).toEqual(expected)
+  })
+
+  test('out, and in again: equal', () => {
+    const { events } = readCalendar(text, YEAR)
+    const out = writeCalendar(events.map(block), desktops, YEAR.from)
+    expect(readCalendar(out, YEAR).events).toEqual(events)
+  })
+})
+
+test('there are thirty of them', () => {
+  expect(CALENDARS.length).toBeGreaterThanOrEqual(30)
+})
+
+test('a time that was moved out of what is wanted is not there, one moved into it is', () => {
+  const text = file(
+    ...event('DTSTART:20260302T080000Z', 'DURATION:PT1H', 'RRULE:FREQ=DAILY;COUNT=3'),
+    ...event('RECURRENCE-ID:20260303T080000Z', 'DTSTART:20260401T080000Z', 'DURATION:PT1H'),
+  )
+  const march = { from: Date.UTC(2026, 2, 1), until: Date.UTC(2026, 3, 1) }
+  expect(times(text, march)).toEqual(['2026-03-02T08:00:00.000Z 60', '2026-03-04T08:00:00.000Z 60'])
+  const april = { from: Date.UTC(2026, 3, 1), until: Date.UTC(2026, 4, 1) }
+  expect(times(text, april)).toEqual(['2026-04-01T08:00:00.000Z 60'])
+})
+
+test('each time of what recurs is known by its own name, whenever it is read and if it is moved', () => {
+  const rule = event('DTSTART:20260302T080000Z', 'DURATION:PT1H', 'RRULE:FREQ=DAILY;COUNT=3')
+  const before = readCalendar(file(...rule), YEAR).events
+  const moved = event('RECURRENCE-ID:20260303T080000Z', 'DTSTART:20260303T110000Z', 'DURATION:PT1H')
+  const after = readCalendar(file(...rule, ...moved), YEAR).events
+  expect(after.map(({ source }) => source)).toEqual(before.map(({ source }) => source))
+  expect(new Set(before.map(({ source }) => source)).size).toBe(3)
+  expect(after[1]?.start).not.toBe(before[1]?.start)
+})
+
+test('what lasts whole days or takes no time is counted, what cannot be read is named; the rest is there', () => {
+  const read = readCalendar(
+    file(
+      ...event('DTSTART;VALUE=DATE:20260302', 'RRULE:FREQ=DAILY;COUNT=2'),
+      ...event('DTSTART:20260302T080000Z'),
+      ...event('SUMMARY:Broken', 'DTSTART:20260302T080000Z', 'RRULE:FREQ=NEVER'),
+      ...event('RRULE:FREQ=DAILY'),
+      ...event('SUMMARY:Weeks', 'DTSTART:20260302T080000Z', 'RRULE:FREQ=YEARLY;BYWEEKNO=20'),
+      ...event('DTSTART:20260302T080000Z', 'DTEND:20260302T093000Z'),
+    ),
+    YEAR,
+  )
+  expect(read).toMatchObject({ allDay: 2, moments: 1 })
+  expect(read.events).toHaveLength(1)
+  expect(read.unreadable).toEqual([
+    { title: 'Broken', why: expect.stringContaining('NEVER') },
+    { title: 'Field', why: 'it has no beginning' },
+    { title: 'Weeks', why: 'it recurs by weeks of the year, which are not read' },
+  ])
+})
+
+test('a rule that goes on for ever ends where nothing more is wanted, or is told', () => {
+  const daily = file(...event('DTSTART:20100101T080000Z', 'DURATION:PT1H', 'RRULE:FREQ=DAILY'))
+  expect(times(daily)).toHaveLength(365)
+  const each = file(...event('DTSTART:20100101T080000Z', 'DURATION:PT1M', 'RRULE:FREQ=SECONDLY'))
+  expect(readCalendar(each, YEAR).unreadable[0]?.why).toBe('it recurs too often')
+})
+
+test.each([
+  ['nothing', ''],
+  ['what is no calendar', 'Dear all,\r\nsee you at nine'],
+  ['a table', 'a;b;c\r\n1;2;3'],
+  ['a file that ends in the middle', file(...event('DTSTART:20260302T080000Z')).slice(0, 150)],
+  ['another component', 'BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Observer\r\nEND:VCARD\r\n'],
+])('%s is refused in words', (_what, text) => {
+  expect(() => readCalendar(text, YEAR)).toThrow(BadCalendar)
+})
+
+test('ten thousand events are read', () => {
+  const lines = Array.from({ length: 10_000 }, (_, at) => [
+    'BEGIN:VEVENT',
+    `UID:event-${at}`,
+    `DTSTART:202603${String(1 + (at % 28)).padStart(2, '0')}T080000Z`,
+    'DURATION:PT45M',
+    `SUMMARY:Round ${at}`,
+    'END:VEVENT',
+  ])
+  const { events } = readCalendar(file(...lines.flat()), YEAR)
+  expect(events).toHaveLength(10_000)
+})
+
+test('what was skipped is written as cancelled and has no time when it is read', () => {
+  const skipped = {
+    id: 'a',
+    desktop: 'field',
+    start: YEAR.from,
+    end: YEAR.from + 60_000,
+    skipped: true,
+  }
+  const out = writeCalendar([skipped], desktops, YEAR.from)
+  expect(out).toContain('STATUS:CANCELLED')
+  expect(readCalendar(out, YEAR).events).toEqual([])
+})

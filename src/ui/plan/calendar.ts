@@ -1,0 +1,40 @@
+import type { Between, ReadCalendar } from '@/core/formats/calendar'
+import type { State } from '@/core/model/types'
+import { offPage } from '@/store/offPage'
+import { work } from '@/store/working'
+import type { calendars } from './calendar.worker'
+
+const worker = () =>
+  new Worker(new URL('./calendar.worker.ts', import.meta.url), { type: 'module' })
+
+const fault = (why: string) => new Error(why)
+
+/** What a calendar has between two moments. @throws Error with a sentence that says what is wrong */
+export function readOffPage(name: string, text: string, between: Between): Promise<ReadCalendar> {
+  return work(`Reading “${name}”…`, async (working) => {
+    const found = await offPage<typeof calendars, Awaited<ReturnType<typeof calendars.read>>>(
+      worker(),
+      working,
+      (api) => api.read(text, between),
+      fault,
+    )
+    if ('problem' in found) throw new Error(found.problem)
+    return found.calendar
+  })
+}
+
+/** The plan as a calendar file. */
+export async function planFile({
+  plan,
+  desktops,
+}: Pick<State, 'plan' | 'desktops'>): Promise<Blob> {
+  const text = await work('Writing the calendar…', (working) =>
+    offPage<typeof calendars, string>(
+      worker(),
+      working,
+      (api) => api.write([...plan], desktops, Date.now()),
+      fault,
+    ),
+  )
+  return new Blob([text], { type: 'text/calendar' })
+}
