@@ -5,6 +5,7 @@ import { limited, reachable } from '@/core/geometry/rect'
 import { homeFor, momentOf } from '@/core/homes/matching'
 import { where } from '@/core/homes/words'
 import { displayFor } from '@/core/model/displays'
+import { excepted } from '@/core/model/exceptions'
 import {
   byUse,
   currentId,
@@ -15,7 +16,7 @@ import {
   window,
 } from '@/core/model/selectors'
 import { type AppFacts, EVERY, HERE, type Home, type State, type Window } from '@/core/model/types'
-import { focusOn, goTo } from './change'
+import { focusOn, goTo, moveTo } from './change'
 import { command, type Env, nameArgument, no, type Refusal, type Result } from './command'
 import { placeAt, reachesHome, settleAt } from './homes'
 import { newFrame, openWindow, visit } from './opening'
@@ -36,12 +37,14 @@ interface Opening {
   document?: string
   title?: string
   frame?: Window['frame']
+  /** Whether it opens here though its app opens on every desktop. */
+  alone?: boolean
 }
 
 /** Opens a window of an app where its home says or one is, for a new document or one that exists. */
 function openApp(
   draft: State,
-  { app: id, document, title: given, frame }: Opening,
+  { app: id, document, title: given, frame, alone }: Opening,
   env: Env,
 ): Result {
   const app = env.app(id)
@@ -88,7 +91,7 @@ function openApp(
   // A solo or a pair takes no window: it opens where theirs came from.
   goTo(draft, here)
   openWindow(draft, opened)
-  const placed = home ? goHome(draft, opened.id, home, app, env) : here
+  const placed = settle(draft, opened, home, app, env, alone)
   const say = `Opened “${name}”${full}`
   const journal: Result['journal'] = [{ kind: 'open', window: opened.id, app: id, to: placed }]
   if (placed === here || placed === EVERY) {
@@ -104,6 +107,22 @@ function openApp(
     say: `${say} at its home and went to ${desktop(draft, placed).name}`,
     journal: [...journal, { kind: 'switch', from, to: placed }],
   }
+}
+
+/** Where a window that was just opened comes to live: as its app does everywhere, at home, or here. */
+function settle(
+  draft: State,
+  { id, desktop: here }: Window,
+  home: Home | null,
+  app: AppFacts,
+  env: Env,
+  alone = false,
+): string {
+  if (alone || !excepted(draft, app.id, 'on every desktop'))
+    return home ? goHome(draft, id, home, app, env) : here
+  window(draft, id).cause = { by: 'exception' }
+  moveTo(draft, id, EVERY)
+  return EVERY
 }
 
 /** Puts a window that was just opened where its home says. Returns where it lives then. */
@@ -161,7 +180,8 @@ const launch = command({
     if (!app) return
     const reach = draft.settings.launch === 'go' ? () => true : hereOrEverywhere(draft)
     const running = byUse(draft).filter((other) => other.app === app && reach(other))
-    if (args.another || running.length === 0) return openApp(draft, { app }, env)
+    if (args.another || running.length === 0)
+      return openApp(draft, { app, alone: !!args.another }, env)
     // The latest window first; when it has the focus already, the one used longest ago.
     const next = running[0]?.id === focusId(draft) ? running.at(-1) : running[0]
     return next && visit(draft, next.id)
@@ -251,6 +271,7 @@ const remove = command({
     delete draft.apps[app]
     draft.slots = draft.slots.map((slot) => (slot === app ? null : slot))
     draft.homes = draft.homes.filter((home) => home.app !== app)
+    delete draft.exceptions[app]
     draft.closed = draft.closed.filter(({ window: closed }) => closed.app !== app)
     return { say: `Removed ${name}` }
   },

@@ -1,9 +1,10 @@
-import { number, string } from 'yup'
+import { boolean, number, string } from 'yup'
 import { span } from '@/core/formats/shape'
 import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
 import { centred, grown, spanInWords, toSide, WHOLE } from '@/core/geometry/pad'
 import { limited, reachable, spanFrame } from '@/core/geometry/rect'
 import { settleOn } from '@/core/model/displays'
+import { limitsOf } from '@/core/model/exceptions'
 import { isShown } from '@/core/model/selectors'
 import { raise } from '@/core/model/stacking'
 import type { Desktop, Span, State, Window } from '@/core/model/types'
@@ -66,8 +67,11 @@ const resize = command({
   ),
 })
 
-/** Places a window into a part of the pad; where it stood before is kept. */
-export function placeInto(draft: State, found: Window, span: Span): void {
+/**
+ * Places a window into a part of the pad; where it stood before is kept.
+ * @param sized whether it takes the size of its place though its app keeps its own
+ */
+export function placeInto(draft: State, found: Window, span: Span, sized = false): void {
   settleOn(draft, found)
   const area = draft.displays[found.display]
   if (!area) return
@@ -75,22 +79,27 @@ export function placeInto(draft: State, found: Window, span: Span): void {
   found.maximised = false
   found.minimised = false
   found.placed = { ...span }
-  found.frame = spanFrame(span, area, found.limits, draft.settings.gap)
+  found.frame = spanFrame(
+    span,
+    area,
+    sized ? found.limits : limitsOf(draft, found),
+    draft.settings.gap,
+  )
 }
 
 const place = command({
   id: 'window.place',
   title: 'Place window',
   group,
-  args: { ...which, ...span },
+  args: { ...which, ...span, sized: boolean() },
   can: (state, args) =>
     args.top >= args.bottom + 1 || args.left >= args.right + 1
       ? no('That span is turned round: top and left come first.')
       : framed(state, args),
-  run: (draft, { window: id, ...given }) => {
+  run: (draft, { window: id, sized, ...given }) => {
     const found = meant(draft, id)
     if (refused(found)) return
-    placeInto(draft, found, given)
+    placeInto(draft, found, given, sized)
     return { say: `Placed ${quoted(draft, found)}` }
   },
 })

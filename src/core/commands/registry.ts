@@ -8,6 +8,7 @@ import { desktopCommands } from './desktops'
 import { displayCommands } from './displays'
 import { documentCommands } from './documents'
 import { edgeCommands } from './edges'
+import { exceptionCommands } from './exceptions'
 import { foldCommands } from './fold'
 import { goCommands } from './go'
 import { gridCommands } from './grid'
@@ -56,6 +57,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...soloCommands,
     ...sweepCommands,
     ...appCommands,
+    ...exceptionCommands,
     ...homeCommands,
     ...documentCommands,
     ...undoCommands,

@@ -1,9 +1,10 @@
-import { array, number, object, string } from 'yup'
+import { array, boolean, number, object, string } from 'yup'
 import { maybeId } from '@/core/formats/shape'
+import { excepted } from '@/core/model/exceptions'
 import { currentId, desktop, openDesktop, window } from '@/core/model/selectors'
-import { EVERY, type State } from '@/core/model/types'
+import { EVERY, type Exception, type State, type Window } from '@/core/model/types'
 import { focusOn, goTo, makeDesktop, moveTo, settleFocus } from './change'
-import { command, no, type Refusal, type Result } from './command'
+import { command, type Env, no, type Refusal, type Result } from './command'
 import { meant, quoted, there, which } from './meant'
 import { moveFrame } from './place'
 import { refused, resolvePlace } from './places'
@@ -42,19 +43,22 @@ const send = command({
   run: (draft, args, env) => {
     const found = meant(draft, args.window)
     const place = destination(draft, args)
-    if (refused(found) || refused(place)) return
-    const to = place === 'new' ? makeDesktop(draft, env).id : place
-    const from = found.desktop
-    moveTo(draft, found.id, to)
-    found.cause = { by: 'hand' }
-    settleFocus(draft)
-    return {
-      say: `Sent ${quoted(draft, found)} to ${desktop(draft, to).name}`,
-      journal: [{ kind: 'send', window: found.id, app: found.app, from, to }],
-      ...(place === 'new' && { show: { view: 'rename', desktop: to, fresh: true } }),
-    }
+    return refused(found) || refused(place) ? undefined : sent(draft, found, place, env)
   },
 })
+
+function sent(draft: State, found: Window, place: string, env: Env): Result {
+  const to = place === 'new' ? makeDesktop(draft, env).id : place
+  const from = found.desktop
+  moveTo(draft, found.id, to)
+  found.cause = { by: 'hand' }
+  settleFocus(draft)
+  return {
+    say: `Sent ${quoted(draft, found)} to ${desktop(draft, to).name}`,
+    journal: [{ kind: 'send', window: found.id, app: found.app, from, to }],
+    ...(place === 'new' && { show: { view: 'rename', desktop: to, fresh: true } }),
+  }
+}
 
 const sendAll = command({
   id: 'window.sendAll',
@@ -100,12 +104,20 @@ const carry = command({
     ...which,
     to: string().required(),
     at: object({ x: number().required(), y: number().required() }).default(undefined),
+    /** Whatever its app does otherwise. */
+    anyway: boolean(),
   },
   can: canMove,
   run: (draft, args, env) => {
     const found = meant(draft, args.window)
     const place = destination(draft, args)
     if (refused(found) || refused(place)) return
+    const does = (exception: Exception) => !args.anyway && excepted(draft, found.app, exception)
+    if (does('always sent')) {
+      const result = sent(draft, found, place, env)
+      return { ...result, say: `${result.say}, as its app always is` }
+    }
+    if (does('never carried')) return wentWithout(draft, found, place, env)
     const here = currentId(draft)
     const to = place === 'new' ? makeDesktop(draft, env).id : place
     const from = found.desktop
@@ -126,6 +138,18 @@ const carry = command({
     }
   },
 })
+
+/** Of an app that is never carried the window stays, and the person goes. */
+function wentWithout(draft: State, found: Window, place: string, env: Env): Result {
+  const from = currentId(draft)
+  const to = place === 'new' ? makeDesktop(draft, env).id : place
+  goTo(draft, to)
+  return {
+    say: `Went to ${desktop(draft, to).name} without ${quoted(draft, found)}: its app is never carried`,
+    journal: from === to ? [] : [{ kind: 'switch', from, to }],
+    ...(place === 'new' && { show: { view: 'rename', desktop: to, fresh: true } }),
+  }
+}
 
 /** Puts windows on every desktop; those that all are there already come to the current one. */
 function everywhere(draft: State, ids: string[]): Result {

@@ -55,6 +55,7 @@ export function merge(here: State, file: State): State {
       0,
       CLOSED_KEPT,
     ),
+    exceptions: { ...here.exceptions, ...file.exceptions },
     tethered: { ...here.tethered, ...file.tethered },
     plan: joined(here.plan, file.plan),
     patterns: joined(here.patterns, file.patterns),

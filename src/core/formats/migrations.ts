@@ -17,6 +17,7 @@ const NAMES = [
   'patterns',
   'plan',
   'tethered',
+  'exceptions',
 ] as const
 
 const first = initialState()

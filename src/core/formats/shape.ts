@@ -19,7 +19,15 @@ import {
   SIGN_SIZE,
   SIGN_WEIGHTS,
 } from '@/core/look/look'
-import { BACKDROPS, DISPLAY_LEAST, GUIDE_STEPS, HUES, LEVELS, LONGEST } from '@/core/model/types'
+import {
+  BACKDROPS,
+  DISPLAY_LEAST,
+  EXCEPTIONS,
+  GUIDE_STEPS,
+  HUES,
+  LEVELS,
+  LONGEST,
+} from '@/core/model/types'
 import { settingsShape } from '@/core/settings/checks'
 
 /**
@@ -88,7 +96,7 @@ const window = object({
   }).required(),
   openedAt: moment(),
   cause: object({
-    by: string().oneOf(['home', 'here', 'hand', 'fold']).required(),
+    by: string().oneOf(['home', 'here', 'hand', 'fold', 'exception']).required(),
     home: string(),
     name: string(),
   }).default(undefined),
@@ -305,6 +313,9 @@ export const WHOLES = {
   slots: array(maybeId().nullable().defined()).required().length(9),
   stacking: array(id()).required(),
   tethered: byId(boolean().required()).required(),
+  exceptions: byId(
+    array(string().oneOf(EXCEPTIONS).required()).required().min(1).max(EXCEPTIONS.length),
+  ).required(),
   attention: byId(waiting).required(),
   answering: object({ desktop: id(), window: maybeId().nullable().defined() }).nullable().defined(),
   guide: number().integer().min(0).max(GUIDE_STEPS).required(),

@@ -1,4 +1,4 @@
-import type { Home, State, Window } from '@/core/model/types'
+import type { Exception, Home, State, Window } from '@/core/model/types'
 import { homeFor, type Moment, type Subject, specificity, unmet } from './matching'
 import { where, whose } from './words'
 
@@ -9,6 +9,8 @@ interface Loser {
 }
 
 export interface Explanation {
+  /** How all windows of the app are treated otherwise than others. */
+  exceptions: Exception[]
   /** The home that wins, or null: then the current desktop is where it opens. */
   home: Home | null
   /** Why it wins, in words. */
@@ -37,9 +39,23 @@ export function explain(
     if (other.app !== subject.app || other === home) continue
     losers.push({ home: other, why: lost(state, other, home, subject, moment) })
   }
-  if (!home) return { home, why: 'No home matches; it opens on the current desktop.', losers }
+  const exceptions = state.exceptions[subject.app] ?? []
+  if (exceptions.includes('on every desktop'))
+    return {
+      home: null,
+      why: 'Its app opens on every desktop, whatever its homes say.',
+      losers: home ? [{ home, why: 'the app has an exception' }, ...losers] : losers,
+      exceptions,
+    }
+  if (!home)
+    return {
+      home,
+      why: 'No home matches; it opens on the current desktop.',
+      losers,
+      exceptions,
+    }
   const about = `${whose(home, plural, state)} open ${where(home, state)}`
-  return { home, why: `${about[0]?.toUpperCase()}${about.slice(1)}.`, losers }
+  return { home, why: `${about[0]?.toUpperCase()}${about.slice(1)}.`, losers, exceptions }
 }
 
 function lost(
@@ -67,6 +83,8 @@ export function causeInWords(state: State, { cause }: Window): string {
       return 'It was moved there by hand.'
     case 'fold':
       return `It came when ${cause.name} was folded.`
+    case 'exception':
+      return 'Its app opens on every desktop.'
     case 'here':
       return 'It was opened there: you were on it.'
     default:

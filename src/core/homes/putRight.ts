@@ -1,3 +1,4 @@
+import { excepted } from '@/core/model/exceptions'
 import { title } from '@/core/model/selectors'
 import { EVERY, type Home, type State, type Window } from '@/core/model/types'
 import { homeFor, type Moment } from './matching'
@@ -21,6 +22,7 @@ export interface Misplaced {
 /** Whether a window is away from home. On every desktop, in a solo or a pair none is. */
 export function misplaced(state: State, window: Window, moment: Moment): Misplaced | null {
   if (state.desktops[window.desktop]?.kind !== 'open') return null
+  if (excepted(state, window.app, 'on every desktop')) return null
   const home = homeFor(state, { app: window.app, title: title(state, window) }, moment)
   if (!home || home.desktop === 'here') return null
   const to = destinationOf(state, home)

@@ -21,6 +21,7 @@ interface Verb {
   says: string
   keys: string
   command: string
+  args?: Record<string, unknown>
   /** What stands in for the verb where the place is a new desktop; null where nothing does. */
   makes?: string | null
 }
@@ -29,6 +30,13 @@ export const VERBS: Verb[] = [
   { name: 'go', says: 'go there', keys: 'Alt+', command: 'desktop.go', makes: 'desktop.create' },
   { name: 'carry', says: 'take this window along', keys: 'Alt+Shift+', command: 'window.carry' },
   { name: 'send', says: 'send this window, stay', keys: 'Alt+, ', command: 'window.send' },
+  {
+    name: 'carry anyway',
+    says: 'whatever its app does',
+    keys: 'Alt+, Shift+',
+    command: 'window.carry',
+    args: { anyway: true },
+  },
   {
     name: 'glance',
     says: 'look there, Enter stays',
@@ -169,8 +177,9 @@ export const FIXED: Bound[] = [
 
 /** The bindings of every verb to one place. */
 function spoken(key: string, to: string): Bound[] {
-  return VERBS.flatMap(({ keys, command, makes }) => {
-    if (to !== 'new' || makes === undefined) return { keys: keys + key, command, args: { to } }
+  return VERBS.flatMap(({ keys, command, args, makes }) => {
+    if (to !== 'new' || makes === undefined)
+      return { keys: keys + key, command, args: { ...args, to } }
     return makes ? { keys: keys + key, command: makes } : []
   })
 }
@@ -283,7 +292,7 @@ export function keysFor(state: State, command: string, args: object = {}): strin
 
 /** Desktops go by their call letter in bindings; the window or desktop one is on goes unnamed. */
 function named(state: State, args: object): object {
-  const { to, window, desktop, at: _at, ...rest } = args as Record<string, unknown>
+  const { to, window, desktop, at: _at, anyway: _anyway, ...rest } = args as Record<string, unknown>
   if (window !== undefined && window !== focusId(state)) return { ...rest, to, window }
   if (desktop !== undefined && desktop !== currentId(state)) return { ...rest, to, desktop }
   const letter = typeof to === 'string' ? state.desktops[to]?.letter : undefined

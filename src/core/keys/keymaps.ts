@@ -104,6 +104,15 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
         `into the ninth of ${key}`,
       ),
     ),
+    ...[...PAD].map((key, cell) =>
+      act(
+        `Shift+${key}`,
+        'pad:sized',
+        'at its size, though its app keeps its own',
+        { cell },
+        `into the ninth of ${key}, at its size`,
+      ),
+    ),
     ...arrows('pad:side', 'half, third of it'),
     ...arrows('pad:step', 'a step', 'Shift+'),
     act('=', 'pad:grow', 'grow, shrink', undefined, 'grow'),

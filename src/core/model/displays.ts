@@ -1,6 +1,7 @@
 import { across } from '@/core/geometry/across'
 import { type Direction, nearest } from '@/core/geometry/direction'
 import { reachable, spanFrame } from '@/core/geometry/rect'
+import { limitsOf } from './exceptions'
 import {
   type DesktopId,
   type Display,
@@ -68,10 +69,11 @@ export function frameOf(state: State, window: Window): Rect {
   const on = standsOn(state, window)
   const [from, to] = [state.displays[window.display], state.displays[on]]
   if (!from || !to) return window.frame
-  if (window.placed) return spanFrame(window.placed, to, window.limits, state.settings.gap)
+  if (window.placed)
+    return spanFrame(window.placed, to, limitsOf(state, window), state.settings.gap)
   return on === window.display
     ? reachable(window.frame, to)
-    : across(window.frame, from, to, window.limits)
+    : across(window.frame, from, to, limitsOf(state, window))
 }
 
 /** A window that is moved belongs to the display it is on now, and starts from where it stands. */
@@ -101,7 +103,8 @@ export function sendOver(draft: State, window: Window, to: DisplayId): void {
   settleOn(draft, window)
   const [from, area] = [draft.displays[window.display], draft.displays[to]]
   if (!from || !area || from.id === to) return
-  const { came, frame, placed, limits } = window
+  const { came, frame, placed } = window
+  const limits = limitsOf(draft, window)
   const back = came?.from === to && sameRect(came.to, frame) ? came.frame : undefined
   const there = placed
     ? spanFrame(placed, area, limits, draft.settings.gap)

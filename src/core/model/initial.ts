@@ -57,6 +57,7 @@ export function initialState(): State {
     patterns: [],
     plan: [],
     tethered: {},
+    exceptions: {},
     sequences: [],
     apps: {},
     slots: [

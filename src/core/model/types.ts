@@ -242,8 +242,18 @@ export interface Home {
   on: boolean
 }
 
+/** Ways in which an app's windows are treated otherwise than others. */
+export const EXCEPTIONS = [
+  'never carried',
+  'always sent',
+  'on every desktop',
+  'keeps its size',
+] as const
+export type Exception = (typeof EXCEPTIONS)[number]
+
 /** What put a window where it is. */
 export type Cause =
+  | { by: 'exception' }
   | { by: 'home'; home: string }
   | { by: 'here' }
   | { by: 'hand' }
@@ -369,6 +379,8 @@ interface Arrangement {
   plan: Block[]
   /** Windows that are kept in the line while they are elsewhere; false where one wants that not. */
   tethered: Record<WindowId, boolean>
+  /** Apps whose windows are treated otherwise than others, and how. */
+  exceptions: Record<AppId, Exception[]>
   /** The apps the person added. */
   apps: Record<AppId, OwnApp>
   /** The apps on number keys 1 to 9. */

@@ -339,6 +339,12 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
       ...(id === 'plan.move' && { start: 5, end: 7_200_000 }),
     }),
   })),
+  fc
+    .tuple(
+      fc.constantFrom('app.neverCarried', 'app.alwaysSent', 'app.opensEverywhere', 'app.keepsSize'),
+      fc.constantFrom('notes', 'dial'),
+    )
+    .map(([id, app]) => ({ id, args: () => ({ app }) })),
   fc.constant({ id: 'plan.late', args: () => ({}) }),
   fc.constant({ id: 'letters.deal', args: () => ({}) }),
   fc

@@ -15,7 +15,12 @@ export function WhyDialog({ id }: { id: WindowId }) {
   const plural = appOf(window.app)?.plural ?? 'windows'
   const name = title(state, window)
   const now = momentOf(Date.now())
-  const { home, why, losers } = explain(state, { app: window.app, title: name }, now, plural)
+  const { home, why, losers, exceptions } = explain(
+    state,
+    { app: window.app, title: name },
+    now,
+    plural,
+  )
   const away = misplaced(state, window, now)
   const on = window.desktop === EVERY ? 'every desktop' : state.desktops[window.desktop]?.name
   return (
@@ -35,6 +40,11 @@ export function WhyDialog({ id }: { id: WindowId }) {
             </ul>
           </dd>
         ) : null}
+        <dt className="text-soft">Its app</dt>
+        <dd>
+          {exceptions.length ? `${exceptions.join(', ')}. ` : 'Treated as all others. '}
+          <span className="text-soft">Changed in the menu of a window.</span>
+        </dd>
       </dl>
       <div className="mt-4 flex gap-2">
         <button

@@ -5,6 +5,7 @@ import { keypadCell, PAD, type PadTarget, padMove } from '@/core/geometry/pad'
 import { rowsIn, wordsIn } from '@/core/keys/card'
 import { keysIn } from '@/core/keys/places'
 import { connected, frameOf, standsOn } from '@/core/model/displays'
+import { excepted, limitsOf } from '@/core/model/exceptions'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
 import type { Rect, Size, WindowId } from '@/core/model/types'
 import { closeView, dispatch, getState, useArrangement, useShelf } from '@/store/shelf'
@@ -39,18 +40,24 @@ function Card({ id }: { id: WindowId }) {
   }))
   const element = useRef<HTMLDivElement>(null)
   useEffect(() => element.current?.focus(), [])
-  const over = { area: area ?? NO_ROOM, limits: window.limits, gap }
+  const keeps = useArrangement((state) => excepted(state, window.app, 'keeps its size'))
+  // Whether it is to take the size of its place though its app keeps its own.
+  const [sized, setSized] = useState(false)
   const move = (act: string) => (args: { cell?: number; to?: Direction }) => {
-    const moved = padMove(target, act, args, over)
+    const size = sized || act === 'pad:sized'
+    const limits = size ? window.limits : limitsOf(getState(), window)
+    const over = { area: area ?? NO_ROOM, limits, gap }
+    const moved = padMove(target, act === 'pad:sized' ? 'pad:cell' : act, args, over)
     if (!moved) return
     setTarget(moved.target)
-    if (moved.done) keep(id, moved.target)
+    setSized(size)
+    if (moved.done) keep(id, moved.target, size)
   }
   const hear = usePlaceKeys(
     'pad',
     {
       ...Object.fromEntries(MOVES.map((act) => [act, move(act)])),
-      'pad:keep': () => keep(id, target),
+      'pad:keep': () => keep(id, target, sized),
       'pad:leave': closeView,
       'pad:fill': () => leaveBy(id, 'fill'),
       'pad:restore': () => leaveBy(id, 'restore'),
@@ -70,7 +77,9 @@ function Card({ id }: { id: WindowId }) {
   const letters = CELLS.map((args) => keysIn(state, 'pad', 'pad:cell', args))
   const hints = rowsIn(state, 'pad').filter(
     ({ does }) =>
-      does !== wordsIn('pad', 'pad:cell') && (several || does !== wordsIn('pad', 'pad:next')),
+      does !== wordsIn('pad', 'pad:cell') &&
+      (keeps || does !== wordsIn('pad', 'pad:sized')) &&
+      (several || does !== wordsIn('pad', 'pad:next')),
   )
   if (!area) return null
   const card = sizeFor(hints.length)
@@ -86,7 +95,9 @@ function Card({ id }: { id: WindowId }) {
         className="pad-card"
         style={{ left: x, top: y, ...card }}
         onKeyDown={keys}
-        onBlur={(event) => event.currentTarget.contains(event.relatedTarget) || keep(id, target)}
+        onBlur={(event) =>
+          event.currentTarget.contains(event.relatedTarget) || keep(id, target, sized)
+        }
       >
         <div className="grid grid-cols-3 gap-1">
           {letters.map((letter = '', at) => (
@@ -126,7 +137,15 @@ function Card({ id }: { id: WindowId }) {
 const NO_ROOM: Size = { width: 0, height: 0 }
 
 /** What moves the seam; all else leaves the pad. */
-const MOVES = ['pad:cell', 'pad:side', 'pad:step', 'pad:grow', 'pad:shrink', 'pad:middle']
+const MOVES = [
+  'pad:cell',
+  'pad:sized',
+  'pad:side',
+  'pad:step',
+  'pad:grow',
+  'pad:shrink',
+  'pad:middle',
+]
 
 /** The nine cells, as the keymap tells them apart. */
 const CELLS = [...PAD].map((_, cell) => ({ cell }))
@@ -149,11 +168,11 @@ const Seam = ({ frame: { x, y, width, height } }: { frame: Rect }) => (
 )
 
 /** One step of undo, or none where nothing would change. */
-function keep(id: WindowId, { frame, span }: PadTarget): void {
+function keep(id: WindowId, { frame, span }: PadTarget, sized: boolean): void {
   const window = windowOf(getState(), id)
   const now = frameOf(getState(), window)
   if (span && (window.maximised || !sameFrame(frame, now) || !window.placed))
-    dispatch('window.place', { window: id, ...span }, 'key')
+    dispatch('window.place', { window: id, ...span, ...(sized && { sized }) }, 'key')
   else if (!span && (window.maximised || !sameFrame(frame, now)))
     dispatch('window.resize', { window: id, ...frame }, 'key')
   closeView()

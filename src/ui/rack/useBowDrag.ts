@@ -3,6 +3,7 @@ import { currentId, title, window as windowOf } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { dispatch, getState } from '@/store/shelf'
 import { onEscape, showInHand } from '@/ui/window/inHand'
+import { sendByHand } from '@/ui/window/sendByHand'
 import { Hold, markRow, rowAt } from './dropping'
 
 /**
@@ -62,5 +63,5 @@ function drop(id: WindowId, row: string | undefined, onDesktop: boolean): void {
   const here = currentId(state)
   const to = row ?? (onDesktop ? here : undefined)
   if (!to || windowOf(state, id).desktop === to) return
-  dispatch(to === here ? 'window.carry' : 'window.send', { window: id, to })
+  sendByHand(id, to)
 }

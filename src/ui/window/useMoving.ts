@@ -13,6 +13,7 @@ import { Hold, markRow, rowAt } from '@/ui/rack/dropping'
 import { Flip } from './flip'
 import { clearGuides, showCells, showGuides } from './guides'
 import { onEscape, showInHand } from './inHand'
+import { sendByHand } from './sendByHand'
 import { type Showing, useShowing } from './showing'
 
 /**
@@ -155,7 +156,7 @@ class InHand {
     const mini = row ? null : this.miniatureAt({ x, y })
     if (row) {
       if (row === window.desktop) return
-      dispatch(row === here ? 'window.carry' : 'window.send', { window: id, to: row })
+      sendByHand(id, row)
     } else if (mini) this.dropOn(mini, x, y)
     else if (this.cell >= 0 && this.isHere(here))
       dispatch('window.place', { window: id, ...spanOf(this.cell, this.cell) })
@@ -168,7 +169,7 @@ class InHand {
       const at = { x: Math.round(left), y: Math.round(this.at.y) }
       if (by.x === 0 && by.y === 0) return
       if (this.isHere(here)) dispatch('window.move', { window: id, ...at })
-      else dispatch('window.carry', { window: id, to: here, at })
+      else dispatch('window.carry', { window: id, to: here, at, anyway: true })
     }
   }
 

@@ -1,0 +1,81 @@
+/** How the windows of one app are treated otherwise than others. */
+
+import { boolean } from 'yup'
+import { maybeId } from '@/core/formats/shape'
+import type { Exception, State } from '@/core/model/types'
+import { command, type Env, no, type Refusal } from './command'
+import { meant, which } from './meant'
+import { refused } from './places'
+
+/** Each with its command, and what is said when it begins and when it ends. */
+const KINDS: [Exception, id: string, title: string, begins: string, ends: string][] = [
+  [
+    'never carried',
+    'app.neverCarried',
+    'Never carry windows of this app, and back',
+    'is never carried any more: you go, it stays',
+    'can be carried again',
+  ],
+  [
+    'always sent',
+    'app.alwaysSent',
+    'Send windows of this app where others are carried, and back',
+    'is sent where others are carried: it goes, you stay',
+    'can be carried again',
+  ],
+  [
+    'on every desktop',
+    'app.opensEverywhere',
+    'Open windows of this app on every desktop, and back',
+    'opens on every desktop from now on',
+    'opens at its home or here again',
+  ],
+  [
+    'keeps its size',
+    'app.keepsSize',
+    'Keep the size of windows of this app when they are placed, and back',
+    'keeps its size wherever it is placed',
+    'takes the size of its place again',
+  ],
+]
+
+/** The command that begins and ends an exception. */
+export const exceptionCommand = (exception: Exception): string =>
+  KINDS.find(([kind]) => kind === exception)?.[1] ?? ''
+
+/** Two that speak against each other. */
+const AGAINST: Partial<Record<Exception, Exception>> = {
+  'never carried': 'always sent',
+  'always sent': 'never carried',
+}
+
+/** The app that is meant: one by its id, or that of a window. */
+function appMeant(state: State, args: { app?: string; window?: string }, env: Env) {
+  const found = args.app === undefined ? meant(state, args.window) : { app: args.app }
+  if (refused(found)) return found
+  return env.app(found.app) ?? no(`There is no app “${found.app}”.`)
+}
+
+export const exceptionCommands = KINDS.map(([exception, id, title, begins, ends]) =>
+  command({
+    id,
+    title,
+    group: 'Apps',
+    args: { ...which, app: maybeId(), on: boolean() },
+    can: (state, args, env): true | Refusal => {
+      const app = appMeant(state, args, env)
+      return refused(app) ? app : true
+    },
+    run: (draft, args, env) => {
+      const app = appMeant(draft, args, env)
+      if (refused(app)) return
+      const before = draft.exceptions[app.id] ?? []
+      const on = args.on ?? !before.includes(exception)
+      const after = before.filter((one) => one !== exception && (!on || one !== AGAINST[exception]))
+      if (on) after.push(exception)
+      if (after.length) draft.exceptions[app.id] = after
+      else delete draft.exceptions[app.id]
+      return { say: `${app.name} ${on ? begins : ends}` }
+    },
+  }),
+)
