@@ -108,3 +108,39 @@ test('a block is drawn on the strip, moved with the rest of the day, skipped, an
   await panel.getByRole('button', { name: /^Remove/ }).click()
   await expect(panel.getByRole('listitem')).toHaveCount(0)
 })
+
+test('the clock of the demo is set by its address, goes on as fast as asked and over a reload, and is refused in words', async ({
+  page,
+}) => {
+  const line = page.getByRole('region', { name: 'Line', exact: true })
+  const minutes = async () => {
+    const [hours = 0, rest = 0] = ((await line.locator('time').textContent()) ?? '')
+      .split(':')
+      .map(Number)
+    return hours * 60 + rest
+  }
+  await page.goto('/demo?at=13:46&speed=60')
+  await expect(line).toContainText('is planned')
+  await expect(page.getByRole('region', { name: 'Bulletin due 16:00' })).toContainText('2 h 1')
+  const first = await minutes()
+  expect(first).toBeGreaterThanOrEqual(13 * 60 + 46)
+  expect(first).toBeLessThan(14 * 60)
+  await page
+    .getByRole('button', { name: /^Bulletin/ })
+    .last()
+    .click()
+  await expect.poll(minutes).toBeGreaterThan(first + 1)
+  await page.evaluate(() => window.kiteShelf?.run('desktop.create', { name: 'Mine', stay: true }))
+  await expect(page.locator('[data-saving="saved"]')).toBeVisible()
+  const before = await minutes()
+  await page.reload()
+  await expect(page.getByRole('navigation', { name: 'Desktops' })).toContainText('Mine')
+  expect(await minutes()).toBeGreaterThanOrEqual(before)
+  // In another tab it begins again.
+  await page.evaluate(() => sessionStorage.clear())
+  await page.goto('/demo?at=06:31')
+  await expect(line.locator('time')).toHaveText(/06:3[12]/)
+  await expect(page.getByRole('navigation', { name: 'Desktops' })).not.toContainText('Mine')
+  await page.goto('/demo?at=25:10')
+  await expect(line).toContainText('“25:10” is no time of day')
+})

@@ -84,3 +84,46 @@ test('a desktop is kept as a pattern, and others are made from it by name', asyn
   await shelf.press('Alt+Z')
   await expect(shelf.row('Night watch')).toHaveCount(0)
 })
+
+test('a desktop is exported as a file and brought in elsewhere, with what is in its documents; here a copy comes beside it', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('demo')
+  await shelf.press('Alt+/')
+  const loft = page.getByRole('dialog', { name: 'Loft' })
+  for (let rows = 0; rows < 8; rows++) await shelf.press('ArrowDown')
+  await expect(loft.locator('.shelf-chosen')).toContainText('stowed ·')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'export it as a file' }).click()
+  const exported = await download
+  expect(exported.suggestedFilename()).toBe('Avalanche course.kite.json')
+  const file = await exported.path()
+  const stowed = (await shelf.state()).stowed[0]
+  const bring = async () => {
+    const chooser = page.waitForEvent('filechooser')
+    await shelf.run('shelf.import')
+    await (await chooser).setFiles(file)
+    return page.getByRole('dialog', { name: 'Bring in “Avalanche course”' })
+  }
+  await shelf.press('Escape')
+  await expect(await bring()).toContainText('It is here already')
+  expect(await shelf.violations()).toEqual([])
+  await shelf.press('Enter')
+  await expect(shelf.said()).toContainText('Brought Avalanche course in')
+  expect((await shelf.state()).stowed).toHaveLength(1)
+  expect(await shelf.here()).not.toBe(stowed?.id)
+  // Elsewhere: exactly that one, with what its documents say.
+  await shelf.open('shelf')
+  await expect(await bring()).toContainText('It comes with its windows')
+  await shelf.press('Enter')
+  await expect(shelf.said()).toContainText('Brought Avalanche course in')
+  expect(await shelf.here()).toBe(stowed?.id)
+  const state = await shelf.state()
+  expect(Object.keys(state.windows).sort()).toEqual(
+    expect.arrayContaining(Object.keys(stowed?.windows ?? {}).sort()),
+  )
+  await shelf.reload()
+  expect(await shelf.here()).toBe(stowed?.id)
+  await expect(page.locator('[data-window]:visible').first()).toContainText(/\w{4}/)
+})

@@ -329,8 +329,8 @@ export class Wanderer {
   }
 }
 
-/** All of a state but what follows from the size of the page. */
-const comparable = (state: State): unknown => ({ ...state, displays: null })
+/** All of a state but what follows from the size of the page, and what apps report meanwhile. */
+const comparable = (state: State): unknown => ({ ...state, displays: null, attention: null })
 
 const shows = ({ displays }: State): string =>
   Object.values(displays)

@@ -54,6 +54,26 @@ export function leaveDatabase(shelf: string, now: number): void {
   })
 }
 
+/**
+ * Removes all that is kept of a shelf that is made anew each time. Where another page has it open it is
+ * left as it is: that page is asked first.
+ */
+export async function forgetShelf(shelf: string): Promise<void> {
+  const { held = [] } = await navigator.locks.query()
+  if (held.some(({ name }) => name?.startsWith(place(shelf)))) return
+  const database = place(databaseFor(shelf))
+  await new Promise<void>((done) => {
+    const asked = indexedDB.deleteDatabase(database)
+    asked.onsuccess = asked.onerror = asked.onblocked = () => done()
+  })
+  await navigator.storage
+    ?.getDirectory?.()
+    .then((root) => root.removeEntry(database, { recursive: true }))
+    // There is none.
+    .catch(() => {})
+  localStorage.removeItem(place(shelf))
+}
+
 /** Everything that can be read of a store, record by record. */
 async function readable(store: KeptStore): Promise<Record<string, unknown>> {
   const found: Record<string, unknown> = {}

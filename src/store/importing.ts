@@ -1,3 +1,4 @@
+import { beside } from '@/core/formats/desktopFile'
 import type { KeptContent, ShelfFile } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/types'
 import { allDocuments, bringBack } from './catalogue'
@@ -45,9 +46,27 @@ export async function importShelf(file: ShelfFile, replace: boolean): Promise<vo
       replace ? info : { ...info, unsaved: here[info.id]?.unsaved ?? info.unsaved },
     ]),
   )
-  const outcome = dispatch('shelf.merge', { state: { ...file.state, documents } }, 'key')
-  if (!outcome.ok) return
-  for (const [id, content] of taken) putContent(id, content)
+  bring('shelf.merge', { state: { ...file.state, documents } }, taken, before)
+}
+
+/** Does a step that brings documents in, with their contents. */
+function bring(
+  command: string,
+  args: object,
+  contents: [DocumentId, KeptContent][],
+  before: Map<DocumentId, KeptContent | null>,
+): void {
+  if (!dispatch(command, args, 'key').ok) return
+  for (const [id, content] of contents) putContent(id, content)
   const step = shelf.getState().session.history.past.at(-1)
   if (step) other.set(step.id, before)
+}
+
+/** Brings the one desktop of a file in, beside all that is here, in one undoable step. */
+export async function importDesktop(file: ShelfFile): Promise<void> {
+  const newId = (kind: string) => `${kind}-${crypto.randomUUID()}`
+  const { desktop, state, documents } = beside(file, getState(), await allDocuments(), newId)
+  const contents = Object.entries(documents)
+  const before = new Map(contents.map(([id]) => [id, null]))
+  bring('desktop.import', { state, desktop }, contents, before)
 }

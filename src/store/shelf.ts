@@ -362,7 +362,8 @@ function isAbout(view: View, state: State): boolean {
   const window = 'window' in view ? state.windows[view.window ?? ''] : undefined
   if (view.view === 'pad') return !!window && isVisible(state, window)
   if ('window' in view && view.window && !window) return false
-  if ('desktop' in view && view.desktop && !state.desktops[view.desktop]) return false
+  if ('desktop' in view && view.desktop && !state.desktops[view.desktop])
+    return state.stowed.some(({ id }) => id === view.desktop)
   return !('document' in view) || !!state.documents[view.document]
 }
 

@@ -101,6 +101,7 @@ export function Asked() {
     case 'export settings':
     case 'import settings':
     case 'export shelf':
+    case 'export desktop':
     case 'export damaged':
     case 'keep folder':
     case 'save document':

@@ -5,9 +5,10 @@ import { referenceTo } from '@/core/formats/reference'
 import { keyCard } from '@/core/keys/card'
 import { cardAsMarkdown } from '@/core/keys/markdown'
 import { title } from '@/core/model/selectors'
+import type { DesktopId } from '@/core/model/types'
 import { damagedCopies, keepInFolder } from '@/store/begin'
 import { saveDraft } from '@/store/documents'
-import { exportShelf } from '@/store/exporting'
+import { exportDesktop, exportShelf } from '@/store/exporting'
 import { closeView, getState, say } from '@/store/shelf'
 import { toggleFullScreen } from '@/ui/desktop/fullScreen'
 import { rest } from '@/ui/desktop/rest'
@@ -52,6 +53,8 @@ async function run(view: View): Promise<void> {
       return importSettings()
     case 'export shelf':
       return exportWhole()
+    case 'export desktop':
+      return exportOne(view.desktop)
     case 'export damaged': {
       const copies = await damagedCopies()
       if (!copies) return say('No saved copy was damaged. There is nothing to export.')
@@ -87,19 +90,32 @@ function exportKeys(): void {
   say('Exported the key card as Markdown')
 }
 
-/** Says so when something of the shelf could not be read and is not in the file. */
 async function exportWhole(): Promise<void> {
   const { file, missing } = await exportShelf()
   download(file, `shelf-${new Date().toISOString().slice(0, 10)}.kite.json`)
-  if (missing.length === 0) return say('Exported the shelf file')
+  sayExported('the shelf file', missing)
+}
+
+async function exportOne(id: DesktopId): Promise<void> {
+  const exported = await exportDesktop(id)
+  if (!exported) return
+  const { desktops, stowed } = getState()
+  const name = desktops[id]?.name ?? stowed.find((one) => one.id === id)?.desktop.name ?? 'desktop'
+  download(exported.file, `${name}.kite.json`)
+  sayExported(name, exported.missing)
+}
+
+/** Says so when something could not be read and is not in the file. */
+function sayExported(what: string, missing: string[]): void {
+  if (missing.length === 0) {
+    say(`Exported ${what}`)
+    return
+  }
   const names = missing.slice(0, 3).map((title) => `“${title}”`)
   const more = missing.length > 3 ? ` and ${missing.length - 3} more` : ''
-  say(
-    `Exported the shelf file without ${names.join(', ')}${more}: what is in them cannot be read`,
-    {
-      refused: true,
-    },
-  )
+  say(`Exported ${what} without ${names.join(', ')}${more}: what is in them cannot be read`, {
+    refused: true,
+  })
 }
 
 function saveDocument(id: string): void {

@@ -3,9 +3,11 @@ import { setNonce } from 'get-nonce'
 import { useEffect, useState } from 'react'
 import { APPS } from '@/apps/list'
 import { initialState } from '@/core/model/initial'
+import { clockFrom, kept, keptElsewhere, setPageBy } from '@/demo/clock'
+import { forgetShelf } from '@/store/aside'
 import { provideConsole } from '@/store/console'
 import { followOutside } from '@/store/outside'
-import { shelf, useArrangement, useShelf } from '@/store/shelf'
+import { say, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, type Started, start, type Trouble } from '@/store/start'
 import { useFullScreen } from '@/ui/desktop/useFullScreen'
 import { OpenMenu } from '@/ui/menu/OpenMenu'
@@ -51,6 +53,25 @@ function takeOver(name: string): void {
   location.reload()
 }
 
+/** The demo with a clock of its own is kept apart from the one that goes by the person's. */
+const AT_A_TIME = 'demo-at'
+
+/**
+ * The shelf of a page, after its clock is set where the address asks for one. @returns its name, and
+ * what is wrong with what was asked for
+ */
+async function setClock(name: string): Promise<{ name: string; problem?: string }> {
+  const { search } = location
+  const asked = name === 'demo' ? clockFrom(search, Date.now()) : null
+  if (!asked) return { name }
+  if ('problem' in asked) return { name, problem: asked.problem }
+  const follows = seat.getState().fixed ? keptElsewhere() : null
+  const { clock, begins } = follows ? { clock: follows, begins: false } : kept(asked, search)
+  if (begins) await forgetShelf(AT_A_TIME)
+  setPageBy(clock)
+  return { name: AT_A_TIME }
+}
+
 let started: Promise<Started> | null = null
 
 const begin = (name: string): Promise<Started> => {
@@ -65,7 +86,11 @@ const begin = (name: string): Promise<Started> => {
     height,
     limits,
   }))
-  started = start(name, facts, () => seed(name), take, seat.getState())
+  started = setClock(name).then(async ({ name: shelfName, problem }) => {
+    const result = await start(shelfName, facts, () => seed(name), take, seat.getState())
+    if (problem) say(problem, { refused: true })
+    return result
+  })
   return started
 }
 

@@ -100,6 +100,7 @@ export type View =
   | { view: 'trail'; back: boolean }
   | { view: 'open file' }
   | { view: 'export shelf' }
+  | { view: 'export desktop'; desktop: DesktopId }
   | { view: 'export damaged' }
   | { view: 'keep folder' }
   | { view: 'clear up' }

@@ -1,26 +1,21 @@
-import { current, isDraft } from 'mutative'
-import { string } from 'yup'
+import { mixed, string } from 'yup'
+import { windowsOf } from '@/core/formats/desktopFile'
+import { maybeId } from '@/core/formats/shape'
 import { currentId, desktop, window as windowOf } from '@/core/model/selectors'
+import { copyOf, stowedFrom } from '@/core/model/stowing'
 import { EVERY, type State, type Stowed } from '@/core/model/types'
 import { goTo, nameLetters, removeDesktops, settleFocus } from './change'
 import { command, no, type Refusal } from './command'
 import { foldTarget, keepsEnough } from './fold'
+import { sound } from './import'
 import { quoted } from './meant'
 import { named, refused, roomFor } from './places'
 
 const group = 'Desktops' as const
 
-/** A copy that does not change with the draft it was taken from. */
-const copy = <T>(given: T): T =>
-  JSON.parse(JSON.stringify(isDraft(given) ? current(given as object) : given))
-
-/** The items of a list that are taken out of it, each with its place. */
-const taken = <T>(list: readonly T[], is: (item: T) => boolean): { at: number; item: T }[] =>
-  list.flatMap((item, at) => (is(item) ? { at, item: copy(item) } : []))
-
 /** Puts items back at their places, as far as the list goes. */
 function putIn<T>(list: T[], items: readonly { at: number; item: T }[]): void {
-  for (const { at, item } of items.toSorted((a, b) => a.at - b.at)) list.splice(at, 0, copy(item))
+  for (const { at, item } of items.toSorted((a, b) => a.at - b.at)) list.splice(at, 0, copyOf(item))
 }
 
 const stow = command({
@@ -45,25 +40,9 @@ const stow = command({
     const { id, name } = found
     const into = foldTarget(draft, [id])
     if (!into) return
+    const entry = stowedFrom(draft, id)
+    if (!entry) return
     const here = (one: string) => found.windows.includes(one)
-    const entry: Stowed = {
-      id,
-      at: draft.order.indexOf(id),
-      desktop: copy(found),
-      windows: Object.fromEntries(
-        found.windows.map((one) => [one, copy(draft.windows[one])]),
-      ) as Stowed['windows'],
-      stacking: taken(draft.stacking, here),
-      homes: taken(draft.homes, (home) => home.desktop === id),
-      bindings: taken(draft.bindings, ({ args: given }) => given?.to === id),
-      plan: taken(draft.plan, (block) => block.desktop === id),
-      closed: draft.closed.flatMap(({ window }) => (window.desktop === id ? window.id : [])),
-      origins: Object.values(draft.desktops).flatMap((other) =>
-        Object.entries(other.origins ?? {}).flatMap(([window, origin]) =>
-          origin.desktop === id ? { desktop: other.id, window } : [],
-        ),
-      ),
-    }
     draft.stacking = draft.stacking.filter((one) => !here(one))
     draft.homes = draft.homes.filter((home) => home.desktop !== id)
     draft.bindings = draft.bindings.filter(({ args: given }) => given?.to !== id)
@@ -106,7 +85,7 @@ const bring = command({
     const found = stowedOf(draft, args.desktop)
     if (isRefusal(found)) return
     const from = currentId(draft)
-    const entry = copy(found)
+    const entry = copyOf(found)
     draft.stowed = draft.stowed.filter(({ id }) => id !== entry.id)
     putBackIn(draft, entry)
     goTo(draft, entry.id)
@@ -153,4 +132,60 @@ function putBackIn(draft: State, entry: Stowed): void {
   nameLetters(draft)
 }
 
-export const stowCommands = [stow, bring]
+const exported = command({
+  id: 'desktop.export',
+  title: 'Export this desktop as a file, with all that is on it',
+  group,
+  step: false,
+  args: { desktop: string() },
+  can: (state, args) => {
+    if (state.stowed.some(({ id }) => id === args.desktop)) return true
+    const found = named(state, args.desktop)
+    if (refused(found)) return found
+    return (
+      found.kind === 'open' ||
+      no(`${found.name} is filled by a window. Put it back where it came from first.`)
+    )
+  },
+  run: (draft, args) => {
+    const stowed = draft.stowed.find(({ id }) => id === args.desktop)
+    const found = stowed ?? named(draft, args.desktop)
+    return refused(found) ? undefined : { show: { view: 'export desktop', desktop: found.id } }
+  },
+})
+
+/** Brings the one desktop of a file in: beside what is here, which keeps its names. */
+const brought = command({
+  id: 'desktop.import',
+  title: 'Bring a desktop in from a file',
+  group,
+  documents: true,
+  args: { state: mixed<State>().required(), desktop: maybeId().required() },
+  can: (state, { state: theirs, desktop: id }) => {
+    const can = sound(theirs)
+    if (can !== true) return can
+    const entry = theirs.stowed.find((one) => one.id === id)
+    if (!entry) return no('There is no such desktop in the file.')
+    const known = new Set(windowsOf(state))
+    const taken =
+      state.desktops[id] ||
+      state.stowed.some((one) => one.id === id) ||
+      Object.keys(entry.windows).some((one) => known.has(one))
+    return taken ? no('That desktop is here already.') : roomFor(state, 1)
+  },
+  run: (draft, { state: theirs, desktop: id }) => {
+    const entry = theirs.stowed.find((one) => one.id === id)
+    if (!entry) return
+    const from = currentId(draft)
+    draft.documents = { ...copyOf(theirs.documents), ...draft.documents }
+    draft.apps = { ...copyOf(theirs.apps), ...draft.apps }
+    putBackIn(draft, copyOf(entry))
+    goTo(draft, id)
+    return {
+      say: `Brought ${entry.desktop.name} in`,
+      journal: [{ kind: 'switch', from, to: id }],
+    }
+  },
+})
+
+export const stowCommands = [stow, bring, exported, brought]

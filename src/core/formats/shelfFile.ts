@@ -1,9 +1,18 @@
 import { array, mixed, number, object, string } from 'yup'
 import { check } from '@/core/model/check'
-import type { DocumentId, State } from '@/core/model/types'
+import type { DesktopId, DocumentId, State } from '@/core/model/types'
 import { lineOf } from './json'
 import { migrated } from './migrations'
-import { isId, isObject, PARTS, type Problem, problemOf, shortened, stateProblem } from './shape'
+import {
+  isId,
+  isObject,
+  maybeId,
+  PARTS,
+  type Problem,
+  problemOf,
+  shortened,
+  stateProblem,
+} from './shape'
 
 const FORMAT = 'kite-shelf'
 const VERSION = 3
@@ -24,6 +33,8 @@ export interface ShelfFile {
   exportedAt: string
   state: State
   documents: Record<DocumentId, KeptContent>
+  /** Of a file of one desktop: which of the stowed ones it is. */
+  desktop?: DesktopId
   /** Titles of documents whose content could not be read when the file was written. */
   missing?: string[]
 }
@@ -34,6 +45,7 @@ export const shelfFileShape = object({
   version: number().integer().min(1).required(),
   exportedAt: string().required().max(40),
   documents: mixed().required(),
+  desktop: maybeId(),
   missing: array(string().required()),
 })
 

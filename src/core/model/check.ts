@@ -85,10 +85,19 @@ function desktops(state: State, change: Change | undefined): string[] {
   for (const home of state.homes)
     if (![EVERY, HERE, NAMED].includes(home.desktop) && !state.desktops[home.desktop])
       broken.push(`Home ${home.id} points at a desktop that does not exist.`)
-  for (const { id, desktop, windows } of state.stowed) {
+  for (const { id, desktop, windows, stacking, homes, plan } of state.stowed) {
     if (state.desktops[id]) broken.push(`Desktop ${id} is stowed and there.`)
-    if (desktop.id !== id || desktop.windows.length !== Object.keys(windows).length)
+    const listed = desktop.windows.every((window) => windows[window]?.desktop === id)
+    if (desktop.kind !== 'open') broken.push(`Stowed desktop ${id} is filled by a window.`)
+    if (desktop.id !== id || !listed || desktop.windows.length !== Object.keys(windows).length)
       broken.push(`Stowed desktop ${id} does not list its windows.`)
+    const stood = stacking.map(({ item }) => item)
+    if (new Set(stood).size !== desktop.windows.length || !stood.every((window) => windows[window]))
+      broken.push(`Stowed desktop ${id} does not know how its windows stood.`)
+    for (const { item } of [...homes, ...plan])
+      if (item.desktop !== id) broken.push(`Stowed desktop ${id} keeps what belongs to another.`)
+    if (plan.some(({ item }) => item.end <= item.start))
+      broken.push(`Stowed desktop ${id} keeps a block that ends before it begins.`)
     for (const window of Object.values(windows)) {
       if (state.windows[window.id]) broken.push(`Window ${window.id} is stowed and open.`)
       if (!state.documents[window.document])

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { registry } from '@/core/commands/registry'
+import { alone } from '@/core/formats/desktopFile'
 import { LOOK_PARTS } from '@/core/look/look'
 import type { State } from '@/core/model/types'
 import { World } from './world'
@@ -46,6 +47,14 @@ const other = new World()
 other.env.id = (kind) => `other-${kind}`
 other.desktops('Brought')
 other.open('dial')
+
+/** A desktop from a file. */
+const away = new World()
+away.env.id = (kind) => `away-${kind}`
+const [course = ''] = away.desktops('Course')
+away.run('desktop.go', { to: course })
+away.open()
+const put = alone(away.state, course) ?? away.state
 
 /** An earlier session, with a solo, a window on every desktop and a desktop of its own. */
 const past = new World()
@@ -309,6 +318,10 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     id: 'desktop.bring',
     args: ({ stowed }: State) => ({ desktop: nth(stowed, at)?.id ?? 'none' }),
   })),
+  fc.constant({
+    id: 'desktop.import',
+    args: () => ({ state: put, desktop: put.stowed[0]?.id ?? '' }),
+  }),
   maybe.map((at) => ({
     id: 'pattern.keep',
     args: (state: State) => ({ ...desktopAt(state, at), name: 'Incident' }),

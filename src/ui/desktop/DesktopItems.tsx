@@ -62,6 +62,7 @@ export function DesktopItems({ id }: { id: DesktopId }) {
       <MenuSeam />
       <CommandItem command="pattern.keep" args={one} />
       <CommandItem command="desktop.stow" args={one} label="Stow: put it away with all on it" />
+      <CommandItem command="desktop.export" args={one} label="Export as a file" />
       {FOLDING.map((command) => (
         <CommandItem key={command} command={command} args={one} />
       ))}

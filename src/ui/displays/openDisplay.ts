@@ -21,7 +21,8 @@ export async function openDisplay(id: string): Promise<void> {
   if (id === 'near') return say('Near is this browser window itself.', { refused: true })
   if (shelf.getState().elsewhere.includes(id))
     return say(`${display.name} is in a window of its own already.`, { refused: true })
-  const path = `${location.pathname.replace(/\/display\/.*$/, '')}/display/${encodeURIComponent(id)}`
+  const { pathname, search } = location
+  const path = `${pathname.replace(/\/display\/.*$/, '')}/display/${encodeURIComponent(id)}${search}`
   // Asked first it would be too late: a browser opens windows only as the answer to a key or push.
   const size = `popup,width=${display.width},height=${display.height}`
   const opened = window.open(path, `kite-shelf-${id}`, size)

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
+import { aloneIn } from '@/core/formats/desktopFile'
 import { type Difference, difference } from '@/core/formats/merge'
 import { BadShelfFile, readShelfFile, type ShelfFile } from '@/core/formats/shelfFile'
 import type { State } from '@/core/model/types'
@@ -7,6 +8,7 @@ import { differingDocuments, importShelf } from '@/store/importing'
 import { closeView, getState, say } from '@/store/shelf'
 import { chooseFiles } from '@/ui/documents/openFiles'
 import { Dialog } from '@/ui/parts/Dialog'
+import { ImportDesktop } from './ImportDesktop'
 
 interface Read {
   file: ShelfFile
@@ -24,7 +26,9 @@ export function ImportShelf() {
     asked.current = true
     void ask().then((found) => (found ? setRead(found) : closeView()))
   }, [])
-  return read ? <Preview {...read} /> : null
+  if (!read) return null
+  const one = aloneIn(read.file)
+  return one ? <ImportDesktop entry={one} {...read} /> : <Preview {...read} />
 }
 
 async function ask(): Promise<Read | null> {

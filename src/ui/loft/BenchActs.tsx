@@ -15,8 +15,11 @@ interface Offer {
   needs?: 'window' | 'desktop'
 }
 
-const offers = (marked: number, by: 'desktop' | 'app', stowed: boolean): Offer[] => [
+const offers = (marked: number, by: 'desktop' | 'app', stowed: DesktopId | null): Offer[] => [
   { command: 'loft:go', does: stowed ? 'bring it back' : 'go there' },
+  ...(stowed
+    ? [{ command: 'desktop.export', args: { desktop: stowed }, does: 'export it as a file' }]
+    : []),
   { keys: 'B…', does: `send ${marked ? `the ${marked} marked` : 'it'} to that letter’s desktop` },
   { command: 'loft:mark', does: 'mark', needs: 'window' },
   { keys: 'Shift+B…', does: 'walk to that row' },
@@ -49,8 +52,8 @@ export function BenchActs({
   desktop: DesktopId | null
   marked: WindowId[]
   by: 'desktop' | 'app'
-  /** Whether what is chosen was put away. */
-  stowed: boolean
+  /** What is chosen, where it was put away. */
+  stowed: DesktopId | null
   acts: Acts
 }) {
   const state = useArrangement((now) => now)

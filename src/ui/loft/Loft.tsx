@@ -177,7 +177,7 @@ export function Loft() {
           desktop={row}
           marked={marked}
           by={by}
-          stowed={is === 'stowed'}
+          stowed={is === 'stowed' ? valid.row : null}
           acts={acts}
         />
       </Bench>

@@ -161,7 +161,7 @@ function Preview({
             {problem}
           </p>
         ) : null}
-        <Answers disabled={blocks.length === 0}>
+        <Answers disabled={blocks.length === 0} ready>
           {blocks.length ? `Plan ${many(blocks.length, 'block', 'blocks')}` : 'Plan'}
         </Answers>
       </form>

@@ -1,0 +1,75 @@
+import { appOf } from '@/apps/list'
+import type { ShelfFile } from '@/core/formats/shelfFile'
+import type { State, Stowed } from '@/core/model/types'
+import { importDesktop } from '@/store/importing'
+import { closeView, say } from '@/store/shelf'
+import { Answers } from '@/ui/parts/Answers'
+import { Dialog } from '@/ui/parts/Dialog'
+import { Kite } from '@/ui/parts/Kite'
+
+/** What a file of one desktop brings in: it comes beside what is here. */
+export function ImportDesktop({
+  entry: { id, desktop, windows },
+  file,
+  here,
+}: {
+  entry: Stowed
+  file: ShelfFile
+  here: State
+}) {
+  const twice = here.desktops[id] || here.stowed.some((one) => one.id === id)
+  return (
+    <Dialog
+      title={`Bring in “${desktop.name}”`}
+      intro={
+        twice
+          ? 'It is here already: a copy comes beside it, with documents of its own. Undo takes it back.'
+          : 'It comes with its windows, look, homes and keys. Undo takes it back.'
+      }
+      width={460}
+    >
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          closeView()
+          importDesktop(file).catch((error: unknown) =>
+            say(`It was not brought in: ${String(error).slice(0, 200)}. Nothing was changed.`, {
+              refused: true,
+            }),
+          )
+        }}
+      >
+        <p className="mt-3 flex items-center gap-2">
+          <Kite hue={desktop.hue} letter={desktop.letter} filled width={19} />
+          <b dir="auto" className="truncate font-display" title={desktop.name}>
+            {desktop.name}
+          </b>
+        </p>
+        <ul aria-label="Windows" className="mt-2 max-h-[40vh] overflow-auto">
+          {Object.values(windows).map(({ id: window, app, document }) => {
+            const Glyph = appOf(app)?.glyph
+            const title = file.state.documents[document]?.title ?? 'Untitled'
+            return (
+              <li
+                key={window}
+                className="flex items-center gap-2 border-seam border-t border-dashed py-1.5"
+              >
+                {Glyph ? <Glyph size={14} aria-hidden className="shrink-0" /> : null}
+                <span dir="auto" className="truncate" title={title}>
+                  {title}
+                </span>
+              </li>
+            )
+          })}
+        </ul>
+        {file.missing?.length ? (
+          <p className="mt-3 text-alarm">
+            What is in these documents could not be read when the file was made:{' '}
+            {file.missing.join(', ')}.
+          </p>
+        ) : null}
+        <Answers ready>Bring it in</Answers>
+      </form>
+    </Dialog>
+  )
+}
