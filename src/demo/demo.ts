@@ -23,6 +23,7 @@ import {
 import { atMinute, dayOf } from '@/core/plan/plan'
 import type { Seed } from '@/store/start'
 import { INCIDENT, stowCourse } from './away'
+import { BRIEFING } from './briefing'
 import * as pictures from './pictures'
 import * as tables from './tables'
 import * as texts from './texts'
@@ -313,6 +314,7 @@ export function demo(now: number, room?: Size, alone = false): Seed {
   contents['course-notes'] = text(texts.COURSE)
   contents.participants = tables.PARTICIPANTS
   state.patterns = [INCIDENT]
+  state.runs = [BRIEFING]
   if (room) fitInto(state, room)
   for (const desktop of Object.values(state.desktops))
     desktop.focus = desktop.windows.at(-1) ?? null

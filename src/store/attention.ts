@@ -36,13 +36,14 @@ function workOut(): void {
 const DAY = 24 * 60 * 60_000
 
 /** What of the state decides what waits. */
-const parts = ({ attention, windows, desktops, presence, display, stacking }: State) => [
+const parts = ({ attention, windows, desktops, presence, display, stacking, running }: State) => [
   attention,
   windows,
   desktops,
   presence,
   display,
   stacking,
+  running,
 ]
 
 let before: unknown[] = []

@@ -25,6 +25,7 @@ import { PatternsDialog } from '@/ui/patterns/PatternsDialog'
 import { ImportCalendar } from '@/ui/plan/ImportCalendar'
 import { PlanPanel } from '@/ui/plan/PlanPanel'
 import { Practice } from '@/ui/practice/Practice'
+import { RunsPanel } from '@/ui/run/RunsPanel'
 import { SequencesPanel } from '@/ui/sequences/SequencesPanel'
 import { SessionsDialog } from '@/ui/sessions/SessionsDialog'
 import { SettingsPanel } from '@/ui/settings/SettingsPanel'
@@ -44,6 +45,8 @@ export function Asked() {
       return <PlanPanel />
     case 'import calendar':
       return <ImportCalendar {...view} />
+    case 'runs':
+      return <RunsPanel />
     case 'patterns':
       return <PatternsDialog {...view} />
     case 'waiting':
@@ -98,6 +101,7 @@ export function Asked() {
     case 'open display':
     case 'export keys':
     case 'export calendar':
+    case 'record run':
     case 'export settings':
     case 'import settings':
     case 'export shelf':

@@ -18,6 +18,7 @@ import { chooseFiles, OPENED, openFiles } from '@/ui/documents/openFiles'
 import { download } from '@/ui/parts/download'
 import { takePicture } from '@/ui/pictures/takePicture'
 import { planFile } from '@/ui/plan/calendar'
+import { record } from '@/ui/run/record'
 import { exportSettings, importSettings } from '@/ui/settings/files'
 
 /** Views with nothing to look at: they are done at once. */
@@ -53,6 +54,8 @@ async function run(view: View): Promise<void> {
       return importSettings()
     case 'export shelf':
       return exportWhole()
+    case 'record run':
+      return record(view.run)
     case 'export desktop':
       return exportOne(view.desktop)
     case 'export damaged': {

@@ -27,6 +27,8 @@ import { PageMarks } from './PageMarks'
 import { Guarded } from './parts/Guarded'
 import { usePointerWays } from './pointer/usePointerWays'
 import { Rack } from './rack/Rack'
+import { Run } from './run/Run'
+import { useRunsHere } from './run/useRunning'
 import { useLongPush } from './touch/useLongPush'
 import { VerbBar } from './touch/VerbBar'
 import { Trail } from './trail/Trail'
@@ -137,13 +139,14 @@ function Open({ name }: { name: string }) {
   useLongPush()
   const full = useFullScreen()
   const { fixed, rack: wanted } = useSeat()
-  const rack = !full && wanted
+  const bare = useRunsHere() || full
+  const rack = !bare && wanted
   useEffect(provideConsole, [])
   useEffect(followOutside, [])
   return (
     <div
       className={`grid h-full ${
-        full
+        bare
           ? 'grid-cols-1 grid-rows-1'
           : !rack
             ? 'grid-cols-1 grid-rows-[minmax(0,1fr)_auto]'
@@ -152,12 +155,15 @@ function Open({ name }: { name: string }) {
     >
       {rack ? <Rack name={name} /> : null}
       {fixed ? <FixedDesktop /> : <Desktop />}
-      {full ? null : (
+      {bare ? null : (
         <div className="col-span-2 flex min-w-0 flex-col">
           <VerbBar />
           <Line />
         </div>
       )}
+      <Guarded name="The run">
+        <Run />
+      </Guarded>
       <Notices />
       <PageMarks />
       <Guarded name="What was asked">

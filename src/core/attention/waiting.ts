@@ -1,6 +1,7 @@
 import { fits } from '@/core/homes/matching'
 import { currentId } from '@/core/model/selectors'
 import type { Desktop, DocumentId, State, Waiting, Window, WindowId } from '@/core/model/types'
+import { runningNow } from '@/core/run/run'
 
 /** Something that waits, with the window it is in. */
 export interface Asking extends Waiting {
@@ -57,8 +58,9 @@ function all(state: State): Asking[] {
     .toSorted(byUrgency)
 }
 
-/** Whether something is not to be told now, since one is on a quiet desktop. */
+/** Whether something is not to be told now, since one is on a quiet desktop or shows others something. */
 function isHeld(state: State, asking: Asking, now: number): boolean {
+  if (runningNow(state)) return true
   const here = state.desktops[currentId(state)]
   const app = state.windows[asking.window]?.app ?? ''
   return !!here && isQuiet(here, now) && !letsThrough(here, asking, asking.title, app)

@@ -74,7 +74,8 @@ export function show(draft: State, id: DesktopId): boolean {
   const from = currentId(draft)
   if (from === id) return false
   const other = draft.apart ? displayShowing(draft, id) : undefined
-  const { elsewhere } = draft.settings
+  // A run stays on the display it is shown on: what it goes to comes there.
+  const elsewhere = draft.running ? 'here' : draft.settings.elsewhere
   if (!other) showOn(draft, draft.display, id)
   else if (elsewhere === 'focus') {
     takeKeys(draft, other)

@@ -25,6 +25,8 @@ export interface Env {
       | 'display'
       | 'sequence'
       | 'pattern'
+      | 'run'
+      | 'stop'
       | 'block',
   ): string
   app(id: string): AppFacts | undefined
@@ -82,6 +84,8 @@ export type View =
   | { view: 'sequences' }
   | { view: 'waiting' }
   | { view: 'plan' }
+  | { view: 'runs' }
+  | { view: 'record run'; run: string }
   | { view: 'import calendar'; given?: { name: string; text: string } }
   | { view: 'export calendar' }
   | { view: 'tether'; nth: number }

@@ -21,6 +21,7 @@ import { patternCommands } from './patterns'
 import { pictureCommands } from './pictures'
 import { placeCommands } from './place'
 import { planCommands } from './plan'
+import { runCommands } from './runs'
 import { sendCommands } from './send'
 import { sequenceCommands } from './sequences'
 import { sessionCommands } from './sessions'
@@ -47,6 +48,7 @@ export const registry: ReadonlyMap<string, Command> = new Map(
     ...stowCommands,
     ...patternCommands,
     ...planCommands,
+    ...runCommands,
     ...gridCommands,
     ...windowCommands,
     ...tetherCommands,

@@ -58,6 +58,8 @@ export function merge(here: State, file: State): State {
     exceptions: { ...here.exceptions, ...file.exceptions },
     tethered: { ...here.tethered, ...file.tethered },
     plan: joined(here.plan, file.plan),
+    runs: joined(here.runs, file.runs),
+    running: here.running,
     patterns: joined(here.patterns, file.patterns),
     sequences: joined(here.sequences, file.sequences),
     stowed: stowedOf(here, file, windows, desktops),
@@ -109,6 +111,7 @@ export interface Difference {
   /** Desktops that are put away in the file, and patterns of it, that are not here. */
   stowedAdded: string[]
   patternsAdded: string[]
+  runsAdded: string[]
   blocksAdded: number
   appsChanged: string[]
   /** Settings that are other in the file, by name. */
@@ -176,6 +179,7 @@ export function difference(here: State, file: State): Difference {
     ).length,
     stowedAdded: added(here.stowed, file.stowed).map(({ desktop }) => desktop.name),
     patternsAdded: added(here.patterns, file.patterns).map(({ name }) => name),
+    runsAdded: added(here.runs, file.runs).map(({ name }) => name),
     blocksAdded: added(here.plan, file.plan).length,
     appsChanged: Object.values(file.apps).flatMap((theirs) =>
       differ(here.apps[theirs.id], theirs) ? [theirs.name] : [],

@@ -15,6 +15,8 @@ const NAMES = [
   'answering',
   'stowed',
   'patterns',
+  'runs',
+  'running',
   'plan',
   'tethered',
   'exceptions',

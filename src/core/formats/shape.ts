@@ -291,7 +291,23 @@ const pattern = object({
       .required(),
   ).required(),
 })
+const run = object({
+  id: id(),
+  name: string().required().max(1000),
+  back: flag(),
+  stops: array(
+    object({
+      id: id(),
+      desktop: id(),
+      window: maybeId().nullable().defined(),
+      notes: string().defined().max(5000),
+    }).required(),
+  )
+    .required()
+    .max(200),
+})
 export const LISTS = {
+  runs: run,
   stowed,
   plan: block,
   patterns: pattern,
@@ -317,6 +333,15 @@ export const WHOLES = {
     array(string().oneOf(EXCEPTIONS).required()).required().min(1).max(EXCEPTIONS.length),
   ).required(),
   attention: byId(waiting).required(),
+  running: object({
+    run: id(),
+    at: number().integer().min(0).required(),
+    since: moment(),
+    display: id(),
+    from: object({ desktop: id(), window: maybeId().nullable().defined() }).required(),
+  })
+    .nullable()
+    .defined(),
   answering: object({ desktop: id(), window: maybeId().nullable().defined() }).nullable().defined(),
   guide: number().integer().min(0).max(GUIDE_STEPS).required(),
   settings: settingsShape.required(),

@@ -158,6 +158,7 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Shift+; Backspace', command: 'desktop.stow' },
   { keys: 'Alt+Shift+; ;', command: 'plan.open' },
   { keys: 'Alt+Shift+; /', command: 'plan.go' },
+  { keys: 'Alt+Shift+; Shift+R', command: 'runs.open' },
   { keys: "Alt+Shift+; '", command: 'window.tether' },
   ...digits.slice(0, 6).map((nth) => ({
     keys: `Alt+Shift+; Shift+${nth}`,

@@ -107,6 +107,7 @@ export const WHERE_HEARD: Record<KeyPlace, string> = {
   trail: 'in the trail',
   pad: 'on the pad',
   glance: 'while glancing',
+  run: 'in a run',
 }
 
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)

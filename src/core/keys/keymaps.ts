@@ -6,7 +6,7 @@ import type { Bound } from './bindings'
  * the desktop are heard. What a key does there is a command, or an act of the view that is written
  * with its place before it: `loft:mark`.
  */
-export const KEY_PLACES = ['rack', 'loft', 'unstack', 'trail', 'pad', 'glance'] as const
+export const KEY_PLACES = ['rack', 'loft', 'unstack', 'trail', 'pad', 'glance', 'run'] as const
 export type KeyPlace = (typeof KEY_PLACES)[number]
 
 /** Something keys do in a place. */
@@ -126,4 +126,12 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
     act('Escape', 'pad:leave', 'leave as it was'),
   ],
   glance: [act('Enter', 'glance:stay', 'stay there'), act('Escape', 'glance:leave', 'back')],
+  run: [
+    ...['Right', 'PageDown', 'Space', 'Down', 'Enter'].map((key) => act(key, 'run.next', 'next')),
+    ...['Left', 'PageUp', 'Up', 'Backspace'].map((key) => act(key, 'run.back', 'back')),
+    act('N', 'run:notes', 'its notes, or not'),
+    act('H', 'run:hands', 'work in the window'),
+    act('S', 'run.end', 'end here', { stay: true }),
+    act('Escape', 'run.end', 'end it'),
+  ],
 }

@@ -55,6 +55,8 @@ export function initialState(): State {
     homes: [],
     stowed: [],
     patterns: [],
+    runs: [],
+    running: null,
     plan: [],
     tethered: {},
     exceptions: {},

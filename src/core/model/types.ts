@@ -336,6 +336,24 @@ export interface Pattern {
   })[]
 }
 
+/** Where a run goes to: a desktop, or a window wherever it is. */
+export interface Stop {
+  id: string
+  desktop: DesktopId
+  window: WindowId | null
+  /** What is to be said there. */
+  notes: string
+}
+
+/** An ordered walk through desktops and windows, for presenting or recording. */
+export interface Run {
+  id: string
+  name: string
+  stops: Stop[]
+  /** Whether it ends where it began; else where it is. */
+  back: boolean
+}
+
 /** A stretch of a day that belongs to a desktop. */
 export interface Block {
   id: string
@@ -375,6 +393,7 @@ interface Arrangement {
   /** Desktops that were put away, the latest last. */
   stowed: Stowed[]
   patterns: Pattern[]
+  runs: Run[]
   /** What is planned, in the order it was made. */
   plan: Block[]
   /** Windows that are kept in the line while they are elsewhere; false where one wants that not. */
@@ -416,6 +435,14 @@ interface Whereabouts {
   guide: number
   /** What wants attention, by document. */
   attention: Record<DocumentId, Waiting>
+  /** The run that goes on: which of its stops it is at, since when, where, and where it began. */
+  running: {
+    run: string
+    at: number
+    since: number
+    display: DisplayId
+    from: { desktop: DesktopId; window: WindowId | null }
+  } | null
   /** Where one was before going to answer something. */
   answering: { desktop: DesktopId; window: WindowId | null } | null
 }

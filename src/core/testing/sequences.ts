@@ -359,6 +359,33 @@ export const said: fc.Arbitrary<Said> = fc.oneof(
     )
     .map(([id, app]) => ({ id, args: () => ({ app }) })),
   fc.constant({ id: 'plan.late', args: () => ({}) }),
+  fc.constantFrom('Briefing', ' ').map((name) => ({ id: 'run.make', args: () => ({ name }) })),
+  fc.tuple(maybe, maybe).map(([at, desktop]) => ({
+    id: 'run.add',
+    args: (state: State) => ({ ...windowAt(state, at), ...desktopAt(state, desktop) }),
+  })),
+  {
+    weight: 3,
+    arbitrary: fc
+      .constantFrom(
+        'run.start',
+        'run.next',
+        'run.next',
+        'run.back',
+        'run.end',
+        'run.ends',
+        'run.remove',
+      )
+      .map((id) => ({ id, args: () => ({}) })),
+  },
+  fc.constantFrom('run.note', 'run.move', 'run.drop').map((id) => ({
+    id,
+    args: ({ runs }: State) => ({
+      stop: runs.at(-1)?.stops[0]?.id ?? 'none',
+      ...(id === 'run.note' && { notes: 'Say it' }),
+      ...(id === 'run.move' && { by: 1 }),
+    }),
+  })),
   fc.constant({ id: 'letters.deal', args: () => ({}) }),
   fc
     .constantFrom('control', 'leader')

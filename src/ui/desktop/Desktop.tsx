@@ -31,6 +31,7 @@ import { Pad } from '@/ui/pad/Pad'
 import { Divider } from '@/ui/pair/Divider'
 import { Backdrop } from '@/ui/parts/Backdrop'
 import { Guarded } from '@/ui/parts/Guarded'
+import { useRunsHere } from '@/ui/run/useRunning'
 import { Guide } from '@/ui/start/Guide'
 import { Start } from '@/ui/start/Start'
 import { Unstack } from '@/ui/unstack/Unstack'
@@ -260,7 +261,8 @@ function Arrival({ time }: { time: number }) {
 
 /** Tells the display that is this browser window how large it is. */
 function useDisplaySize(main: RefObject<HTMLElement | null>): void {
-  const several = useArrangement(hasOthers)
+  const bare = useRunsHere()
+  const several = useArrangement(hasOthers) && !bare
   const { display } = useSeat()
   useLayoutEffect(() => {
     const element = main.current

@@ -1,6 +1,7 @@
 import { appOf } from '@/apps/list'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId, desktop } from '@/core/model/selectors'
+import { runningNow } from '@/core/run/run'
 import { dispatch, useArrangement, useShelf } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 
@@ -16,7 +17,9 @@ const OFFERS: { command: string; args?: object; says: string }[] = [
 export function EmptyHelp() {
   const empty = useArrangement((state) => desktop(state, currentId(state)).windows.length === 0)
   const loft = useShelf((now) => now.loft)
-  return empty && !loft ? <Help /> : null
+  // Who shows others something has no use for it.
+  const runs = useArrangement((state) => runningNow(state) !== null)
+  return empty && !loft && !runs ? <Help /> : null
 }
 
 function Help() {

@@ -73,6 +73,7 @@ function rowsOf(change: Difference): [number, string][] {
     [change.homesChanged, 'homes added or changed'],
     [change.stowedAdded.length, `stowed desktops added: ${some(change.stowedAdded)}`],
     [change.patternsAdded.length, `patterns added: ${some(change.patternsAdded)}`],
+    [change.runsAdded.length, `runs added: ${some(change.runsAdded)}`],
     [change.blocksAdded, 'blocks of the plan added'],
     [change.appsChanged.length, `apps added or changed: ${some(change.appsChanged)}`],
     [change.settingsChanged.length, `settings changed: ${some(change.settingsChanged)}`],

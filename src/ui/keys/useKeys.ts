@@ -13,7 +13,7 @@ import { strokesOf, typesWithAlt } from './stroke'
 const CHORDS_IN = new Set(['rename', 'pad', 'line', 'keys', 'practice'])
 
 /** Beside these one sees what is undone; no other chord acts there. */
-const UNDO_IN = new Set(['settings', 'look', 'bindings', 'sequences', 'plan'])
+const UNDO_IN = new Set(['settings', 'look', 'bindings', 'sequences', 'plan', 'runs'])
 const UNDOES = ['history.undo', 'history.redo']
 
 /** Turns key strokes anywhere on the page into commands. */

@@ -36,6 +36,7 @@ export function ShelfMenu({ name }: { name: string }) {
         <CommandItem command="plan.open" />
         <CommandItem command="attention.list" />
         <CommandItem command="patterns.open" />
+        <CommandItem command="runs.open" />
         <CommandItem command="sequences.open" />
         <MenuSeam />
         <CommandItem command="home.askPutRight" />

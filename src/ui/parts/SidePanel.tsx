@@ -28,7 +28,11 @@ export function SidePanel({
           onCloseAutoFocus={giveBack}
         >
           <header className="flex items-center gap-3 border-seam border-b px-4 py-2.5">
-            <Radix.Title className="min-w-0 truncate font-bold font-display text-[17px]" dir="auto">
+            <Radix.Title
+              dir="auto"
+              title={title}
+              className="min-w-0 truncate font-bold font-display text-[17px]"
+            >
               {title}
             </Radix.Title>
             <button type="button" className="btn ml-auto" onClick={closeView}>

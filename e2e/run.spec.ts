@@ -1,0 +1,108 @@
+import { expect, test } from './shelf'
+
+test('a run is made, put in order with notes, and walked by single keys with nothing else in sight', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.run('desktop.rename', { name: 'Field' })
+  for (const name of ['Rota', 'Model']) await shelf.run('desktop.create', { name, stay: true })
+  await shelf.press('Alt+1')
+  await shelf.press('Alt+J', 'Shift+R')
+  const panel = page.getByRole('dialog', { name: 'Runs' })
+  await panel.getByRole('textbox', { name: 'Name of a new run' }).fill('Briefing')
+  await page.keyboard.press('Enter')
+  await expect(panel.getByRole('listitem')).toHaveCount(3)
+  await panel.getByRole('button', { name: 'Add this window' }).click()
+  await panel.getByRole('button', { name: 'Earlier: Rota' }).click()
+  await panel.getByRole('textbox', { name: 'Notes for Rota' }).fill('Who is on duty')
+  expect(await shelf.violations()).toEqual([])
+  await panel.getByRole('button', { name: 'Start' }).click()
+  const rack = page.getByRole('navigation', { name: 'Desktops' })
+  const here = () => page.title()
+  await expect(rack).toBeHidden()
+  await expect(page.getByRole('region', { name: 'Line' })).toBeHidden()
+  await page.keyboard.press('PageDown')
+  await expect.poll(here).toContain('Rota')
+  await page.keyboard.press('n')
+  await expect(page.getByRole('region', { name: 'Notes' })).toContainText('Who is on duty')
+  await expect(page.getByRole('region', { name: 'Notes' })).toContainText('2 of 4')
+  expect(await shelf.violations()).toEqual([])
+  await page.keyboard.press('Space')
+  await page.keyboard.press('ArrowRight')
+  await expect.poll(here).toContain('Field')
+  // What would be typed goes nowhere, unless the keys are taken in hand.
+  const text = page.locator('[data-focused] [contenteditable]')
+  await page.keyboard.type('xyz')
+  await page.keyboard.press('h')
+  await expect(page.getByText('The keys are the window’s')).toBeVisible()
+  await page.keyboard.type('shown')
+  await expect(text).toHaveText('shown')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('PageUp')
+  await expect.poll(here).toContain('Model')
+  // Loaded anew it goes on.
+  await page.waitForTimeout(600)
+  await page.reload()
+  await expect(page.getByRole('status').filter({ hasText: '3 of 4' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(rack).toBeVisible()
+  await expect.poll(here).toContain('Field')
+})
+
+test('notes and time are on another display, which leads as well', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  for (const name of ['Rota', 'Model']) await shelf.run('desktop.create', { name, stay: true })
+  await shelf.run('display.add', { name: 'Side', width: 900, height: 700 })
+  const side = (await shelf.state()).displayOrder?.at(-1) ?? ''
+  await shelf.run('run.make', {
+    name: 'Briefing',
+    stops: [
+      { desktop: (await shelf.state()).order[0], notes: 'Begin here' },
+      { desktop: (await shelf.state()).order[1] },
+    ],
+  })
+  const other = await page.context().newPage()
+  await other.goto(`/shelf/display/${side}`)
+  await expect(other.locator('#desktop')).toBeVisible()
+  await page.bringToFront()
+  await shelf.run('run.start')
+  const notes = other.getByRole('region', { name: 'Notes' })
+  await expect(notes).toContainText('Begin here')
+  await expect(notes).toContainText(/0:0\d · \d\d:\d\d/)
+  await notes.getByRole('button', { name: 'Next' }).click()
+  await expect(notes).toContainText('2 of 2')
+  await expect.poll(() => page.title()).toContain('Model')
+  await notes.getByRole('button', { name: 'End' }).click()
+  await expect(notes).toBeHidden()
+  await expect(page.getByRole('navigation', { name: 'Desktops' })).toBeVisible()
+})
+
+test('a run is recorded to a file; where the browser cannot, it says so', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.run('desktop.create', { name: 'Model', stay: true })
+  await shelf.run('run.make', { name: 'Briefing' })
+  // A page of its own is filmed in place of the screen, which a test has none of.
+  await page.evaluate(() => {
+    navigator.mediaDevices.getDisplayMedia = async () => {
+      const canvas = document.createElement('canvas')
+      const paint = canvas.getContext('2d')
+      setInterval(() => paint?.fillRect(Math.random() * 100, 0, 9, 9), 30)
+      return canvas.captureStream()
+    }
+  })
+  await shelf.run('run.record')
+  await expect(page.getByRole('status').filter({ hasText: '1 of 2' })).toBeVisible()
+  await page.keyboard.press('PageDown')
+  await page.waitForTimeout(300)
+  const download = page.waitForEvent('download')
+  await page.keyboard.press('Escape')
+  const file = await download
+  expect(file.suggestedFilename()).toMatch(/^Briefing\.(webm|mp4)$/)
+  await page.evaluate(() => Object.assign(navigator.mediaDevices, { getDisplayMedia: undefined }))
+  await shelf.run('run.record')
+  await expect(shelf.said()).toContainText('This browser cannot record a page')
+})

@@ -1,0 +1,50 @@
+import { useEffect, useState } from 'react'
+import { desktopOf, type Running, stopName } from '@/core/run/run'
+import { useArrangement } from '@/store/shelf'
+import { timeOfDay } from '@/ui/parts/Facts'
+import { Kite } from '@/ui/parts/Kite'
+
+/** What is to be said at the stop a run is at, what comes next, and the time. */
+export function NotesOf({ running }: { running: Running }) {
+  const { stop, next, nth, of } = running
+  const name = useArrangement((state) => stopName(state, stop))
+  const lives = useArrangement((state) => state.desktops[desktopOf(state, stop)])
+  const after = useArrangement((state) => (next ? stopName(state, next) : null))
+  return (
+    <div className="flex flex-col gap-2">
+      <header className="flex items-center gap-2">
+        <Kite hue={lives?.hue ?? 'slate'} letter={lives?.letter ?? null} filled width={20} />
+        <b dir="auto" className="min-w-0 flex-1 truncate font-display text-[16px]" title={name}>
+          {name}
+        </b>
+        <span className="shrink-0 font-mono text-[12px] text-soft">
+          {nth} of {of}
+        </span>
+      </header>
+      <p dir="auto" className="min-h-6 whitespace-pre-wrap text-[15px]">
+        {stop.notes || <span className="text-soft">No notes here.</span>}
+      </p>
+      <footer className="flex items-center gap-3 border-seam border-t border-dashed pt-2 text-soft">
+        <span className="min-w-0 flex-1 truncate" dir="auto">
+          {after === null ? 'This is the last stop.' : `next: ${after}`}
+        </span>
+        <Since since={running.since} />
+      </footer>
+    </div>
+  )
+}
+
+/** How long the run goes on, and the time of day. */
+function Since({ since }: { since: number }) {
+  const [now, setNow] = useState(() => Date.now())
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 1000)
+    return () => clearInterval(timer)
+  }, [])
+  const seconds = Math.max(0, Math.floor((now - since) / 1000))
+  return (
+    <span className="shrink-0 font-mono text-[13px] tabular-nums">
+      {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')} · {timeOfDay(now)}
+    </span>
+  )
+}

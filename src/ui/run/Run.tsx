@@ -1,0 +1,28 @@
+import { dispatch } from '@/store/shelf'
+import { NotesOf } from './NotesOf'
+import { RunKeys } from './RunKeys'
+import { useRunning, useRunsHere } from './useRunning'
+
+/** A run that goes on: its keys on the page that shows it, notes and time on every other. */
+export function Run() {
+  const running = useRunning()
+  const here = useRunsHere()
+  if (!running) return null
+  if (here) return <RunKeys key={running.run.id} running={running} />
+  return (
+    <section aria-label="Notes" className="run-card top-4 right-4 w-[min(460px,calc(100vw-32px))]">
+      <NotesOf running={running} />
+      <div className="mt-3 flex gap-2">
+        <button type="button" className="btn" onClick={() => dispatch('run.back')}>
+          Back
+        </button>
+        <button type="button" className="btn btn-main" onClick={() => dispatch('run.next')}>
+          Next
+        </button>
+        <button type="button" className="btn ml-auto" onClick={() => dispatch('run.end')}>
+          End
+        </button>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,193 @@
+import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react'
+import { type FormEvent, useState } from 'react'
+import { currentId, focusId } from '@/core/model/selectors'
+import type { Run, Stop } from '@/core/model/types'
+import { desktopOf, isThere, stopName } from '@/core/run/run'
+import { closeView, dispatch, getState, useArrangement } from '@/store/shelf'
+import { Kite } from '@/ui/parts/Kite'
+import { PanelSection } from '@/ui/parts/PanelSection'
+import { SidePanel } from '@/ui/parts/SidePanel'
+
+/** Walks through desktops and windows: made, put in order, with notes, and started. */
+export function RunsPanel() {
+  const runs = useArrangement((state) => state.runs)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const run = runs.find(({ id }) => id === chosen) ?? runs.at(-1)
+  return (
+    <SidePanel title="Runs">
+      <p className="mt-1 text-soft">
+        A run walks through desktops and windows in order, with nothing else in sight: to present,
+        or to record.
+      </p>
+      <Make onMade={() => setChosen(null)} />
+      {run && runs.length > 1 ? (
+        <select
+          aria-label="Run"
+          className="field mt-3 w-full"
+          value={run.id}
+          onChange={(event) => setChosen(event.target.value)}
+        >
+          {runs.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      ) : null}
+      {run ? <One key={run.id} run={run} /> : null}
+    </SidePanel>
+  )
+}
+
+function Make({ onMade }: { onMade(): void }) {
+  const [name, setName] = useState('')
+  const make = (event: FormEvent) => {
+    event.preventDefault()
+    if (!dispatch('run.make', { name }, 'key').ok) return
+    setName('')
+    onMade()
+  }
+  return (
+    <form className="mt-3 flex gap-2" onSubmit={make}>
+      <input
+        aria-label="Name of a new run"
+        placeholder="Morning briefing"
+        className="field min-w-0 flex-1"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <button type="submit" className="btn">
+        Make
+      </button>
+    </form>
+  )
+}
+
+function One({ run }: { run: Run }) {
+  const window = useArrangement(focusId)
+  const start = (command: string) => {
+    closeView()
+    dispatch(command, { run: run.id }, 'key')
+  }
+  return (
+    <PanelSection name={run.name}>
+      <ol>
+        {run.stops.map((stop, at) => (
+          <Row key={stop.id} run={run} stop={stop} at={at} />
+        ))}
+      </ol>
+      <div className="mt-3 flex gap-2">
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            dispatch('run.add', { run: run.id, desktop: currentId(getState()) }, 'key')
+          }
+        >
+          Add this desktop
+        </button>
+        <button
+          type="button"
+          className="btn"
+          disabled={!window}
+          onClick={() => dispatch('run.add', { run: run.id, window: window ?? '' }, 'key')}
+        >
+          Add this window
+        </button>
+      </div>
+      <label className="mt-3 flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={run.back}
+          onChange={() => dispatch('run.ends', { run: run.id }, 'key')}
+        />
+        at the end, back to where it began
+      </label>
+      <div className="mt-3 flex gap-2">
+        <button type="button" className="btn btn-main" onClick={() => start('run.start')}>
+          Start
+        </button>
+        <button type="button" className="btn" onClick={() => start('run.record')}>
+          Record
+        </button>
+        <button
+          type="button"
+          className="btn ml-auto"
+          onClick={() => dispatch('run.remove', { run: run.id }, 'key')}
+        >
+          Remove
+        </button>
+      </div>
+    </PanelSection>
+  )
+}
+
+function Row({ run, stop, at }: { run: Run; stop: Stop; at: number }) {
+  const name = useArrangement((state) => stopName(state, stop))
+  const there = useArrangement((state) => isThere(state, stop))
+  const lives = useArrangement((state) => state.desktops[desktopOf(state, stop)])
+  const move = (by: number) => dispatch('run.move', { run: run.id, stop: stop.id, by }, 'key')
+  return (
+    <li className="border-seam border-b border-dashed py-1.5 last:border-0">
+      <span className="flex items-center gap-1.5">
+        <span aria-hidden className="w-5 shrink-0 text-right font-mono text-[11px] text-soft">
+          {at + 1}
+        </span>
+        <Kite hue={lives?.hue ?? 'slate'} letter={lives?.letter ?? null} width={16} />
+        <span
+          dir="auto"
+          title={there ? name : `${name} is not there: it is left out`}
+          className={`min-w-0 flex-1 truncate ${there ? '' : 'text-soft line-through'}`}
+        >
+          {name}
+        </span>
+        <button
+          type="button"
+          aria-label={`Earlier: ${name}`}
+          disabled={at === 0}
+          className="grid size-6 shrink-0 place-items-center text-soft hover:text-ink disabled:opacity-40"
+          onClick={() => move(-1)}
+        >
+          <ArrowUp size={13} aria-hidden />
+        </button>
+        <button
+          type="button"
+          aria-label={`Later: ${name}`}
+          disabled={at === run.stops.length - 1}
+          className="grid size-6 shrink-0 place-items-center text-soft hover:text-ink disabled:opacity-40"
+          onClick={() => move(1)}
+        >
+          <ArrowDown size={13} aria-hidden />
+        </button>
+        <button
+          type="button"
+          aria-label={`Take out: ${name}`}
+          className="grid size-6 shrink-0 place-items-center text-soft hover:text-ink disabled:opacity-40"
+          onClick={() => dispatch('run.drop', { run: run.id, stop: stop.id }, 'key')}
+        >
+          <Trash2 size={13} aria-hidden />
+        </button>
+      </span>
+      <Notes run={run} stop={stop} name={name} />
+    </li>
+  )
+}
+
+/** Kept when one leaves them; what stands in them until then is theirs alone. */
+function Notes({ run, stop, name }: { run: Run; stop: Stop; name: string }) {
+  const [text, setText] = useState(stop.notes)
+  return (
+    <textarea
+      aria-label={`Notes for ${name}`}
+      placeholder="notes"
+      rows={text ? 2 : 1}
+      className="field mt-1 ml-6 w-[calc(100%-24px)] resize-y text-[12px]"
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() =>
+        text !== stop.notes &&
+        dispatch('run.note', { run: run.id, stop: stop.id, notes: text }, 'key')
+      }
+    />
+  )
+}
