@@ -301,6 +301,7 @@ for (const [desktops, each] of [
   await bare.close()
 }
 await displays()
+await attention()
 await browser.close()
 stop()
 
@@ -379,6 +380,71 @@ async function displays() {
     '100 ms',
   ])
   await context.close()
+}
+
+/** A burst of what wants attention; and what it costs to have six tethers in the line and wait. */
+async function attention() {
+  const page = await browser.newPage({ viewport: { width: 1920, height: 1080 } })
+  await page.goto(`${address}/demo?displays=one`)
+  await page.locator('#desktop').waitFor()
+  await page.waitForTimeout(2000)
+  const burst = await page.evaluate(async () => {
+    const documents = Object.keys(window.kiteShelf.state().documents)
+    const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
+    let drawn = 0
+    let changed = false
+    const watch = new MutationObserver(() => {
+      changed = true
+    })
+    watch.observe(document.body, { childList: true, subtree: true, characterData: true })
+    await frame()
+    const start = performance.now()
+    for (let n = 0; n < 1000; n++)
+      window.kiteShelf.run('attention.report', {
+        document: documents[n % documents.length],
+        level: ['info', 'mention', 'alarm'][n % 3],
+        says: `Report ${n}`,
+      })
+    const script = performance.now() - start
+    for (let n = 0; n < 30; n++) {
+      await frame()
+      await new Promise((resolve) => setTimeout(resolve))
+      if (changed) drawn++
+      changed = false
+    }
+    watch.disconnect()
+    return { script, drawn }
+  })
+  rows.push(['1,000 reports in a burst, script, ms', burst.script.toFixed(0), '', '', ''])
+  rows.push(['1,000 reports in a burst, frames they are drawn in', `${burst.drawn}`, '', '', '1'])
+  await page.evaluate(() => {
+    for (const { id } of Object.values(window.kiteShelf.state().windows))
+      window.kiteShelf.run('attention.letGo', {}) &&
+        window.kiteShelf.run('window.tether', { window: id, on: false })
+    window.kiteShelf.run('desktop.go', { to: 'rota' })
+  })
+  const client = await page.context().newCDPSession(page)
+  await client.send('Performance.enable')
+  const idle = async () => {
+    await page.waitForTimeout(1500)
+    const counters = async () => {
+      const { metrics } = await client.send('Performance.getMetrics')
+      const of = (name) => metrics.find((metric) => metric.name === name).value
+      return (of('ScriptDuration') + of('LayoutDuration') + of('RecalcStyleDuration')) * 1000
+    }
+    const before = await counters()
+    await page.waitForTimeout(10_000)
+    return ((await counters()) - before) / 10
+  }
+  const without = await idle()
+  await page.evaluate(() => {
+    for (const window_ of ['stations', 'observers', 'output', 'notes', 'hazard', 'bulletin'])
+      window.kiteShelf.run('window.tether', { window: window_, on: true })
+  })
+  const six = await idle()
+  rows.push(['idle, script and layout, ms a second', without.toFixed(2), '', '', ''])
+  rows.push(['idle with six tethers, script and layout, ms a second', six.toFixed(2), '', '', ''])
+  await page.close()
 }
 
 // Core alone, without a page.
