@@ -9,6 +9,12 @@ export interface Control {
   glyph: 'pause' | 'play' | 'next' | 'drop'
 }
 
+/** Pauses what goes on, or lets it go on. */
+export const pauseOr = (goesOn: boolean): Control =>
+  goesOn
+    ? { id: 'pause', label: 'Pause', glyph: 'pause' }
+    : { id: 'go on', label: 'Go on', glyph: 'play' }
+
 /** What an app leaves in the line while its window is elsewhere. */
 export interface Tether {
   /** What it is about, in a few words. */

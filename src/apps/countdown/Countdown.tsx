@@ -4,7 +4,7 @@ import { type FormEvent, useEffect, useState } from 'react'
 import { changeContent, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
-import { useTether } from '@/store/tethers'
+import { pauseOr, useTether } from '@/store/tethers'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { type CountdownContent, IDLE, inWords, left, parse } from './time'
@@ -34,11 +34,7 @@ export default function Countdown({ document: id, window }: AppProps) {
           // The one on every desktop is always in sight.
           offered: true,
           ...(runs && { until: content.until }),
-          controls: [
-            runs
-              ? { id: 'pause', label: 'Pause', glyph: 'pause' }
-              : { id: 'go on', label: 'Go on', glyph: 'play' },
-          ],
+          controls: [pauseOr(runs)],
         }
       : null,
     () => {

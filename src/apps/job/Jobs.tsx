@@ -5,7 +5,7 @@ import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
 import { getState, say } from '@/store/shelf'
-import { useTether } from '@/store/tethers'
+import { pauseOr, useTether } from '@/store/tethers'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { serviceSpeed, useService } from '../useService'
@@ -56,12 +56,7 @@ export default function Jobs({ document: id, window }: AppProps) {
           says: far.name,
           offered: true,
           progress: far.at / far.steps,
-          controls: [
-            active
-              ? { id: 'pause', label: 'Pause', glyph: 'pause' }
-              : { id: 'go on', label: 'Go on', glyph: 'play' },
-            { id: 'drop', label: 'Drop', glyph: 'drop' },
-          ],
+          controls: [pauseOr(!!active), { id: 'drop', label: 'Drop', glyph: 'drop' }],
         }
       : null,
     (control) => far && void act(far, control as 'pause' | 'go on' | 'drop'),

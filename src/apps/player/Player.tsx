@@ -4,7 +4,7 @@ import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { changeContent, contentOf, shownContent, useContent } from '@/store/documents'
 import { report } from '@/store/reports'
 import { say } from '@/store/shelf'
-import { useTether } from '@/store/tethers'
+import { pauseOr, useTether } from '@/store/tethers'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { readAudio } from './files'
@@ -56,12 +56,7 @@ export default function Player({ document: id }: AppProps) {
       ? {
           says: track.name,
           offered: playing,
-          controls: [
-            playing
-              ? { id: 'pause', label: 'Pause', glyph: 'pause' }
-              : { id: 'play', label: 'Play', glyph: 'play' },
-            { id: 'next', label: 'Next tune', glyph: 'next' },
-          ],
+          controls: [pauseOr(playing), { id: 'next', label: 'Next tune', glyph: 'next' }],
         }
       : null,
     (control) => {

@@ -62,7 +62,7 @@ export function RunKeys({ running }: { running: Running }) {
         </section>
       ) : null}
       {told || hands ? (
-        <p role="status" className="run-card bottom-4 left-1/2 -translate-x-1/2 px-3 py-1.5">
+        <p role="status" className="run-card top-4 left-1/2 -translate-x-1/2 px-3 py-1.5">
           {hands ? (
             <>
               The keys are the window’s; <Keys keys="Escape" /> goes on with the run
