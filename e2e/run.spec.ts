@@ -48,6 +48,16 @@ test('a run is made, put in order with notes, and walked by single keys with not
   await page.keyboard.press('Escape')
   await expect(rack).toBeVisible()
   await expect.poll(here).toContain('Field')
+  // By pointer: what can be done is there as soon as it moves.
+  await shelf.run('run.start')
+  await page.keyboard.press('PageDown')
+  const bar = page.getByRole('status').filter({ hasText: 'of 4' })
+  await expect(bar).toBeHidden()
+  await page.mouse.move(500, 400)
+  await bar.getByRole('button', { name: 'next' }).click()
+  await expect(bar).toContainText('3 of 4')
+  await bar.getByRole('button', { name: 'end' }).click()
+  await expect(rack).toBeVisible()
 })
 
 test('notes and time are on another display, which leads as well', async ({ shelf, page }) => {

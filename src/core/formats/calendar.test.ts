@@ -97,6 +97,15 @@ test('what lasts whole days or takes no time is counted, what cannot be read is 
   ])
 })
 
+test('a time zone nobody knows is told, and read by the local clock', () => {
+  const read = readCalendar(
+    file(...event('DTSTART;TZID=Office Clock:20260302T080000', 'DURATION:PT1H')),
+    YEAR,
+  )
+  expect(read.unknownZones).toEqual(['Office Clock'])
+  expect(new Date(read.events[0]?.start ?? 0)).toEqual(new Date(2026, 2, 2, 8))
+})
+
 test('a rule that goes on for ever ends where nothing more is wanted, or is told', () => {
   const daily = file(...event('DTSTART:20100101T080000Z', 'DURATION:PT1H', 'RRULE:FREQ=DAILY'))
   expect(times(daily)).toHaveLength(365)

@@ -19,6 +19,8 @@ export interface ReadCalendar {
   allDay: number
   /** How many take no time. */
   moments: number
+  /** Time zones it names that nobody knows; what is in them is read by the local clock. */
+  unknownZones: string[]
   /** What could not be read, and why. */
   unreadable: { title: string; why: string }[]
 }
@@ -40,9 +42,17 @@ const TIMES_MOST = 20_000
  * @throws BadCalendar with a sentence that says what is wrong
  */
 export function readCalendar(text: string, between: Between): ReadCalendar {
-  const read: ReadCalendar = { events: [], allDay: 0, moments: 0, unreadable: [] }
+  const read: ReadCalendar = {
+    events: [],
+    allDay: 0,
+    moments: 0,
+    unknownZones: [],
+    unreadable: [],
+  }
   for (const calendar of calendarsIn(text, read)) {
-    knowZones(calendar)
+    knowZones(calendar, (tzid) => {
+      if (!read.unknownZones.includes(tzid)) read.unknownZones.push(tzid)
+    })
     const all = calendar.getAllSubcomponents('vevent')
     const rules = all.filter((one) => !one.hasProperty('recurrence-id'))
     const known = new Set(rules.map(uidOf))

@@ -39,15 +39,20 @@ class NamedZone extends ICAL.Timezone {
   }
 }
 
-/** Lets a calendar know zones it names but does not describe. What nobody knows is the local clock. */
-export function knowZones(calendar: ICAL.Component): void {
+/**
+ * Lets a calendar know zones it names but does not describe. What nobody knows is the local clock.
+ * @param unknown is told the names of those
+ */
+export function knowZones(calendar: ICAL.Component, unknown: (tzid: string) => void): void {
   const described = calendar.getTimeZoneByID.bind(calendar)
   const named = new Map<string, ICAL.Timezone | null>()
   calendar.getTimeZoneByID = (tzid) => {
     const found = described(tzid)
     if (found) return found
     if (!named.has(tzid)) named.set(tzid, zone(tzid))
-    return named.get(tzid) ?? ICAL.Timezone.localTimezone
+    const known = named.get(tzid)
+    if (!known) unknown(tzid)
+    return known ?? ICAL.Timezone.localTimezone
   }
 }
 

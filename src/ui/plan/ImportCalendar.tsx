@@ -10,7 +10,8 @@ import { Dialog } from '@/ui/parts/Dialog'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { readOffPage } from './calendar'
 
-interface File {
+/** A calendar file that was chosen or dropped. */
+interface Given {
   name: string
   text: string
 }
@@ -20,7 +21,7 @@ const OWN_CHOICE = 60
 const WEEKS = [1, 2, 4, 13, 26]
 
 /** Asks for a calendar file and shows which blocks it would make, to choose their desktops. */
-export function ImportCalendar({ given }: { given?: File }) {
+export function ImportCalendar({ given }: { given?: Given }) {
   const [file, setFile] = useState(given ?? null)
   const asked = useRef(false)
   useEffect(() => {
@@ -33,7 +34,7 @@ export function ImportCalendar({ given }: { given?: File }) {
   return file ? <Events file={file} /> : null
 }
 
-function Events({ file }: { file: File }) {
+function Events({ file }: { file: Given }) {
   const [weeks, setWeeks] = useState(4)
   const [read, setRead] = useState<ReadCalendar | null>(null)
   useEffect(() => {
@@ -156,6 +157,11 @@ function Preview({
           ) : null}
         </ul>
         {left.length > 0 ? <p className="mt-3 text-soft">Left out: {left.join('; ')}.</p> : null}
+        {read.unknownZones.length > 0 ? (
+          <p className="mt-3 text-soft">
+            By your clock, since nobody knows the time zone: {read.unknownZones.join(', ')}.
+          </p>
+        ) : null}
         {problem ? (
           <p role="alert" className="mt-3 text-alarm">
             {problem}

@@ -2,12 +2,12 @@ import { useEffect, useState } from 'react'
 import { keysIn } from '@/core/keys/places'
 import type { Running } from '@/core/run/run'
 import { dispatch, getState, shelf } from '@/store/shelf'
-import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
+import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
 import { NotesOf } from './NotesOf'
 
-/** How long it is told at the start how to go on, in milliseconds. */
-const TOLD = 6000
+/** How long it is told how to go on, at the start and when the pointer moves, in milliseconds. */
+const TOLD = 4000
 
 /**
  * The keys of a run, on the page that shows it: single ones, as a presenter's remote has them. Who
@@ -16,22 +16,13 @@ const TOLD = 6000
 export function RunKeys({ running }: { running: Running }) {
   const [hands, setHands] = useState(false)
   const [notes, setNotes] = useState(false)
-  const [told, setTold] = useState(true)
-  useEffect(() => {
-    const timer = setTimeout(() => setTold(false), TOLD)
-    return () => clearTimeout(timer)
-  }, [])
-  const go = (command: string) => () => {
-    setTold(false)
-    const outcome = dispatch(command, {}, 'key')
-    if (!outcome.ok) shelf.setState({ announced: outcome.reason })
-  }
-  const hear = usePlaceKeys('run', {
-    'run.next': go('run.next'),
-    'run.back': go('run.back'),
+  const [told, hide] = useTold()
+  const acts: Acts = {
+    ...Object.fromEntries(['run.next', 'run.back'].map((command) => [command, () => go(command)])),
     'run:notes': () => setNotes(!notes),
     'run:hands': () => setHands(true),
-  })
+  }
+  const hear = usePlaceKeys('run', acts)
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
       const { view, loft, menu, pending } = shelf.getState()
@@ -44,7 +35,11 @@ export function RunKeys({ running }: { running: Running }) {
         return
       }
       // Chords go wherever they go; what would be typed goes nowhere, for nobody means to type now.
-      if (event.altKey || event.ctrlKey || event.metaKey || hear(event)) return
+      if (event.altKey || event.ctrlKey || event.metaKey) return
+      if (hear(event)) {
+        hide()
+        return
+      }
       if (event.key.length > 1 && event.key !== 'Enter') return
       event.preventDefault()
       event.stopPropagation()
@@ -54,6 +49,16 @@ export function RunKeys({ running }: { running: Running }) {
   })
   useLeavingScreen()
   const state = getState()
+  const act = (command: string, says: string) => (
+    <button
+      type="button"
+      tabIndex={-1}
+      className="flex items-center gap-1.5 hover:underline"
+      onClick={() => (acts[command] ? acts[command]({}) : dispatch(command))}
+    >
+      <Keys keys={keysIn(state, 'run', command) ?? ''} /> {says}
+    </button>
+  )
   return (
     <>
       {notes ? (
@@ -62,25 +67,58 @@ export function RunKeys({ running }: { running: Running }) {
         </section>
       ) : null}
       {told || hands ? (
-        <p role="status" className="run-card top-4 left-1/2 -translate-x-1/2 px-3 py-1.5">
+        <div role="status" className="run-card run-told">
           {hands ? (
             <>
-              The keys are the window’s; <Keys keys="Escape" /> goes on with the run
+              The keys are the window’s;
+              <button
+                type="button"
+                className="flex items-center gap-1.5"
+                onClick={() => setHands(false)}
+              >
+                <Keys keys="Escape" /> goes on with the run
+              </button>
             </>
           ) : (
             <>
               {running.nth} of {running.of}
-              <Keys keys={keysIn(state, 'run', 'run.next') ?? ''} /> next
-              <Keys keys={keysIn(state, 'run', 'run.back') ?? ''} /> back
-              <Keys keys={keysIn(state, 'run', 'run:notes') ?? ''} /> notes
-              <Keys keys={keysIn(state, 'run', 'run:hands') ?? ''} /> work in the window
-              <Keys keys={keysIn(state, 'run', 'run.end') ?? ''} /> end
+              {act('run.back', 'back')}
+              {act('run.next', 'next')}
+              {act('run:notes', 'notes')}
+              {act('run:hands', 'work in the window')}
+              {act('run.end', 'end')}
             </>
           )}
-        </p>
+        </div>
       ) : null}
     </>
   )
+}
+
+function go(command: string): void {
+  const outcome = dispatch(command, {}, 'key')
+  if (!outcome.ok) shelf.setState({ announced: outcome.reason })
+}
+
+/** Whether it is told how to go on: at the start, and for a while when the pointer moves. */
+function useTold(): [told: boolean, hide: () => void] {
+  const [told, setTold] = useState(true)
+  useEffect(() => {
+    let timer = setTimeout(() => setTold(false), TOLD)
+    const moved = () => {
+      clearTimeout(timer)
+      setTold(true)
+      timer = setTimeout(() => setTold(false), TOLD)
+    }
+    addEventListener('pointermove', moved)
+    addEventListener('pointerdown', moved)
+    return () => {
+      clearTimeout(timer)
+      removeEventListener('pointermove', moved)
+      removeEventListener('pointerdown', moved)
+    }
+  }, [])
+  return [told, () => setTold(false)]
 }
 
 /** A run fills the screen where the browser lets it; who leaves that by Escape ends the run as well. */
