@@ -1,7 +1,7 @@
 import { useRef } from 'react'
 import { createStore, useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
-import type { Env, Refusal, View } from '@/core/commands/command'
+import type { Effect, Env, Refusal, View } from '@/core/commands/command'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
 import type { Place } from '@/core/geometry/shelves'
 import { emptyHistory } from '@/core/history/history'
@@ -229,6 +229,13 @@ export function provideViews(given: Views | null): void {
   views = given
 }
 
+let carryOut: (effect: Effect) => void = () => {}
+
+/** Who does what commands ask the page to do at once. */
+export function provideEffects(given: typeof carryOut): void {
+  carryOut = given
+}
+
 /**
  * Runs a command; what it says, shows and writes to the journal goes where it belongs.
  */
@@ -241,7 +248,7 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
     refuse(outcome)
     return outcome
   }
-  const { step, announce, show } = outcome
+  const { step, announce, show, effect } = outcome
   const session = views?.ran(ran, before.session, outcome.session) ?? outcome.session
   // A view that asked for something is answered; one that shows things stays.
   const left = !show && by !== 'app' && wentElsewhere(before.session.state, outcome)
@@ -270,6 +277,8 @@ export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Out
   shelf.setState(patch)
   if (views?.leads !== false) done(outcome)
   for (const listener of here) listener(outcome.journal)
+  // After what was changed is drawn.
+  if (effect) queueMicrotask(() => carryOut(effect))
   if (outcome.say === undefined && outcome.session.state.display !== session.state.display)
     sayElsewhere(outcome.session.state)
   return outcome

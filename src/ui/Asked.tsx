@@ -29,7 +29,6 @@ import { RunsPanel } from '@/ui/run/RunsPanel'
 import { SequencesPanel } from '@/ui/sequences/SequencesPanel'
 import { SessionsDialog } from '@/ui/sessions/SessionsDialog'
 import { SettingsPanel } from '@/ui/settings/SettingsPanel'
-import { Errands } from './Errands'
 
 /** Whatever the last command asked to be shown. */
 export function Asked() {
@@ -95,25 +94,6 @@ export function Asked() {
       return <ExportDocument id={view.document} />
     case 'clear up':
       return <ClearUp />
-    case 'open file':
-    case 'picture':
-    case 'full screen':
-    case 'open display':
-    case 'export keys':
-    case 'export calendar':
-    case 'record run':
-    case 'export settings':
-    case 'import settings':
-    case 'export shelf':
-    case 'export desktop':
-    case 'export damaged':
-    case 'keep folder':
-    case 'save document':
-    case 'copy reference':
-    case 'rest':
-    case 'rack':
-    case 'apps':
-      return <Errands view={view} />
     default:
       return null
   }

@@ -7,7 +7,7 @@ import { clockFrom, kept, keptElsewhere, setPageBy } from '@/demo/clock'
 import { forgetShelf } from '@/store/aside'
 import { provideConsole } from '@/store/console'
 import { followOutside } from '@/store/outside'
-import { say, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { provideEffects, say, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, type Started, start, type Trouble } from '@/store/start'
 import { useFullScreen } from '@/ui/desktop/useFullScreen'
 import { OpenMenu } from '@/ui/menu/OpenMenu'
@@ -17,6 +17,7 @@ import { useTelling } from './attention/useTelling'
 import { COLUMN } from './desktop/area'
 import { Desktop } from './desktop/Desktop'
 import { seat, sitAt, useSeat } from './desktop/seat'
+import { carryOut } from './effects'
 import { Shut } from './keeping/Shut'
 import { Troubled } from './keeping/Troubled'
 import { useFrames } from './keys/frames'
@@ -142,6 +143,7 @@ function Open({ name }: { name: string }) {
   const bare = useRunsHere() || full
   const rack = !bare && wanted
   useEffect(provideConsole, [])
+  useEffect(() => provideEffects(carryOut), [])
   useEffect(followOutside, [])
   return (
     <div

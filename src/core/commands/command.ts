@@ -66,11 +66,6 @@ export type View =
   | { view: 'displays' }
   | { view: 'settings'; find?: string }
   | { view: 'bindings'; find?: string }
-  | { view: 'export settings' }
-  | { view: 'import settings' }
-  | { view: 'full screen' }
-  | ({ view: 'picture' } & Pictured)
-  | { view: 'open display'; display: DisplayId }
   | { view: 'title'; document: DocumentId }
   | { view: 'home'; window: WindowId }
   | { view: 'why'; window: WindowId }
@@ -78,40 +73,48 @@ export type View =
   | { view: 'full'; window: WindowId; desktop: DesktopId }
   | { view: 'add app' }
   | { view: 'sessions' }
-  | { view: 'rest'; desktop: DesktopId }
   | { view: 'put right' }
   | { view: 'homes' }
   | { view: 'sequences' }
   | { view: 'waiting' }
   | { view: 'plan' }
   | { view: 'runs' }
-  | { view: 'record run'; run: string }
   | { view: 'import calendar'; given?: { name: string; text: string } }
-  | { view: 'export calendar' }
   | { view: 'tether'; nth: number }
   | { view: 'patterns'; pattern?: string }
   | { view: 'quiet'; desktop: DesktopId }
   | { view: 'practice' }
   | { view: 'keys'; print?: boolean }
-  | { view: 'export keys' }
   | { view: 'line' }
-  | { view: 'rack' }
-  | { view: 'apps' }
   | { view: 'menu' }
   | { view: 'loft'; by?: 'app' }
   | { view: 'unstack'; app: boolean; desktop?: DesktopId }
   | { view: 'glance'; desktop: DesktopId }
   | { view: 'trail'; back: boolean }
-  | { view: 'open file' }
-  | { view: 'export shelf' }
-  | { view: 'export desktop'; desktop: DesktopId }
-  | { view: 'export damaged' }
-  | { view: 'keep folder' }
   | { view: 'clear up' }
   | { view: 'import shelf' }
-  | { view: 'save document'; window: WindowId }
   | { view: 'export document'; document: DocumentId }
-  | { view: 'copy reference'; document: DocumentId }
+
+/** Something the page does at once, with nothing to look at: core says what, the page how. */
+export type Effect =
+  | { does: 'export settings' }
+  | { does: 'import settings' }
+  | { does: 'full screen' }
+  | ({ does: 'picture' } & Pictured)
+  | { does: 'open display'; display: DisplayId }
+  | { does: 'rest'; desktop: DesktopId }
+  | { does: 'record run'; run: string }
+  | { does: 'export calendar' }
+  | { does: 'export keys' }
+  | { does: 'rack' }
+  | { does: 'apps' }
+  | { does: 'open file' }
+  | { does: 'export shelf' }
+  | { does: 'export desktop'; desktop: DesktopId }
+  | { does: 'export damaged' }
+  | { does: 'keep folder' }
+  | { does: 'save document'; window: WindowId }
+  | { does: 'copy reference'; document: DocumentId }
 
 export interface Result {
   /** Whether a sequence was not done to its end. */
@@ -122,6 +125,7 @@ export interface Result {
   announce?: string
   journal?: Omit<JournalEvent, 'at' | 'by'>[]
   show?: View
+  effect?: Effect
 }
 
 export const GROUPS = [

@@ -113,7 +113,7 @@ const rest = command({
     if (refused(found)) return
     return {
       say: `${found.name} is at rest; it wakes when you go there`,
-      show: { view: 'rest', desktop: found.id },
+      effect: { does: 'rest', desktop: found.id },
     }
   },
 })

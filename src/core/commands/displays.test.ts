@@ -164,7 +164,9 @@ test('the arrows look for windows beyond the edge of a display, and for one with
 
 test('named by nothing, what cannot be done with a browser window is done with the other display', () => {
   const { world, tall } = two()
-  expect(world.run('display.open')).toMatchObject({ show: { view: 'open display', display: tall } })
+  expect(world.run('display.open')).toMatchObject({
+    effect: { does: 'open display', display: tall },
+  })
   world.run('display.unplug')
   expect(world.state.displays[tall]?.connected).toBe(false)
   expect(world.refusal('display.open')).toMatch(/no other display/)

@@ -278,7 +278,7 @@ const open = command({
     return refused(found) ? found : true
   },
   run: onDisplay(
-    (_draft, { id }) => ({ show: { view: 'open display', display: id } }),
+    (_draft, { id }) => ({ effect: { does: 'open display', display: id } }),
     otherDisplay,
   ),
 })

@@ -6,7 +6,7 @@ import type { JournalEvent } from '@/core/journal/events'
 import { check } from '@/core/model/check'
 import { currentId } from '@/core/model/selectors'
 import type { Sequence, State } from '@/core/model/types'
-import type { Command, Env, Refusal, Result, View } from './command'
+import type { Command, Effect, Env, Refusal, Result, View } from './command'
 import { registry } from './registry'
 
 export interface Session {
@@ -21,6 +21,7 @@ export type Outcome =
       say?: string
       announce?: string
       show?: View
+      effect?: Effect
       journal: JournalEvent[]
       /** Whether undo would take this back. */
       step: boolean
@@ -84,6 +85,7 @@ export function execute(session: Session, id: string, args: object, env: Env): O
     say,
     announce: result.announce,
     show: result.show,
+    effect: result.effect,
     journal: told(result.journal, env),
     step,
   }
@@ -101,9 +103,10 @@ function inTurn(draft: State, { name, deeds }: Pick<Sequence, 'name' | 'deeds'>,
       const where = `${at + 1} of ${deeds.length}, ${command?.title.replace(/…$/, '') ?? id}`
       return { ...whole, say: `${name} stopped at ${where}: ${problem}`, stopped: true }
     }
-    const { journal = [], show, announce } = command.run?.(draft, args, env) ?? {}
+    const { journal = [], show, effect, announce } = command.run?.(draft, args, env) ?? {}
     whole.journal?.push(...journal)
     if (show) whole.show = show
+    if (effect) whole.effect = effect
     if (announce) whole.announce = announce
   }
   return whole

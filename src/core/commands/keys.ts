@@ -136,7 +136,7 @@ const markdown = command({
   title: 'Export the key card as Markdown',
   group,
   step: false,
-  run: () => ({ show: { view: 'export keys' } }),
+  run: () => ({ effect: { does: 'export keys' } }),
 })
 
 export const keyCommands = [open, bind, unbind, reset, leaveTyping, practise, print, markdown]

@@ -24,7 +24,7 @@ const ofWindow = FORMATS.map((format) =>
       return seen || no(`${quoted(state, found)} is not in sight. Go to it first.`)
     },
     run: on((_draft, found) => ({
-      show: { view: 'picture', of: 'window', window: found.id, format },
+      effect: { does: 'picture', of: 'window', window: found.id, format },
     })),
   }),
 )
@@ -36,7 +36,7 @@ const ofAll = (['desktop', 'display'] as const).flatMap((of) =>
       title: `Picture of this ${of} as ${format.toUpperCase()}`,
       group,
       step: false,
-      run: () => ({ show: { view: 'picture', of, format } }),
+      run: () => ({ effect: { does: 'picture', of, format } }),
     }),
   ),
 )

@@ -285,7 +285,7 @@ const send = command({
   group,
   step: false,
   can: ({ plan }) => plan.length > 0 || no('Nothing is planned.'),
-  run: () => ({ show: { view: 'export calendar' } }),
+  run: () => ({ effect: { does: 'export calendar' } }),
 })
 
 export const planCommands = [open, bring, send, go, late, skip, add, put, move, goes, remove, leave]

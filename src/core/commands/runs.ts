@@ -328,7 +328,7 @@ const recorded = command({
   can: (state, { run }, env: Env) => start.can?.(state, { run }, env) ?? true,
   run: (draft, { run }) => {
     const found = runOf(draft, run)
-    return isRefusal(found) ? undefined : { show: { view: 'record run', run: found.id } }
+    return isRefusal(found) ? undefined : { effect: { does: 'record run', run: found.id } }
   },
 })
 

@@ -101,7 +101,7 @@ const exported = command({
   title: 'Export settings, homes and keys',
   group,
   step: false,
-  run: () => ({ show: { view: 'export settings' } }),
+  run: () => ({ effect: { does: 'export settings' } }),
 })
 
 const imported = command({
@@ -109,7 +109,7 @@ const imported = command({
   title: 'Import settings, homes and keys…',
   group,
   step: false,
-  run: () => ({ show: { view: 'import settings' } }),
+  run: () => ({ effect: { does: 'import settings' } }),
 })
 
 export const settingCommands = [

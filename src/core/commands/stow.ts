@@ -150,7 +150,7 @@ const exported = command({
   run: (draft, args) => {
     const stowed = draft.stowed.find(({ id }) => id === args.desktop)
     const found = stowed ?? named(draft, args.desktop)
-    return refused(found) ? undefined : { show: { view: 'export desktop', desktop: found.id } }
+    return refused(found) ? undefined : { effect: { does: 'export desktop', desktop: found.id } }
   },
 })
 

@@ -7,25 +7,24 @@ const group = 'Shelf' as const
 
 /** Commands that only ask the page to show something. */
 const opens = (
-  view:
-    | 'keys'
-    | 'line'
-    | 'loft'
+  view: 'keys' | 'line' | 'loft' | 'clear up' | 'import shelf' | 'sessions' | 'menu' | 'displays',
+  id: string,
+  title: string,
+) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
+
+/** Commands that only ask the page to do something at once. */
+const does = (
+  effect:
     | 'open file'
     | 'export shelf'
     | 'export damaged'
     | 'keep folder'
-    | 'clear up'
-    | 'import shelf'
-    | 'sessions'
     | 'rack'
     | 'apps'
-    | 'menu'
-    | 'displays'
     | 'full screen',
   id: string,
   title: string,
-) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
+) => command({ id, title, group, step: false, run: () => ({ effect: { does: effect } }) })
 
 export const viewCommands = [
   opens('keys', 'shelf.keys', 'Key card'),
@@ -38,11 +37,11 @@ export const viewCommands = [
     run: () => ({ show: { view: 'loft', by: 'app' } }),
   }),
   opens('line', 'line.open', 'Find anything'),
-  opens('rack', 'rack.walk', 'Go to the rack'),
-  opens('apps', 'apps.walk', 'Go to the apps'),
+  does('rack', 'rack.walk', 'Go to the rack'),
+  does('apps', 'apps.walk', 'Go to the apps'),
   opens('menu', 'shelf.menu', 'Menu of the whole shelf'),
   opens('displays', 'displays.arrange', 'Arrange displays'),
-  opens('full screen', 'shelf.fullScreen', 'Fill the screen with this page, and back'),
+  does('full screen', 'shelf.fullScreen', 'Fill the screen with this page, and back'),
   command({
     id: 'unstack.open',
     title: 'Unstack: windows side by side',
@@ -78,10 +77,10 @@ export const viewCommands = [
     can: (state) => Object.keys(state.windows).length > 0 || no('There are no windows yet.'),
     run: (_draft, { back }) => ({ show: { view: 'trail', back: back ?? false } }),
   }),
-  opens('open file', 'shelf.openFile', 'Open a file from this computer…'),
-  opens('export shelf', 'shelf.export', 'Export the shelf file'),
-  opens('export damaged', 'shelf.exportDamaged', 'Export saved copies that were damaged'),
-  opens('keep folder', 'shelf.keepFolder', 'Keep a copy in a folder, or end it…'),
+  does('open file', 'shelf.openFile', 'Open a file from this computer…'),
+  does('export shelf', 'shelf.export', 'Export the shelf file'),
+  does('export damaged', 'shelf.exportDamaged', 'Export saved copies that were damaged'),
+  does('keep folder', 'shelf.keepFolder', 'Keep a copy in a folder, or end it…'),
   opens('clear up', 'documents.clearUp', 'Clear up documents…'),
   opens('import shelf', 'shelf.import', 'Import a shelf file…'),
   opens('sessions', 'sessions.open', 'Earlier sessions…'),

@@ -15,7 +15,7 @@ import {
 import { unstacked } from '@/core/model/stacking'
 import { CLOSED_KEPT, EVERY, type Rect, type State, type Window } from '@/core/model/types'
 import { focusOn, forget, goTo, settleFocus, settleFull, takeKeys, takeOff } from './change'
-import { command, no } from './command'
+import { command, no, type Result } from './command'
 import { framed, meant, on, quoted, there, which } from './meant'
 import { openWindow, visit } from './opening'
 import { refused } from './places'
@@ -157,25 +157,19 @@ function placeOf(state: State, window: Window): Rect {
   return { ...frame, x: frame.x + x, y: frame.y + y }
 }
 
-/** Commands that open the place where something about a window is typed or chosen. */
-const asking = (view: 'pad' | 'save document', id: string, commandTitle: string) =>
-  command({
-    id,
-    title: commandTitle,
-    group,
-    step: false,
-    args: which,
-    // Where a window fills its desktop there is nothing to place.
-    can: view === 'pad' ? framed : there,
-    run: on((_draft, found) => ({ show: { view, window: found.id } })),
-  })
+const pad = command({
+  id: 'window.pad',
+  title: 'Place window on the pad',
+  group,
+  step: false,
+  args: which,
+  // Where a window fills its desktop there is nothing to place.
+  can: framed,
+  run: on((_draft, found) => ({ show: { view: 'pad', window: found.id } })),
+})
 
 /** Commands about the document that a window shows. */
-const aboutDocument = (
-  view: 'title' | 'export document' | 'copy reference',
-  id: string,
-  commandTitle: string,
-) =>
+const aboutDocument = (id: string, commandTitle: string, does: (found: Window) => Result) =>
   command({
     id,
     title: commandTitle,
@@ -183,17 +177,25 @@ const aboutDocument = (
     step: false,
     args: which,
     can: there,
-    run: on((_draft, found) => ({ show: { view, document: found.document } })),
+    run: on((_draft, found) => does(found)),
   })
 
 export const windowCommands = [
   focus,
   focusToward,
-  asking('pad', 'window.pad', 'Place window on the pad'),
+  pad,
   close,
   reopen,
-  asking('save document', 'window.save', 'Save document'),
-  aboutDocument('title', 'window.askTitle', 'Rename document…'),
-  aboutDocument('export document', 'window.export', 'Export document to a file'),
-  aboutDocument('copy reference', 'window.copyReference', 'Copy a reference to this document'),
+  aboutDocument('window.save', 'Save document', ({ id }) => ({
+    effect: { does: 'save document', window: id },
+  })),
+  aboutDocument('window.askTitle', 'Rename document…', ({ document }) => ({
+    show: { view: 'title', document },
+  })),
+  aboutDocument('window.export', 'Export document to a file', ({ document }) => ({
+    show: { view: 'export document', document },
+  })),
+  aboutDocument('window.copyReference', 'Copy a reference to this document', ({ document }) => ({
+    effect: { does: 'copy reference', document },
+  })),
 ]

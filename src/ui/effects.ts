@@ -1,6 +1,5 @@
-import { useEffect } from 'react'
 import { appOf } from '@/apps/list'
-import type { View } from '@/core/commands/command'
+import type { Effect } from '@/core/commands/command'
 import { referenceTo } from '@/core/formats/reference'
 import { keyCard } from '@/core/keys/card'
 import { cardAsMarkdown } from '@/core/keys/markdown'
@@ -9,7 +8,7 @@ import type { DesktopId } from '@/core/model/types'
 import { damagedCopies, keepInFolder } from '@/store/begin'
 import { saveDraft } from '@/store/documents'
 import { exportDesktop, exportShelf } from '@/store/exporting'
-import { closeView, getState, say } from '@/store/shelf'
+import { getState, say } from '@/store/shelf'
 import { toggleFullScreen } from '@/ui/desktop/fullScreen'
 import { rest } from '@/ui/desktop/rest'
 import { toggleRack } from '@/ui/desktop/seat'
@@ -21,28 +20,24 @@ import { planFile } from '@/ui/plan/calendar'
 import { record } from '@/ui/run/record'
 import { exportSettings, importSettings } from '@/ui/settings/files'
 
-/** Views with nothing to look at: they are done at once. */
-export function Errands({ view }: { view: View }) {
-  useEffect(() => {
-    closeView()
-    run(view).catch((error: unknown) => {
-      const why = error instanceof Error ? error.message.slice(0, 200) : ''
-      say(`That did not work; nothing was changed. ${why}`, { refused: true })
-    })
-  }, [view])
-  return null
+/** Does what a command asked the page to do at once. */
+export function carryOut(effect: Effect): void {
+  run(effect).catch((error: unknown) => {
+    const why = error instanceof Error ? error.message.slice(0, 200) : ''
+    say(`That did not work; nothing was changed. ${why}`, { refused: true })
+  })
 }
 
-async function run(view: View): Promise<void> {
-  switch (view.view) {
+async function run(effect: Effect): Promise<void> {
+  switch (effect.does) {
     case 'open file':
       return openFiles(await chooseFiles(OPENED.join(','), true))
     case 'full screen':
       return toggleFullScreen()
     case 'picture':
-      return takePicture(view)
+      return takePicture(effect)
     case 'open display':
-      return openDisplay(view.display)
+      return openDisplay(effect.display)
     case 'export keys':
       return exportKeys()
     case 'export calendar':
@@ -55,9 +50,9 @@ async function run(view: View): Promise<void> {
     case 'export shelf':
       return exportWhole()
     case 'record run':
-      return record(view.run)
+      return record(effect.run)
     case 'export desktop':
-      return exportOne(view.desktop)
+      return exportOne(effect.desktop)
     case 'export damaged': {
       const copies = await damagedCopies()
       if (!copies) return say('No saved copy was damaged. There is nothing to export.')
@@ -75,11 +70,11 @@ async function run(view: View): Promise<void> {
     case 'apps':
       return walkTo('.app-row button')
     case 'rest':
-      return rest([view.desktop])
+      return rest([effect.desktop])
     case 'save document':
-      return saveDocument(view.window)
+      return saveDocument(effect.window)
     case 'copy reference':
-      return copyReference(view.document)
+      return copyReference(effect.document)
   }
 }
 
