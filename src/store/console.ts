@@ -1,6 +1,6 @@
 import { registry } from '@/core/commands/registry'
 import { type FlatState, flat } from './flat'
-import { dispatch, getState, shelf } from './shelf'
+import { dispatchAny, getState, shelf } from './shelf'
 
 /** The same commands from the browser console. Documented in the README. */
 interface ConsoleApi {
@@ -23,7 +23,7 @@ export function provideConsole(): void {
     state: () => flat(getState()),
     steps: () => shelf.getState().session.history.past.map(({ say }) => say),
     run: (id, args = {}) => {
-      const outcome = dispatch(id, args, 'console')
+      const outcome = dispatchAny(id, args, 'console')
       return outcome.ok ? { ok: true } : { ok: false, reason: outcome.reason }
     },
     commands: () =>

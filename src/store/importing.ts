@@ -3,7 +3,7 @@ import type { KeptContent, ShelfFile } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/types'
 import { allDocuments, bringBack } from './catalogue'
 import { keptContent, loadContent, markAsKept, peekContent, putContent } from './documents'
-import { dispatch, getState, onTravel, shelf } from './shelf'
+import { dispatchAny, getState, onTravel, shelf } from './shelf'
 
 /** Documents that are both here and in a file, with other content; what cannot be read differs. */
 export async function differingDocuments(file: ShelfFile): Promise<DocumentId[]> {
@@ -56,7 +56,7 @@ function bring(
   contents: [DocumentId, KeptContent][],
   before: Map<DocumentId, KeptContent | null>,
 ): void {
-  if (!dispatch(command, args, 'key').ok) return
+  if (!dispatchAny(command, args, 'key').ok) return
   for (const [id, content] of contents) putContent(id, content)
   const step = shelf.getState().session.history.past.at(-1)
   if (step) other.set(step.id, before)

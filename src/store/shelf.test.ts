@@ -27,7 +27,7 @@ test('what was done is said; done by pointer, with the keys for the next time', 
   expect(shelf.getState().said).toMatchObject({ text: 'Made Field', step: true })
   expect(shelf.getState().said?.nextTime).toBeUndefined()
   const [, made] = getState().order
-  dispatch('desktop.go', { to: made }, 'pointer')
+  dispatch('desktop.go', { to: made ?? '' }, 'pointer')
   expect(shelf.getState().said).toMatchObject({ nextTime: 'Alt+F', step: false })
 })
 
@@ -44,7 +44,7 @@ test('a refusal changes nothing and is said, until something else is done', () =
 test('a refusal that offers something opens it instead', () => {
   dispatch('window.open', { app: 'notes' })
   const focused = focusedWindow(getState())
-  const { document } = focused ?? {}
+  const { document = '' } = focused ?? {}
   dispatch('document.set', { document, unsaved: true }, 'app')
   dispatch('window.close')
   expect(shelf.getState().view).toMatchObject({ view: 'unsaved' })

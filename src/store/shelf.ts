@@ -3,6 +3,7 @@ import { createStore, useStore } from 'zustand'
 import { useShallow } from 'zustand/react/shallow'
 import type { Effect, Env, Refusal, View } from '@/core/commands/command'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
+import type { CommandId, SaidWith } from '@/core/commands/registry'
 import type { Place } from '@/core/geometry/shelves'
 import { emptyHistory } from '@/core/history/history'
 import type { By, JournalEvent } from '@/core/journal/events'
@@ -236,10 +237,14 @@ export function provideEffects(given: typeof carryOut): void {
   carryOut = given
 }
 
-/**
- * Runs a command; what it says, shows and writes to the journal goes where it belongs.
- */
-export function dispatch(id: string, args: object = {}, by: By = 'pointer'): Outcome {
+/** Runs a command; what it says, shows and writes to the journal goes where it belongs. */
+export const dispatch = <Id extends CommandId>(
+  id: Id,
+  ...[args, by]: SaidWith<Id, [by: By]>
+): Outcome => dispatchAny(id, args, by)
+
+/** Runs a command that is only known when it is said: what keys, menus and the console lead to. */
+export function dispatchAny(id: string, args: object = {}, by: By = 'pointer'): Outcome {
   const before = shelf.getState()
   const { display } = before.session.state
   const ran: Ran = { n: views?.next() ?? 0, id, args, by, now: Date.now(), ids: [], display }

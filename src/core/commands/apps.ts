@@ -155,7 +155,9 @@ const open = command({
       y: number().required(),
       width: number().required(),
       height: number().required(),
-    }).default(undefined),
+    })
+      .optional()
+      .default(undefined),
   },
   can: (_state, args, env) => known(args.app, env),
   run: openApp,

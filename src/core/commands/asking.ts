@@ -4,11 +4,11 @@ import { command } from './command'
 import { named, refused } from './places'
 
 /** A command that only opens the place where something about a desktop is typed or chosen. */
-export const askAbout = (
+export const askAbout = <Id extends string>(
   view: 'rename' | 'letter' | 'look' | 'copy look' | 'quiet',
-  id: string,
+  id: Id,
   title: string,
-): ReturnType<typeof command> =>
+) =>
   command({
     id,
     title,

@@ -126,7 +126,7 @@ const waits = (state: State, { document }: { document?: string }, env: Env): tru
   !!meantBy(state, document, env) || no('Nothing waits.')
 
 /** It waits no more. */
-const over = (kind: 'seen' | 'let go', id: string, title: string, says: string) =>
+const over = <Id extends string>(kind: 'seen' | 'let go', id: Id, title: string, says: string) =>
   command({
     id,
     title,

@@ -140,8 +140,8 @@ export const GROUPS = [
 ] as const
 type Group = (typeof GROUPS)[number]
 
-export interface Command<Args = Record<string, unknown>> {
-  id: string
+export interface Command<Args = Record<string, unknown>, Id extends string = string> {
+  id: Id
   title: string
   group: Group
   /** Checks the arguments and lists them. */
@@ -167,19 +167,24 @@ type Optional<T> = { [K in keyof T as undefined extends T[K] ? K : never]?: T[K]
   [K in keyof T as undefined extends T[K] ? never : K]: T[K]
 }
 
-/** The arguments a shape of schemas describes. */
-type Given<Shape extends ObjectShape> = Optional<TypeFromShape<Shape, unknown>>
+/** The arguments a shape of schemas describes. What is an object of its own may be left out. */
+type Given<Shape extends ObjectShape> = Optional<{
+  [K in keyof Shape]:
+    | TypeFromShape<Shape, unknown>[K]
+    | (Shape[K] extends { fields: object } ? undefined : never)
+}>
 
 /** A command with its arguments typed by their schema. */
-export function command<Shape extends ObjectShape = Record<never, never>>(
-  given: Omit<Command, 'args' | 'can' | 'run' | 'expand' | 'step'> & {
+export function command<const Id extends string, Shape extends ObjectShape = Record<never, never>>(
+  given: Omit<Command, 'id' | 'args' | 'can' | 'run' | 'expand' | 'step'> & {
+    id: Id
     step?: boolean
     args?: Shape
     can?(state: State, args: Given<Shape>, env: Env): true | Refusal
     run?(draft: State, args: Given<Shape>, env: Env): Result | undefined
     expand?(state: State, args: Given<Shape>): Pick<Sequence, 'name' | 'deeds'>
   },
-): Command {
+): Command<Given<Shape>, Id> {
   const args = object((given.args ?? {}) as ObjectShape).noUnknown()
-  return { step: true, ...given, args } as Command
+  return { step: true, ...given, args } as Command<Given<Shape>, Id>
 }

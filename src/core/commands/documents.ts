@@ -119,7 +119,7 @@ const bring = command({
   },
 })
 
-const asking = (view: 'title' | 'export document', id: string, title: string) =>
+const asking = <Id extends string>(view: 'title' | 'export document', id: Id, title: string) =>
   command({
     id,
     title,

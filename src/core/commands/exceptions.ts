@@ -8,7 +8,7 @@ import { meant, which } from './meant'
 import { refused } from './places'
 
 /** Each with its command, and what is said when it begins and when it ends. */
-const KINDS: [Exception, id: string, title: string, begins: string, ends: string][] = [
+const KINDS = [
   [
     'never carried',
     'app.neverCarried',
@@ -37,7 +37,7 @@ const KINDS: [Exception, id: string, title: string, begins: string, ends: string
     'keeps its size wherever it is placed',
     'takes the size of its place again',
   ],
-]
+] as const satisfies [Exception, id: string, title: string, begins: string, ends: string][]
 
 /** The command that begins and ends an exception. */
 export const exceptionCommand = (exception: Exception): string =>

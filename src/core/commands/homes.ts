@@ -176,7 +176,7 @@ const about = (state: State, args: { window?: string }): true | Refusal =>
   !!subject(state, args.window) || no('No window has the focus. Click one first.')
 
 /** Commands that open what concerns the home of a window. */
-const asking = (view: 'home' | 'why', id: string, commandTitle: string) =>
+const asking = <Id extends string>(view: 'home' | 'why', id: Id, commandTitle: string) =>
   command({
     id,
     title: commandTitle,

@@ -135,7 +135,7 @@ const toItsSide = on((draft, found, { to }: { window?: string; to: Direction }) 
 
 const HALF = 0.5
 /** Parts of the pad with a name and a command of their own. */
-const PARTS: [id: string, name: string, Span][] = [
+const PARTS = [
   ['leftHalf', 'left half', { ...WHOLE, right: HALF }],
   ['rightHalf', 'right half', { ...WHOLE, left: 1 + HALF }],
   ['upperHalf', 'upper half', { ...WHOLE, bottom: HALF }],
@@ -149,7 +149,7 @@ const PARTS: [id: string, name: string, Span][] = [
   ['upperRight', 'upper right quarter', { ...WHOLE, bottom: HALF, left: 1 + HALF }],
   ['lowerLeft', 'lower left quarter', { ...WHOLE, top: 1 + HALF, right: HALF }],
   ['lowerRight', 'lower right quarter', { ...WHOLE, top: 1 + HALF, left: 1 + HALF }],
-]
+] as const satisfies [id: string, name: string, Span][]
 
 const parts = PARTS.map(([id, name, span]) =>
   command({
@@ -179,7 +179,7 @@ const centre = command({
   }),
 })
 
-const grow = ([id, title, by, says]: [id: string, title: string, by: number, says: string]) =>
+const grow = <Id extends string>(id: Id, title: string, by: number, says: string) =>
   command({
     id,
     title,
@@ -194,12 +194,10 @@ const grow = ([id, title, by, says]: [id: string, title: string, by: number, say
     }),
   })
 
-const sizes = (
-  [
-    ['window.grow', 'Grow window', 24, 'Grew'],
-    ['window.shrink', 'Shrink window', -24, 'Shrank'],
-  ] as [string, string, number, string][]
-).map(grow)
+const sizes = [
+  grow('window.grow', 'Grow window', 24, 'Grew'),
+  grow('window.shrink', 'Shrink window', -24, 'Shrank'),
+]
 
 const restore = command({
   id: 'window.restore',

@@ -36,44 +36,60 @@ import { viewCommands } from './views'
 import { wayCommands } from './ways'
 import { windowCommands } from './windows'
 
+const all = [
+  ...goCommands,
+  ...attentionCommands,
+  ...desktopCommands,
+  ...letterCommands,
+  ...lookCommands,
+  ...foldCommands,
+  ...stowCommands,
+  ...patternCommands,
+  ...planCommands,
+  ...runCommands,
+  ...gridCommands,
+  ...windowCommands,
+  ...tetherCommands,
+  ...sendCommands,
+  ...placeCommands,
+  ...arrangeCommands,
+  ...edgeCommands,
+  ...soloCommands,
+  ...sweepCommands,
+  ...appCommands,
+  ...exceptionCommands,
+  ...homeCommands,
+  ...documentCommands,
+  ...undoCommands,
+  ...viewCommands,
+  ...pictureCommands,
+  ...importCommands,
+  ...sessionCommands,
+  ...settingCommands,
+  ...wayCommands,
+  ...keyCommands,
+  ...sequenceCommands,
+  ...startCommands,
+  ...displayCommands,
+  ...arrangementCommands,
+  ...acrossCommands,
+]
+
+/** What commands are called. */
+export type CommandId = (typeof all)[number]['id']
+
+type ArgsOf<Id extends CommandId> = Taken<(typeof all)[number], Id>
+
+/** What is said with a command: what it takes, which may be left out where all of it may, and more. */
+export type SaidWith<Id extends CommandId, More extends unknown[] = []> =
+  Record<never, never> extends ArgsOf<Id>
+    ? [args?: ArgsOf<Id>, ...more: Partial<More>]
+    : [args: ArgsOf<Id>, ...more: Partial<More>]
+
+type Taken<One, Id> =
+  One extends Command<infer Args, infer Own> ? (Id extends Own ? Args : never) : never
+
 /** Every command there is: keys, menus, the key card, the console and undo are made from it. */
 export const registry: ReadonlyMap<string, Command> = new Map(
-  [
-    ...goCommands,
-    ...attentionCommands,
-    ...desktopCommands,
-    ...letterCommands,
-    ...lookCommands,
-    ...foldCommands,
-    ...stowCommands,
-    ...patternCommands,
-    ...planCommands,
-    ...runCommands,
-    ...gridCommands,
-    ...windowCommands,
-    ...tetherCommands,
-    ...sendCommands,
-    ...placeCommands,
-    ...arrangeCommands,
-    ...edgeCommands,
-    ...soloCommands,
-    ...sweepCommands,
-    ...appCommands,
-    ...exceptionCommands,
-    ...homeCommands,
-    ...documentCommands,
-    ...undoCommands,
-    ...viewCommands,
-    ...pictureCommands,
-    ...importCommands,
-    ...sessionCommands,
-    ...settingCommands,
-    ...wayCommands,
-    ...keyCommands,
-    ...sequenceCommands,
-    ...startCommands,
-    ...displayCommands,
-    ...arrangementCommands,
-    ...acrossCommands,
-  ].map((command) => [command.id, command]),
+  all.map((one) => [one.id, one as Command]),
 )

@@ -262,7 +262,7 @@ function arrive(draft: State, stop: Stop): Result {
 
 const goes = (state: State): true | Refusal => !!runningNow(state) || no('No run goes on.')
 
-const step = (id: string, title: string, by: 1 | -1, end: string) =>
+const step = <Id extends string>(id: Id, title: string, by: 1 | -1, end: string) =>
   command({
     id,
     title,

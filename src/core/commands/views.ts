@@ -6,14 +6,14 @@ import { named, refused } from './places'
 const group = 'Shelf' as const
 
 /** Commands that only ask the page to show something. */
-const opens = (
+const opens = <Id extends string>(
   view: 'keys' | 'line' | 'loft' | 'clear up' | 'import shelf' | 'sessions' | 'menu' | 'displays',
-  id: string,
+  id: Id,
   title: string,
 ) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
 
 /** Commands that only ask the page to do something at once. */
-const does = (
+const does = <Id extends string>(
   effect:
     | 'open file'
     | 'export shelf'
@@ -22,7 +22,7 @@ const does = (
     | 'rack'
     | 'apps'
     | 'full screen',
-  id: string,
+  id: Id,
   title: string,
 ) => command({ id, title, group, step: false, run: () => ({ effect: { does: effect } }) })
 

@@ -169,7 +169,11 @@ const pad = command({
 })
 
 /** Commands about the document that a window shows. */
-const aboutDocument = (id: string, commandTitle: string, does: (found: Window) => Result) =>
+const aboutDocument = <Id extends string>(
+  id: Id,
+  commandTitle: string,
+  does: (found: Window) => Result,
+) =>
   command({
     id,
     title: commandTitle,

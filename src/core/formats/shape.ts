@@ -87,7 +87,9 @@ const window = object({
     from: id(),
     frame: object(frame).required(),
     to: object(frame).required(),
-  }).default(undefined),
+  })
+    .optional()
+    .default(undefined),
   limits: object({
     minWidth: length(),
     minHeight: length(),
@@ -99,7 +101,9 @@ const window = object({
     by: string().oneOf(['home', 'here', 'hand', 'fold', 'exception']).required(),
     home: string(),
     name: string(),
-  }).default(undefined),
+  })
+    .optional()
+    .default(undefined),
 })
 /** Objects that do not have the id they stand at. */
 const byId = (schema: Schema) =>
@@ -145,7 +149,9 @@ const desktop = object({
     by: string().oneOf(['sweep', 'isolate']).required(),
     windows: array(id()).required(),
     focus: maybeId().nullable().defined(),
-  }).default(undefined),
+  })
+    .optional()
+    .default(undefined),
   before: byId(
     object({
       frame: object(frame).required(),
@@ -169,7 +175,9 @@ const desktop = object({
     on: flag(),
     until: number().min(0).max(8.64e15),
     lets: array(string().max(100).required()).max(20).required(),
-  }).default(undefined),
+  })
+    .optional()
+    .default(undefined),
   windows: array(id()).required(),
   focus: maybeId().nullable().defined(),
 })

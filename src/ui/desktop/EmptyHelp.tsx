@@ -2,7 +2,7 @@ import { appOf } from '@/apps/list'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId, desktop } from '@/core/model/selectors'
 import { runningNow } from '@/core/run/run'
-import { dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { dispatchAny, useArrangement, useShelf } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 
 const OFFERS: { command: string; args?: object; says: string }[] = [
@@ -45,7 +45,7 @@ function Help() {
             <button
               type="button"
               className="flex items-center gap-2.5 px-1 text-left py-0.5 hover:underline hover:decoration-dashed hover:underline-offset-4"
-              onClick={() => dispatch(command, args)}
+              onClick={() => dispatchAny(command, args)}
             >
               <span className="flex w-44 shrink-0 justify-end">
                 <Keys keys={keysFor(state, command, args) ?? ''} />

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react'
 import type { Display, DisplayId } from '@/core/model/types'
-import { closeView, dispatch, getState, useArrangement, useShelf } from '@/store/shelf'
+import { closeView, dispatch, dispatchAny, getState, useArrangement, useShelf } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Keys } from '@/ui/parts/Keys'
 import { Arrangement } from './Arrangement'
@@ -118,7 +118,7 @@ function Way({
         type="radio"
         name="way"
         checked={checked}
-        onChange={() => dispatch(command, {}, 'key')}
+        onChange={() => dispatchAny(command, {}, 'key')}
       />
       {children}
     </label>

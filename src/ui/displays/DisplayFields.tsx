@@ -1,6 +1,6 @@
 import { type FormEvent, useState } from 'react'
 import { DISPLAY_LEAST, type Display, LONGEST } from '@/core/model/types'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { dispatch, dispatchAny, useArrangement } from '@/store/shelf'
 import { useShows } from './useShows'
 
 /** Sizes displays are sold in, in their own pixels. */
@@ -26,7 +26,7 @@ export function DisplayFields({ display }: { display: Display }) {
   const main = useArrangement((state) => state.displayOrder[0] === id)
   const [name, setName] = useState(display.name)
   const change = (given: object) => dispatch('display.set', { display: id, ...given }, 'key')
-  const run = (command: string) => dispatch(command, { display: id }, 'key')
+  const run = (command: string) => dispatchAny(command, { display: id }, 'key')
   const rename = () => {
     if (name.trim() === display.name) return
     if (!change({ name }).ok) setName(display.name)

@@ -4,7 +4,15 @@ import { keysIn } from '@/core/keys/places'
 import { standsOn } from '@/core/model/displays'
 import { desktop, shownFrame, stack, summary } from '@/core/model/selectors'
 import type { DesktopId, DisplayId, State } from '@/core/model/types'
-import { closeView, dispatch, getState, shelf, useArrangement, useShelf } from '@/store/shelf'
+import {
+  closeView,
+  dispatch,
+  dispatchAny,
+  getState,
+  shelf,
+  useArrangement,
+  useShelf,
+} from '@/store/shelf'
 import { useArea } from '@/ui/desktop/area'
 import { layout } from '@/ui/keys/layout'
 import { plainStrokes } from '@/ui/keys/stroke'
@@ -123,7 +131,7 @@ function useGlanceKeys(id: DesktopId): void {
       for (const stroke of plainStrokes(event, layout())) {
         const found = hear(state, after, stroke)
         if (found.kind === 'prefix') before.current = found.keys
-        else if (found.kind === 'command') dispatch(found.bound.command, found.bound.args, 'key')
+        else if (found.kind === 'command') dispatchAny(found.bound.command, found.bound.args, 'key')
         else continue
         break
       }

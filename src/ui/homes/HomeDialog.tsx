@@ -3,7 +3,7 @@ import { appOf } from '@/apps/list'
 import { twinOf } from '@/core/homes/clashes'
 import { title, window as windowOf } from '@/core/model/selectors'
 import { EVERY, type Home, type WindowId } from '@/core/model/types'
-import { closeView, dispatch, getState } from '@/store/shelf'
+import { closeView, dispatchAny, getState } from '@/store/shelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { HomeFields } from './HomeFields'
@@ -54,7 +54,7 @@ export function keepHome(home: Home, id: string | undefined): boolean {
   const given = Object.fromEntries(
     Object.entries(fields).filter(([, value]) => value !== undefined),
   )
-  return dispatch('home.set', { ...given, ...(id && { id }) }, 'key').ok
+  return dispatchAny('home.set', { ...given, ...(id && { id }) }, 'key').ok
 }
 
 /** A pattern to begin with: the first word of the title and anything after it. */

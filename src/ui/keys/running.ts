@@ -1,7 +1,7 @@
 import { registry } from '@/core/commands/registry'
 import type { By } from '@/core/journal/events'
 import type { DesktopId, WindowId } from '@/core/model/types'
-import { dispatch } from '@/store/shelf'
+import { dispatchAny } from '@/store/shelf'
 
 /** What a command is about where it is not said. */
 export interface Subject {
@@ -21,5 +21,5 @@ export function runAbout(command: string, args: object, subject: Subject, by: By
     ...(window && windows.length > 0 && takes('windows') && { windows }),
     ...(desktop && takes('desktop') && { desktop }),
   }
-  return dispatch(command, { ...args, ...about }, by).ok
+  return dispatchAny(command, { ...args, ...about }, by).ok
 }

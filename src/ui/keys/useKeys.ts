@@ -2,7 +2,7 @@ import { useEffect } from 'react'
 import { type Bound, type Heard, hear, keysFor } from '@/core/keys/bindings'
 import { asPressed, LEADER, meant } from '@/core/keys/sets'
 import type { State } from '@/core/model/types'
-import { dispatch, getState, say, shelf } from '@/store/shelf'
+import { dispatch, dispatchAny, getState, say, shelf } from '@/store/shelf'
 import { isKeeping, keepEarly } from './early'
 import { inLayer, layerStrokes, leaveLayer, tapped } from './layer'
 import { askLayout, isMac, layout } from './layout'
@@ -162,7 +162,7 @@ const steps = ({ command, args }: Bound): boolean =>
 function run({ command, args = {} }: Bound): void {
   const { chosen, chosenDesktop, marked } = shelf.getState()
   if (command === 'window.send' && chosen && marked.length > 0) {
-    if (dispatch('window.sendAll', { ...args, windows: marked }, 'key').ok)
+    if (dispatchAny('window.sendAll', { ...args, windows: marked }, 'key').ok)
       shelf.setState({ marked: [] })
   } else runAbout(command, args, { window: chosen, windows: marked, desktop: chosenDesktop })
 }

@@ -8,7 +8,7 @@ import type { DocumentId } from '@/core/model/types'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
 import { whenIdle } from '@/store/idle'
 import { showPassage } from '@/store/passages'
-import { closeView, dispatch, say, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { closeView, dispatchAny, say, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
@@ -77,7 +77,7 @@ function Field() {
     }
     closeView()
     const run = () => {
-      const done = dispatch(found.command, found.args, 'key').ok
+      const done = dispatchAny(found.command, found.args, 'key').ok
       if (done && found.document && found.passage?.match)
         showPassage(found.document, found.passage.match)
     }

@@ -5,7 +5,7 @@ import { followers } from '@/core/keys/card'
 import { asPressed, LEADER } from '@/core/keys/sets'
 import { desktop } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
-import { dispatch, shelf, useArrangement } from '@/store/shelf'
+import { dispatchAny, shelf, useArrangement } from '@/store/shelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
@@ -110,7 +110,7 @@ function Places({
   const all = ids.map((id) => desktop(state, id))
   const push = (to: DesktopId) => {
     shelf.setState({ pending: '' })
-    dispatch(command, { to })
+    dispatchAny(command, { to })
   }
   return (
     <span className="flex flex-col gap-1.5">

@@ -1,5 +1,5 @@
 import { type Notice, putAwayNotice, useNotices } from '@/store/notices'
-import { dispatch } from '@/store/shelf'
+import { dispatchAny } from '@/store/shelf'
 import { Digest } from '@/ui/attention/Waits'
 import { Works } from '@/ui/line/Works'
 
@@ -29,7 +29,7 @@ function One({ notice: { id, text, offers } }: { notice: Notice }) {
       <p className="min-w-0 flex-1">{text}</p>
       <p className="flex shrink-0 justify-end gap-2">
         {offers ? (
-          <button type="button" className="btn" onClick={() => dispatch(offers.command)}>
+          <button type="button" className="btn" onClick={() => dispatchAny(offers.command)}>
             {offers.label}
           </button>
         ) : null}

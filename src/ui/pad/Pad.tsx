@@ -8,7 +8,7 @@ import { connected, frameOf, standsOn } from '@/core/model/displays'
 import { excepted, limitsOf } from '@/core/model/exceptions'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
 import type { Rect, Size, WindowId } from '@/core/model/types'
-import { closeView, dispatch, getState, useArrangement, useShelf } from '@/store/shelf'
+import { closeView, dispatch, dispatchAny, getState, useArrangement, useShelf } from '@/store/shelf'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
 
@@ -188,6 +188,6 @@ function leaveBy(id: WindowId, kind: 'fill' | 'restore' | 'next display'): void 
     'next display': 'window.nextDisplay',
   }[kind]
   if (kind !== 'fill' || !windowOf(getState(), id).maximised)
-    dispatch(command, { window: id }, 'key')
+    dispatchAny(command, { window: id }, 'key')
   closeView()
 }

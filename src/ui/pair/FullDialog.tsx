@@ -1,6 +1,6 @@
 import { desktop, openDesktop, title, window as windowOf } from '@/core/model/selectors'
 import type { DesktopId, WindowId } from '@/core/model/types'
-import { closeView, dispatch, getState } from '@/store/shelf'
+import { closeView, dispatchAny, getState } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** A solo or a pair takes no other window: what would work instead. */
@@ -11,7 +11,7 @@ export function FullDialog({ id, to }: { id: WindowId; to: DesktopId }) {
   const sent = windowOf(state, id)
   const run = (command: string, args: object) => {
     closeView()
-    dispatch(command, args, 'key')
+    dispatchAny(command, args, 'key')
   }
   return (
     <Dialog

@@ -1,5 +1,5 @@
 import { keysFor } from '@/core/keys/bindings'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { dispatchAny, useArrangement } from '@/store/shelf'
 import { Keys } from './Keys'
 
 /** A quiet button that runs a command, with its keys as they are now. */
@@ -19,7 +19,7 @@ export function CommandButton({
     <button
       type="button"
       className={`flex items-center gap-1.5 text-soft hover:text-ink ${className}`}
-      onClick={() => dispatch(command, args)}
+      onClick={() => dispatchAny(command, args)}
     >
       {label} {keys ? <Keys keys={keys} /> : null}
     </button>

@@ -1,7 +1,7 @@
 import { DropdownMenu } from 'radix-ui'
 import { registry } from '@/core/commands/registry'
 import { keysFor } from '@/core/keys/bindings'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { dispatchAny, useArrangement } from '@/store/shelf'
 import { Keys } from './Keys'
 
 /** A menu item that runs a command, with its title and its keys as they are now. */
@@ -16,7 +16,7 @@ export function CommandItem({
 }) {
   const keys = useArrangement((state) => keysFor(state, command, args))
   return (
-    <DropdownMenu.Item className="menu-item" onSelect={() => dispatch(command, args)}>
+    <DropdownMenu.Item className="menu-item" onSelect={() => dispatchAny(command, args)}>
       {label ?? registry.get(command)?.title}
       {keys ? (
         <span className="ml-auto pl-6">

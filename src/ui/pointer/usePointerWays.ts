@@ -1,7 +1,7 @@
 import { useEffect } from 'react'
 import { bindings } from '@/core/keys/bindings'
 import { leadsTo } from '@/core/keys/ways'
-import { dispatch, getState, shelf } from '@/store/shelf'
+import { dispatchAny, getState, shelf } from '@/store/shelf'
 import { runAbout } from '@/ui/keys/running'
 import { mouseStroke } from '@/ui/keys/stroke'
 import { Pushes } from './pushes'
@@ -12,7 +12,7 @@ function take(way: string): boolean {
   const { view, menu, loft } = shelf.getState()
   // In the loft a wheel and a finger scroll the shelves.
   if (!led || view || menu || (loft && /wheel|swipe/.test(way))) return false
-  dispatch(led.command, led.args, 'pointer')
+  dispatchAny(led.command, led.args, 'pointer')
   return true
 }
 

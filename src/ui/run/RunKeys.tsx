@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { keysIn } from '@/core/keys/places'
 import type { Running } from '@/core/run/run'
-import { dispatch, getState, shelf } from '@/store/shelf'
+import { dispatch, dispatchAny, getState, shelf } from '@/store/shelf'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
 import { NotesOf } from './NotesOf'
@@ -54,7 +54,7 @@ export function RunKeys({ running }: { running: Running }) {
       type="button"
       tabIndex={-1}
       className="flex items-center gap-1.5 hover:underline"
-      onClick={() => (acts[command] ? acts[command]({}) : dispatch(command))}
+      onClick={() => (acts[command] ? acts[command]({}) : dispatchAny(command))}
     >
       <Keys keys={keysIn(state, 'run', command) ?? ''} /> {says}
     </button>
@@ -96,7 +96,7 @@ export function RunKeys({ running }: { running: Running }) {
 }
 
 function go(command: string): void {
-  const outcome = dispatch(command, {}, 'key')
+  const outcome = dispatchAny(command, {}, 'key')
   if (!outcome.ok) shelf.setState({ announced: outcome.reason })
 }
 

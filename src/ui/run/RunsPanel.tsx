@@ -3,7 +3,7 @@ import { type FormEvent, useState } from 'react'
 import { currentId, focusId } from '@/core/model/selectors'
 import type { Run, Stop } from '@/core/model/types'
 import { desktopOf, isThere, stopName } from '@/core/run/run'
-import { closeView, dispatch, getState, useArrangement } from '@/store/shelf'
+import { closeView, dispatch, dispatchAny, getState, useArrangement } from '@/store/shelf'
 import { Kite } from '@/ui/parts/Kite'
 import { PanelSection } from '@/ui/parts/PanelSection'
 import { SidePanel } from '@/ui/parts/SidePanel'
@@ -67,7 +67,7 @@ function One({ run }: { run: Run }) {
   const window = useArrangement(focusId)
   const start = (command: string) => {
     closeView()
-    dispatch(command, { run: run.id }, 'key')
+    dispatchAny(command, { run: run.id }, 'key')
   }
   return (
     <PanelSection name={run.name}>

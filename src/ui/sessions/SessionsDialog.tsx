@@ -3,7 +3,7 @@ import { appOf } from '@/apps/list'
 import { title } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { type KeptSession, useSessions } from '@/store/sessions'
-import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { closeView, dispatchAny, useArrangement } from '@/store/shelf'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** Earlier arrangements: one is reopened whole, or windows are picked from it. */
@@ -61,7 +61,7 @@ function Content({ session: { state } }: { session: KeptSession }) {
   const all = Object.values(state.windows)
   const run = (command: string, args: object) => {
     closeView()
-    dispatch(command, args, 'key')
+    dispatchAny(command, args, 'key')
   }
   return (
     <div className="flex min-w-0 flex-1 flex-col">

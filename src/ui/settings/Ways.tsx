@@ -63,7 +63,9 @@ function WayRow({ way: { id, pushed } }: { way: Way }) {
   const now = led ? asValue(led.command, led.args) : ''
   const known = !now || OFFERED.some(([value]) => value === now)
   const set = (value: string) => {
-    const [command, args] = value ? (JSON.parse(value) as [string, object]) : [null, {}]
+    const [command, args] = value
+      ? (JSON.parse(value) as [string, Record<string, unknown>])
+      : [null, {}]
     dispatch('pointer.set', { way: id, command, args }, 'key')
   }
   return (

@@ -1,5 +1,5 @@
 import { BadSettingsFile, readSettingsFile, settingsFile } from '@/core/formats/settingsFile'
-import { dispatch, getState, say } from '@/store/shelf'
+import { dispatchAny, getState, say } from '@/store/shelf'
 import { chooseFiles } from '@/ui/documents/openFiles'
 import { download } from '@/ui/parts/download'
 
@@ -16,7 +16,7 @@ export async function importSettings(): Promise<void> {
   const [chosen] = await chooseFiles('.json', false)
   if (!chosen) return
   try {
-    dispatch('settings.bring', { wanted: readSettingsFile(await chosen.text()) })
+    dispatchAny('settings.bring', { wanted: readSettingsFile(await chosen.text()) })
   } catch (error) {
     const why = error instanceof BadSettingsFile ? error.message : 'it cannot be read'
     say(

@@ -12,7 +12,7 @@ import {
   Undo2,
 } from 'lucide-react'
 
-import { dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { dispatchAny, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { useMedia } from '../parts/useMedia'
 
 interface Verb {
@@ -48,7 +48,7 @@ export function VerbBar() {
   const pending = useShelf((now) => now.pending)
   if (wanted === 'never' || (wanted === 'fingers' && !fingers)) return null
   const push = ({ command, args, begins }: Verb) => {
-    if (command) dispatch(command, args)
+    if (command) dispatchAny(command, args)
     // Pushed again it is taken back.
     else shelf.setState({ pending: pending === begins ? '' : begins })
   }

@@ -14,7 +14,7 @@ import type { Place } from '@/core/geometry/shelves'
 import { focusId } from '@/core/model/selectors'
 import { isTopmost } from '@/core/model/stacking'
 import type { WindowId } from '@/core/model/types'
-import { dispatch, getState, openMenu, openMenuBelow, useShelf } from '@/store/shelf'
+import { dispatch, dispatchAny, getState, openMenu, openMenuBelow, useShelf } from '@/store/shelf'
 import { takeKeys } from '@/ui/keys/frames'
 import { rememberElement } from '@/ui/parts/focus'
 import { Content } from './Content'
@@ -233,7 +233,7 @@ function HemIcon({
       title={label}
       onPointerDown={(event) => event.stopPropagation()}
       onDoubleClick={(event) => event.stopPropagation()}
-      onClick={() => dispatch(command, { window: id })}
+      onClick={() => dispatchAny(command, { window: id })}
     >
       {children}
     </button>
