@@ -3,6 +3,7 @@ import { byUse, title } from '@/core/model/selectors'
 import { getState } from '@/store/shelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
+import { Exceptions } from './Exceptions'
 
 /** The windows an app has open, each with the desktop it is on, and everything to do with the app. */
 export function AppItems({ id }: { id: string }) {
@@ -35,6 +36,7 @@ export function AppItems({ id }: { id: string }) {
           />
         ))}
       </SubMenu>
+      <Exceptions app={id} />
       <CommandItem command="app.everywhere" args={{ app: id }} label="All on every desktop" />
       {state.apps[id] ? (
         <CommandItem command="app.remove" args={{ app: id }} label={`Remove ${name}`} />

@@ -35,7 +35,7 @@ export function DealDialog() {
               <span aria-hidden>→</span>
               <Kite hue={hue} letter={to} filled width={22} />
               <span className="sr-only">{`${letter ?? 'no letter'} becomes ${to ?? 'no letter'}: `}</span>
-              <span dir="auto" className="min-w-0 truncate">
+              <span dir="auto" title={name} className="min-w-0 truncate">
                 {name}
               </span>
             </li>

@@ -76,7 +76,9 @@ export function FoldPreview({
                   className="flex items-center gap-2.5 border-seam border-b border-dashed py-1.5"
                 >
                   {from ? <Kite hue={from.hue} letter={from.letter} width={17} /> : null}
-                  <span className="min-w-0 flex-1 truncate">{title(state, window)}</span>
+                  <span className="min-w-0 flex-1 truncate" title={title(state, window)}>
+                    {title(state, window)}
+                  </span>
                   <span aria-hidden className="text-soft">
                     →
                   </span>

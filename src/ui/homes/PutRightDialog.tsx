@@ -46,7 +46,9 @@ export function PutRightDialog() {
                     }}
                   />
                   <span className="min-w-0 flex-1">
-                    <b className="block truncate font-semibold">{title(state, window)}</b>
+                    <b className="block truncate font-semibold" title={title(state, window)}>
+                      {title(state, window)}
+                    </b>
                     <span className="text-soft">
                       {whose(home, appOf(home.app)?.plural ?? '', state)} open {where(home, state)}
                     </span>
@@ -56,7 +58,7 @@ export function PutRightDialog() {
                     →
                   </span>
                   {target ? <Kite hue={target.hue} letter={target.letter} width={20} /> : null}
-                  <span className="w-24 truncate">
+                  <span className="w-24 truncate" title={target?.name ?? home.name}>
                     {target?.name ?? home.name ?? 'every desktop'}
                   </span>
                 </label>

@@ -34,7 +34,7 @@ function Open() {
     >
       <h2 className="flex items-center gap-2 font-display font-semibold text-[14.5px]">
         {Glyph ? <Glyph size={15} aria-hidden className="shrink-0" /> : null}
-        <span className="min-w-0 flex-1 truncate">
+        <span className="min-w-0 flex-1 truncate" {...(window && { title: title(state, window) })}>
           {window ? title(state, window) : 'No window has the focus'}
         </span>
         <Tool label="Hide the inspector" onClick={() => dispatch('shelf.inspector')}>

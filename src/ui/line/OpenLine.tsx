@@ -166,7 +166,7 @@ function Result({ found, onPick }: { found: Found; onPick(): void }) {
       {found.kind === 'desktops' && lives ? (
         <Kite hue={lives.hue} letter={lives.letter} width={18} />
       ) : null}
-      <span dir="auto" className="min-w-0 flex-1 truncate text-left">
+      <span dir="auto" className="min-w-0 flex-1 truncate text-left" title={found.title}>
         {found.title}
       </span>
       <span className="ml-auto flex shrink-0 items-center gap-2 text-soft">
@@ -184,7 +184,10 @@ function Result({ found, onPick }: { found: Found; onPick(): void }) {
         {keys ? <Keys keys={keys} /> : null}
       </span>
       {found.passage ? (
-        <span className="w-full truncate pb-1 pl-6.5 text-[12px] text-soft">
+        <span
+          className="w-full truncate pb-1 pl-6.5 text-[12px] text-soft"
+          title={`${found.passage.before}${found.passage.match}${found.passage.after}`}
+        >
           {found.passage.before}
           <b className="text-ink">{found.passage.match}</b>
           {found.passage.after}

@@ -67,7 +67,9 @@ export function PairDialog({ id }: { id: WindowId }) {
             >
               <Keys keys={String(index + 1)} />
               {Glyph ? <Glyph size={16} aria-hidden /> : null}
-              <span className="min-w-0 flex-1 truncate">{title(state, one)}</span>
+              <span className="min-w-0 flex-1 truncate" title={title(state, one)}>
+                {title(state, one)}
+              </span>
               {lives ? <Kite hue={lives.hue} letter={lives.letter} width={17} /> : null}
             </div>
           )

@@ -89,7 +89,7 @@ function Asked({ id, nth, last }: { id: string; nth: number; last: number | unde
       </p>
       <p role="status" className="mt-2 flex items-center gap-3">
         <Kite hue={hue} letter={told ? letter : null} filled width={34} />
-        <b dir="auto" className="min-w-0 truncate font-bold font-display text-[24px]">
+        <b dir="auto" title={name} className="min-w-0 truncate font-bold font-display text-[24px]">
           {name}
         </b>
         {told && letter ? (
@@ -132,7 +132,7 @@ function Figures({ goes, onAgain }: { goes: Go[]; onAgain(): void }) {
             return (
               <li key={to} className="flex items-center gap-2.5 py-1">
                 <Kite hue={hue} letter={letter} width={20} />
-                <span dir="auto" className="min-w-0 flex-1 truncate">
+                <span dir="auto" title={name} className="min-w-0 flex-1 truncate">
                   {name}
                 </span>
                 {seconds(time)}

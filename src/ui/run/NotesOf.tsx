@@ -25,7 +25,7 @@ export function NotesOf({ running }: { running: Running }) {
         {stop.notes || <span className="text-soft">No notes here.</span>}
       </p>
       <footer className="flex items-center gap-3 border-seam border-t border-dashed pt-2 text-soft">
-        <span className="min-w-0 flex-1 truncate" dir="auto">
+        <span className="min-w-0 flex-1 truncate" dir="auto" title={after ?? undefined}>
           {after === null ? 'This is the last stop.' : `next: ${after}`}
         </span>
         <Since since={running.since} />

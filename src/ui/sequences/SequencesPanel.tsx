@@ -90,7 +90,7 @@ function Kept({ sequence: { id, name, deeds } }: { sequence: Sequence }) {
   const keys = useArrangement((state) => keysFor(state, 'sequence.run', { sequence: id }))
   return (
     <li className="flex items-center gap-2 border-seam border-b border-dashed py-1.5 last:border-0">
-      <span dir="auto" className="min-w-0 flex-1 truncate">
+      <span dir="auto" title={name} className="min-w-0 flex-1 truncate">
         {name} <span className="text-soft">· {deeds.length} in turn</span>
       </span>
       <button

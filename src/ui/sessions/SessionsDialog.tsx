@@ -83,7 +83,9 @@ function Content({ session: { state } }: { session: KeptSession }) {
                   }}
                 />
                 {Glyph ? <Glyph size={15} aria-hidden className="shrink-0" /> : null}
-                <span className="min-w-0 flex-1 truncate">{title(state, one)}</span>
+                <span className="min-w-0 flex-1 truncate" title={title(state, one)}>
+                  {title(state, one)}
+                </span>
                 <span className="shrink-0 text-soft">
                   {there ? 'open' : (state.desktops[one.desktop]?.name ?? 'every desktop')}
                 </span>

@@ -100,7 +100,7 @@ function List({ back }: { back: boolean }) {
                   <Likeness id={window.id} within={{ width: 72, height: 42 }} />
                 ) : null}
               </span>
-              <span dir="auto" className="min-w-0 truncate">
+              <span dir="auto" className="min-w-0 truncate" title={title(state, window)}>
                 {title(state, window)}
               </span>
               <span className="flex shrink-0 items-center gap-1.5 text-[12px] text-soft">

@@ -226,7 +226,7 @@ function Picked({
         ) : Glyph && width > NARROW ? (
           <Glyph size={14} aria-hidden className="shrink-0" />
         ) : null}
-        <span dir="auto" className="truncate bg-ground/80 px-1">
+        <span dir="auto" className="truncate bg-ground/80 px-1" title={name}>
           {name}
         </span>
       </span>

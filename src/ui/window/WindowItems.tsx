@@ -1,12 +1,9 @@
-import { appOf } from '@/apps/list'
-import { exceptionCommand } from '@/core/commands/exceptions'
-import { capital } from '@/core/keys/card'
 import { connected } from '@/core/model/displays'
-import { excepted } from '@/core/model/exceptions'
 import { desktop, focusId } from '@/core/model/selectors'
-import { EXCEPTIONS, type WindowId } from '@/core/model/types'
+import type { WindowId } from '@/core/model/types'
 import { getState, shelf, useArrangement } from '@/store/shelf'
 import { tethersNow } from '@/store/tethers'
+import { Exceptions } from '@/ui/apps/Exceptions'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 import { isTethered } from '@/ui/tethers/list'
@@ -47,7 +44,7 @@ export function WindowItems({ id }: { id: WindowId }) {
         <CommandItem key={command} command={command} args={one} />
       ))}
       <TetherItem id={id} />
-      <Exceptions id={id} />
+      <Exceptions app={getState().windows[id]?.app ?? ''} />
       <MenuSeam />
       {HOME.map((command) => (
         <CommandItem key={command} command={command} args={one} />
@@ -73,25 +70,6 @@ function TetherItem({ id }: { id: WindowId }) {
       args={{ window: id, ...(offered && { on: false }) }}
       label={tethered ? 'Let its tether go' : 'Tether: keep it in the line while it is elsewhere'}
     />
-  )
-}
-
-/** How the windows of its app are treated otherwise than others; pushed again it ends. */
-function Exceptions({ id }: { id: WindowId }) {
-  const state = getState()
-  const app = state.windows[id]?.app
-  if (!app) return null
-  return (
-    <SubMenu label={`For every window of ${appOf(app)?.name ?? 'this app'}`}>
-      {EXCEPTIONS.map((exception) => (
-        <CommandItem
-          key={exception}
-          command={exceptionCommand(exception)}
-          args={{ app }}
-          label={`${excepted(state, app, exception) ? '✓ ' : ''}${capital(exception)}`}
-        />
-      ))}
-    </SubMenu>
   )
 }
 
