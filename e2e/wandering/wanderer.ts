@@ -205,7 +205,8 @@ export class Wanderer {
     this.log.push(`  ${word}`)
     await this.page.keyboard.type(word)
     const { state } = seen
-    if (seen.asking || !state.focus) return
+    // What is replied from the line stands in the window of its thread as well.
+    if (seen.asking || !state.focus || seen.keysIn.startsWith('INPUT “Reply to')) return
     const { document } = state.windows[state.focus] ?? {}
     const where = async () => {
       const found = await windowsWith(this.page, word)

@@ -163,7 +163,8 @@ function together(keys: string[]): string {
   if (all(ARROW_KEYS, 'Shift+')) return 'Shift+arrows'
   if (all(DIGIT_KEYS)) return '1…9'
   const shown = keys.map(legible)
-  return keys.length > 4 ? `${shown[0]}…${shown.at(-1)}` : shown.join(' ')
+  const last = shown.at(-1)?.replace(/^Shift\+(?=.)/, '')
+  return keys.length > 4 ? `${shown[0]}…${last}` : shown.join(' ')
 }
 
 /** The first stroke that many have in common, with a space after it: the lighter, where it is heard. */

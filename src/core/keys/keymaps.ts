@@ -127,8 +127,8 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
   ],
   glance: [act('Enter', 'glance:stay', 'stay there'), act('Escape', 'glance:leave', 'back')],
   run: [
-    ...['Right', 'PageDown', 'Space', 'Down', 'Enter'].map((key) => act(key, 'run.next', 'next')),
-    ...['Left', 'PageUp', 'Up', 'Backspace'].map((key) => act(key, 'run.back', 'back')),
+    ...['Right', 'PageDown', 'Space', 'Enter'].map((key) => act(key, 'run.next', 'next')),
+    ...['Left', 'PageUp', 'Backspace'].map((key) => act(key, 'run.back', 'back')),
     act('N', 'run:notes', 'its notes, or not'),
     act('H', 'run:hands', 'work in the window'),
     act('S', 'run.end', 'end here', { stay: true }),

@@ -56,3 +56,9 @@ test('a key switched off or bound otherwise is told so on the card, in places to
   expect(loft?.rows.some(({ does }) => does === 'mark')).toBe(false)
   expect(loft?.rows).toContainEqual({ keys: 'T', does: 'Minimise window' })
 })
+
+test('many keys that do the same are told by the first and the last, with Shift once', () => {
+  const { there } = card(new World())
+  const pad = there.find(({ name }) => name === 'On the pad')?.rows.map(({ keys }) => keys)
+  expect(pad).toEqual(expect.arrayContaining(['Q…C', 'Shift+Q…C']))
+})
