@@ -94,9 +94,14 @@ function openApp(
   const placed = settle(draft, opened, home, app, env, alone)
   const say = `Opened “${name}”${full}`
   const journal: Result['journal'] = [{ kind: 'open', window: opened.id, app: id, to: placed }]
-  if (placed === here || placed === EVERY) {
+  if (placed === here) {
     focusOn(draft, opened.id)
     return { say, journal }
+  }
+  if (placed === EVERY) {
+    // Its display may show what takes no window.
+    const { journal: went = [] } = visit(draft, opened.id)
+    return { say, journal: [...journal, ...went.filter(({ kind }) => kind === 'switch')] }
   }
   if (!home?.follow)
     return { say: `${say} ${where(home ?? { desktop: placed }, draft)}, its home`, journal }

@@ -243,3 +243,24 @@ test('displays come, go, grow, move, together and apart: every window is within 
     { numRuns: Number(process.env.DISPLAY_RUNS ?? 80) },
   )
 })
+
+test('a window on every desktop comes where it can be seen, though its display is filled by another', () => {
+  const world = new World()
+  const every = world.open()
+  world.run('window.everywhere')
+  world.open()
+  world.run('window.solo')
+  // It shows what the one that fills Near came from.
+  world.run('display.add', { name: 'Side' })
+  world.run('window.close', { window: every })
+  world.run('window.reopen')
+  expect(check(world.state)).toEqual([])
+  expect(focusId(world.state)).toBe(every)
+  // So does one whose home is every desktop, on that display.
+  const full = Object.values(world.state.desktops).find(({ kind }) => kind === 'solo')
+  world.run('desktop.go', { to: full?.id })
+  world.run('home.set', { app: 'dial', desktop: 'every', display: 'near' })
+  const dial = world.open('dial')
+  expect(world.state.windows[dial]?.app).toBe('dial')
+  expect(check(world.state)).toEqual([])
+})

@@ -44,6 +44,15 @@ test('a run goes from stop to stop, to a window wherever it is, and comes back t
   expect(made.refusal('run.next')).toBe('No run goes on.')
 })
 
+test('the window one had is not forced into sight where it went meanwhile', () => {
+  const { made, here } = world()
+  made.run('run.start')
+  made.run('window.solo', { window: here })
+  made.run('run.end')
+  expect(currentId(made.state)).toBe('first')
+  expect(focusId(made.state)).not.toBe(here)
+})
+
 test('where it says so, or is told so, a run ends where it is', () => {
   const { made, model } = world()
   made.run('run.ends')

@@ -2,7 +2,7 @@
 
 import { array, boolean, number, object, string } from 'yup'
 import { maybeId } from '@/core/formats/shape'
-import { currentId, focusId } from '@/core/model/selectors'
+import { currentId, focusId, isVisible } from '@/core/model/selectors'
 import type { Run, State, Stop } from '@/core/model/types'
 import { isThere, runningNow, stopFrom, stopName } from '@/core/run/run'
 import { focusOn, goTo } from './change'
@@ -302,8 +302,8 @@ const end = command({
       return { announce: 'The run is over' }
     const here = currentId(draft)
     goTo(draft, from.desktop)
-    if (from.window && draft.windows[from.window] && !draft.windows[from.window]?.minimised)
-      focusOn(draft, from.window)
+    const window = draft.windows[from.window ?? '']
+    if (window && isVisible(draft, window)) focusOn(draft, window.id)
     return {
       announce: 'The run is over: back where it began',
       journal: here === from.desktop ? [] : [{ kind: 'switch', from: here, to: from.desktop }],

@@ -7,14 +7,13 @@ import {
   focusedWindow,
   focusId,
   isVisible,
-  openDesktop,
   shownFrame,
   summary,
   window,
 } from '@/core/model/selectors'
 import { unstacked } from '@/core/model/stacking'
-import { CLOSED_KEPT, EVERY, type Rect, type State, type Window } from '@/core/model/types'
-import { focusOn, forget, goTo, settleFocus, settleFull, takeKeys, takeOff } from './change'
+import { CLOSED_KEPT, type Rect, type State, type Window } from '@/core/model/types'
+import { forget, settleFocus, settleFull, takeKeys, takeOff } from './change'
 import { command, no, type Result } from './command'
 import { framed, meant, on, quoted, there, which } from './meant'
 import { openWindow, visit } from './opening'
@@ -89,17 +88,12 @@ const reopen = command({
     draft.closed = draft.closed.filter((other) => other !== closed)
     const display = draft.displays[back.display] ? back.display : draft.display
     openWindow(draft, { ...back, display })
-    const from = currentId(draft)
-    goTo(draft, back.desktop === EVERY ? openDesktop(draft, from) : back.desktop)
-    const opened = window(draft, back.id)
-    opened.minimised = false
-    focusOn(draft, back.id)
-    const to = currentId(draft)
+    const { journal = [] } = visit(draft, back.id)
     return {
-      say: `Reopened ${quoted(draft, opened)}`,
+      say: `Reopened ${quoted(draft, window(draft, back.id))}`,
       journal: [
-        { kind: 'open', window: back.id, app: back.app, to },
-        ...(from === to ? [] : [{ kind: 'switch' as const, from, to }]),
+        { kind: 'open', window: back.id, app: back.app, to: currentId(draft) },
+        ...journal.filter(({ kind }) => kind === 'switch'),
       ],
     }
   },

@@ -35,7 +35,7 @@ export const emptyHistory: History = { past: [], future: [], count: 0 }
 const STEPS_KEPT = 200
 
 /** Where the person is, and what was reported: not undone. */
-const NOT_UNDONE = ['display', 'presence', 'attention', 'answering'] as const
+const NOT_UNDONE = ['display', 'presence', 'attention', 'answering', 'running'] as const
 
 /** As JSON, the same for the same, in whatever order its keys were written. */
 const written = (value: unknown): string =>

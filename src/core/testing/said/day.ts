@@ -51,21 +51,30 @@ export const day: Some = [
       blocks: order.slice(0, 2).map((desktop) => ({ desktop, start: from, end: from + 3_600_000 })),
     }),
   })),
-  fc.constantFrom('plan.move', 'plan.remove', 'plan.skip', 'plan.goes').map((id) => ({
-    id,
-    args: ({ plan }: State) => ({
-      block: plan[0]?.id ?? 'none',
-      ...(id === 'plan.move' && { start: 5, end: 7_200_000 }),
-    }),
-  })),
+  {
+    weight: 3,
+    arbitrary: fc.constantFrom('plan.move', 'plan.remove', 'plan.skip', 'plan.goes').map((id) => ({
+      id,
+      args: ({ plan }: State) => ({
+        block: plan[0]?.id ?? 'none',
+        ...(id === 'plan.move' && { start: 5, end: 7_200_000 }),
+      }),
+    })),
+  },
   fc.constant({ id: 'plan.late', args: () => ({}) }),
-  fc.constantFrom('Briefing', ' ').map((name) => ({ id: 'run.make', args: () => ({ name }) })),
+  {
+    weight: 2,
+    arbitrary: fc
+      .constantFrom('Briefing', 'All', ' ')
+      .map((name) => ({ id: 'run.make', args: () => ({ name }) })),
+  },
   fc.tuple(maybe, maybe).map(([at, desktop]) => ({
     id: 'run.add',
     args: (state: State) => ({ ...windowAt(state, at), ...desktopAt(state, desktop) }),
   })),
+  // What only goes on with a run is drawn often enough to be accepted.
   {
-    weight: 3,
+    weight: 8,
     arbitrary: fc
       .constantFrom(
         'run.start',

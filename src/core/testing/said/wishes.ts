@@ -65,9 +65,9 @@ export const wishes: Some = [
   })),
   fc.constant({ id: 'shelf.inspector', args: () => ({}) }),
   {
-    weight: 2,
+    weight: 5,
     arbitrary: fc
-      .constantFrom('history.undo', 'history.undo', 'history.redo')
+      .constantFrom('history.undo', 'history.redo')
       .map((id) => ({ id, args: () => ({}) })),
   },
 ]
