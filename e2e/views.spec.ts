@@ -203,3 +203,30 @@ test('a view that was asleep has all of it when it wakes, and what is done there
   for (const shelf of [near, tall])
     await expect.poll(() => names(shelf)).toEqual(expect.arrayContaining(all))
 })
+
+test('where the main view comes back slowly the one that gave way to it keeps the shelf again: none waits for the other', async ({
+  page,
+}) => {
+  const [near, tall] = await both(page)
+  // It says late that it is there, when Tall has the shelf, and asks for the shelf later still.
+  await page.addInitScript(() => {
+    const { request } = LockManager.prototype
+    LockManager.prototype.request = function (this: LockManager, ...given: unknown[]) {
+      const [name, options] = given as [string, LockOptions | (() => void)]
+      const late = name.includes('-view-') ? 1000 : name === 'kite-shelf-demo' ? 3000 : 0
+      const now = late === 0 || (typeof options === 'object' && options.ifAvailable)
+      const ask = () => Reflect.apply(request, this, given)
+      return now ? ask() : new Promise((done) => setTimeout(done, late)).then(ask)
+    } as typeof request
+  })
+  await page.reload()
+  await expect(page.locator('#desktop')).toBeVisible()
+  await page.waitForTimeout(2000)
+  await near.run('desktop.create', { name: 'Made meanwhile', stay: true })
+  await near.kept()
+  for (const shelf of [near, tall])
+    await expect
+      .poll(async () => Object.values((await shelf.state()).desktops).map(({ name }) => name))
+      .toContain('Made meanwhile')
+  await expect(near.row('Made meanwhile')).toBeVisible()
+})

@@ -119,7 +119,8 @@ export async function giveWay(opening: Opening, writing: Writing): Promise<void>
   writing.lock?.release()
   writing.lock = null
   const waited = awaitWriting(name, over.signal)
-  const session = await followed
+  // It may come back at once: who came had not asked for it yet, and waits to be told.
+  const session = await Promise.race([followed, waited.then(() => null)])
   if (session) showSession(session)
   keepOn(opening, writing, await waited)
 }

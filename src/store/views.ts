@@ -109,7 +109,8 @@ export class Views {
   /** From now on this view keeps the shelf: others take what it has. */
   lead(): void {
     const waiting = this.replica?.waiting ?? []
-    this.revision = (this.replica?.at ?? this.revision) + 1 + waiting.length
+    // It may have been told nothing since it gave way.
+    this.revision = Math.max(this.revision, this.replica?.at ?? 0) + 1 + waiting.length
     this.replica = null
     // It has them itself now.
     for (const document of [...this.asked.keys()]) this.unanswered(document)
@@ -132,7 +133,7 @@ export class Views {
     const ask = () => this.post({ kind: 'whole?', from: this.me })
     ask()
     // It may be about to load the shelf.
-    const timer = setInterval(ask, 500)
+    const timer = setInterval(() => (this.leads ? clearInterval(timer) : ask()), 500)
     const session = await first
     clearInterval(timer)
     return session
