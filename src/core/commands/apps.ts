@@ -160,9 +160,7 @@ const open = command({
       y: number().required(),
       width: number().required(),
       height: number().required(),
-    })
-      .optional()
-      .default(undefined),
+    }).default(undefined),
   },
   can: (_state, args, env) => known(args.app, env),
   run: openApp,

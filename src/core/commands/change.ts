@@ -21,6 +21,7 @@ import { hiddenFor, refocus, settleShown, showOn } from '@/core/model/showing'
 import { raise, standOn } from '@/core/model/stacking'
 import type { Desktop, DesktopId, DisplayId, State, Window, WindowId } from '@/core/model/types'
 import { EVERY } from '@/core/model/types'
+import { runningNow } from '@/core/run/run'
 import type { Env } from './command'
 import { NAME_MOST } from './places'
 
@@ -74,8 +75,9 @@ export function show(draft: State, id: DesktopId): boolean {
   const from = currentId(draft)
   if (from === id) return false
   const other = draft.apart ? displayShowing(draft, id) : undefined
-  // A run stays on the display it is shown on: what it goes to comes there.
-  const elsewhere = draft.running ? 'here' : draft.settings.elsewhere
+  // What a run goes to comes to the display it is shown on.
+  const runs = runningNow(draft)?.display === draft.display
+  const elsewhere = runs ? 'here' : draft.settings.elsewhere
   if (!other) showOn(draft, draft.display, id)
   else if (elsewhere === 'focus') {
     takeKeys(draft, other)

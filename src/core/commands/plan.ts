@@ -90,6 +90,8 @@ const put = command({
       const found = source === undefined ? undefined : from.get(source)
       if (found) {
         if (found.start !== rest.start || found.end !== rest.end) moved++
+        // It may be called by its desktop alone now.
+        delete found.title
         moveTo(found, rest)
       } else draft.plan.push({ id: env.id('block'), ...given })
     }

@@ -92,6 +92,36 @@ test('a run that was made while it goes on and is undone is over; nothing breaks
   expect(at(made)).toEqual([1, 3])
 })
 
+test('what another display shows comes to the one the run is shown on; the other goes where it likes', () => {
+  const { made, model, rota, shown } = world()
+  made.run('display.add', { name: 'Side' })
+  const side = made.state.displayOrder[1] ?? ''
+  made.run('display.focus', { to: 'next' })
+  made.run('desktop.go', { to: model })
+  made.run('display.focus', { to: 'next' })
+  made.run('run.start')
+  made.run('run.next')
+  expect(made.state.display).toBe('near')
+  expect([made.state.presence.near?.shows, focusId(made.state)]).toEqual([model, shown])
+  // From the other display: the run stays as it is.
+  made.run('display.focus', { to: 'next' })
+  const before = made.state.presence.near
+  made.run('desktop.go', { to: made.state.presence[side]?.shows === rota ? 'first' : rota })
+  expect(made.state.presence.near?.shows).toBe(before?.shows)
+})
+
+test('where the run was undone, going is as the person has set it again', () => {
+  const { made } = world()
+  made.run('display.add', { name: 'Side' })
+  const side = made.state.displayOrder[1] ?? ''
+  made.run('run.make', { name: 'All' })
+  made.run('run.start')
+  made.run('history.undo')
+  expect(runningNow(made.state)).toBeNull()
+  made.run('desktop.go', { to: made.state.presence[side]?.shows })
+  expect(made.state.display).toBe(side)
+})
+
 test('a minimised window of a run is restored, which can be taken back', () => {
   const { made, shown } = world()
   made.run('window.minimise', { window: shown })

@@ -3,8 +3,8 @@
 import { array, boolean, number, object, string } from 'yup'
 import { maybeId } from '@/core/formats/shape'
 import { currentId, focusId, isVisible } from '@/core/model/selectors'
-import type { Run, State, Stop } from '@/core/model/types'
-import { isThere, runningNow, stopFrom, stopName } from '@/core/run/run'
+import { EVERY, type Run, type State, type Stop } from '@/core/model/types'
+import { desktopOf, isThere, runningNow, stopFrom, stopName } from '@/core/run/run'
 import { focusOn, goTo } from './change'
 import { command, type Env, nameArgument, no, type Refusal, type Result } from './command'
 import { visit } from './opening'
@@ -251,12 +251,18 @@ function arrive(draft: State, stop: Stop): Result {
   if (on !== undefined && draft.displays[on]?.connected) draft.display = on
   const now = runningNow(draft)
   const announce = `${now?.nth ?? 1} of ${now?.of ?? 1}: ${stopName(draft, stop)}`
-  if (stop.window !== null) return { ...visit(draft, stop.window), announce }
   const from = currentId(draft)
-  goTo(draft, stop.desktop)
+  const to = desktopOf(draft, stop)
+  // First the desktop: one that another display shows comes here with its window.
+  if (to !== EVERY) goTo(draft, to)
+  const visited = stop.window === null ? {} : visit(draft, stop.window)
+  const here = currentId(draft)
+  const went = from === here ? [] : [{ kind: 'switch' as const, from, to: here }]
+  const { journal = [] } = visited
   return {
+    ...visited,
     announce,
-    journal: from === stop.desktop ? [] : [{ kind: 'switch', from, to: stop.desktop }],
+    journal: [...went, ...journal.filter(({ kind }) => kind !== 'switch')],
   }
 }
 

@@ -97,6 +97,25 @@ test('what lasts whole days or takes no time is counted, what cannot be read is 
   ])
 })
 
+test('an event without a UID goes by what it is and when; long ones are short enough to be kept', () => {
+  const long = 'x'.repeat(900)
+  const read = readCalendar(
+    file(
+      ...event('DTSTART:20260302T080000Z', 'DURATION:PT1H').filter((line) => line !== 'UID:one'),
+      ...event('DTSTART:20260302T090000Z', 'DURATION:PT1H').filter((line) => line !== 'UID:one'),
+      ...event(`SUMMARY:${long}`, 'DTSTART:20260303T080000Z', 'DURATION:PT1H').map((line) =>
+        line === 'UID:one' ? `UID:${long}` : line,
+      ),
+    ),
+    YEAR,
+  )
+  const sources = read.events.map(({ source }) => source)
+  expect(sources.slice(0, 2)).toEqual(['Field 2026-03-02T08:00:00Z', 'Field 2026-03-02T09:00:00Z'])
+  const [, , kept] = read.events
+  expect(kept?.source.length).toBeLessThanOrEqual(500)
+  expect(kept?.title.length).toBeLessThanOrEqual(200)
+})
+
 test('a time zone nobody knows is told, and read by the local clock', () => {
   const read = readCalendar(
     file(...event('DTSTART;TZID=Office Clock:20260302T080000', 'DURATION:PT1H')),

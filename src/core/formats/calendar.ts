@@ -125,7 +125,7 @@ const uidOf = (component: ICAL.Component): string =>
   String(component.getFirstPropertyValue('uid') ?? '')
 
 const titleOf = (component: ICAL.Component): string =>
-  shortened(String(component.getFirstPropertyValue('summary') ?? '').trim(), 200)
+  shortened(String(component.getFirstPropertyValue('summary') ?? '').trim(), 199)
 
 const cancelled = (component: ICAL.Component): boolean =>
   component.getFirstPropertyValue('status') === 'CANCELLED'
@@ -139,6 +139,11 @@ function add(
   if (!component.hasProperty('dtstart')) throw new Error('it has no beginning')
   const alone = component.hasProperty('recurrence-id')
   const event = new ICAL.Event(component, { exceptions: alone ? [] : changed })
+  // Each has one by the standard; where it has none it goes by what it is and when.
+  const uid = shortened(
+    uidOf(component) || `${titleOf(component)} ${component.getFirstPropertyValue('dtstart')}`,
+    400,
+  )
   const occurs = (of: ICAL.Event, start: ICAL.Time, end: ICAL.Time, which?: ICAL.Time) => {
     if (cancelled(of.component)) return
     const [from, to] = [start.toJSDate().getTime(), end.toJSDate().getTime()]
@@ -148,9 +153,7 @@ function add(
     else if (to <= from) read.moments++
     else if (to > between.from)
       read.events.push({
-        source: which
-          ? `${event.uid}/${which.convertToZone(ICAL.Timezone.utcTimezone)}`
-          : event.uid,
+        source: which ? `${uid}/${which.convertToZone(ICAL.Timezone.utcTimezone)}` : uid,
         title: titleOf(of.component),
         start: from,
         end: to,
