@@ -28,12 +28,18 @@ test('a run is made, put in order with notes, and walked by single keys with not
   await expect(page.getByRole('region', { name: 'Notes' })).toContainText('Who is on duty')
   await expect(page.getByRole('region', { name: 'Notes' })).toContainText('2 of 4')
   expect(await shelf.violations()).toEqual([])
+  // A chord that is begun says in the line what may follow.
+  await page.keyboard.press('Alt+J')
+  await expect(page.getByRole('region', { name: 'Line' })).toContainText('a key follows')
+  await page.keyboard.press('Escape')
+  await expect(rack).toBeHidden()
   await page.keyboard.press('Space')
   await page.keyboard.press('ArrowRight')
   await expect.poll(here).toContain('Field')
   // What would be typed goes nowhere, unless the keys are taken in hand.
   const text = page.locator('[data-focused] [contenteditable]')
   await page.keyboard.type('xyz')
+  for (const key of ['Delete', 'Tab']) await page.keyboard.press(key)
   await page.keyboard.press('h')
   await expect(page.getByText('The keys are the window’s')).toBeVisible()
   await page.keyboard.type('shown')
@@ -83,9 +89,40 @@ test('notes and time are on another display, which leads as well', async ({ shel
   await notes.getByRole('button', { name: 'Next' }).click()
   await expect(notes).toContainText('2 of 2')
   await expect.poll(() => page.title()).toContain('Model')
+  // So does a presenter's remote, whichever page is in front.
+  await other.keyboard.press('PageUp')
+  await expect(notes).toContainText('1 of 2')
+  await other.keyboard.press('PageDown')
+  await expect(notes).toContainText('2 of 2')
   await notes.getByRole('button', { name: 'End' }).click()
   await expect(notes).toBeHidden()
   await expect(page.getByRole('navigation', { name: 'Desktops' })).toBeVisible()
+})
+
+test('notes are kept as they are typed; started with the loft open a run is seen', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.run('desktop.create', { name: 'Model', stay: true })
+  await shelf.run('run.make', { name: 'Briefing' })
+  await shelf.run('runs.open')
+  await page.getByRole('textbox', { name: 'Notes for Model' }).click()
+  await page.keyboard.type('Warmer from noon')
+  await expect
+    .poll(async () => (await shelf.state()).runs[0]?.stops[1]?.notes)
+    .toBe('Warmer from noon')
+  // Nothing is left for it to be kept, not even the field.
+  await page.keyboard.type(', below 1,900 m')
+  await page.reload()
+  await expect(page.locator('#desktop')).toBeVisible()
+  expect((await shelf.state()).runs[0]?.stops[1]?.notes).toBe('Warmer from noon, below 1,900 m')
+  await shelf.press('Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+  await shelf.run('run.start')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toHaveCount(0)
+  await page.keyboard.press('PageDown')
+  await expect.poll(() => page.title()).toContain('Model')
 })
 
 test('a run is recorded to a file; where the browser cannot, it says so', async ({

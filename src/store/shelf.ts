@@ -10,7 +10,7 @@ import type { By, JournalEvent } from '@/core/journal/events'
 import { keysFor } from '@/core/keys/bindings'
 import { initialState } from '@/core/model/initial'
 import { ownFacts } from '@/core/model/ownApps'
-import { currentId, desktop, focusId, isVisible } from '@/core/model/selectors'
+import { desktop } from '@/core/model/selectors'
 import type {
   AppFacts,
   Deed,
@@ -20,6 +20,7 @@ import type {
   State,
   WindowId,
 } from '@/core/model/types'
+import { isAbout, leaving, shown, wentElsewhere } from './asked'
 import { type Ran, seenFrom } from './replica'
 import { sameItems } from './same'
 import type { Views } from './views'
@@ -58,7 +59,7 @@ const HINT_EVERY = 60 * 60_000
 /** How much of what was done is remembered. */
 const DONE_KEPT = 30
 
-interface Shelf {
+export interface Shelf {
   session: Session
   said: Said | null
   /** For people who do not see the page. */
@@ -343,42 +344,6 @@ export function runOn(session: Session, ran: Ran): Outcome {
     const why = error instanceof Error ? error.message.slice(0, 200) : ''
     return { ok: false, reason: `That could not be done; nothing was changed. (${id}: ${why})` }
   }
-}
-
-/** Views that lay windows out themselves. */
-const LAYS_OUT = new Set<View['view']>(['unstack', 'glance'])
-
-/** The loft is a place of its own; everything else that is asked for is a view. */
-function shown(show: View, { loft, loftBy, loftBehind }: Shelf): Partial<Shelf> {
-  // What lays windows out itself: two at a time would each do it.
-  if (LAYS_OUT.has(show.view)) return { view: show, loft: false, loftBehind: loft || loftBehind }
-  if (show.view !== 'loft') return { view: show }
-  if (show.by && loft) return { view: null, loftBy: loftBy === 'app' ? 'desktop' : 'app' }
-  return { view: null, loft: !loft, loftBy: show.by ?? 'desktop', marked: [] }
-}
-
-/** Whether a command only went somewhere: to another desktop or window. */
-const wentElsewhere = (
-  from: State,
-  { step, travelled, session: { state } }: Extract<Outcome, { ok: true }>,
-): boolean =>
-  !step && !travelled && (currentId(from) !== currentId(state) || focusId(from) !== focusId(state))
-
-/** Who goes somewhere sees it: what lays windows out stands in the way. */
-const leaving = ({ view }: Shelf): Partial<Shelf> => ({
-  loft: false,
-  loftBehind: false,
-  ...(view && LAYS_OUT.has(view.view) && { view: null }),
-})
-
-/** Whether what a view is about is still there; for the pad, whether it can be seen. */
-function isAbout(view: View, state: State): boolean {
-  const window = 'window' in view ? state.windows[view.window ?? ''] : undefined
-  if (view.view === 'pad') return !!window && isVisible(state, window)
-  if ('window' in view && view.window && !window) return false
-  if ('desktop' in view && view.desktop && !state.desktops[view.desktop])
-    return state.stowed.some(({ id }) => id === view.desktop)
-  return !('document' in view) || !!state.documents[view.document]
 }
 
 export const closeLoft = (): void => shelf.setState({ loft: false })

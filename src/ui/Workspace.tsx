@@ -9,7 +9,7 @@ import { provideConsole } from '@/store/console'
 import { followOutside } from '@/store/outside'
 import { provideEffects, say, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { type Seed, type Started, start, type Trouble } from '@/store/start'
-import { useFullScreen } from '@/ui/desktop/useFullScreen'
+import { useFrameNeeded, useFullScreen } from '@/ui/desktop/useFullScreen'
 import { OpenMenu } from '@/ui/menu/OpenMenu'
 import { Notices } from '@/ui/notices/Notices'
 import { Asked } from './Asked'
@@ -140,7 +140,9 @@ function Open({ name }: { name: string }) {
   useLongPush()
   const full = useFullScreen()
   const { fixed, rack: wanted } = useSeat()
-  const bare = useRunsHere() || full
+  const runs = useRunsHere()
+  const needed = useFrameNeeded()
+  const bare = (runs || full) && !needed
   const rack = !bare && wanted
   useEffect(provideConsole, [])
   useEffect(() => provideEffects(carryOut), [])

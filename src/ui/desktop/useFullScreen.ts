@@ -41,9 +41,11 @@ export function useFullScreen(): boolean {
     }
     return subscribe(left)
   }, [])
-  // What is typed or chosen in the rack, or awaited in the line, brings both back as long.
-  const needed = useShelf(
+  return wanted && full
+}
+
+/** What is typed or chosen in the rack, or awaited in the line, brings both back as long. */
+export const useFrameNeeded = (): boolean =>
+  useShelf(
     ({ view, pending }) => pending !== '' || view?.view === 'rename' || view?.view === 'menu',
   )
-  return wanted && full && !needed
-}

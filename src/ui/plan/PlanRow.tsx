@@ -4,6 +4,7 @@ import type { Block } from '@/core/model/types'
 import { dispatch, useArrangement } from '@/store/shelf'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Kite } from '@/ui/parts/Kite'
+import { Tool } from '@/ui/parts/Tool'
 
 /** A block with its times, which are typed anew to move it, and what else can be done with it. */
 export function PlanRow({ block, on }: { block: Block; on: boolean }) {
@@ -34,22 +35,18 @@ export function PlanRow({ block, on }: { block: Block; on: boolean }) {
         />
         by itself
       </label>
-      <button
-        type="button"
-        aria-label={`${skipped ? 'Plan again' : 'Skip'}: ${about}`}
-        className="grid size-6 shrink-0 place-items-center text-soft hover:text-ink"
+      <Tool
+        label={`${skipped ? 'Plan again' : 'Skip'}: ${about}`}
         onClick={() => dispatch('plan.skip', { block: id }, 'key')}
       >
         {skipped ? <Play size={12} aria-hidden /> : <SkipForward size={12} aria-hidden />}
-      </button>
-      <button
-        type="button"
-        aria-label={`Remove: ${about}`}
-        className="grid size-6 shrink-0 place-items-center text-soft hover:text-ink"
+      </Tool>
+      <Tool
+        label={`Remove: ${about}`}
         onClick={() => dispatch('plan.remove', { block: id }, 'key')}
       >
         <Trash2 size={13} aria-hidden />
-      </button>
+      </Tool>
     </li>
   )
 }

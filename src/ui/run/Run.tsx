@@ -1,4 +1,7 @@
+import { useEffect } from 'react'
+import type { Running } from '@/core/run/run'
 import { dispatch } from '@/store/shelf'
+import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { NotesOf } from './NotesOf'
 import { RunKeys } from './RunKeys'
 import { useRunning, useRunsHere } from './useRunning'
@@ -8,7 +11,21 @@ export function Run() {
   const running = useRunning()
   const here = useRunsHere()
   if (!running) return null
-  if (here) return <RunKeys key={running.run.id} running={running} />
+  return here ? <RunKeys key={running.run.id} running={running} /> : <Notes running={running} />
+}
+
+/** What a presenter's remote says; it reaches whichever page is in front. */
+const REMOTE = new Set(['PageUp', 'PageDown'])
+
+function Notes({ running }: { running: Running }) {
+  const hear = usePlaceKeys('run', {})
+  useEffect(() => {
+    const down = (event: KeyboardEvent) => {
+      if (REMOTE.has(event.key) && !event.defaultPrevented) hear(event)
+    }
+    addEventListener('keydown', down, { capture: true })
+    return () => removeEventListener('keydown', down, { capture: true })
+  })
   return (
     <section aria-label="Notes" className="run-card top-4 right-4 w-[min(460px,calc(100vw-32px))]">
       <NotesOf running={running} />

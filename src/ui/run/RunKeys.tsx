@@ -9,6 +9,9 @@ import { NotesOf } from './NotesOf'
 /** How long it is told how to go on, at the start and when the pointer moves, in milliseconds. */
 const TOLD = 4000
 
+/** Keys with a name that change what has the focus. */
+const CHANGES = new Set(['Enter', 'Tab', 'Backspace', 'Delete'])
+
 /**
  * The keys of a run, on the page that shows it: single ones, as a presenter's remote has them. Who
  * wants to work in a window takes them in hand until Escape.
@@ -18,7 +21,8 @@ export function RunKeys({ running }: { running: Running }) {
   const [notes, setNotes] = useState(false)
   const [told, hide] = useTold()
   const acts: Acts = {
-    ...Object.fromEntries(['run.next', 'run.back'].map((command) => [command, () => go(command)])),
+    'run.next': () => go('run.next'),
+    'run.back': () => go('run.back'),
     'run:notes': () => setNotes(!notes),
     'run:hands': () => setHands(true),
   }
@@ -26,7 +30,7 @@ export function RunKeys({ running }: { running: Running }) {
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
       const { view, loft, menu, pending } = shelf.getState()
-      if (view || loft || menu || pending) return
+      if (view || loft || menu || pending || event.defaultPrevented) return
       if (hands) {
         if (event.key !== 'Escape') return
         event.preventDefault()
@@ -40,7 +44,7 @@ export function RunKeys({ running }: { running: Running }) {
         hide()
         return
       }
-      if (event.key.length > 1 && event.key !== 'Enter') return
+      if (event.key.length > 1 && !CHANGES.has(event.key)) return
       event.preventDefault()
       event.stopPropagation()
     }
@@ -48,6 +52,8 @@ export function RunKeys({ running }: { running: Running }) {
     return () => removeEventListener('keydown', down, { capture: true })
   })
   useLeavingScreen()
+  // Whatever else was open stands in the way of what is to be seen.
+  useEffect(() => shelf.setState({ loft: false, loftBehind: false, view: null, menu: null }), [])
   const state = getState()
   const act = (command: string, says: string) => (
     <button
@@ -95,8 +101,8 @@ export function RunKeys({ running }: { running: Running }) {
   )
 }
 
-function go(command: string): void {
-  const outcome = dispatchAny(command, {}, 'key')
+function go(command: 'run.next' | 'run.back'): void {
+  const outcome = dispatch(command, {}, 'key')
   if (!outcome.ok) shelf.setState({ announced: outcome.reason })
 }
 

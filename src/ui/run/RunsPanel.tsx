@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react'
-import { type FormEvent, useState } from 'react'
+import { type FormEvent, useEffect, useState } from 'react'
 import { currentId, focusId } from '@/core/model/selectors'
 import type { Run, Stop } from '@/core/model/types'
 import { desktopOf, isThere, stopName } from '@/core/run/run'
@@ -7,6 +7,7 @@ import { closeView, dispatch, dispatchAny, getState, useArrangement } from '@/st
 import { Kite } from '@/ui/parts/Kite'
 import { PanelSection } from '@/ui/parts/PanelSection'
 import { SidePanel } from '@/ui/parts/SidePanel'
+import { Tool } from '@/ui/parts/Tool'
 
 /** Walks through desktops and windows: made, put in order, with notes, and started. */
 export function RunsPanel() {
@@ -71,7 +72,22 @@ function One({ run }: { run: Run }) {
   }
   return (
     <PanelSection name={run.name}>
-      <ol>
+      <div className="mt-3 flex gap-2">
+        <button type="button" className="btn btn-main" onClick={() => start('run.start')}>
+          Start
+        </button>
+        <button type="button" className="btn" onClick={() => start('run.record')}>
+          Record
+        </button>
+        <button
+          type="button"
+          className="btn ml-auto"
+          onClick={() => dispatch('run.remove', { run: run.id }, 'key')}
+        >
+          Remove
+        </button>
+      </div>
+      <ol className="mt-2">
         {run.stops.map((stop, at) => (
           <Row key={stop.id} run={run} stop={stop} at={at} />
         ))}
@@ -103,21 +119,6 @@ function One({ run }: { run: Run }) {
         />
         at the end, back to where it began
       </label>
-      <div className="mt-3 flex gap-2">
-        <button type="button" className="btn btn-main" onClick={() => start('run.start')}>
-          Start
-        </button>
-        <button type="button" className="btn" onClick={() => start('run.record')}>
-          Record
-        </button>
-        <button
-          type="button"
-          className="btn ml-auto"
-          onClick={() => dispatch('run.remove', { run: run.id }, 'key')}
-        >
-          Remove
-        </button>
-      </div>
     </PanelSection>
   )
 }
@@ -141,46 +142,52 @@ function Row({ run, stop, at }: { run: Run; stop: Stop; at: number }) {
         >
           {name}
         </span>
-        <button
-          type="button"
-          aria-label={`Earlier: ${name}`}
-          disabled={at === 0}
-          className="grid size-6 shrink-0 place-items-center text-soft hover:text-ink disabled:opacity-40"
-          onClick={() => move(-1)}
-        >
+        <Tool label={`Earlier: ${name}`} disabled={at === 0} onClick={() => move(-1)}>
           <ArrowUp size={13} aria-hidden />
-        </button>
-        <button
-          type="button"
-          aria-label={`Later: ${name}`}
+        </Tool>
+        <Tool
+          label={`Later: ${name}`}
           disabled={at === run.stops.length - 1}
-          className="grid size-6 shrink-0 place-items-center text-soft hover:text-ink disabled:opacity-40"
           onClick={() => move(1)}
         >
           <ArrowDown size={13} aria-hidden />
-        </button>
-        <button
-          type="button"
-          aria-label={`Take out: ${name}`}
-          className="grid size-6 shrink-0 place-items-center text-soft hover:text-ink disabled:opacity-40"
+        </Tool>
+        <Tool
+          label={`Take out: ${name}`}
           onClick={() => dispatch('run.drop', { run: run.id, stop: stop.id }, 'key')}
         >
           <Trash2 size={13} aria-hidden />
-        </button>
+        </Tool>
       </span>
       <Notes run={run} stop={stop} name={name} />
     </li>
   )
 }
 
-/** Kept when one leaves them; what stands in them until then is theirs alone. */
+/** How long nothing is typed until notes are kept, in milliseconds. */
+const PAUSE = 700
+
+/** Kept as they are typed, each pause a step. */
 function Notes({ run, stop, name }: { run: Run; stop: Stop; name: string }) {
   const [text, setText] = useState(stop.notes)
+  // What was undone, or written in another view, is what stands here.
+  useEffect(() => setText(stop.notes), [stop.notes])
+  useEffect(() => {
+    if (text === stop.notes) return
+    const keep = () => dispatch('run.note', { run: run.id, stop: stop.id, notes: text }, 'key')
+    const timer = setTimeout(keep, PAUSE)
+    addEventListener('pagehide', keep)
+    return () => {
+      clearTimeout(timer)
+      removeEventListener('pagehide', keep)
+    }
+  }, [text, run.id, stop.id, stop.notes])
   return (
     <textarea
       aria-label={`Notes for ${name}`}
       placeholder="notes"
       rows={text ? 2 : 1}
+      maxLength={5000}
       className="field mt-1 ml-6 w-[calc(100%-24px)] resize-y text-[12px]"
       value={text}
       onChange={(event) => setText(event.target.value)}
