@@ -74,12 +74,14 @@ export const day: Some = [
   })),
   // What only goes on with a run is drawn often enough to be accepted.
   {
-    weight: 8,
+    weight: 10,
     arbitrary: fc
       .constantFrom(
         'run.start',
+        'run.start',
         'run.next',
         'run.next',
+        'run.back',
         'run.back',
         'run.end',
         'run.ends',
