@@ -95,3 +95,17 @@ test('on half a screen, with all it can tell at once, the line keeps the time an
   const parts = line.locator('time, [data-saving], button:not(.flex-wrap *)')
   for (const part of await parts.all()) await expect(part).toBeInViewport({ ratio: 1 })
 })
+
+test('a menu that is open stays on the screen when the page becomes smaller', async ({
+  shelf,
+  page,
+}) => {
+  await page.setViewportSize({ width: 1920, height: 1080 })
+  await forty(shelf)
+  const row = page.locator('.app-row').last()
+  expect((await row.boundingBox())?.y).toBeGreaterThan(640)
+  await row.click({ button: 'right' })
+  await expect(page.getByRole('menu')).toBeVisible()
+  await page.setViewportSize({ width: 1024, height: 640 })
+  await expect(page.getByRole('menu')).toBeInViewport({ ratio: 1 })
+})

@@ -19,7 +19,12 @@ export function OpenMenu() {
   return (
     <DropdownMenu.Root open modal={false} onOpenChange={() => shelf.setState({ menu: null })}>
       <DropdownMenu.Trigger asChild>
-        <span aria-hidden className="fixed" style={{ left: menu.x, top: menu.y }} />
+        {/* On the page also when that has become smaller since. */}
+        <span
+          aria-hidden
+          className="fixed"
+          style={{ left: `min(${menu.x}px, 100vw)`, top: `min(${menu.y}px, 100vh)` }}
+        />
       </DropdownMenu.Trigger>
       <MenuSheet aria-label={nameOf(menu)} onCloseAutoFocus={giveBack}>
         <Items menu={menu} />
