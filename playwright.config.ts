@@ -21,7 +21,8 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: testChromium(),
-      args: chromiumFlags,
+      // What a page that lives for seconds gains from being optimised is less than that takes.
+      args: [...chromiumFlags, '--js-flags=--no-opt --no-maglev'],
     },
   },
   webServer: {

@@ -1,34 +1,52 @@
-import { expect, test } from './shelf'
+import { ASKED, expect, type ShelfPage, test } from './shelf'
 
-for (const colorScheme of ['light', 'dark'] as const)
-  test.describe(colorScheme, () => {
-    test.use({ colorScheme })
-    test('axe finds nothing on any view', async ({ shelf, page }) => {
-      test.setTimeout(90_000)
-      // Only colours differ on night cloth.
-      const rules = colorScheme === 'dark' ? ['color-contrast'] : []
-      await shelf.open()
-      await expect(shelf.window('stations').getByRole('gridcell', { name: 'HR-04' })).toBeVisible()
-      await page.waitForTimeout(450)
-      expect(await shelf.violations(...rules)).toEqual([])
-      for (const keys of [
-        ['Alt+B'],
-        ['Alt+Shift+/'],
-        ['Alt+Shift+;', 'F'],
-        ['Alt+Shift+;', 'V'],
-        ['Alt+Shift+;', 'L'],
-        ['Alt+X'],
-        ['Alt+,'],
-        ['Alt+E'],
-        ['Alt+='],
-      ]) {
-        await shelf.press(...keys)
-        await page.waitForTimeout(450)
-        expect(await shelf.violations(...rules)).toEqual([])
-        await shelf.press('Escape')
-      }
-    })
-  })
+/** What axe finds by day, and on night cloth, where only colours differ. */
+async function violations(shelf: ShelfPage): Promise<string[]> {
+  await shelf.page.waitForTimeout(250)
+  const byDay = await shelf.violations('all')
+  await shelf.page.emulateMedia({ colorScheme: 'dark' })
+  await shelf.drawn()
+  const byNight = await shelf.violations('colours')
+  await shelf.page.emulateMedia({ colorScheme: 'light' })
+  return [...byDay, ...byNight.map((one) => `by night, ${one}`)]
+}
+
+test('axe finds nothing on any desktop, nor on all of them at once', async ({ shelf }) => {
+  test.setTimeout(90_000)
+  await shelf.open()
+  await expect(shelf.window('stations').getByRole('gridcell', { name: 'HR-04' })).toBeVisible()
+  for (const to of (await shelf.state()).order) {
+    if ((await shelf.here()) !== to) await shelf.run('desktop.go', { to })
+    expect(await violations(shelf), to).toEqual([])
+  }
+  for (const keys of [['Alt+Shift+/'], ['Alt+X'], ['Alt+Shift+;', 'V']]) {
+    await shelf.press(...keys)
+    expect(await violations(shelf)).toEqual([])
+    await shelf.press('Escape')
+  }
+})
+
+test('axe finds nothing on anything that is asked', async ({ shelf, page }) => {
+  test.setTimeout(90_000)
+  await shelf.open('shelf')
+  await shelf.run('desktop.create', { name: 'Other', stay: true })
+  for (const app of ['document', 'job']) await shelf.run('window.open', { app })
+  for (const command of [
+    ...['line.open', 'trail.open', 'unstack.open', 'loft.open', 'shelf.keys', 'shelf.menu'],
+    ...['settings.open', 'keys.open', 'keys.practise', 'sequences.open', 'displays.arrange'],
+    ...['app.askAdd', 'home.list', 'window.why', 'home.ask', 'window.askTitle'],
+    ...['desktop.previewFold', 'desktop.askLook', 'desktop.askLetter', 'patterns.open'],
+    ...['plan.open', 'runs.open', 'attention.list', 'sessions.open', 'documents.clearUp'],
+    ...['window.pad', 'window.pair'],
+  ]) {
+    await page.evaluate((id) => window.kiteShelf?.run(id), command)
+    await expect(page.locator(ASKED).last(), command).toBeVisible()
+    await page.waitForTimeout(250)
+    expect(await shelf.violations('all'), command).toEqual([])
+    await shelf.press('Escape')
+    await expect(page.locator(ASKED), command).toHaveCount(0)
+  }
+})
 
 test('what happens is announced, and hidden desktops are not in the way', async ({
   shelf,

@@ -37,10 +37,9 @@ async function bring(shelf: ShelfPage, name: string, text: string): Promise<void
   await (await chooser).setFiles({ name, mimeType: 'text/calendar', buffer: Buffer.from(text) })
 }
 
-test('a calendar is brought in: its events go to the desktops they are called by, or are chosen for; out again it is the same', async ({
-  shelf,
-  page,
-}) => {
+test('a calendar is brought in: its events go to the desktops they are called by, or are chosen for; out again it is the same', {
+  tag: '@apart',
+}, async ({ shelf, page }) => {
   await open(shelf)
   await bring(shelf, 'rota.ics', CALENDAR)
   const dialog = page.getByRole('dialog', { name: 'Plan from “rota.ics”' })
@@ -68,10 +67,9 @@ test('a calendar is brought in: its events go to the desktops they are called by
   expect((await shelf.state()).plan).toEqual(before)
 })
 
-test('a calendar dropped on a desktop is brought in; one that is broken or empty changes nothing and is told', async ({
-  shelf,
-  page,
-}) => {
+test('a calendar dropped on a desktop is brought in; one that is broken or empty changes nothing and is told', {
+  tag: '@apart',
+}, async ({ shelf, page }) => {
   await open(shelf)
   await shelf.drop({ name: 'rota.ics', type: 'text/calendar', content: CALENDAR })
   await expect(page.getByRole('dialog', { name: 'Plan from “rota.ics”' })).toBeVisible()
@@ -88,10 +86,9 @@ test('a calendar dropped on a desktop is brought in; one that is broken or empty
   expect((await shelf.state()).plan).toEqual([])
 })
 
-test('a calendar of ten thousand events: the page stays at work, and what has no choice of its own is decided together', async ({
-  shelf,
-  page,
-}) => {
+test('a calendar of ten thousand events: the page stays at work, and what has no choice of its own is decided together', {
+  tag: '@apart',
+}, async ({ shelf, page }) => {
   await open(shelf)
   const events = Array.from(
     { length: 10_000 },
@@ -112,7 +109,10 @@ test('a calendar of ten thousand events: the page stays at work, and what has no
   expect((await shelf.state()).plan).toEqual([])
 })
 
-test('what was planned and what was done stand side by side', async ({ shelf, page }) => {
+test('what was planned and what was done stand side by side', { tag: '@apart' }, async ({
+  shelf,
+  page,
+}) => {
   await open(shelf)
   await shelf.run('plan.add', { text: '8-9 Model' })
   await shelf.run('desktop.go', { to: 'Model' })

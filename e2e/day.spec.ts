@@ -130,10 +130,9 @@ test('a desktop at rest is not drawn, and wakes where it was scrolled to', async
   await expect(shelf.said()).toContainText('Model stays awake: “Snowpack run, 24 h” is at work')
 })
 
-test('desktops that are not looked at for long go to rest by themselves', async ({
-  shelf,
-  page,
-}) => {
+test('desktops that are not looked at for long go to rest by themselves', {
+  tag: '@apart',
+}, async ({ shelf, page }) => {
   // Not over midnight, whenever this runs.
   await page.clock.install({ time: new Date('2026-11-24T10:00') })
   await shelf.open()

@@ -79,10 +79,9 @@ for (const columns of [1, 9])
     }
   })
 
-test('on half a screen, with all it can tell at once, the line keeps the time and all that is pushed', async ({
-  shelf,
-  page,
-}) => {
+test('on half a screen, with all it can tell at once, the line keeps the time and all that is pushed', {
+  tag: '@apart',
+}, async ({ shelf, page }) => {
   await page.clock.install({ time: new Date('2026-11-24T10:00') })
   await shelf.open('demo')
   await page.setViewportSize({ width: 960, height: 700 })

@@ -269,7 +269,10 @@ test('the console: the same commands, with reasons', async ({ shelf, page }) => 
   expect(commands).toContainEqual({ id: 'desktop.go', title: 'Go to desktop', args: ['to'] })
 })
 
-test('what may follow is shown at once, after a moment, or not at all', async ({ shelf, page }) => {
+test('what may follow is shown at once, after a moment, or not at all', { tag: '@apart' }, async ({
+  shelf,
+  page,
+}) => {
   await shelf.open()
   const card = page.getByRole('status').getByText('Rename this desktop')
   await shelf.press('Alt+Shift+;')

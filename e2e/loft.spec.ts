@@ -218,10 +218,9 @@ test('the filter leaves only what matches, and axe finds nothing', async ({ shel
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
 })
 
-test('the loft tells what waits on a desktop and how long one was on it today', async ({
-  shelf,
-  page,
-}) => {
+test('the loft tells what waits on a desktop and how long one was on it today', {
+  tag: '@apart',
+}, async ({ shelf, page }) => {
   // Not over midnight, whenever this runs.
   await page.clock.install({ time: new Date('2026-11-24T10:00') })
   await shelf.open()

@@ -1,9 +1,8 @@
 import { expect, test } from './shelf'
 
-test('a block is typed, its switch offered when it begins, and gone to by key; by itself it waits for a pause', async ({
-  shelf,
-  page,
-}) => {
+test('a block is typed, its switch offered when it begins, and gone to by key; by itself it waits for a pause', {
+  tag: '@apart',
+}, async ({ shelf, page }) => {
   await page.clock.install({ time: new Date('2026-11-24T09:20') })
   await shelf.open('shelf')
   await page.clock.runFor(500)

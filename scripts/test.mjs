@@ -1,8 +1,8 @@
 // npm test: types, lint, what nobody uses, unit and the real interface, with one total at the end.
 import { spawn } from 'node:child_process'
-import { mkdirSync, readFileSync } from 'node:fs'
+import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { build, installPackages, installTestChromium, root } from './ready.mjs'
+import { installPackages, installTestChromium, root } from './ready.mjs'
 
 installPackages()
 installTestChromium()
@@ -11,14 +11,13 @@ const results = join(root, 'test-results')
 mkdirSync(results, { recursive: true })
 const unitFile = join(results, 'unit.json')
 const e2eFile = join(results, 'e2e.json')
+// What was found before counts for nothing.
+for (const file of [unitFile, e2eFile]) rmSync(file, { force: true })
 
-/** Runs a tool of node_modules; its output is shown when it ends, so that two can run at once. */
-const tool = (name, args, env = {}) =>
+/** Runs a program; its output is shown when it ends, so that several can run at once. */
+const run = (name, command, args, env = {}) =>
   new Promise((resolve) => {
-    const child = spawn(join(root, 'node_modules/.bin', name), args, {
-      cwd: root,
-      env: { ...process.env, ...env },
-    })
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env } })
     let output = ''
     for (const stream of [child.stdout, child.stderr])
       stream.on('data', (chunk) => (output += chunk))
@@ -27,6 +26,9 @@ const tool = (name, args, env = {}) =>
       resolve(code === 0)
     })
   })
+
+/** A tool of node_modules. */
+const tool = (name, args, env) => run(name, join(root, 'node_modules/.bin', name), args, env)
 
 const read = (file) => {
   try {
@@ -44,19 +46,22 @@ const count = (name, good, bad) => {
   console.log(`${name}: ${good} passed, ${bad} failed`)
 }
 
-const [types, lint, used, unitOk] = await Promise.all([
+const [types, lint, used, built, unitOk] = await Promise.all([
   tool('tsc', ['--noEmit']),
   tool('biome', ['check', '.']),
   tool('knip', []),
-  tool('jest', ['--json', `--outputFile=${unitFile}`]),
+  run('build', process.execPath, [join(root, 'scripts/build.mjs')]),
+  // One worker would leave a core idle while the others wait for it.
+  tool('jest', ['--maxWorkers=2', '--json', `--outputFile=${unitFile}`]),
 ])
-build()
-const e2eOk = await tool('playwright', ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: e2eFile })
+const e2eOk =
+  built && (await tool('playwright', ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: e2eFile }))
 
 console.log('')
 count('types', Number(types), Number(!types))
 count('lint', Number(lint), Number(!lint))
 count('used', Number(used), Number(!used))
+count('build', Number(built), Number(!built))
 const unit = read(unitFile)
 const unitBad = (unit?.numFailedTests ?? 0) + (unit?.numRuntimeErrorTestSuites ?? 0)
 count('unit', unit?.numPassedTests ?? 0, unitOk ? unitBad : Math.max(1, unitBad))

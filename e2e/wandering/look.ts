@@ -26,65 +26,67 @@ export const look = (page: Page): Promise<Seen> =>
     return lookOnce(page)
   })
 
-const lookOnce = (page: Page): Promise<Seen> =>
-  page.evaluate(() => {
-    const active = document.activeElement ?? document.body
-    const state = window.kiteShelf?.state()
-    const focus = state?.focus ?? null
-    const inWindow = active.closest<HTMLElement>('[data-window]')?.dataset.window
-    const inContent = active.closest('.win-body') !== null && !active.classList.contains('win-body')
-    const bare =
-      active.classList.contains('win-body') &&
-      active.firstElementChild !== null &&
-      !active.querySelector('[data-autofocus]')
-    const asks =
-      '[role=dialog], [role=alertdialog], [role=menu], [aria-label="Name of the desktop"]'
-    const asking = document.querySelector(asks) !== null
-    const byTab =
-      active !== document.body &&
-      active.id !== 'desktop' &&
-      !active.classList.contains('win-body') &&
-      active.matches(':focus-visible')
-    const field = active.matches('input, textarea, select')
-    const settled =
-      asking ||
-      (inContent && inWindow === focus) ||
-      // Some contents have nothing to type into.
-      (inWindow === focus && bare) ||
-      (focus === null && active.id === 'desktop') ||
-      (!inWindow && field) ||
-      byTab
-    const takesText =
-      active.matches('textarea, [contenteditable=true], [role=gridcell]') ||
-      (active instanceof HTMLInputElement &&
-        !['range', 'checkbox', 'radio', 'button'].includes(active.type))
-    const named = (element: Element) =>
-      `${element.getAttribute('role') ?? element.tagName} “${element.getAttribute('aria-label') ?? element.textContent?.slice(0, 30)}”`
-    const outside: string[] = []
-    for (const open of document.querySelectorAll('[role=dialog], [role=menu], [role=alert]')) {
-      if (open.id === 'loft' || !open.checkVisibility() || open.closest('.win-body')) continue
-      const { left, top, right, bottom } = open.getBoundingClientRect()
-      if (left < -1 || top < -1 || right > innerWidth + 1 || bottom > innerHeight + 1)
-        outside.push(
-          `${named(open)} at ${[left, top, right, bottom].map(Math.round)} of ${innerWidth} × ${innerHeight}`,
-        )
-      for (const part of open.querySelectorAll<HTMLElement>('.truncate')) {
-        const cut = part.scrollWidth > part.clientWidth + 1 && part.clientWidth > 0
-        if (cut && !part.closest('[title], [aria-label]:not([role=dialog]), [data-standing]'))
-          outside.push(`cut without a full form: ${part.textContent?.slice(0, 60)}`)
-      }
+/** As text: to take the state over object by object costs more than all the rest. */
+const lookOnce = async (page: Page): Promise<Seen> => JSON.parse(await page.evaluate(seen))
+
+const seen = (): string => {
+  const active = document.activeElement ?? document.body
+  const state = window.kiteShelf?.state()
+  const focus = state?.focus ?? null
+  const inWindow = active.closest<HTMLElement>('[data-window]')?.dataset.window
+  const inContent = active.closest('.win-body') !== null && !active.classList.contains('win-body')
+  const bare =
+    active.classList.contains('win-body') &&
+    active.firstElementChild !== null &&
+    !active.querySelector('[data-autofocus]')
+  const asks = '[role=dialog], [role=alertdialog], [role=menu], [aria-label="Name of the desktop"]'
+  const asking = document.querySelector(asks) !== null
+  const byTab =
+    active !== document.body &&
+    active.id !== 'desktop' &&
+    !active.classList.contains('win-body') &&
+    active.matches(':focus-visible')
+  const field = active.matches('input, textarea, select')
+  const settled =
+    asking ||
+    (inContent && inWindow === focus) ||
+    // Some contents have nothing to type into.
+    (inWindow === focus && bare) ||
+    (focus === null && active.id === 'desktop') ||
+    (!inWindow && field) ||
+    byTab
+  const takesText =
+    active.matches('textarea, [contenteditable=true], [role=gridcell]') ||
+    (active instanceof HTMLInputElement &&
+      !['range', 'checkbox', 'radio', 'button'].includes(active.type))
+  const named = (element: Element) =>
+    `${element.getAttribute('role') ?? element.tagName} “${element.getAttribute('aria-label') ?? element.textContent?.slice(0, 30)}”`
+  const outside: string[] = []
+  for (const open of document.querySelectorAll('[role=dialog], [role=menu], [role=alert]')) {
+    if (open.id === 'loft' || !open.checkVisibility() || open.closest('.win-body')) continue
+    const { left, top, right, bottom } = open.getBoundingClientRect()
+    if (left < -1 || top < -1 || right > innerWidth + 1 || bottom > innerHeight + 1)
+      outside.push(
+        `${named(open)} at ${[left, top, right, bottom].map(Math.round)} of ${innerWidth} × ${innerHeight}`,
+      )
+    for (const part of open.querySelectorAll<HTMLElement>('.truncate')) {
+      const cut = part.scrollWidth > part.clientWidth + 1 && part.clientWidth > 0
+      if (cut && !part.closest('[title], [aria-label]:not([role=dialog]), [data-standing]'))
+        outside.push(`cut without a full form: ${part.textContent?.slice(0, 60)}`)
     }
-    return {
-      path: location.pathname,
-      alive: document.getElementById('desktop') !== null && state !== undefined,
-      asking,
-      state: state as State,
-      keysIn: `${inWindow ? `${inWindow} ` : ''}${named(active)}`,
-      settled,
-      takesText,
-      outside,
-    }
-  })
+  }
+  const all: Seen = {
+    path: location.pathname,
+    alive: document.getElementById('desktop') !== null && state !== undefined,
+    asking,
+    state: state as State,
+    keysIn: `${inWindow ? `${inWindow} ` : ''}${named(active)}`,
+    settled,
+    takesText,
+    outside,
+  }
+  return JSON.stringify(all)
+}
 
 /** The windows in which a word stands. */
 export const windowsWith = (page: Page, word: string): Promise<string[]> =>
