@@ -20,14 +20,10 @@ const focus = command({
   group,
   step: false,
   args: { to: string().required() },
-  can: (state, { to }) => {
-    const found = displayTo(state, state.displays[state.display], to)
-    if (refused(found)) return found
-    return found.id !== state.display || no(`You are on ${found.name}.`)
-  },
-  run: (draft, { to }) => {
+  plan: (draft, { to }) => {
     const found = displayTo(draft, draft.displays[draft.display], to)
-    if (refused(found)) return
+    if (refused(found)) return found
+    if (found.id === draft.display) return no(`You are on ${found.name}.`)
     const from = currentId(draft)
     takeKeys(draft, found.id)
     settleFocus(draft)
@@ -101,13 +97,9 @@ const toDisplay = command({
     /** Where it is dropped there. */
     at: object({ x: number().required(), y: number().required() }).default(undefined),
   },
-  can: (state, args) => {
-    const to = goal(state, args)
-    return refused(to) ? to : true
-  },
-  run: on((draft, found, args: { window?: string; to: string; at?: Point }) => {
+  plan: on((draft, found, args: { window?: string; to: string; at?: Point }) => {
     const to = goal(draft, args)
-    if (refused(to)) return
+    if (refused(to)) return to
     const result = sendTo(draft, found, to)
     if (args.at) moveFrame(draft, found, args.at)
     return result
@@ -119,13 +111,9 @@ const nextDisplay = command({
   title: 'Send window to the next display, in the same place',
   group,
   args: which,
-  can: (state, args) => {
-    const to = goal(state, { ...args, to: 'next' })
-    return refused(to) ? to : true
-  },
-  run: on((draft, found, args) => {
+  plan: on((draft, found, args) => {
     const to = goal(draft, { ...args, to: 'next' })
-    return refused(to) ? undefined : sendTo(draft, found, to)
+    return refused(to) ? to : sendTo(draft, found, to)
   }),
 })
 

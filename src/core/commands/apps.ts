@@ -20,16 +20,16 @@ import { focusOn, goTo, moveTo } from './change'
 import { command, type Env, nameArgument, no, type Refusal, type Result } from './command'
 import { placeAt, reachesHome, settleAt } from './homes'
 import { newFrame, openWindow, visit } from './opening'
+import { refused } from './places'
 
 const group = 'Apps' as const
 
 /** The longest title a document is given when it is opened. */
 const TITLE_MOST = 300
 
-const known = (id: string, env: Env): true | Refusal => {
-  if (env.app(id)) return true
-  const names = env.apps().map((app) => app.id)
-  return no(`There is no app “${id}”. There are: ${names.join(', ')}.`)
+const known = (id: string, env: Env): AppFacts | Refusal => {
+  const names = () => env.apps().map((app) => app.id)
+  return env.app(id) ?? no(`There is no app “${id}”. There are: ${names().join(', ')}.`)
 }
 
 interface Opening {
@@ -46,14 +46,14 @@ function openApp(
   draft: State,
   { app: id, document, title: given, frame, alone }: Opening,
   env: Env,
-): Result {
-  const app = env.app(id)
-  if (!app) return {}
+): Result | Refusal {
+  const app = known(id, env)
+  if (refused(app)) return app
   const from = currentId(draft)
   const here = openDesktop(draft, from)
   const shown = document ?? env.id('document')
-  const known = draft.documents[shown]
-  if (known) known.openedAt = env.now
+  const kept = draft.documents[shown]
+  if (kept) kept.openedAt = env.now
   else {
     const untitled = given?.trim().slice(0, TITLE_MOST) || app.untitled
     draft.documents[shown] = {
@@ -162,8 +162,7 @@ const open = command({
       height: number().required(),
     }).default(undefined),
   },
-  can: (_state, args, env) => known(args.app, env),
-  run: openApp,
+  plan: openApp,
 })
 
 /** The app on a number key, or the one named. */
@@ -175,14 +174,11 @@ const launch = command({
   title: 'Go to an app, or open it',
   group,
   args: { app: maybeId(), slot: number().integer().min(1).max(9), another: boolean() },
-  can: (state, args, env) => {
-    const app = chosen(state, args)
-    if (app) return known(app, env)
-    return no(args.slot ? `No app is on key ${args.slot}.` : 'Say which app.')
-  },
-  run: (draft, args, env) => {
+  plan: (draft, args, env) => {
     const app = chosen(draft, args)
-    if (!app) return
+    if (!app) return no(args.slot ? `No app is on key ${args.slot}.` : 'Say which app.')
+    const facts = known(app, env)
+    if (refused(facts)) return facts
     const reach = draft.settings.launch === 'go' ? () => true : hereOrEverywhere(draft)
     const running = byUse(draft).filter((other) => other.app === app && reach(other))
     if (args.another || running.length === 0)
@@ -203,16 +199,12 @@ const cycle = command({
   title: 'Next window of this app',
   group,
   args: { app: maybeId(), back: boolean() },
-  can: (state, args) => {
-    const app = args.app ?? focusedWindow(state)?.app
-    if (!app) return no('No window has the focus. Click one first.')
-    const others = byUse(state).filter((other) => other.app === app && other.id !== focusId(state))
-    return others.length > 0 || no('This app has no other window.')
-  },
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const app = args.app ?? focusedWindow(draft)?.app
+    if (!app) return no('No window has the focus. Click one first.')
     // In order of opening, so that cycling meets each window once before it comes round.
     const all = Object.values(draft.windows).filter((other) => other.app === app)
+    if (!all.some(({ id }) => id !== focusId(draft))) return no('This app has no other window.')
     const at = all.findIndex(({ id }) => id === focusId(draft)) + (args.back ? -1 : 1)
     const next = all[(at + all.length) % all.length]
     return next && visit(draft, next.id)
@@ -224,13 +216,14 @@ const slot = command({
   title: 'Put an app on a number key',
   group,
   args: { app: maybeId().required(), slot: number().integer().min(1).max(9).required() },
-  can: (_state, args, env) => known(args.app, env),
-  run: (draft, args, env) => {
+  plan: (draft, args, env) => {
+    const app = known(args.app, env)
+    if (refused(app)) return app
     const from = draft.slots.indexOf(args.app)
     const to = args.slot - 1
     if (from >= 0) draft.slots[from] = draft.slots[to] ?? null
     draft.slots[to] = args.app
-    return { say: `Put ${env.app(args.app)?.name} on key ${args.slot}` }
+    return { say: `Put ${app.name} on key ${args.slot}` }
   },
 })
 
@@ -239,17 +232,13 @@ const add = command({
   title: 'Add a web address as an app',
   group,
   args: { name: string().required(), address: string().required().max(2000), icon: string() },
-  can: (_state, { name, address, icon }) => {
+  plan: (draft, { name, address, icon }, env) => {
     if (!name.trim()) return no('An app needs a name: type at least one letter.')
     if (name.trim().length > 40) return no('That name is too long: use at most 40 letters.')
     if (icon && !icon.startsWith('data:image/'))
       return no('An icon has to be a picture that is embedded.')
     const found = addressOf(address)
-    return 'problem' in found ? no(found.problem) : true
-  },
-  run: (draft, { name, address, icon }, env) => {
-    const found = addressOf(address)
-    if ('problem' in found) return
+    if ('problem' in found) return no(found.problem)
     const id = env.id('app')
     draft.apps[id] = { id, name: name.trim(), address: found.href, ...(icon && { icon }) }
     const free = draft.slots.indexOf(null)
@@ -265,14 +254,12 @@ const remove = command({
   title: 'Remove an app that was added',
   group,
   args: { app: maybeId().required() },
-  can: (state, { app }) => {
-    const own = state.apps[app]
+  plan: (draft, { app }) => {
+    const own = draft.apps[app]
     if (!own) return no('Only apps that were added can be removed.')
-    const open = Object.values(state.windows).filter((other) => other.app === app).length
-    return open === 0 || no(`${own.name} has windows open. Close them first, then remove it.`)
-  },
-  run: (draft, { app }) => {
-    const name = draft.apps[app]?.name
+    const { name } = own
+    if (Object.values(draft.windows).some((other) => other.app === app))
+      return no(`${name} has windows open. Close them first, then remove it.`)
     delete draft.apps[app]
     draft.slots = draft.slots.map((slot) => (slot === app ? null : slot))
     draft.homes = draft.homes.filter((home) => home.app !== app)
@@ -294,6 +281,6 @@ export const appCommands = [
     title: 'Add an app…',
     group,
     step: false,
-    run: () => ({ show: { view: 'add app' } }),
+    plan: () => ({ show: { view: 'add app' } }),
   }),
 ]

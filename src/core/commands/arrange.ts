@@ -32,15 +32,13 @@ const arrange = LAYOUTS.map(([layout, title, says]) =>
     id: `arrange.${layout}`,
     title,
     group,
-    can: (state) => {
-      const { kind, name } = current(state)
+    plan: (draft) => {
+      const here = current(draft)
+      const { kind, name } = here
       if (kind !== 'open')
         return no(`${name} is a ${kind}. Arrange the windows of another desktop.`)
-      return seen(state).length > 0 || no(`${name} has no window of its own in sight.`)
-    },
-    run: (draft) => {
-      const here = current(draft)
       const all = seen(draft)
+      if (all.length === 0) return no(`${name} has no window of its own in sight.`)
       const spans = arranged(layout, all.length)
       const before = { ...here.before }
       for (const window of all) {
@@ -57,7 +55,7 @@ const arrange = LAYOUTS.map(([layout, title, says]) =>
         all.slice(at + 1).some((other) => overlap(one.frame, other.frame) > 0),
       )
       const small = cover ? '; some cannot be that small and cover others' : ''
-      return { say: `Arranged ${here.name} in ${says}${small}` }
+      return { say: `Arranged ${name} in ${says}${small}` }
     },
   }),
 )
@@ -66,20 +64,19 @@ const back = command({
   id: 'arrange.back',
   title: 'Bring windows back to where they stood before they were arranged',
   group,
-  can: (state) =>
-    current(state).before !== undefined ||
-    no(`The windows of ${current(state).name} have not been arranged.`),
-  run: (draft) => {
+  plan: (draft) => {
     const here = current(draft)
+    const { before, name } = here
+    if (!before) return no(`The windows of ${name} have not been arranged.`)
     for (const id of here.windows) {
-      const stood = here.before?.[id]
+      const stood = before[id]
       const window = draft.windows[id]
       if (!stood || !window) continue
       Object.assign(window, stood)
       if (!stood.placed) delete window.unplaced
     }
     delete here.before
-    return { say: `Brought back how ${here.name} stood` }
+    return { say: `Brought back how ${name} stood` }
   },
 })
 

@@ -1,12 +1,12 @@
 /** Where displays stand to each other. */
 
 import { number, string } from 'yup'
-import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
+import { DIRECTIONS } from '@/core/geometry/direction'
 import { nudged, standProblem } from '@/core/geometry/displays'
 import { connected, DISPLAYS_MOST } from '@/core/model/displays'
 import { type Display, LONGEST, type State } from '@/core/model/types'
 import { command, no } from './command'
-import { onDisplay, pluggedDisplay, whichDisplay } from './meantDisplay'
+import { pluggedDisplay, whichDisplay } from './meantDisplay'
 import { refused } from './places'
 
 const group = 'Displays' as const
@@ -24,20 +24,16 @@ const move = command({
   title: 'Move a display in the arrangement',
   group,
   args: { ...whichDisplay, x: coordinate.required(), y: coordinate.required() },
-  can: (state, { x, y, ...args }) => {
-    const found = pluggedDisplay(state, args)
+  plan: (draft, { x, y, ...args }) => {
+    const found = pluggedDisplay(draft, args)
     if (refused(found)) return found
-    const problem = standProblem([...othersOf(state, found), { ...found, x, y }])
-    return (
-      !problem ||
-      no(`${found.name} cannot stand there. ${problem} Put it edge to edge with another.`)
-    )
-  },
-  run: onDisplay((_draft, found, { x, y }: { display?: string; x: number; y: number }) => {
+    const problem = standProblem([...othersOf(draft, found), { ...found, x, y }])
+    if (problem)
+      return no(`${found.name} cannot stand there. ${problem} Put it edge to edge with another.`)
     // −0 would not be the same once it is kept as JSON.
     Object.assign(found, { x: x + 0, y: y + 0 })
     return { say: `Moved ${found.name}` }
-  }),
+  },
 })
 
 const nudge = command({
@@ -45,18 +41,15 @@ const nudge = command({
   title: 'Move a display along the others',
   group,
   args: { ...whichDisplay, to: string().oneOf(DIRECTIONS).required() },
-  can: (state, { to, ...args }) => {
-    const found = pluggedDisplay(state, args)
+  plan: (draft, { to, ...args }) => {
+    const found = pluggedDisplay(draft, args)
     if (refused(found)) return found
-    return (
-      !!nudged(found, to, othersOf(state, found)) ||
-      no(`${found.name} cannot go further that way: there would be a gap between them.`)
-    )
-  },
-  run: onDisplay((draft, found, { to }: { display?: string; to: Direction }) => {
-    Object.assign(found, nudged(found, to, othersOf(draft, found)))
+    const place = nudged(found, to, othersOf(draft, found))
+    if (!place)
+      return no(`${found.name} cannot go further that way: there would be a gap between them.`)
+    Object.assign(found, place)
     return { say: `Moved ${found.name}` }
-  }),
+  },
 })
 
 const main = command({
@@ -64,15 +57,14 @@ const main = command({
   title: 'Make a display the main one',
   group,
   args: whichDisplay,
-  can: (state, args) => {
-    const found = pluggedDisplay(state, args)
+  plan: (draft, args) => {
+    const found = pluggedDisplay(draft, args)
     if (refused(found)) return found
-    return found.id !== state.displayOrder[0] || no(`${found.name} is the main display already.`)
-  },
-  run: onDisplay((draft, { id, name }) => {
+    const { id, name } = found
+    if (id === draft.displayOrder[0]) return no(`${name} is the main display already.`)
     draft.displayOrder = [id, ...draft.displayOrder.filter((other) => other !== id)]
     return { say: `${name} is the main display` }
-  }),
+  },
 })
 
 export const arrangementCommands = [move, nudge, main]

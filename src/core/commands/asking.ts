@@ -1,5 +1,4 @@
 import { string } from 'yup'
-import { current } from '@/core/model/selectors'
 import { command } from './command'
 import { named, refused } from './places'
 
@@ -15,12 +14,8 @@ export const askAbout = <Id extends string>(
     group: 'Desktops',
     step: false,
     args: { desktop: string() },
-    can: (state, args) => {
-      const found = named(state, args.desktop)
-      return refused(found) ? found : true
-    },
-    run: (draft, args) => {
+    plan: (draft, args) => {
       const found = named(draft, args.desktop)
-      return { show: { view, desktop: refused(found) ? current(draft).id : found.id } }
+      return refused(found) ? found : { show: { view, desktop: found.id } }
     },
   })

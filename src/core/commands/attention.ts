@@ -25,8 +25,8 @@ const report = command({
     level: string().oneOf(LEVELS).nullable().defined(),
     says: string(),
   },
-  can: ({ documents }, { document }) => document in documents || no('There is no such document.'),
-  run: (draft, { document, level, says = '' }, { now }) => {
+  plan: (draft, { document, level, says = '' }, { now }) => {
+    if (!(document in draft.documents)) return no('There is no such document.')
     const before = peek(draft.attention, document)
     if (level === null) {
       if (before) delete draft.attention[document]
@@ -77,11 +77,9 @@ const next = command({
   id: 'attention.next',
   title: 'Go to what waits longest; at the end, come back',
   group,
-  can: (state, _args, { now }) =>
-    elsewhere(state, now).length > 0 || state.answering !== null || no('Nothing waits.'),
-  run: (draft, _args, env) => {
+  plan: (draft, _args, env) => {
     const [first] = elsewhere(draft, env.now)
-    if (!first) return comeBack(draft)
+    if (!first) return draft.answering === null ? no('Nothing waits.') : comeBack(draft)
     draft.answering ??= { desktop: currentId(draft), window: focusId(draft) }
     const waiting = draft.attention[first.document]
     if (waiting) waiting.told = true
@@ -110,20 +108,21 @@ const back = command({
   id: 'attention.back',
   title: 'Come back to where you were before answering',
   group,
-  can: ({ answering }) => answering !== null || no('You did not leave to answer anything.'),
-  run: comeBack,
+  plan: (draft) =>
+    draft.answering === null ? no('You did not leave to answer anything.') : comeBack(draft),
 })
 
 const about = { document: string() }
 
-/** What is meant: what is named, else the first that waits. */
-const meantBy = (state: State, document: string | undefined, { now }: Env): Asking | undefined =>
-  document === undefined
-    ? waitingNow(state, now)[0]
-    : waitingNow(state, now).find((one) => one.document === document)
+const OVER = 'That time is over. Choose a later one.'
 
-const waits = (state: State, { document }: { document?: string }, env: Env): true | Refusal =>
-  !!meantBy(state, document, env) || no('Nothing waits.')
+/** What is meant: what is named, else the first that waits; or that nothing does. */
+function meantBy(state: State, document: string | undefined, { now }: Env): Asking | Refusal {
+  const waiting = waitingNow(state, now)
+  const found =
+    document === undefined ? waiting[0] : waiting.find((one) => one.document === document)
+  return found ?? no('Nothing waits.')
+}
 
 /** It waits no more. */
 const over = <Id extends string>(kind: 'seen' | 'let go', id: Id, title: string, says: string) =>
@@ -133,10 +132,9 @@ const over = <Id extends string>(kind: 'seen' | 'let go', id: Id, title: string,
     group,
     step: false,
     args: about,
-    can: waits,
-    run: (draft, { document }, env) => {
+    plan: (draft, { document }, env) => {
       const asking = meantBy(draft, document, env)
-      if (!asking) return
+      if (refused(asking)) return asking
       delete draft.attention[asking.document]
       return {
         announce: `${says}: ${asking.says || asking.title}`,
@@ -154,14 +152,12 @@ const later = command({
   group,
   step: false,
   args: { ...about, until: number().required() },
-  can: (state, args, env) =>
-    args.until > env.now ? waits(state, args, env) : no('That time is over. Choose a later one.'),
-  run: (draft, { document, until }, env) => {
+  plan: (draft, { document, until }, env) => {
+    if (until <= env.now) return no(OVER)
     const asking = meantBy(draft, document, env)
-    const waiting = asking && draft.attention[asking.document]
-    if (!asking || !waiting) return
-    waiting.until = until
-    waiting.told = false
+    if (refused(asking)) return asking
+    const waiting = draft.attention[asking.document]
+    if (waiting) Object.assign(waiting, { until, told: false })
     return {
       announce: `Put off: ${asking.says || asking.title}`,
       journal: [{ kind: 'put off', window: asking.window }],
@@ -174,10 +170,10 @@ const told = command({
   title: 'Put the digest away',
   group,
   step: false,
-  can: (state, _args, { now }) =>
-    untold(state, now).length > 0 || no('There is nothing to put away.'),
-  run: (draft, _args, { now }) => {
-    for (const { document } of untold(draft, now)) {
+  plan: (draft, _args, { now }) => {
+    const all = untold(draft, now)
+    if (all.length === 0) return no('There is nothing to put away.')
+    for (const { document } of all) {
       const waiting = draft.attention[document]
       if (waiting) waiting.told = true
     }
@@ -189,7 +185,7 @@ const list = command({
   title: 'What waits: answer, put off, let go…',
   group,
   step: false,
-  run: () => ({ show: { view: 'waiting' } }),
+  plan: () => ({ show: { view: 'waiting' } }),
 })
 
 const quiet = command({
@@ -203,16 +199,10 @@ const quiet = command({
     /** What comes through all the same: names of apps, parts of titles or of what is said. */
     lets: array(string().trim().min(1).max(100).required()).max(20),
   },
-  can: (state, args, { now }) => {
-    const found = named(state, args.desktop)
-    if (refused(found)) return found
-    return (
-      args.until === undefined || args.until > now || no('That time is over. Choose a later one.')
-    )
-  },
-  run: (draft, args, { now }) => {
+  plan: (draft, args, { now }) => {
     const found = named(draft, args.desktop)
-    if (refused(found)) return
+    if (refused(found)) return found
+    if (args.until !== undefined && args.until <= now) return no(OVER)
     const { lets: before = [] } = found.quiet ?? {}
     const given = args.until !== undefined || args.lets !== undefined
     if (isQuiet(found, now) && !given) {

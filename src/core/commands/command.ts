@@ -148,12 +148,14 @@ export interface Command<Args = Record<string, unknown>, Id extends string = str
   args: ObjectSchema<ObjectShape>
   /** Whether undo takes it back. Going and focusing are not steps. */
   step: boolean
-  can?(state: State, args: Args, env: Env): true | Refusal
-  /** Changes the draft of the state. */
-  run?(draft: State, args: Args, env: Env): Result | undefined
+  /**
+   * Says why it cannot be done, before it changes anything, or changes the draft of the state and
+   * says what happened.
+   */
+  plan?(draft: State, args: Args, env: Env): Refusal | Result | undefined
   travel?: 'undo' | 'redo'
   /** Other commands it stands for: they are run one after the other, as one step. */
-  expand?(state: State, args: Args): Pick<Sequence, 'name' | 'deeds'>
+  expand?(state: State, args: Args): Refusal | Pick<Sequence, 'name' | 'deeds'>
   /** Whether what is known of documents is part of the step. */
   documents?: boolean
 }
@@ -176,13 +178,12 @@ type Given<Shape extends ObjectShape> = Optional<{
 
 /** A command with its arguments typed by their schema. */
 export function command<const Id extends string, Shape extends ObjectShape = Record<never, never>>(
-  given: Omit<Command, 'id' | 'args' | 'can' | 'run' | 'expand' | 'step'> & {
+  given: Omit<Command, 'id' | 'args' | 'plan' | 'expand' | 'step'> & {
     id: Id
     step?: boolean
     args?: Shape
-    can?(state: State, args: Given<Shape>, env: Env): true | Refusal
-    run?(draft: State, args: Given<Shape>, env: Env): Result | undefined
-    expand?(state: State, args: Given<Shape>): Pick<Sequence, 'name' | 'deeds'>
+    plan?(draft: State, args: Given<Shape>, env: Env): Refusal | Result | undefined
+    expand?(state: State, args: Given<Shape>): Refusal | Pick<Sequence, 'name' | 'deeds'>
   },
 ): Command<Given<Shape>, Id> {
   const args = object((given.args ?? {}) as ObjectShape).noUnknown()

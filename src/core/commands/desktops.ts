@@ -8,23 +8,20 @@ import { currentId } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
 import { askAbout } from './asking'
 import { goTo, makeDesktop } from './change'
-import { command, no, type Refusal } from './command'
+import { command, no } from './command'
 import { named, nameProblem, refused, roomFor } from './places'
 
 const group = 'Desktops' as const
-
-const exists = (state: State, place: string | undefined): true | Refusal => {
-  const found = named(state, place)
-  return refused(found) ? found : true
-}
 
 const create = command({
   id: 'desktop.create',
   title: 'New desktop',
   group,
   args: { name: string(), stay: boolean() },
-  can: (state, { name }) => (name !== undefined && nameProblem(name)) || roomFor(state, 1),
-  run: (draft, { name, stay }, env) => {
+  plan: (draft, { name, stay }, env) => {
+    const problem = name === undefined ? null : nameProblem(name)
+    const room = problem ?? roomFor(draft, 1)
+    if (room !== true) return room
     const from = currentId(draft)
     const made = makeDesktop(draft, env, name?.trim())
     if (!stay) goTo(draft, made.id)
@@ -46,10 +43,9 @@ const rename = command({
     /** Whether it was only just made, so that nobody knows it by its letter yet. */
     fresh: boolean(),
   },
-  can: (state, args) => nameProblem(args.name) ?? exists(state, args.desktop),
-  run: (draft, args) => {
-    const found = named(draft, args.desktop)
-    if (refused(found)) return
+  plan: (draft, args) => {
+    const found = nameProblem(args.name) ?? named(draft, args.desktop)
+    if (refused(found)) return found
     const before = found.name
     found.name = args.name.trim()
     // Nobody knows it by its emblem yet either.
@@ -75,17 +71,14 @@ const reorder = command({
   title: 'Move desktop in the order',
   group,
   args: { desktop: string(), by: number().integer(), to: number().integer() },
-  can: (state, args) => {
-    const found = named(state, args.desktop)
-    if (refused(found)) return found
-    const at = state.order.indexOf(found.id)
-    if (target(state, found.id, args) !== at) return true
-    return no(at === 0 ? `${found.name} stands first already.` : `${found.name} stays where it is.`)
-  },
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const found = named(draft, args.desktop)
-    if (refused(found)) return
+    if (refused(found)) return found
     const at = target(draft, found.id, args)
+    if (at === draft.order.indexOf(found.id))
+      return no(
+        at === 0 ? `${found.name} stands first already.` : `${found.name} stays where it is.`,
+      )
     draft.order = draft.order.filter((id) => id !== found.id)
     draft.order.splice(at, 0, found.id)
     return { say: `Moved ${found.name} to place ${at + 1} of ${draft.order.length}` }
@@ -102,15 +95,11 @@ const rest = command({
   group,
   step: false,
   args: { desktop: string() },
-  can: (state, args, env) => {
-    const found = named(state, args.desktop)
-    if (refused(found)) return found
-    const awake = keepsAwake(state, found.id, env.busy)
-    return !awake || no(`${found.name} stays awake: ${awake}.`)
-  },
-  run: (draft, args) => {
+  plan: (draft, args, env) => {
     const found = named(draft, args.desktop)
-    if (refused(found)) return
+    if (refused(found)) return found
+    const awake = keepsAwake(draft, found.id, env.busy)
+    if (awake) return no(`${found.name} stays awake: ${awake}.`)
     return {
       say: `${found.name} is at rest; it wakes when you go there`,
       effect: { does: 'rest', desktop: found.id },

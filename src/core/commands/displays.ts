@@ -56,11 +56,9 @@ const resizeDisplay = command({
   group,
   step: false,
   args: { display: maybeId().required(), width: width.required(), height: height.required() },
-  can: (state, args) =>
-    Object.hasOwn(state.displays, args.display) || no('There is no such display.'),
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const display = draft.displays[args.display]
-    if (!display) return
+    if (!display) return no('There is no such display.')
     const same = display.width === args.width && display.height === args.height
     if (same && display.measured) return
     Object.assign(display, { width: args.width, height: args.height, measured: true })
@@ -74,13 +72,12 @@ const add = command({
   title: 'Add a display',
   group,
   args: { name: nameArgument(), width, height, scale },
-  can: (state, args) => {
+  plan: (draft, args, env) => {
     if (args.name !== undefined && !args.name.trim()) return no('A display needs a name.')
-    return Object.keys(state.displays).length < DISPLAYS_MOST
-      ? enough(state, connected(state).length + 1)
-      : no(`${DISPLAYS_MOST} displays are the most. Remove one first.`)
-  },
-  run: (draft, args, env) => {
+    if (Object.keys(draft.displays).length >= DISPLAYS_MOST)
+      return no(`${DISPLAYS_MOST} displays are the most. Remove one first.`)
+    const room = enough(draft, connected(draft).length + 1)
+    if (room !== true) return room
     const id = env.id('display')
     const name = args.name?.trim() || freeName(draft)
     const { width: wide = 1920, height: tall = 1080, scale: by = 1 } = args
@@ -116,22 +113,18 @@ const change = command({
   title: 'Change a display: name, size, scale',
   group,
   args: { ...whichDisplay, name: nameArgument(), width, height, scale },
-  can: (state, args) => {
-    const found = meantDisplay(state, args)
-    if (refused(found)) return found
+  plan: onDisplay((draft, found, args: Partial<Display> & { display?: string }) => {
     if (args.name !== undefined && !args.name.trim()) return no('A display needs a name.')
     const { width: wide, height: tall, scale: by } = args
     const sized = wide !== undefined || tall !== undefined || by !== undefined
     if (sized && found.measured)
       return no(`${found.name} is a browser window and has its size. Make that larger or smaller.`)
     const next = resized(found, args)
-    return (
-      (next.width >= DISPLAY_LEAST.width && next.height >= DISPLAY_LEAST.height) ||
-      no(`At that scale it would have ${next.width} × ${next.height} pixels, which is too few.`)
-    )
-  },
-  run: onDisplay((draft, found, args: Partial<Display> & { display?: string }) => {
-    Object.assign(found, resized(found, args))
+    if (next.width < DISPLAY_LEAST.width || next.height < DISPLAY_LEAST.height)
+      return no(
+        `At that scale it would have ${next.width} × ${next.height} pixels, which is too few.`,
+      )
+    Object.assign(found, next)
     if (args.name !== undefined) found.name = args.name.trim()
     settle(draft)
     return { say: `${found.name}: ${found.width} × ${found.height}, scale ${found.scale}` }
@@ -156,16 +149,13 @@ const remove = command({
   title: 'Remove a display',
   group,
   args: whichDisplay,
-  can: (state, args) => {
-    const found = meantDisplay(state, args)
-    if (refused(found)) return found
-    if (found.measured) return no(`${found.name} is a browser window. It goes when that is closed.`)
-    if (found.id === state.displayOrder[0])
-      return no(`${found.name} is the main display. Make another the main one first.`)
-    return staysOne(state, found)
-  },
-  run: onDisplay((draft, found) => {
+  plan: onDisplay((draft, found) => {
     const { id, name } = found
+    if (found.measured) return no(`${name} is a browser window. It goes when that is closed.`)
+    if (id === draft.displayOrder[0])
+      return no(`${name} is the main display. Make another the main one first.`)
+    const stays = staysOne(draft, found)
+    if (stays !== true) return stays
     leave(draft, found)
     for (const window of Object.values(draft.windows))
       if (window.display === id) settleOn(draft, window)
@@ -201,11 +191,9 @@ const unplug = command({
   title: 'Unplug a display',
   group,
   args: whichDisplay,
-  can: (state, args) => {
-    const found = otherDisplay(state, args)
-    return refused(found) ? found : staysOne(state, found)
-  },
-  run: onDisplay((draft, found) => {
+  plan: onDisplay((draft, found) => {
+    const stays = staysOne(draft, found)
+    if (stays !== true) return stays
     leave(draft, found)
     settle(draft)
     return { say: `Unplugged ${found.name}; its windows stand on ${nameOf(draft)} meanwhile` }
@@ -224,15 +212,12 @@ const plug = command({
   title: 'Plug a display in',
   group,
   args: whichDisplay,
-  can: (state, args) => {
-    const found = unplugged(state, args)
+  plan: (draft, args, env) => {
+    const found = unplugged(draft, args)
     if (refused(found)) return found
     if (found.connected) return no(`${found.name} is plugged in.`)
-    return enough(state, connected(state).length + 1)
-  },
-  run: (draft, args, env) => {
-    const found = unplugged(draft, args)
-    if (refused(found)) return
+    const room = enough(draft, connected(draft).length + 1)
+    if (room !== true) return room
     found.connected = true
     settle(draft, env)
     return { say: `Plugged ${found.name} in; ${showing(draft, found.id)}` }
@@ -243,8 +228,8 @@ const together = command({
   id: 'displays.together',
   title: 'Displays together: a desktop spans them all',
   group,
-  can: (state) => state.apart || no('Displays are together already.'),
-  run: (draft) => {
+  plan: (draft) => {
+    if (!draft.apart) return no('Displays are together already.')
     draft.apart = false
     settle(draft)
     return { say: `Displays are together: ${desktop(draft, currentId(draft)).name} on all of them` }
@@ -255,11 +240,10 @@ const apart = command({
   id: 'displays.apart',
   title: 'Displays apart: each shows a desktop of its own',
   group,
-  can: (state) => {
-    if (state.apart) return no('Displays are apart already.')
-    return enough(state, connected(state).length, true)
-  },
-  run: (draft, _args, env) => {
+  plan: (draft, _args, env) => {
+    if (draft.apart) return no('Displays are apart already.')
+    const room = enough(draft, connected(draft).length, true)
+    if (room !== true) return room
     draft.apart = true
     settle(draft, env)
     return { say: 'Displays are apart: each shows a desktop of its own' }
@@ -273,11 +257,7 @@ const open = command({
   group,
   step: false,
   args: whichDisplay,
-  can: (state, args) => {
-    const found = otherDisplay(state, args)
-    return refused(found) ? found : true
-  },
-  run: onDisplay(
+  plan: onDisplay(
     (_draft, { id }) => ({ effect: { does: 'open display', display: id } }),
     otherDisplay,
   ),
@@ -290,11 +270,10 @@ const giveBack = command({
   group,
   step: false,
   args: { display: maybeId().required() },
-  can: (state, args) =>
-    state.displays[args.display]?.measured === true || no('It is not in a window of its own.'),
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const found = draft.displays[args.display]
-    if (found) delete found.measured
+    if (!found?.measured) return no('It is not in a window of its own.')
+    delete found.measured
     return undefined
   },
 })

@@ -3,12 +3,13 @@ import { maybeId, OBJECTS, objectProblem } from '@/core/formats/shape'
 import { documentsInUse } from '@/core/model/selectors'
 import type { DocumentInfo, State } from '@/core/model/types'
 import { command, nameArgument, no, type Refusal } from './command'
+import { refused } from './places'
 
 const group = 'Documents' as const
 const which = { document: maybeId().required() }
 
-const known = (state: State, { document }: { document: string }): true | Refusal =>
-  Object.hasOwn(state.documents, document) || no('There is no such document.')
+const known = (state: State, { document }: { document: string }): DocumentInfo | Refusal =>
+  state.documents[document] ?? no('There is no such document.')
 
 /** What an app tells of its document: its title, and whether it has changes not saved. */
 const set = command({
@@ -17,15 +18,12 @@ const set = command({
   group,
   step: false,
   args: { ...which, title: nameArgument(), unsaved: boolean() },
-  can: (state, args) => {
-    const there = known(state, args)
-    if (there !== true) return there
-    return args.title === undefined || args.title.trim() !== '' || no('A document needs a title.')
-  },
-  run: (draft, { document: id, title, unsaved }) => {
-    const known = draft.documents[id]
-    if (known && title !== undefined) known.title = title.trim()
-    if (known && unsaved !== undefined) known.unsaved = unsaved
+  plan: (draft, { document, title, unsaved }) => {
+    const found = known(draft, { document })
+    if (refused(found)) return found
+    if (title?.trim() === '') return no('A document needs a title.')
+    if (title !== undefined) found.title = title.trim()
+    if (unsaved !== undefined) found.unsaved = unsaved
     return undefined
   },
 })
@@ -37,29 +35,25 @@ const discard = command({
   group,
   step: false,
   args: which,
-  can: (state, { document }) => {
-    const there = known(state, { document })
-    if (there !== true) return there
-    const { title, discarded } = state.documents[document] ?? {}
-    if (discarded || !documentsInUse(state).has(document)) return true
-    const behind = Object.values(state.desktops).find(
-      ({ picture }) => picture?.document === document,
-    )
-    return no(
-      behind
-        ? `“${title}” is the backdrop of ${behind.name}. Choose another there first.`
-        : `“${title}” is open. Close its windows first, then delete it.`,
-    )
-  },
-  run: (draft, { document }, env) => {
-    const found = draft.documents[document]
-    if (!found) return
+  plan: (draft, { document }, env) => {
+    const found = known(draft, { document })
+    if (refused(found)) return found
+    if (!found.discarded && documentsInUse(draft).has(document))
+      return no(`“${found.title}” is ${inUseAs(draft, document)}`)
     found.discarded = !found.discarded
     if (found.discarded) found.discardedAt = env.now
     else delete found.discardedAt
     return { say: `${found.discarded ? 'Deleted' : 'Took back'} “${found.title}”` }
   },
 })
+
+/** “open. Close its windows first, then delete it.” */
+function inUseAs({ desktops }: State, document: string): string {
+  const behind = Object.values(desktops).find(({ picture }) => picture?.document === document)
+  return behind
+    ? `the backdrop of ${behind.name}. Choose another there first.`
+    : 'open. Close its windows first, then delete it.'
+}
 
 /** Many documents out of sight at once, in one undoable step. */
 const discardAll = command({
@@ -68,16 +62,11 @@ const discardAll = command({
   group,
   documents: true,
   args: { documents: array(maybeId().required()).required().min(1) },
-  can: (state, { documents }) => {
-    const used = documentsInUse(state)
-    const wrong = documents.find((id) => !Object.hasOwn(state.documents, id) || used.has(id))
-    return wrong === undefined || no('One of them is in use, or there is no such document.')
-  },
-  run: (draft, { documents }, env) => {
-    for (const id of documents) {
-      const found = draft.documents[id]
-      if (found) Object.assign(found, { discarded: true, discardedAt: env.now })
-    }
+  plan: (draft, { documents }, env) => {
+    const used = documentsInUse(draft)
+    const found = documents.map((id) => (used.has(id) ? undefined : draft.documents[id]))
+    if (found.includes(undefined)) return no('One of them is in use, or there is no such document.')
+    for (const one of found) if (one) Object.assign(one, { discarded: true, discardedAt: env.now })
     const what = documents.length === 1 ? '1 document' : `${documents.length} documents`
     return { say: `Deleted ${what}` }
   },
@@ -90,12 +79,10 @@ const putAway = command({
   group,
   step: false,
   args: { documents: array(maybeId().required()).required() },
-  can: (state, { documents }) => {
-    const used = documentsInUse(state)
-    for (const { window } of state.closed) used.add(window.document)
-    return !documents.some((id) => used.has(id)) || no('A window shows one of them.')
-  },
-  run: (draft, { documents }) => {
+  plan: (draft, { documents }) => {
+    const used = documentsInUse(draft)
+    for (const { window } of draft.closed) used.add(window.document)
+    if (documents.some((id) => used.has(id))) return no('A window shows one of them.')
     for (const id of documents) delete draft.documents[id]
     return undefined
   },
@@ -107,13 +94,11 @@ const bring = command({
   group,
   step: false,
   args: { documents: array(mixed<DocumentInfo>().required()).required() },
-  can: (_state, { documents }) => {
+  plan: (draft, { documents }) => {
     const wrong = documents.find(
       (one) => objectProblem(String(one?.id), one, OBJECTS.documents) !== null,
     )
-    return wrong === undefined || no('One of them is not what is known of a document.')
-  },
-  run: (draft, { documents }) => {
+    if (wrong !== undefined) return no('One of them is not what is known of a document.')
     for (const one of documents) draft.documents[one.id] ??= { ...one }
     return undefined
   },
@@ -126,8 +111,10 @@ const asking = <Id extends string>(view: 'title' | 'export document', id: Id, ti
     group,
     step: false,
     args: which,
-    can: known,
-    run: (_draft, { document }) => ({ show: { view, document } }),
+    plan: (draft, { document }) => {
+      const found = known(draft, { document })
+      return refused(found) ? found : { show: { view, document } }
+    },
   })
 
 export const documentCommands = [

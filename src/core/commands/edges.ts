@@ -6,7 +6,7 @@ import { settleOn, standsOn } from '@/core/model/displays'
 import { isVisible } from '@/core/model/selectors'
 import type { Display, Span, State, Window } from '@/core/model/types'
 import { command, no, type Refusal } from './command'
-import { framedWindow, on, which } from './meant'
+import { framedWindow, which } from './meant'
 import { refused } from './places'
 
 /** How far a key moves an edge, in CSS pixels. */
@@ -30,15 +30,11 @@ const edge = command({
     by: number(),
     to: string().oneOf(DIRECTIONS),
   },
-  can: (state, args) => {
-    const found = framedWindow(state, args)
+  plan: (draft, args) => {
+    const found = framedWindow(draft, args)
     if (refused(found)) return found
-    const spans = spansAfter(state, found, args)
-    return refused(spans) ? spans : true
-  },
-  run: on((draft, found, args: Given) => {
     const spans = spansAfter(draft, found, args)
-    if (refused(spans)) return
+    if (refused(spans)) return spans
     for (const [id, span] of spans) {
       const window = draft.windows[id]
       if (!window) continue
@@ -49,7 +45,7 @@ const edge = command({
       window.frame = spanFrame(span, area, window.limits, draft.settings.gap)
     }
     return { say: `Moved the edge between ${spans.size} windows` }
-  }),
+  },
 })
 
 /** The spans after it, or why there are none. */

@@ -3,7 +3,7 @@
 import { boolean } from 'yup'
 import { maybeId } from '@/core/formats/shape'
 import type { Exception, State } from '@/core/model/types'
-import { command, type Env, no, type Refusal } from './command'
+import { command, type Env, no } from './command'
 import { meant, which } from './meant'
 import { refused } from './places'
 
@@ -62,13 +62,9 @@ export const exceptionCommands = KINDS.map(([exception, id, title, begins, ends]
     title,
     group: 'Apps',
     args: { ...which, app: maybeId(), on: boolean() },
-    can: (state, args, env): true | Refusal => {
-      const app = appMeant(state, args, env)
-      return refused(app) ? app : true
-    },
-    run: (draft, args, env) => {
+    plan: (draft, args, env) => {
       const app = appMeant(draft, args, env)
-      if (refused(app)) return
+      if (refused(app)) return app
       const before = draft.exceptions[app.id] ?? []
       const on = args.on ?? !before.includes(exception)
       const after = before.filter((one) => one !== exception && (!on || one !== AGAINST[exception]))

@@ -6,7 +6,16 @@ import type { JournalEvent } from '@/core/journal/events'
 import { check } from '@/core/model/check'
 import { currentId } from '@/core/model/selectors'
 import type { Sequence, State } from '@/core/model/types'
-import type { Command, Effect, Env, Refusal, Result, View } from './command'
+import {
+  type Command,
+  type Effect,
+  type Env,
+  no,
+  type Refusal,
+  type Result,
+  type View,
+} from './command'
+import { refused } from './places'
 import { registry } from './registry'
 
 export interface Session {
@@ -45,18 +54,16 @@ export function execute(session: Session, id: string, args: object, env: Env): O
   const problem = argumentProblem(command, args)
   if (problem) return { ok: false, reason: problem }
   const given = args as Record<string, unknown>
-  const can = command.can?.(session.state, given, env) ?? true
-  if (can !== true) return { ok: false, ...can }
-  let result: Result = {}
+  let planned: Result | Refusal = {}
   const [state, touched] = create(
     session.state,
     (draft) => {
-      result = command.expand
-        ? inTurn(draft, command.expand(session.state, given), env)
-        : (command.run?.(draft, given, env) ?? {})
+      planned = plan(command, draft, given, env)
     },
     { enablePatches: true },
   )
+  const result: Result | Refusal = planned
+  if (refused(result)) return { ok: false, ...result }
   const changes = changesBetween(session.state, state, touched)
   const [broken] = check(state, session.state, changes)
   if (broken)
@@ -91,19 +98,29 @@ export function execute(session: Session, id: string, args: object, env: Env): O
   }
 }
 
+/** What a command does to a draft, or why it cannot. */
+function plan(
+  command: Command,
+  draft: State,
+  args: Record<string, unknown>,
+  env: Env,
+): Result | Refusal {
+  if (!command.expand) return command.plan?.(draft, args, env) ?? {}
+  const deeds = command.expand(draft, args)
+  return refused(deeds) ? deeds : inTurn(draft, deeds, env)
+}
+
 /** Does one after the other, until one of them is refused; that is said, with the reason. */
 function inTurn(draft: State, { name, deeds }: Pick<Sequence, 'name' | 'deeds'>, env: Env): Result {
   const whole: Result = { say: `Ran ${name}`, journal: [] }
   for (const [at, { command: id, args }] of deeds.entries()) {
     const command = registry.get(id)
-    const problem = command
-      ? (argumentProblem(command, args) ?? refusal(command, draft, args, env))
-      : `There is no command “${id}”.`
-    if (!command || problem !== null) {
+    const done = command ? one(command, draft, args, env) : no(`There is no command “${id}”.`)
+    if (refused(done)) {
       const where = `${at + 1} of ${deeds.length}, ${command?.title.replace(/…$/, '') ?? id}`
-      return { ...whole, say: `${name} stopped at ${where}: ${problem}`, stopped: true }
+      return { ...whole, say: `${name} stopped at ${where}: ${done.reason}`, stopped: true }
     }
-    const { journal = [], show, effect, announce } = command.run?.(draft, args, env) ?? {}
+    const { journal = [], show, effect, announce } = done
     whole.journal?.push(...journal)
     if (show) whole.show = show
     if (effect) whole.effect = effect
@@ -112,15 +129,16 @@ function inTurn(draft: State, { name, deeds }: Pick<Sequence, 'name' | 'deeds'>,
   return whole
 }
 
-function refusal(
+/** One command of a sequence. */
+function one(
   command: Command,
-  state: State,
+  draft: State,
   args: Record<string, unknown>,
   env: Env,
-): string | null {
-  const can = command.can?.(state, args, env) ?? true
-  if (can !== true) return can.reason
-  return command.travel ? 'Undo and redo are no part of a sequence.' : null
+): Result | Refusal {
+  if (command.travel) return no('Undo and redo are no part of a sequence.')
+  const problem = argumentProblem(command, args)
+  return problem === null ? plan(command, draft, args, env) : no(problem)
 }
 
 function argumentProblem(command: Command, args: object): string | null {

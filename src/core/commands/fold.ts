@@ -52,31 +52,21 @@ const fold = command({
     /** How many columns are left, where a column is taken away. */
     columns: number().integer().min(1),
   },
-  can: (state, args) => {
-    const folded = foldedIds(state, args)
+  plan: (draft, args) => {
+    const folded = foldedIds(draft, args)
     if (refused(folded)) return folded
-    const kept = keepsEnough(state, folded)
+    const kept = keepsEnough(draft, folded)
     if (kept !== true) return kept
     const into =
-      args.into === undefined ? foldTarget(state, folded) : resolvePlace(state, args.into)
+      args.into === undefined ? foldTarget(draft, folded) : resolvePlace(draft, args.into)
     if (refused(into)) return into
-    const takes = (id: string | undefined) =>
-      state.desktops[id ?? '']?.kind === 'open' && !folded.includes(id ?? '')
-    if (!takes(into))
+    const takes = (id: string) => draft.desktops[id]?.kind === 'open' && !folded.includes(id)
+    if (!into || !takes(into))
       return no(
         'Windows cannot go to a desktop that is being folded, or that a window fills. Choose another.',
       )
-    return (
-      (args.moves ?? []).every(({ to }) => takes(to)) ||
-      no('A window cannot go to a desktop that is being folded, or that a window fills.')
-    )
-  },
-  run: (draft, args) => {
-    const folded = foldedIds(draft, args)
-    if (refused(folded)) return
-    const into =
-      args.into === undefined ? foldTarget(draft, folded) : resolvePlace(draft, args.into)
-    if (refused(into) || !into) return
+    if (args.moves?.some(({ to }) => !takes(to)))
+      return no('A window cannot go to a desktop that is being folded, or that a window fills.')
     const names = folded.map((id) => desktop(draft, id).name)
     const windows = folded.flatMap((id) => [...desktop(draft, id).windows])
     for (const id of windows) {
@@ -120,14 +110,11 @@ const previewFold = command({
   group,
   step: false,
   args: { desktop: string(), into: string() },
-  can: (state, args) => {
-    const found = named(state, args.desktop)
-    if (refused(found)) return found
-    return keepsEnough(state, [found.id])
-  },
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const found = named(draft, args.desktop)
-    if (refused(found)) return
+    if (refused(found)) return found
+    const kept = keepsEnough(draft, [found.id])
+    if (kept !== true) return kept
     return { show: { view: 'fold', desktops: [found.id], into: args.into ?? null } }
   },
 })
@@ -138,10 +125,10 @@ const previewFoldOthers = command({
   group,
   step: false,
   args: { desktop: string() },
-  can: (state) => state.order.length > 1 || no('There are no other desktops to fold.'),
-  run: (draft, args) => {
+  plan: (draft, args) => {
+    if (draft.order.length === 1) return no('There are no other desktops to fold.')
     const found = named(draft, args.desktop)
-    if (refused(found)) return
+    if (refused(found)) return found
     const kept = openDesktop(draft, found.id)
     const desktops = draft.order.filter((id) => id !== kept)
     return { show: { view: 'fold', desktops, into: kept } }

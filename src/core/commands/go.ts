@@ -1,19 +1,17 @@
 import { string } from 'yup'
 import { currentId, desktop, stack, summary, title } from '@/core/model/selectors'
-import type { State } from '@/core/model/types'
+import type { DesktopId, State } from '@/core/model/types'
 import { goTo } from './change'
 import { command, no, type Refusal } from './command'
 import { refused, resolvePlace } from './places'
 
-/** Whether a place is a desktop, and not the one that one is on. */
-const elsewhere =
-  (whyNotNew: string) =>
-  (state: State, { to }: { to: string }): true | Refusal => {
-    const id = resolvePlace(state, to)
-    if (refused(id)) return id
-    if (id === 'new') return no(whyNotNew)
-    return id !== currentId(state) || no(`You are on ${desktop(state, id).name}.`)
-  }
+/** The desktop of a place, where it is not the one that one is on. */
+function elsewhere(state: State, to: string, whyNotNew: string): DesktopId | Refusal {
+  const id = resolvePlace(state, to)
+  if (refused(id)) return id
+  if (id === 'new') return no(whyNotNew)
+  return id === currentId(state) ? no(`You are on ${desktop(state, id).name}.`) : id
+}
 
 const go = command({
   id: 'desktop.go',
@@ -21,10 +19,9 @@ const go = command({
   group: 'Switching',
   step: false,
   args: { to: string().required() },
-  can: elsewhere('To make a desktop and go there, use New desktop.'),
-  run: (draft, { to }) => {
-    const id = resolvePlace(draft, to)
-    if (refused(id)) return
+  plan: (draft, { to }) => {
+    const id = elsewhere(draft, to, 'To make a desktop and go there, use New desktop.')
+    if (refused(id)) return id
     const from = currentId(draft)
     goTo(draft, id)
     return { announce: summary(draft, id), journal: [{ kind: 'switch', from, to: id }] }
@@ -37,10 +34,9 @@ const glance = command({
   group: 'Switching',
   step: false,
   args: { to: string().required() },
-  can: elsewhere('There is nothing to see on a desktop that is not there yet.'),
-  run: (draft, { to }) => {
-    const id = resolvePlace(draft, to)
-    if (refused(id)) return
+  plan: (draft, { to }) => {
+    const id = elsewhere(draft, to, 'There is nothing to see on a desktop that is not there yet.')
+    if (refused(id)) return id
     const seen = stack(draft, id).filter(({ minimised }) => !minimised)
     const titles = seen.map((one) => title(draft, one)).join(', ')
     return {

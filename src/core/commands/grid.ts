@@ -1,7 +1,7 @@
 import { number } from 'yup'
 import { mates, rowsOf } from '@/core/model/grid'
-import { currentId, desktop } from '@/core/model/selectors'
-import { DESKTOPS_MOST, type DesktopId, type State } from '@/core/model/types'
+import { current, currentId } from '@/core/model/selectors'
+import { DESKTOPS_MOST, type State } from '@/core/model/types'
 import { makeDesktop, nameLetters } from './change'
 import { command, type Env, no } from './command'
 import { roomFor } from './places'
@@ -13,17 +13,11 @@ const columns = command({
   title: 'Set how many desktops stand in a row',
   group,
   args: { columns: number().integer().min(1).max(DESKTOPS_MOST).required() },
-  can: (state, args) =>
-    state.columns !== args.columns ||
-    no(
-      args.columns === 1
-        ? 'The desktops stand in a line already.'
-        : `The desktops stand in rows of ${args.columns} already.`,
-    ),
-  run: (draft, args) => {
+  plan: (draft, args) => {
+    const stand = `The desktops stand ${args.columns === 1 ? 'in a line' : `in rows of ${args.columns}`}`
+    if (draft.columns === args.columns) return no(`${stand} already.`)
     draft.columns = args.columns
-    const what = args.columns === 1 ? 'in a line' : `in rows of ${args.columns}`
-    return { say: `The desktops stand ${what}` }
+    return { say: stand }
   },
 })
 
@@ -41,8 +35,9 @@ const addRow = command({
   id: 'grid.addRow',
   title: 'New row of desktops below this one',
   group,
-  can: (state) => roomFor(state, state.columns),
-  run: (draft, _args, env) => {
+  plan: (draft, _args, env) => {
+    const room = roomFor(draft, draft.columns)
+    if (room !== true) return room
     const row = Math.floor(draft.order.indexOf(currentId(draft)) / draft.columns)
     const end = Math.min((row + 1) * draft.columns, draft.order.length)
     insert(draft, env, Array<number>(draft.columns).fill(end))
@@ -54,12 +49,11 @@ const addColumn = command({
   id: 'grid.addColumn',
   title: 'New column of desktops at the right',
   group,
-  can: (state) => {
-    if (state.columns === 1) return no('The desktops stand in a line. Set the columns first.')
-    return roomFor(state, rowsOf(state).filter((row) => row.length === state.columns).length)
-  },
-  run: (draft, _args, env) => {
+  plan: (draft, _args, env) => {
+    if (draft.columns === 1) return no('The desktops stand in a line. Set the columns first.')
     const full = rowsOf(draft).filter((row) => row.length === draft.columns)
+    const room = roomFor(draft, full.length)
+    if (room !== true) return room
     const ends = full.map((_, at) => (at + 1) * draft.columns)
     insert(draft, env, ends)
     draft.columns += 1
@@ -68,28 +62,21 @@ const addColumn = command({
 })
 
 /** Asks where the windows of a row or a column go before it is folded. */
-const removal = (axis: 'row' | 'column') => {
-  const folded = (state: State): DesktopId[] => mates(state, currentId(state), axis)
-  return command({
+const removal = (axis: 'row' | 'column') =>
+  command({
     id: axis === 'row' ? 'grid.removeRow' : 'grid.removeColumn',
     title: `Fold this ${axis} of desktops…`,
     group,
     step: false,
-    can: (state) => {
-      if (axis === 'column' && state.columns === 1)
+    plan: (draft) => {
+      if (axis === 'column' && draft.columns === 1)
         return no('The desktops stand in a line: there is no column to fold.')
-      if (folded(state).length < state.order.length) return true
-      return no(`${desktop(state, currentId(state)).name} stands in the only ${axis}.`)
+      const desktops = mates(draft, currentId(draft), axis)
+      if (desktops.length === draft.order.length)
+        return no(`${current(draft).name} stands in the only ${axis}.`)
+      const columns = axis === 'column' && { columns: draft.columns - 1 }
+      return { show: { view: 'fold', desktops, into: null, ...columns } }
     },
-    run: (draft) => ({
-      show: {
-        view: 'fold',
-        desktops: folded(draft),
-        into: null,
-        ...(axis === 'column' && { columns: draft.columns - 1 }),
-      },
-    }),
   })
-}
 
 export const gridCommands = [columns, addRow, addColumn, removal('row'), removal('column')]

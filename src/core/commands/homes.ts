@@ -8,9 +8,10 @@ import { homeInWords, where } from '@/core/homes/words'
 import { sendOver, settleOn } from '@/core/model/displays'
 import { title, window } from '@/core/model/selectors'
 import { EVERY, HERE, type Home, NAMED, type State, type Window } from '@/core/model/types'
-import { makeDesktop, moveTo, settleFocus, subject } from './change'
+import { makeDesktop, moveTo, settleFocus } from './change'
 import { command, type Env, nameArgument, no, type Refusal } from './command'
-import { nameProblem, roomFor } from './places'
+import { meant, on, which } from './meant'
+import { nameProblem, refused, roomFor } from './places'
 
 const group = 'Homes' as const
 
@@ -49,48 +50,46 @@ const set = command({
     follow: boolean(),
     on: boolean(),
   },
-  can: (state, args, env) => {
+  plan: (draft, args, env) => {
     const { app, desktop, name, from, to, id, display, displays } = args
     if (!env.app(app)) return no(`There is no app “${app}”.`)
-    if (id && !state.homes.some((home) => home.id === id)) return no('That home is gone.')
+    const before = draft.homes.findIndex((home) => home.id === id)
+    if (id && before < 0) return no(GONE)
     if (desktop === NAMED && !name?.trim()) return no('Type the name of the desktop to make.')
     const wrong = desktop === NAMED && nameProblem(name ?? '')
     if (wrong) return wrong
-    if (![EVERY, HERE, NAMED].includes(desktop) && state.desktops[desktop]?.kind !== 'open')
+    if (![EVERY, HERE, NAMED].includes(desktop) && draft.desktops[desktop]?.kind !== 'open')
       return no('There is no such desktop, or a window fills it. Choose another.')
     if ((from === undefined) !== (to === undefined))
       return no('A time of the day needs both ends: from and to.')
     if (from !== undefined && from === to) return no('From and to are the same time.')
-    const gone = [display, ...(displays ?? [])].find((one) => one && !state.displays[one])
+    const gone = [display, ...(displays ?? [])].find((one) => one && !draft.displays[one])
     if (gone) return no(`There is no display “${gone}”.`)
-    const twin = twinOf(state.homes, homeFrom(args, id ?? ''))
-    if (!twin) return true
-    const said = homeInWords(twin, env.app(app)?.plural ?? app, state)
-    return no(`These windows have a home already: “${said}”. Change that one, or remove it first.`)
-  },
-  run: (draft, args, env) => {
-    const { id } = args
-    const before = draft.homes.findIndex((home) => home.id === id)
+    const inWords = (home: Home) => homeInWords(home, env.app(app)?.plural ?? app, draft)
+    const twin = twinOf(draft.homes, homeFrom(args, id ?? ''))
+    if (twin)
+      return no(
+        `These windows have a home already: “${inWords(twin)}”. Change that one, or remove it first.`,
+      )
     const home = homeFrom(args, id ?? env.id('home'))
     if (before < 0) draft.homes.push(home)
     else draft.homes[before] = home
-    return { say: homeInWords(home, env.app(home.app)?.plural ?? home.app, draft) }
+    return { say: inWords(home) }
   },
 })
 
-const known = (state: State, { id }: { id: string }): true | Refusal =>
-  state.homes.some((home) => home.id === id) || no('That home is gone.')
+const GONE = 'That home is gone.'
 
 const remove = command({
   id: 'home.remove',
   title: 'Remove a home',
   group,
   args: { id: maybeId().required() },
-  can: known,
-  run: (draft, { id }, env) => {
+  plan: (draft, { id }, env) => {
     const home = draft.homes.find((other) => other.id === id)
+    if (!home) return no(GONE)
     draft.homes = draft.homes.filter((other) => other.id !== id)
-    const plural = env.app(home?.app ?? '')?.plural ?? ''
+    const plural = env.app(home.app)?.plural ?? ''
     return { say: `Removed the home of ${plural}` }
   },
 })
@@ -100,17 +99,14 @@ const reorder = command({
   title: 'Move a home in the order',
   group,
   args: { id: maybeId().required(), by: number().integer().required() },
-  can: (state, { id, by }) => {
-    const at = state.homes.findIndex((home) => home.id === id)
-    if (at < 0) return no('That home is gone.')
-    const to = at + by
-    return (to >= 0 && to < state.homes.length && by !== 0) || no('It stays where it is.')
-  },
-  run: (draft, { id, by }) => {
+  plan: (draft, { id, by }) => {
     const at = draft.homes.findIndex((home) => home.id === id)
+    if (at < 0) return no(GONE)
+    const to = at + by
+    if (to < 0 || to >= draft.homes.length || by === 0) return no('It stays where it is.')
     const [home] = draft.homes.splice(at, 1)
-    if (home) draft.homes.splice(at + by, 0, home)
-    return { say: `Moved a home to place ${at + by + 1} of ${draft.homes.length}` }
+    if (home) draft.homes.splice(to, 0, home)
+    return { say: `Moved a home to place ${to + 1} of ${draft.homes.length}` }
   },
 })
 
@@ -138,24 +134,22 @@ export function placeAt(draft: State, found: Window, { display, place }: Home): 
   found.frame = spanFrame(place, area, found.limits, draft.settings.gap)
 }
 
+const AT_HOME = 'Every window is at home. There is nothing to put right.'
+
 const putRight = command({
   id: 'home.putRight',
   title: 'Put windows right',
   group,
   args: { windows: array(maybeId().required()) },
-  can: (state, { windows }, env) => {
-    const plan = putRightPlan(state, momentOf(env.now))
-    if (plan.length === 0) return no('Every window is at home. There is nothing to put right.')
-    const wanted = plan.filter((move) => !windows || windows.includes(move.window))
+  plan: (draft, { windows }, env) => {
+    const away = putRightPlan(draft, momentOf(env.now))
+    if (away.length === 0) return no(AT_HOME)
+    const wanted = away.filter((move) => !windows || windows.includes(move.window))
     if (wanted.length === 0) return no('None of these windows is away from home.')
-    const [first] = wanted.map(({ home }) => reachesHome(state, home)).filter((can) => can !== true)
-    return wanted.some(({ home }) => reachesHome(state, home) === true) || (first ?? true)
-  },
-  run: (draft, { windows }, env) => {
-    const plan = putRightPlan(draft, momentOf(env.now)).filter(
-      (move) => !windows || windows.includes(move.window),
-    )
-    const moved = plan.filter(({ window: id, home }) => {
+    const reaches = wanted.map(({ home }) => reachesHome(draft, home))
+    const refusal = reaches.includes(true) ? undefined : reaches.find(refused)
+    if (refusal) return refusal
+    const moved = wanted.filter(({ window: id, home }) => {
       // Each may make a desktop, so that there may be no room for the next.
       if (reachesHome(draft, home) !== true) return false
       settleAt(draft, window(draft, id), home, env)
@@ -167,13 +161,10 @@ const putRight = command({
       moved.length === 1 && first
         ? `“${title(draft, window(draft, first.window))}” ${where(first.home, draft)}`
         : `${moved.length} windows`
-    const left = plan.length - moved.length
+    const left = wanted.length - moved.length
     return { say: `Put right: ${what}${left ? `. No room for the desktops of ${left} more` : ''}` }
   },
 })
-
-const about = (state: State, args: { window?: string }): true | Refusal =>
-  !!subject(state, args.window) || no('No window has the focus. Click one first.')
 
 /** Commands that open what concerns the home of a window. */
 const asking = <Id extends string>(view: 'home' | 'why', id: Id, commandTitle: string) =>
@@ -182,12 +173,8 @@ const asking = <Id extends string>(view: 'home' | 'why', id: Id, commandTitle: s
     title: commandTitle,
     group,
     step: false,
-    args: { window: maybeId() },
-    can: about,
-    run: (draft, args) => {
-      const found = subject(draft, args.window)
-      return found && { show: { view, window: found.id } }
-    },
+    args: which,
+    plan: on((_draft, found) => ({ show: { view, window: found.id } })),
   })
 
 export const homeCommands = [
@@ -201,17 +188,14 @@ export const homeCommands = [
     id: 'window.goHome',
     title: 'Send this window home',
     group,
-    args: { window: maybeId() },
-    can: (state, args, env) => {
-      const found = subject(state, args.window)
-      if (!found) return no('No window has the focus. Click one first.')
-      const move = misplaced(state, found, momentOf(env.now))
-      return move ? reachesHome(state, move.home) : no('It is at home.')
-    },
-    run: (draft, args, env) => {
-      const found = subject(draft, args.window)
-      const move = found && misplaced(draft, found, momentOf(env.now))
-      if (!move) return
+    args: which,
+    plan: (draft, args, env) => {
+      const found = meant(draft, args.window)
+      if (refused(found)) return found
+      const move = misplaced(draft, found, momentOf(env.now))
+      if (!move) return no('It is at home.')
+      const reaches = reachesHome(draft, move.home)
+      if (reaches !== true) return reaches
       settleAt(draft, found, move.home, env)
       settleFocus(draft)
       return { say: `Sent “${title(draft, found)}” home, ${where(move.home, draft)}` }
@@ -222,16 +206,16 @@ export const homeCommands = [
     title: 'Put windows right…',
     group,
     step: false,
-    can: (state, _args, env) =>
-      putRightPlan(state, momentOf(env.now)).length > 0 ||
-      no('Every window is at home. There is nothing to put right.'),
-    run: () => ({ show: { view: 'put right' } }),
+    plan: (draft, _args, env) =>
+      putRightPlan(draft, momentOf(env.now)).length > 0
+        ? { show: { view: 'put right' } }
+        : no(AT_HOME),
   }),
   command({
     id: 'home.list',
     title: 'Homes: where windows open',
     group,
     step: false,
-    run: () => ({ show: { view: 'homes' } }),
+    plan: () => ({ show: { view: 'homes' } }),
   }),
 ]

@@ -8,6 +8,7 @@ import { DESKTOPS_MOST, type State } from '@/core/model/types'
 import { nameLetters, putBack, settleFocus } from './change'
 import { command, no, type Refusal } from './command'
 import { closeUp } from './displays'
+import { refused } from './places'
 
 const group = 'Shelf' as const
 
@@ -30,31 +31,28 @@ export function bringIn(draft: State, theirs: State): void {
   settleFocus(draft)
 }
 
-/** What was given is a state in which the rules hold. */
-export function sound(given: State): true | Refusal {
+/** What was given, where it is a state in which the rules hold. */
+export function sound(given: State): State | Refusal {
   try {
-    readState(given)
-    return true
+    return readState(given)
   } catch (error) {
     if (!(error instanceof BadState)) throw error
     return no(`That is not the state of a shelf: ${error.message}. Nothing was changed.`)
   }
 }
 
-/** What was given is sound, and together with what is here not too much. */
-export function fitting(here: State, given: State): true | Refusal {
-  const can = sound(given)
-  if (can !== true) return can
+/** What was given, where it is sound, and together with what is here not too much. */
+export function fitting(here: State, given: State): State | Refusal {
+  const theirs = sound(given)
+  if (refused(theirs)) return theirs
   // Solos and pairs of this shelf are taken apart for it.
   const stays = here.order.filter(
-    (id) => !Object.hasOwn(given.desktops, id) && here.desktops[id]?.kind === 'open',
+    (id) => !Object.hasOwn(theirs.desktops, id) && here.desktops[id]?.kind === 'open',
   )
-  const over = given.order.length + stays.length - DESKTOPS_MOST
-  return (
-    over <= 0 ||
-    no(
-      `There would be ${DESKTOPS_MOST + over} desktops; ${DESKTOPS_MOST} is the most. Nothing was changed. Fold ${over} first.`,
-    )
+  const over = theirs.order.length + stays.length - DESKTOPS_MOST
+  if (over <= 0) return theirs
+  return no(
+    `There would be ${DESKTOPS_MOST + over} desktops; ${DESKTOPS_MOST} is the most. Nothing was changed. Fold ${over} first.`,
   )
 }
 
@@ -65,9 +63,10 @@ const mergeFile = command({
   group,
   documents: true,
   args: { state: mixed<State>().required() },
-  can: (state, { state: theirs }) => fitting(state, theirs),
-  run: (draft, { state: theirs }) => {
-    bringIn(draft, readState(theirs))
+  plan: (draft, { state }) => {
+    const theirs = fitting(draft, state)
+    if (refused(theirs)) return theirs
+    bringIn(draft, theirs)
     return { say: 'Imported the shelf file' }
   },
 })

@@ -23,9 +23,6 @@ const is =
   (one: Binding): boolean =>
     one.keys === keys && one.place === place
 
-const own = (state: State, keys: string, place: KeyPlace | undefined): Binding | undefined =>
-  state.bindings.find(is(keys, place))
-
 /** Keys as they are said: in a place they are pressed as they are written. */
 const said = (state: State, keys: string, place: KeyPlace | undefined): string =>
   place ? `${keys} (${place})` : asPressed(keys, state)
@@ -39,11 +36,9 @@ const bind = command({
     command: string().required().max(100),
     args: mixed<Record<string, unknown>>(),
   },
-  can: (state, { keys }) => {
+  plan: (draft, { keys, place, command: to, args }) => {
     if (!readKeys(keys)) return no(`“${keys}” cannot be pressed. Write it as on the key card.`)
-    return state.bindings.length < MOST || no('There are too many bindings. Remove some.')
-  },
-  run: (draft, { keys, place, command: to, args }) => {
+    if (draft.bindings.length >= MOST) return no('There are too many bindings. Remove some.')
     const others = draft.bindings.filter((one) => !is(keys, place)(one))
     draft.bindings = [...others, { keys, ...(place && { place }), command: to, args: args ?? {} }]
     return { say: `Bound ${said(draft, keys, place)}` }
@@ -55,12 +50,10 @@ const unbind = command({
   title: 'Switch keys off',
   group,
   args: keyed,
-  can: (state, { keys, place }) =>
-    isBuiltInAt(state, keys, place) || own(state, keys, place)?.command
-      ? true
-      : no(`${keys} are not bound to anything.`),
-  run: (draft, { keys, place }) => {
+  plan: (draft, { keys, place }) => {
     const built = isBuiltInAt(draft, keys, place)
+    if (!built && !draft.bindings.find(is(keys, place))?.command)
+      return no(`${keys} are not bound to anything.`)
     const others = draft.bindings.filter((one) => !is(keys, place)(one))
     const off = { keys, ...(place && { place }), command: null }
     draft.bindings = built ? [...others, off] : others
@@ -73,13 +66,10 @@ const reset = command({
   title: 'Set all keys back to how they were at first',
   group,
   args: { ...keyed, keys: string().max(60) },
-  can: (state, { keys, place }) =>
-    state.bindings.some((one) => !isWay(one.keys) && (!keys || is(keys, place)(one))) ||
-    no('No keys were changed.'),
-  run: (draft, { keys, place }) => {
-    draft.bindings = draft.bindings.filter(
-      (one) => isWay(one.keys) || (keys && !is(keys, place)(one)),
-    )
+  plan: (draft, { keys, place }) => {
+    const left = draft.bindings.filter((one) => isWay(one.keys) || (keys && !is(keys, place)(one)))
+    if (left.length === draft.bindings.length) return no('No keys were changed.')
+    draft.bindings = left
     return {
       say: `${keys ? said(draft, keys, place) : 'All keys'} are how they were at first`,
     }
@@ -92,7 +82,7 @@ const open = command({
   group,
   step: false,
   args: { find: string().max(100) },
-  run: (_draft, { find }) => ({ show: { view: 'bindings', ...(find && { find }) } }),
+  plan: (_draft, { find }) => ({ show: { view: 'bindings', ...(find && { find }) } }),
 })
 
 const leaveTyping = command({
@@ -104,8 +94,8 @@ const leaveTyping = command({
       .oneOf(['control', 'leader'] as const)
       .required(),
   },
-  can: ({ settings }) => settings.keys === 'auto' || no('How commands begin was chosen by hand.'),
-  run: (draft, { to }) => {
+  plan: (draft, { to }) => {
+    if (draft.settings.keys !== 'auto') return no('How commands begin was chosen by hand.')
     draft.settings.keys = to
     const begin = to === 'control' ? 'Control and Option' : LEADER
     return {
@@ -119,8 +109,10 @@ const practise = command({
   title: 'Practise going to desktops',
   group,
   step: false,
-  can: ({ order }) => order.length > 1 || no('This is the only desktop. Make others first.'),
-  run: () => ({ show: { view: 'practice' } }),
+  plan: ({ order }) =>
+    order.length > 1
+      ? { show: { view: 'practice' } }
+      : no('This is the only desktop. Make others first.'),
 })
 
 const print = command({
@@ -128,7 +120,7 @@ const print = command({
   title: 'Print the key card',
   group,
   step: false,
-  run: () => ({ show: { view: 'keys', print: true } }),
+  plan: () => ({ show: { view: 'keys', print: true } }),
 })
 
 const markdown = command({
@@ -136,7 +128,7 @@ const markdown = command({
   title: 'Export the key card as Markdown',
   group,
   step: false,
-  run: () => ({ effect: { does: 'export keys' } }),
+  plan: () => ({ effect: { does: 'export keys' } }),
 })
 
 export const keyCommands = [open, bind, unbind, reset, leaveTyping, practise, print, markdown]

@@ -32,28 +32,21 @@ const letter = command({
     /** Whether a desktop that has it gets the one this has. */
     swap: boolean(),
   },
-  can: (state, { desktop, letter: given, swap }) => {
+  plan: (draft, { desktop, letter: given, swap }) => {
     const wanted = asLetter(given)
     if (!wanted)
       return no(`“${given}” cannot be a call letter: use one letter but X and Z, or two.`)
-    const found = named(state, desktop)
+    const found = named(draft, desktop)
     if (refused(found)) return found
     if (found.letter === wanted) return no(`${found.name} answers to ${wanted} already.`)
-    const [hidden] = hiddenBy(state, wanted, found)
+    const [hidden] = hiddenBy(draft, wanted, found)
     if (hidden)
       return no(
         `${hidden.name} answers to ${hidden.letter}: one of the two could not be said. Choose another.`,
       )
-    const owner = ownerOf(state, wanted)
-    return !owner?.letterByHand || swap
-      ? true
-      : no(`${wanted} was given to ${owner.name} by hand. Swap the two, or choose another.`)
-  },
-  run: (draft, { desktop, letter: given, swap }) => {
-    const found = named(draft, desktop)
-    const wanted = asLetter(given)
-    if (refused(found) || !wanted) return
     const owner = ownerOf(draft, wanted)
+    if (owner?.letterByHand && !swap)
+      return no(`${wanted} was given to ${owner.name} by hand. Swap the two, or choose another.`)
     if (owner) owner.letter = swap ? found.letter : null
     found.letter = wanted
     found.letterByHand = true
@@ -73,30 +66,28 @@ export function dealing(state: State): { desktop: Desktop; to: string | null }[]
   })
 }
 
-const changes = (state: State) =>
-  dealing(state).length > 0 || no('Dealt again the letters would be the same.')
+const SAME = 'Dealt again the letters would be the same.'
 
 const askDeal = command({
   id: 'letters.askDeal',
   title: 'Deal the call letters again…',
   group,
   step: false,
-  can: changes,
-  run: () => ({ show: { view: 'deal letters' } }),
+  plan: (draft) => (dealing(draft).length > 0 ? { show: { view: 'deal letters' } } : no(SAME)),
 })
 
 const deal = command({
   id: 'letters.deal',
   title: 'Deal the call letters again',
   group,
-  can: changes,
-  run: (draft) => {
+  plan: (draft) => {
     const changed = dealing(draft)
-    for (const { desktop, to } of changed) desktop.letter = to
     const [one] = changed
+    if (!one) return no(SAME)
+    for (const { desktop, to } of changed) desktop.letter = to
     return {
       say:
-        changed.length === 1 && one
+        changed.length === 1
           ? `${one.desktop.name} answers to ${one.to}`
           : `Dealt ${changed.length} letters again`,
     }

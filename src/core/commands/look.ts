@@ -3,17 +3,12 @@ import { backdropPicture, signShape } from '@/core/formats/shape'
 import { EMBLEMS } from '@/core/look/emblems'
 import { LOOK_PARTS, put, SIGN, signOf, wear } from '@/core/look/look'
 import { desktop } from '@/core/model/selectors'
-import { BACKDROPS, HUES, type Sign, type State } from '@/core/model/types'
+import { BACKDROPS, HUES, type Sign } from '@/core/model/types'
 import { askAbout } from './asking'
-import { command, no, type Refusal } from './command'
+import { command, no } from './command'
 import { named, refused } from './places'
 
 const group = 'Desktops' as const
-
-const exists = (state: State, { desktop: place }: { desktop?: string }): true | Refusal => {
-  const found = named(state, place)
-  return refused(found) ? found : true
-}
 
 const look = command({
   id: 'desktop.look',
@@ -28,15 +23,11 @@ const look = command({
     sign: boolean(),
     signed: object(signShape).default(undefined),
   },
-  can: (state, args) => {
-    const found = named(state, args.desktop)
-    if (refused(found)) return found
-    const picture = args.picture ?? found.picture
-    return args.backdrop !== 'picture' || picture ? true : no('It has no picture yet. Choose one.')
-  },
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const found = named(draft, args.desktop)
-    if (refused(found)) return
+    if (refused(found)) return found
+    if (args.backdrop === 'picture' && !args.picture && !found.picture)
+      return no('It has no picture yet. Choose one.')
     if (args.hue) found.hue = args.hue
     if (args.backdrop) found.backdrop = args.backdrop
     if (args.emblem !== undefined) put(found, 'emblem', args.emblem || undefined)
@@ -59,10 +50,9 @@ const reset = command({
   title: 'Reset backdrop and sign',
   group,
   args: { desktop: string() },
-  can: exists,
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const found = named(draft, args.desktop)
-    if (refused(found)) return
+    if (refused(found)) return found
     const { hue } = found
     wear(found, { hue, backdrop: 'ripstop', sign: true }, ['backdrop', 'sign'])
     return { say: `Backdrop and sign of ${found.name} are how they are at first` }
@@ -78,15 +68,11 @@ const copy = command({
     to: array(string().required()).required().min(1),
     parts: array(string().oneOf(LOOK_PARTS).required()).required().min(1),
   },
-  can: (state, args) => {
-    const there = exists(state, args)
-    if (there !== true) return there
-    const gone = args.to.find((id) => !Object.hasOwn(state.desktops, id))
-    return gone === undefined || no('One of those desktops does not exist any more.')
-  },
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const from = named(draft, args.desktop)
-    if (refused(from)) return
+    if (refused(from)) return from
+    if (args.to.some((id) => !Object.hasOwn(draft.desktops, id)))
+      return no('One of those desktops does not exist any more.')
     const all = args.to.filter((id) => id !== from.id)
     for (const id of all) wear(desktop(draft, id), from, args.parts)
     const [first] = all

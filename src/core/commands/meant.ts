@@ -5,10 +5,14 @@ import { keysFor } from '@/core/keys/bindings'
 import { title } from '@/core/model/selectors'
 import type { State, Window } from '@/core/model/types'
 import { subject } from './change'
-import { no, type Refusal, type Result } from './command'
+import { type Env, no, type Refusal, type Result } from './command'
 import { refused } from './places'
 
 export const which = { window: maybeId() }
+
+interface Given {
+  window?: string
+}
 
 /** The window meant, or why there is none. */
 export function meant(state: State, id: string | undefined): Window | Refusal {
@@ -17,23 +21,8 @@ export function meant(state: State, id: string | undefined): Window | Refusal {
   return no(id ? 'That window is not open any more.' : 'No window has the focus. Click one first.')
 }
 
-export const there = (state: State, args: { window?: string }): true | Refusal => {
-  const found = meant(state, args.window)
-  return refused(found) ? found : true
-}
-
-/** Runs a change on the window meant; `can` has made sure there is one. */
-export const on =
-  <Args extends { window?: string }>(
-    change: (draft: State, found: Window, args: Args) => Result | undefined,
-  ) =>
-  (draft: State, args: Args): Result | undefined => {
-    const found = meant(draft, args.window)
-    return refused(found) ? undefined : change(draft, found, args)
-  }
-
 /** The window meant, where it has a frame to change: one that fills a desktop has none. */
-export function framedWindow(state: State, args: { window?: string }): Window | Refusal {
+export function framedWindow(state: State, args: Given): Window | Refusal {
   const found = meant(state, args.window)
   if (refused(found)) return found
   const kind = state.desktops[found.desktop]?.kind
@@ -44,9 +33,20 @@ export function framedWindow(state: State, args: { window?: string }): Window | 
     : found
 }
 
-export function framed(state: State, args: { window?: string }): true | Refusal {
-  const found = framedWindow(state, args)
-  return refused(found) ? found : true
-}
+const onFound =
+  (find: (state: State, args: Given) => Window | Refusal) =>
+  <Args extends Given>(
+    change: (draft: State, found: Window, args: Args, env: Env) => Result | Refusal | undefined,
+  ) =>
+  (draft: State, args: Args, env: Env): Result | Refusal | undefined => {
+    const found = find(draft, args)
+    return refused(found) ? found : change(draft, found, args, env)
+  }
+
+/** Plans a change of the window meant, where there is one. */
+export const on = onFound((state, args) => meant(state, args.window))
+
+/** Plans a change of the frame of the window meant, where it has one. */
+export const onFramed = onFound(framedWindow)
 
 export const quoted = (state: State, found: Window) => `“${title(state, found)}”`

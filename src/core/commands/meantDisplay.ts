@@ -36,13 +36,13 @@ export function otherDisplay(state: State, { display }: Given): Display | Refusa
   return other ?? no('There is no other display. Add or plug in one first.')
 }
 
-/** Runs a change on the display meant; `can` has made sure there is one. */
+/** Plans a change of the display meant, where there is one. */
 export const onDisplay =
   <Args extends Given>(
-    change: (draft: State, found: Display, args: Args) => Result | undefined,
+    change: (draft: State, found: Display, args: Args) => Result | Refusal | undefined,
     find: (state: State, args: Given) => Display | Refusal = meantDisplay,
   ) =>
-  (draft: State, args: Args): Result | undefined => {
+  (draft: State, args: Args): Result | Refusal | undefined => {
     const found = find(draft, args)
-    return refused(found) ? undefined : change(draft, found, args)
+    return refused(found) ? found : change(draft, found, args)
   }

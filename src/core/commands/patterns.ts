@@ -28,13 +28,6 @@ const patternOf = (state: State, wanted: string): Pattern | Refusal =>
   state.patterns.find(({ name }) => name.toLowerCase() === wanted.toLowerCase()) ??
   no(`There is no pattern “${wanted}”.`)
 
-const isRefusal = (found: Pattern | Refusal): found is Refusal => 'reason' in found
-
-const exists = (state: State, { pattern }: { pattern: string }): true | Refusal => {
-  const found = patternOf(state, pattern)
-  return isRefusal(found) ? found : true
-}
-
 /** A desktop there is, or one that was put away. */
 function source(state: State, place: string | undefined): Desktop | Refusal {
   const stowed = state.stowed.find(({ id }) => id === place)
@@ -46,17 +39,14 @@ const keep = command({
   title: 'Keep this desktop as a pattern',
   group,
   args: { desktop: string(), name: nameArgument() },
-  can: (state, { desktop, name }) => {
-    const found = source(state, desktop)
+  plan: (draft, { desktop, name }, env) => {
+    const found = source(draft, desktop)
     if (refused(found)) return found
     if (found.kind !== 'open') return no('A window fills it. Choose an open desktop.')
-    if (state.patterns.length >= PATTERNS_MOST)
+    if (draft.patterns.length >= PATTERNS_MOST)
       return no(`There are ${PATTERNS_MOST} patterns, which is the most. Remove some first.`)
-    return name === undefined || (nameProblem(name) ?? true)
-  },
-  run: (draft, { desktop, name }, env) => {
-    const found = source(draft, desktop)
-    if (refused(found)) return
+    const problem = name === undefined ? null : nameProblem(name)
+    if (problem) return problem
     const { windows } = draft.stowed.find(({ id }) => id === found.id) ?? draft
     const { hue, emblem, backdrop, picture, sign, signed } = found
     const pattern: Pattern = JSON.parse(
@@ -83,10 +73,9 @@ const remove = command({
   title: 'Remove a pattern',
   group,
   args: { pattern: string().required() },
-  can: exists,
-  run: (draft, { pattern }) => {
+  plan: (draft, { pattern }) => {
     const found = patternOf(draft, pattern)
-    if (isRefusal(found)) return
+    if (refused(found)) return found
     draft.patterns = draft.patterns.filter(({ id }) => id !== found.id)
     return { say: `Removed the pattern ${found.name}` }
   },
@@ -98,14 +87,11 @@ const make = command({
   group,
   documents: true,
   args: { pattern: string().required(), name: nameArgument().required() },
-  can: (state, { pattern, name }) => {
-    const found = patternOf(state, pattern)
-    if (isRefusal(found)) return found
-    return nameProblem(name) ?? roomFor(state, 1)
-  },
-  run: (draft, { pattern, name }, env) => {
+  plan: (draft, { pattern, name }, env) => {
     const found = patternOf(draft, pattern)
-    if (isRefusal(found)) return
+    if (refused(found)) return found
+    const room = nameProblem(name) ?? roomFor(draft, 1)
+    if (room !== true) return room
     const from = currentId(draft)
     const made = makeDesktop(draft, env, name.trim())
     wear(made, found.look, LOOK_PARTS)
@@ -157,7 +143,7 @@ const list = command({
   group,
   step: false,
   args: { pattern: string() },
-  run: (_draft, { pattern }) => ({ show: { view: 'patterns', ...(pattern && { pattern }) } }),
+  plan: (_draft, { pattern }) => ({ show: { view: 'patterns', ...(pattern && { pattern }) } }),
 })
 
 export const patternCommands = [list, keep, make, remove]

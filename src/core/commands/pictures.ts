@@ -2,8 +2,7 @@
 
 import { isShown } from '@/core/model/selectors'
 import { command, no, type PictureFormat } from './command'
-import { meant, on, quoted, there, which } from './meant'
-import { refused } from './places'
+import { on, quoted, which } from './meant'
 
 const group = 'Shelf' as const
 
@@ -16,16 +15,11 @@ const ofWindow = FORMATS.map((format) =>
     group,
     step: false,
     args: which,
-    can: (state, args) => {
-      const can = there(state, args)
-      const found = meant(state, args.window)
-      if (can !== true || refused(found)) return can
-      const seen = isShown(state, found) && !found.minimised
-      return seen || no(`${quoted(state, found)} is not in sight. Go to it first.`)
-    },
-    run: on((_draft, found) => ({
-      effect: { does: 'picture', of: 'window', window: found.id, format },
-    })),
+    plan: on((draft, found) =>
+      isShown(draft, found) && !found.minimised
+        ? { effect: { does: 'picture', of: 'window', window: found.id, format } }
+        : no(`${quoted(draft, found)} is not in sight. Go to it first.`),
+    ),
   }),
 )
 
@@ -36,7 +30,7 @@ const ofAll = (['desktop', 'display'] as const).flatMap((of) =>
       title: `Picture of this ${of} as ${format.toUpperCase()}`,
       group,
       step: false,
-      run: () => ({ effect: { does: 'picture', of, format } }),
+      plan: () => ({ effect: { does: 'picture', of, format } }),
     }),
   ),
 )

@@ -10,8 +10,8 @@ import { raise } from '@/core/model/stacking'
 import type { Desktop, Span, State, Window } from '@/core/model/types'
 import { focusOn, settleFocus } from './change'
 import { command, no } from './command'
-import { DIVIDER_STEP, divideAt, divides } from './divider'
-import { framed, framedWindow, meant, on, quoted, which } from './meant'
+import { DIVIDER_STEP, divideAt } from './divider'
+import { framedWindow, meant, onFramed, quoted, which } from './meant'
 import { refused } from './places'
 
 const group = 'Windows' as const
@@ -33,8 +33,7 @@ const move = command({
   title: 'Move window',
   group,
   args: { ...which, x: number().required(), y: number().required() },
-  can: framed,
-  run: on((draft, found, { x, y }: { window?: string; x: number; y: number }) => {
+  plan: onFramed((draft, found, { x, y }: { window?: string; x: number; y: number }) => {
     moveFrame(draft, found, { x, y })
     return { say: `Moved ${quoted(draft, found)}` }
   }),
@@ -51,8 +50,7 @@ const resize = command({
     width: number().required().positive(),
     height: number().required().positive(),
   },
-  can: framed,
-  run: on(
+  plan: onFramed(
     (draft, found, { x, y, width, height }: Partial<Window['frame']> & { window?: string }) => {
       settleOn(draft, found)
       const { frame } = found
@@ -92,13 +90,11 @@ const place = command({
   title: 'Place window',
   group,
   args: { ...which, ...span, sized: boolean() },
-  can: (state, args) =>
-    args.top >= args.bottom + 1 || args.left >= args.right + 1
-      ? no('That span is turned round: top and left come first.')
-      : framed(state, args),
-  run: (draft, { window: id, sized, ...given }) => {
-    const found = meant(draft, id)
-    if (refused(found)) return
+  plan: (draft, { window: id, sized, ...given }) => {
+    if (given.top >= given.bottom + 1 || given.left >= given.right + 1)
+      return no('That span is turned round: top and left come first.')
+    const found = framedWindow(draft, { window: id })
+    if (refused(found)) return found
     placeInto(draft, found, given, sized)
     return { say: `Placed ${quoted(draft, found)}` }
   },
@@ -118,19 +114,14 @@ const side = command({
   title: 'Place window at a side: half, a third, two thirds',
   group,
   args: { ...which, to: string().oneOf(DIRECTIONS).required() },
-  can: (state, args) => {
-    const pair = pairOf(state, args.window, args.to)
-    return pair ? divides(pair, undefined, byStep(args.to)) : framed(state, args)
-  },
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const pair = pairOf(draft, args.window, args.to)
-    return pair ? divideAt(pair, undefined, byStep(args.to)) : toItsSide(draft, args)
+    if (pair) return divideAt(pair, undefined, byStep(args.to))
+    const found = framedWindow(draft, args)
+    if (refused(found)) return found
+    placeInto(draft, found, toSide(found.placed, args.to))
+    return { say: `Placed ${quoted(draft, found)}: ${spanInWords(found.placed ?? WHOLE)}` }
   },
-})
-
-const toItsSide = on((draft, found, { to }: { window?: string; to: Direction }) => {
-  placeInto(draft, found, toSide(found.placed, to))
-  return { say: `Placed ${quoted(draft, found)}: ${spanInWords(found.placed ?? WHOLE)}` }
 })
 
 const HALF = 0.5
@@ -157,8 +148,7 @@ const parts = PARTS.map(([id, name, span]) =>
     title: `Place window in the ${name}`,
     group,
     args: which,
-    can: framed,
-    run: on((draft, found) => {
+    plan: onFramed((draft, found) => {
       placeInto(draft, found, span)
       return { say: `Placed ${quoted(draft, found)} in the ${name}` }
     }),
@@ -170,8 +160,7 @@ const centre = command({
   title: 'Put window in the middle of the display',
   group,
   args: which,
-  can: framed,
-  run: on((draft, found) => {
+  plan: onFramed((draft, found) => {
     settleOn(draft, found)
     const area = draft.displays[found.display]
     if (area) moveFrame(draft, found, centred(found.frame, area))
@@ -185,8 +174,7 @@ const grow = <Id extends string>(id: Id, title: string, by: number, says: string
     title,
     group,
     args: which,
-    can: framed,
-    run: on((draft, found) => {
+    plan: onFramed((draft, found) => {
       settleOn(draft, found)
       const area = draft.displays[found.display]
       if (area) moveFrame(draft, found, grown(found.frame, by, { area, limits: found.limits }))
@@ -204,18 +192,10 @@ const restore = command({
   title: 'Bring window back to where it stood before it was placed',
   group,
   args: which,
-  can: (state, args) => {
-    const found = framedWindow(state, args)
-    if (refused(found)) return found
-    return (
-      found.maximised ||
-      found.unplaced !== undefined ||
-      no(`${quoted(state, found)} stands where it was put by hand.`)
-    )
-  },
-  run: on((draft, found) => {
+  plan: onFramed((draft, found) => {
     if (found.maximised) found.maximised = false
     else if (found.unplaced) moveFrame(draft, found, found.unplaced)
+    else return no(`${quoted(draft, found)} stands where it was put by hand.`)
     return { say: `Brought ${quoted(draft, found)} back to where it stood` }
   }),
 })
@@ -225,8 +205,7 @@ const minimise = command({
   title: 'Minimise window',
   group,
   args: which,
-  can: framed,
-  run: on((draft, found) => {
+  plan: onFramed((draft, found) => {
     found.minimised = !found.minimised
     if (!found.minimised) {
       raise(draft, found.id)
@@ -242,15 +221,9 @@ const maximise = command({
   title: 'Maximise window, and back',
   group,
   args: which,
-  can: (state, args) => {
-    const found = framedWindow(state, args)
-    if (refused(found)) return found
-    return (
-      (!found.limits.maxWidth && !found.limits.maxHeight) ||
-      no(`${quoted(state, found)} has a largest size and cannot be maximised.`)
-    )
-  },
-  run: on((draft, found) => {
+  plan: onFramed((draft, found) => {
+    if (found.limits.maxWidth || found.limits.maxHeight)
+      return no(`${quoted(draft, found)} has a largest size and cannot be maximised.`)
     found.maximised = !found.maximised
     found.minimised = false
     raise(draft, found.id)

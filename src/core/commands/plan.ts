@@ -18,12 +18,9 @@ const span = ({ start, end }: Pick<Block, 'start' | 'end'>): string => `${at(sta
 const blockOf = (state: State, id: string): Block | Refusal =>
   state.plan.find((block) => block.id === id) ?? no('There is no such block.')
 
-const isRefusal = (found: Block | Refusal): found is Refusal => 'reason' in found
-
-const exists = (state: State, { block }: { block: string }): true | Refusal => {
-  const found = blockOf(state, block)
-  return isRefusal(found) ? found : true
-}
+/** What is planned for now. */
+const plannedNow = (state: State, now: number): Block | Refusal =>
+  blockAt(state.plan, now) ?? no('Nothing is planned for now.')
 
 const which = { block: string().required() }
 
@@ -41,17 +38,13 @@ const add = command({
     /** A moment of the day it is for; without, today. */
     day: number(),
   },
-  can: (state, { text, day }, { now }) => {
-    const typed = typedBlock(text, day ?? now)
-    if ('problem' in typed) return no(typed.problem)
-    const found = named(state, typed.name)
-    return refused(found) ? found : roomFor(state, 1)
-  },
-  run: (draft, { text, day }, env) => {
+  plan: (draft, { text, day }, env) => {
     const typed = typedBlock(text, day ?? env.now)
-    if ('problem' in typed) return
+    if ('problem' in typed) return no(typed.problem)
     const found = named(draft, typed.name)
-    if (refused(found)) return
+    if (refused(found)) return found
+    const room = roomFor(draft, 1)
+    if (room !== true) return room
     const { start, end } = typed
     draft.plan.push({ id: env.id('block'), desktop: found.id, start, end })
     return { say: `Planned ${found.name}, ${span(typed)}` }
@@ -76,14 +69,12 @@ const put = command({
       .required()
       .min(1),
   },
-  can: (state, { blocks }) => {
-    const wrong = blocks.find(({ desktop: id, start, end }) => !state.desktops[id] || end <= start)
+  plan: (draft, { blocks }, env) => {
+    const wrong = blocks.find(({ desktop: id, start, end }) => !draft.desktops[id] || end <= start)
     if (wrong) return no('A block has no desktop, or ends before it begins. Nothing was changed.')
-    const from = bySource(state.plan)
-    return roomFor(state, blocks.filter(({ source }) => !from.has(source ?? '')).length)
-  },
-  run: (draft, { blocks }, env) => {
     const from = bySource(draft.plan)
+    const room = roomFor(draft, blocks.filter(({ source }) => !from.has(source ?? '')).length)
+    if (room !== true) return room
     let moved = 0
     for (const given of blocks) {
       const { source, ...rest } = given
@@ -113,18 +104,12 @@ const move = command({
     /** The times as they are typed, in place of both: `9:30-11`. */
     text: string().max(100),
   },
-  can: (state, args) => {
-    const found = blockOf(state, args.block)
-    if (isRefusal(found)) return found
+  plan: (draft, args) => {
+    const found = blockOf(draft, args.block)
+    if (refused(found)) return found
     const times = movedTimes(found, args)
     if ('problem' in times) return no(times.problem)
-    return times.end > times.start || no('A block ends after it begins.')
-  },
-  run: (draft, args) => {
-    const found = blockOf(draft, args.block)
-    if (isRefusal(found)) return
-    const times = movedTimes(found, args)
-    if ('problem' in times) return
+    if (times.end <= times.start) return no('A block ends after it begins.')
     moveTo(found, { start: times.start, end: times.end })
     return { say: `${desktop(draft, found.desktop).name}: ${span(found)}` }
   },
@@ -150,10 +135,9 @@ const remove = command({
   title: 'Remove a block of the plan',
   group,
   args: which,
-  can: exists,
-  run: (draft, { block }) => {
+  plan: (draft, { block }) => {
     const found = blockOf(draft, block)
-    if (isRefusal(found)) return
+    if (refused(found)) return found
     draft.plan = draft.plan.filter(({ id }) => id !== block)
     return { say: `Removed ${desktop(draft, found.desktop).name}, ${span(found)}` }
   },
@@ -164,14 +148,9 @@ const skip = command({
   title: 'Skip a block of the plan, and back',
   group,
   args: { block: string() },
-  can: (state, { block }, { now }) =>
-    block === undefined
-      ? !!blockAt(state.plan, now) || no('Nothing is planned for now.')
-      : exists(state, { block }),
-  run: (draft, { block }, { now }) => {
-    const id = block ?? blockAt(draft.plan, now)?.id
-    const found = draft.plan.find((one) => one.id === id)
-    if (!found) return
+  plan: (draft, { block }, { now }) => {
+    const found = block === undefined ? plannedNow(draft, now) : blockOf(draft, block)
+    if (refused(found)) return found
     if (found.skipped) delete found.skipped
     else found.skipped = true
     const { name } = desktop(draft, found.desktop)
@@ -185,11 +164,11 @@ const late = command({
   title: 'The rest of the day 15 minutes later',
   group,
   args: { minutes: number().integer().min(-720).max(720) },
-  can: (state, _args, { now }) =>
-    ahead(state, now).length > 0 || no('Nothing is planned for the rest of the day.'),
-  run: (draft, { minutes = 15 }, { now }) => {
+  plan: (draft, { minutes = 15 }, { now }) => {
+    const rest = ahead(draft, now)
+    if (rest.length === 0) return no('Nothing is planned for the rest of the day.')
     const on = blockAt(draft.plan, now)
-    for (const block of ahead(draft, now)) {
+    for (const block of rest) {
       // What has begun goes on longer; what is to come begins later.
       if (block !== on) block.start += minutes * MINUTE
       block.end = Math.max(block.end + minutes * MINUTE, block.start + MINUTE)
@@ -208,10 +187,9 @@ const goes = command({
   title: 'Go by itself when a block begins, or not',
   group,
   args: { ...which, on: boolean() },
-  can: exists,
-  run: (draft, { block, on }) => {
+  plan: (draft, { block, on }) => {
     const found = blockOf(draft, block)
-    if (isRefusal(found)) return
+    if (refused(found)) return found
     if (on ?? !found.goes) found.goes = true
     else delete found.goes
     const { name } = desktop(draft, found.desktop)
@@ -224,16 +202,12 @@ const go = command({
   title: 'Go to what is planned for now',
   group,
   step: false,
-  can: (state, _args, { now }) => {
-    const found = blockAt(state.plan, now)
-    if (!found) return no('Nothing is planned for now.')
-    return found.desktop !== currentId(state) || no('You are where you planned to be.')
-  },
-  run: (draft, _args, { now }) => {
-    const found = blockAt(draft.plan, now)
-    if (!found) return
+  plan: (draft, _args, { now }) => {
+    const found = plannedNow(draft, now)
+    if (refused(found)) return found
     const from = currentId(draft)
-    meet(draft, found.id)
+    if (found.desktop === from) return no('You are where you planned to be.')
+    found.met = true
     goTo(draft, found.desktop)
     return {
       announce: `${desktop(draft, found.desktop).name}, as planned`,
@@ -248,22 +222,21 @@ const leave = command({
   group,
   step: false,
   args: which,
-  can: exists,
-  run: (draft, { block }) => meet(draft, block),
+  plan: (draft, { block }) => {
+    const found = blockOf(draft, block)
+    if (refused(found)) return found
+    // It is not offered again.
+    found.met = true
+    return undefined
+  },
 })
-
-/** It is not offered again. */
-function meet(draft: State, id: string): undefined {
-  const found = draft.plan.find((block) => block.id === id)
-  if (found) found.met = true
-}
 
 const open = command({
   id: 'plan.open',
   title: 'Plan of the day…',
   group,
   step: false,
-  run: () => ({ show: { view: 'plan' } }),
+  plan: () => ({ show: { view: 'plan' } }),
 })
 
 const bring = command({
@@ -276,7 +249,7 @@ const bring = command({
     text: string(),
     name: string().max(300),
   },
-  run: (_draft, { text, name = 'calendar' }) => ({
+  plan: (_draft, { text, name = 'calendar' }) => ({
     show: { view: 'import calendar', ...(text !== undefined && { given: { text, name } }) },
   }),
 })
@@ -286,8 +259,8 @@ const send = command({
   title: 'Export the plan as a calendar file',
   group,
   step: false,
-  can: ({ plan }) => plan.length > 0 || no('Nothing is planned.'),
-  run: () => ({ effect: { does: 'export calendar' } }),
+  plan: ({ plan }) =>
+    plan.length > 0 ? { effect: { does: 'export calendar' } } : no('Nothing is planned.'),
 })
 
 export const planCommands = [open, bring, send, go, late, skip, add, put, move, goes, remove, leave]

@@ -4,19 +4,17 @@ import { array, boolean, number, object, string } from 'yup'
 import { maybeId } from '@/core/formats/shape'
 import { currentId, focusId, isVisible } from '@/core/model/selectors'
 import { EVERY, type Run, type State, type Stop } from '@/core/model/types'
-import { desktopOf, isThere, runningNow, stopFrom, stopName } from '@/core/run/run'
+import { desktopOf, runningNow, stopFrom, stopName } from '@/core/run/run'
 import { focusOn, goTo } from './change'
-import { command, type Env, nameArgument, no, type Refusal, type Result } from './command'
+import { command, nameArgument, no, type Refusal, type Result } from './command'
 import { visit } from './opening'
-import { nameProblem } from './places'
+import { nameProblem, refused } from './places'
 
 const group = 'Switching' as const
 
 /** More than anyone shows at once. */
 const STOPS_MOST = 200
 const RUNS_MOST = 100
-
-const isRefusal = (found: Run | Refusal): found is Refusal => 'reason' in found
 
 /** The run that is meant: one by its id or name, else the one made last. */
 function runOf(state: State, wanted: string | undefined): Run | Refusal {
@@ -29,11 +27,6 @@ function runOf(state: State, wanted: string | undefined): Run | Refusal {
   return no(
     wanted === undefined ? 'There is no run. Make one first.' : `There is no run “${wanted}”.`,
   )
-}
-
-const exists = (state: State, { run }: { run?: string }): true | Refusal => {
-  const found = runOf(state, run)
-  return isRefusal(found) ? found : true
 }
 
 const which = { run: string() }
@@ -53,11 +46,11 @@ const make = command({
       }).required(),
     ).max(STOPS_MOST),
   },
-  can: (state, { name }) =>
-    state.runs.length < RUNS_MOST
-      ? (nameProblem(name) ?? true)
-      : no(`There are ${RUNS_MOST} runs, which is the most. Remove some first.`),
-  run: (draft, { name, stops }, env) => {
+  plan: (draft, { name, stops }, env) => {
+    if (draft.runs.length >= RUNS_MOST)
+      return no(`There are ${RUNS_MOST} runs, which is the most. Remove some first.`)
+    const problem = nameProblem(name)
+    if (problem) return problem
     const given = stops ?? draft.order.map((desktop) => ({ desktop }))
     const made: Run = {
       id: env.id('run'),
@@ -83,14 +76,10 @@ const remove = command({
   title: 'Remove a run',
   group,
   args: which,
-  can: (state, args) => {
-    const found = runOf(state, args.run)
-    if (isRefusal(found)) return found
-    return state.running?.run !== found.id || no('That run goes on. End it first.')
-  },
-  run: (draft, { run }) => {
+  plan: (draft, { run }) => {
     const found = runOf(draft, run)
-    if (isRefusal(found)) return
+    if (refused(found)) return found
+    if (draft.running?.run === found.id) return no('That run goes on. End it first.')
     draft.runs = draft.runs.filter(({ id }) => id !== found.id)
     return { say: `Removed the run ${found.name}` }
   },
@@ -101,10 +90,9 @@ const ends = command({
   title: 'End a run where it began, or where it is',
   group,
   args: { ...which, back: boolean() },
-  can: exists,
-  run: (draft, { run, back }) => {
+  plan: (draft, { run, back }) => {
     const found = runOf(draft, run)
-    if (isRefusal(found)) return
+    if (refused(found)) return found
     found.back = back ?? !found.back
     return { say: `${found.name} ends ${found.back ? 'where it began' : 'where it is'}` }
   },
@@ -115,18 +103,13 @@ const add = command({
   title: 'Put this desktop or window at the end of a run',
   group,
   args: { ...which, desktop: maybeId(), window: maybeId() },
-  can: (state, args) => {
-    const found = runOf(state, args.run)
-    if (isRefusal(found)) return found
-    if (args.window !== undefined && !state.windows[args.window])
-      return no('That window is not open any more.')
-    if (args.desktop !== undefined && !state.desktops[args.desktop])
-      return no('There is no such desktop.')
-    return found.stops.length < STOPS_MOST || no(`A run has at most ${STOPS_MOST} stops.`)
-  },
-  run: (draft, { run, desktop, window }, env) => {
+  plan: (draft, { run, desktop, window }, env) => {
     const found = runOf(draft, run)
-    if (isRefusal(found)) return
+    if (refused(found)) return found
+    if (window !== undefined && !draft.windows[window])
+      return no('That window is not open any more.')
+    if (desktop !== undefined && !draft.desktops[desktop]) return no('There is no such desktop.')
+    if (found.stops.length >= STOPS_MOST) return no(`A run has at most ${STOPS_MOST} stops.`)
     const shown = window === undefined ? undefined : draft.windows[window]
     const on = desktop ?? shown?.desktop
     const stop: Stop = {
@@ -143,23 +126,17 @@ const add = command({
 
 const aStop = { ...which, stop: string().required() }
 
-const stopExists = (state: State, args: { run?: string; stop: string }): true | Refusal => {
-  const found = runOf(state, args.run)
-  if (isRefusal(found)) return found
-  return found.stops.some(({ id }) => id === args.stop) || no('There is no such stop.')
-}
-
-/** A change of a stop of a run. */
+/** Plans a change of a stop of a run. */
 const onStop =
   <Args extends { run?: string; stop: string }>(
     change: (found: { run: Run; stop: Stop; at: number; draft: State }, args: Args) => Result,
   ) =>
-  (draft: State, args: Args): Result | undefined => {
+  (draft: State, args: Args): Result | Refusal => {
     const run = runOf(draft, args.run)
-    if (isRefusal(run)) return
+    if (refused(run)) return run
     const at = run.stops.findIndex(({ id }) => id === args.stop)
     const stop = run.stops[at]
-    return stop && change({ run, stop, at, draft }, args)
+    return stop ? change({ run, stop, at, draft }, args) : no('There is no such stop.')
   }
 
 const note = command({
@@ -167,8 +144,7 @@ const note = command({
   title: 'Write the notes of a stop',
   group,
   args: { ...aStop, notes: string().defined().max(5000) },
-  can: stopExists,
-  run: onStop(({ stop, draft }, { notes }: { run?: string; stop: string; notes: string }) => {
+  plan: onStop(({ stop, draft }, { notes }: { run?: string; stop: string; notes: string }) => {
     stop.notes = notes
     return { say: `Wrote notes for ${stopName(draft, stop)}` }
   }),
@@ -179,8 +155,7 @@ const move = command({
   title: 'Move a stop of a run',
   group,
   args: { ...aStop, by: number().integer().required() },
-  can: stopExists,
-  run: onStop(({ run, stop, at, draft }, { by }: { run?: string; stop: string; by: number }) => {
+  plan: onStop(({ run, stop, at, draft }, { by }: { run?: string; stop: string; by: number }) => {
     const to = Math.max(0, Math.min(run.stops.length - 1, at + by))
     run.stops.splice(at, 1)
     run.stops.splice(to, 0, stop)
@@ -194,8 +169,7 @@ const drop = command({
   title: 'Take a stop out of a run',
   group,
   args: aStop,
-  can: stopExists,
-  run: onStop(({ run, stop, at, draft }) => {
+  plan: onStop(({ run, stop, at, draft }) => {
     const says = stopName(draft, stop)
     run.stops.splice(at, 1)
     keepAt(draft, run, at, null)
@@ -214,27 +188,30 @@ function keepAt({ running }: State, run: Run, from: number, to: number | null): 
   }
 }
 
+/** Where a run can begin now. */
+function beginning(
+  state: State,
+  args: { run?: string },
+): { run: string; at: number; stop: Stop } | Refusal {
+  const found = runOf(state, args.run)
+  if (refused(found)) return found
+  if (runningNow(state)) return no('A run goes on. End it first.')
+  const first = stopFrom(state, found, -1, 1)
+  return first
+    ? { run: found.id, ...first }
+    : no(`${found.name} goes nowhere: what it went to is closed or folded. Add something first.`)
+}
+
 const start = command({
   id: 'run.start',
   title: 'Start a run',
   group,
   args: which,
-  can: (state, { run }) => {
-    const found = runOf(state, run)
-    if (isRefusal(found)) return found
-    if (runningNow(state)) return no('A run goes on. End it first.')
-    return (
-      found.stops.some((stop) => isThere(state, stop)) ||
-      no(`${found.name} goes nowhere: what it went to is closed or folded. Add something first.`)
-    )
-  },
-  run: (draft, { run }, { now }) => {
-    const found = runOf(draft, run)
-    if (isRefusal(found)) return
-    const first = stopFrom(draft, found, -1, 1)
-    if (!first) return
+  plan: (draft, args, { now }) => {
+    const first = beginning(draft, args)
+    if (refused(first)) return first
     draft.running = {
-      run: found.id,
+      run: first.run,
       at: first.at,
       since: now,
       display: draft.display,
@@ -266,22 +243,18 @@ function arrive(draft: State, stop: Stop): Result {
   }
 }
 
-const goes = (state: State): true | Refusal => !!runningNow(state) || no('No run goes on.')
+const NONE = 'No run goes on.'
 
 const step = <Id extends string>(id: Id, title: string, by: 1 | -1, end: string) =>
   command({
     id,
     title,
     group,
-    can: (state) => {
-      const now = runningNow(state)
-      if (!now) return no('No run goes on.')
-      return !!stopFrom(state, now.run, now.at, by) || no(end)
-    },
-    run: (draft) => {
+    plan: (draft) => {
       const now = runningNow(draft)
-      const found = now && stopFrom(draft, now.run, now.at, by)
-      if (!found || !draft.running) return
+      if (!now || !draft.running) return no(NONE)
+      const found = stopFrom(draft, now.run, now.at, by)
+      if (!found) return no(end)
       draft.running.at = found.at
       return arrive(draft, found.stop)
     },
@@ -298,13 +271,13 @@ const end = command({
     /** Whether one stays where it is, whatever the run says. */
     stay: boolean(),
   },
-  can: goes,
-  run: (draft, { stay }) => {
+  plan: (draft, { stay }) => {
     const now = runningNow(draft)
-    const { from, display = draft.display } = draft.running ?? {}
+    if (!now || !draft.running) return no(NONE)
+    const { from, display = draft.display } = draft.running
     draft.running = null
     if (draft.displays[display]?.connected) draft.display = display
-    if (!now || !from || (stay ?? !now.run.back) || !draft.desktops[from.desktop])
+    if ((stay ?? !now.run.back) || !draft.desktops[from.desktop])
       return { announce: 'The run is over' }
     const here = currentId(draft)
     goTo(draft, from.desktop)
@@ -322,7 +295,7 @@ const open = command({
   title: 'Runs: walks through desktops and windows, to present or record…',
   group,
   step: false,
-  run: () => ({ show: { view: 'runs' } }),
+  plan: () => ({ show: { view: 'runs' } }),
 })
 
 const recorded = command({
@@ -331,10 +304,9 @@ const recorded = command({
   group,
   step: false,
   args: which,
-  can: (state, { run }, env: Env) => start.can?.(state, { run }, env) ?? true,
-  run: (draft, { run }) => {
-    const found = runOf(draft, run)
-    return isRefusal(found) ? undefined : { effect: { does: 'record run', run: found.id } }
+  plan: (draft, args) => {
+    const first = beginning(draft, args)
+    return refused(first) ? first : { effect: { does: 'record run', run: first.run } }
   },
 })
 

@@ -5,17 +5,15 @@ import { currentId, desktop, openDesktop, window } from '@/core/model/selectors'
 import { EVERY, type Exception, type State, type Window } from '@/core/model/types'
 import { focusOn, goTo, makeDesktop, moveTo, settleFocus } from './change'
 import { command, type Env, no, type Refusal, type Result } from './command'
-import { meant, quoted, there, which } from './meant'
+import { meant, on, quoted, which } from './meant'
 import { moveFrame } from './place'
 import { refused, resolvePlace } from './places'
 
 const group = 'Windows' as const
 
 /** Where a window is to be sent, or why it cannot go there. */
-function destination(state: State, args: { window?: string; to: string }): string | Refusal {
-  const found = meant(state, args.window)
-  if (refused(found)) return found
-  const to = resolvePlace(state, args.to)
+function destination(state: State, found: Window, place: string): string | Refusal {
+  const to = resolvePlace(state, place)
   if (refused(to)) return to
   if (to === 'new') return to
   if (found.desktop === to)
@@ -29,22 +27,15 @@ function destination(state: State, args: { window?: string; to: string }): strin
   })
 }
 
-const canMove = (state: State, args: { window?: string; to: string }): true | Refusal => {
-  const to = destination(state, args)
-  return refused(to) ? to : true
-}
-
 const send = command({
   id: 'window.send',
   title: 'Send window',
   group,
   args: { ...which, to: string().required() },
-  can: canMove,
-  run: (draft, args, env) => {
-    const found = meant(draft, args.window)
-    const place = destination(draft, args)
-    return refused(found) || refused(place) ? undefined : sent(draft, found, place, env)
-  },
+  plan: on((draft, found, args: { window?: string; to: string }, env) => {
+    const place = destination(draft, found, args.to)
+    return refused(place) ? place : sent(draft, found, place, env)
+  }),
 })
 
 function sent(draft: State, found: Window, place: string, env: Env): Result {
@@ -65,14 +56,14 @@ const sendAll = command({
   title: 'Send several windows',
   group,
   args: { windows: array(maybeId().required()).required().min(1), to: string().required() },
-  can: (state, { windows, to }) => {
-    const refusals = windows.map((id) => canMove(state, { window: id, to }))
-    return refusals.includes(true) || (refusals[0] ?? true)
-  },
-  run: (draft, { windows, to }, env) => {
-    const place = resolvePlace(draft, to)
-    if (refused(place)) return
-    const movable = windows.filter((id) => canMove(draft, { window: id, to }) === true)
+  plan: (draft, { windows, to }, env) => {
+    const places = windows.map((id) => {
+      const found = meant(draft, id)
+      return refused(found) ? found : destination(draft, found, to)
+    })
+    const place = places.find((one) => !refused(one)) ?? places[0]
+    if (place === undefined || refused(place)) return place
+    const movable = windows.filter((_, at) => !refused(places[at]))
     const target = place === 'new' ? makeDesktop(draft, env).id : place
     const moved = movable.map((id) => {
       const { app, desktop: from } = window(draft, id)
@@ -107,11 +98,11 @@ const carry = command({
     /** Whatever its app does otherwise. */
     anyway: boolean(),
   },
-  can: canMove,
-  run: (draft, args, env) => {
+  plan: (draft, args, env) => {
     const found = meant(draft, args.window)
-    const place = destination(draft, args)
-    if (refused(found) || refused(place)) return
+    if (refused(found)) return found
+    const place = destination(draft, found, args.to)
+    if (refused(place)) return place
     const does = (exception: Exception) => !args.anyway && excepted(draft, found.app, exception)
     if (does('always sent')) {
       const result = sent(draft, found, place, env)
@@ -176,18 +167,15 @@ const onEvery = command({
   title: 'Show on every desktop, and back',
   group,
   args: { ...which, windows: array(maybeId().required()).min(1) },
-  can: (state, { window: id, windows }) => {
-    const wrong = (windows ?? [id]).map((one) => meant(state, one)).find(refused)
-    return wrong ?? true
+  plan: (draft, { window: id, windows }) => {
+    const ids: string[] = []
+    for (const one of windows ?? [id]) {
+      const found = meant(draft, one)
+      if (refused(found)) return found
+      ids.push(found.id)
+    }
+    return everywhere(draft, ids)
   },
-  run: (draft, { window: id, windows }) =>
-    everywhere(
-      draft,
-      (windows ?? [id]).flatMap((one) => {
-        const found = meant(draft, one)
-        return refused(found) ? [] : found.id
-      }),
-    ),
 })
 
 const appOnEvery = command({
@@ -195,20 +183,11 @@ const appOnEvery = command({
   title: 'Show all windows of this app on every desktop, and back',
   group: 'Apps',
   args: { ...which, app: maybeId() },
-  can: (state, args) => {
-    if (args.app === undefined) return there(state, args)
-    return (
-      Object.values(state.windows).some(({ app }) => app === args.app) ||
-      no('This app has no window open.')
-    )
-  },
-  run: (draft, args) => {
-    const found = meant(draft, args.window)
-    const meantApp = args.app ?? (refused(found) ? '' : found.app)
-    return everywhere(
-      draft,
-      Object.values(draft.windows).flatMap(({ id, app }) => (app === meantApp ? id : [])),
-    )
+  plan: (draft, args) => {
+    const of = args.app === undefined ? meant(draft, args.window) : { app: args.app }
+    if (refused(of)) return of
+    const ids = Object.values(draft.windows).flatMap(({ id, app }) => (app === of.app ? id : []))
+    return ids.length > 0 ? everywhere(draft, ids) : no('This app has no window open.')
   },
 })
 

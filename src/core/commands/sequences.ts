@@ -1,6 +1,7 @@
 import { array, mixed, object, string } from 'yup'
 import type { Deed, Sequence, State } from '@/core/model/types'
 import { command, nameArgument, no, type Refusal } from './command'
+import { refused } from './places'
 
 const group = 'Shelf' as const
 
@@ -13,13 +14,6 @@ const sequenceOf = (state: State, wanted: string): Sequence | Refusal =>
   state.sequences.find(({ id }) => id === wanted) ??
   state.sequences.find(({ name }) => name.toLowerCase() === wanted.toLowerCase()) ??
   no(`There is no sequence “${wanted}”.`)
-
-const refused = (found: Sequence | Refusal): found is Refusal => 'reason' in found
-
-const exists = (state: State, { sequence }: { sequence: string }): true | Refusal => {
-  const found = sequenceOf(state, sequence)
-  return refused(found) ? found : true
-}
 
 const which = { sequence: string().required() }
 
@@ -39,20 +33,16 @@ const keep = command({
     /** The one that is to be so from now on; without, it is a new one. */
     sequence: string(),
   },
-  can: (state, { name, deeds, sequence }) => {
+  plan: (draft, { name, deeds, sequence }, env) => {
     if (!name.trim()) return no('A sequence needs a name: type at least one letter.')
-    if (sequence !== undefined) {
-      const found = exists(state, { sequence })
-      if (found !== true) return found
-    } else if (state.sequences.length >= SEQUENCES_MOST)
-      return no(`There are ${SEQUENCES_MOST} sequences, which is the most. Remove some first.`)
-    const known = deeds.find((one) => one.command.startsWith('sequence.'))
-    return known ? no('A sequence cannot run another one.') : true
-  },
-  run: (draft, { name, deeds, sequence }, env) => {
     const found = sequence === undefined ? undefined : sequenceOf(draft, sequence)
+    if (refused(found)) return found
+    if (!found && draft.sequences.length >= SEQUENCES_MOST)
+      return no(`There are ${SEQUENCES_MOST} sequences, which is the most. Remove some first.`)
+    if (deeds.some((one) => one.command.startsWith('sequence.')))
+      return no('A sequence cannot run another one.')
     const made = { name: name.trim(), deeds: deeds as Deed[] }
-    if (found && !refused(found)) Object.assign(found, made)
+    if (found) Object.assign(found, made)
     else draft.sequences.push({ id: env.id('sequence'), ...made })
     return { say: `Kept the sequence ${made.name}` }
   },
@@ -63,10 +53,9 @@ const remove = command({
   title: 'Remove a sequence',
   group,
   args: which,
-  can: exists,
-  run: (draft, { sequence }) => {
+  plan: (draft, { sequence }) => {
     const found = sequenceOf(draft, sequence)
-    if (refused(found)) return
+    if (refused(found)) return found
     draft.sequences = draft.sequences.filter(({ id }) => id !== found.id)
     // Keys that ran it would be refused from now on.
     draft.bindings = draft.bindings.filter(({ args }) => args?.sequence !== found.id)
@@ -80,11 +69,7 @@ const run = command({
   group,
   documents: true,
   args: which,
-  can: exists,
-  expand: (state, { sequence }) => {
-    const found = sequenceOf(state, sequence)
-    return refused(found) ? { name: '', deeds: [] } : found
-  },
+  expand: (state, { sequence }) => sequenceOf(state, sequence),
 })
 
 const open = command({
@@ -92,7 +77,7 @@ const open = command({
   title: 'Sequences: what was done, to do it again…',
   group,
   step: false,
-  run: () => ({ show: { view: 'sequences' } }),
+  plan: () => ({ show: { view: 'sequences' } }),
 })
 
 export const sequenceCommands = [open, keep, run, remove]

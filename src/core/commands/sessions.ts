@@ -1,12 +1,12 @@
 import { array, mixed } from 'yup'
 import { maybeId } from '@/core/formats/shape'
-import { readState } from '@/core/formats/shelfFile'
 import { currentId, openDesktop } from '@/core/model/selectors'
 import { EVERY, type State, type Window } from '@/core/model/types'
 import { settleFocus } from './change'
 import { command, no } from './command'
 import { bringIn, fitting, sound } from './import'
 import { openWindow } from './opening'
+import { refused } from './places'
 
 const group = 'Shelf' as const
 
@@ -17,10 +17,10 @@ const reopenSession = command({
   group,
   documents: true,
   args: { state: mixed<State>().required() },
-  can: (state, { state: theirs }) => fitting(state, theirs),
-  run: (draft, { state: theirs }) => {
+  plan: (draft, { state }) => {
+    const earlier = fitting(draft, state)
+    if (refused(earlier)) return earlier
     const { documents } = draft
-    const earlier = readState(theirs)
     bringIn(draft, {
       ...earlier,
       documents: { ...earlier.documents, ...documents },
@@ -47,14 +47,11 @@ const reopenWindows = command({
   group,
   documents: true,
   args: { windows: array(maybeId().required()).required(), from: mixed<State>().required() },
-  can: (state, { windows, from }) => {
-    const problem = sound(from)
-    if (problem !== true) return problem
-    return closedOf(state, from, windows).length > 0 || no('These windows are open already.')
-  },
-  run: (draft, { windows, from }) => {
-    const earlier = readState(from)
+  plan: (draft, { windows, from }) => {
+    const earlier = sound(from)
+    if (refused(earlier)) return earlier
     const closed = closedOf(draft, earlier, windows)
+    if (closed.length === 0) return no('These windows are open already.')
     for (const one of closed) {
       const lives = one.desktop === EVERY || draft.desktops[one.desktop]?.kind === 'open'
       const known = earlier.documents[one.document]

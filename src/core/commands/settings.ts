@@ -15,7 +15,7 @@ const setting = command({
   title: 'Change a setting',
   group,
   args: SETTING_CHECKS,
-  run: (draft, given) => {
+  plan: (draft, given) => {
     const before = { ...draft.settings }
     Object.assign(draft.settings, given)
     return { say: settingsInWords(before, draft.settings) }
@@ -27,19 +27,12 @@ const reset = command({
   title: 'Set all settings back to how they were at first',
   group,
   args: { name: string().oneOf(SETTING_NAMES) },
-  can: ({ settings }, { name }) => {
-    const changed = changedSettings(settings)
-    return (
-      (name ? changed.includes(name) : changed.length > 0) ||
-      no(
-        name
-          ? `${settingInWords(name, settings)} is how it is at first.`
-          : 'No setting was changed.',
-      )
-    )
-  },
-  run: (draft, { name }) => {
+  plan: (draft, { name }) => {
     const before = { ...draft.settings }
+    const changed = changedSettings(before)
+    if (name && !changed.includes(name))
+      return no(`${settingInWords(name, before)} is how it is at first.`)
+    if (changed.length === 0) return no('No setting was changed.')
     Object.assign(draft.settings, name ? { [name]: defaults()[name] } : defaults())
     return { say: settingsInWords(before, draft.settings) }
   },
@@ -51,7 +44,7 @@ const bring = command({
   title: 'Bring in settings, homes and keys of a file',
   group,
   args: { wanted: wantedShape.required() },
-  run: (draft, { wanted }) => {
+  plan: (draft, { wanted }) => {
     const { settings, homes, bindings, sequences = [] } = wanted as Wanted
     draft.settings = settings
     draft.bindings = bindings
@@ -70,7 +63,7 @@ const inspector = command({
   id: 'shelf.inspector',
   title: 'Show or hide the inspector',
   group,
-  run: (draft) => {
+  plan: (draft) => {
     draft.settings.inspector = !draft.settings.inspector
     return { say: draft.settings.inspector ? 'Inspector shown' : 'Inspector hidden' }
   },
@@ -80,7 +73,7 @@ const foldApps = command({
   id: 'apps.fold',
   title: 'Fold the apps in the rack, or list them',
   group,
-  run: (draft) => {
+  plan: (draft) => {
     const { settings } = draft
     settings.apps = settings.apps === 'folded' ? 'listed' : 'folded'
     return { say: settingInWords('apps', settings) }
@@ -93,7 +86,7 @@ const open = command({
   group,
   step: false,
   args: { find: string().max(100) },
-  run: (_draft, { find }) => ({ show: { view: 'settings', ...(find && { find }) } }),
+  plan: (_draft, { find }) => ({ show: { view: 'settings', ...(find && { find }) } }),
 })
 
 const exported = command({
@@ -101,7 +94,7 @@ const exported = command({
   title: 'Export settings, homes and keys',
   group,
   step: false,
-  run: () => ({ effect: { does: 'export settings' } }),
+  plan: () => ({ effect: { does: 'export settings' } }),
 })
 
 const imported = command({
@@ -109,7 +102,7 @@ const imported = command({
   title: 'Import settings, homes and keys…',
   group,
   step: false,
-  run: () => ({ effect: { does: 'import settings' } }),
+  plan: () => ({ effect: { does: 'import settings' } }),
 })
 
 export const settingCommands = [

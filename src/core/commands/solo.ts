@@ -3,13 +3,13 @@ import { maybeId } from '@/core/formats/shape'
 import { keysFor } from '@/core/keys/bindings'
 import { standsOn } from '@/core/model/displays'
 import {
+  current,
   currentId,
   desktop,
   isVisible,
   openDesktop,
   presence,
   title,
-  window,
 } from '@/core/model/selectors'
 import { below } from '@/core/model/stacking'
 import { type Desktop, EVERY, type State, type Window } from '@/core/model/types'
@@ -23,19 +23,16 @@ import {
   putBack,
   settleFocus,
   show,
-  subject,
 } from './change'
 import { command, type Env, no, type Refusal } from './command'
-import { divideAt, divides } from './divider'
-import { roomFor } from './places'
+import { divideAt } from './divider'
+import { meant, quoted, which } from './meant'
+import { refused, roomFor } from './places'
 
 const group = 'Windows' as const
 
-const quoted = (state: State, found: Window) => `“${title(state, found)}”`
-
 /** Whether a window can fill a desktop or half of one. */
-function fillable(state: State, found: Window | undefined): true | Refusal {
-  if (!found) return no('No window has the focus. Click one first.')
+function fillable(state: State, found: Window): true | Refusal {
   if (found.limits.maxWidth || found.limits.maxHeight)
     return no(`${quoted(state, found)} has a largest size and cannot fill the screen.`)
   return true
@@ -105,17 +102,10 @@ const solo = command({
   id: 'window.solo',
   title: 'Solo: full screen on a desktop of its own, and back',
   group,
-  args: { window: maybeId() },
-  can: (state, args) => {
-    const found = subject(state, args.window)
-    if (found && fullOf(state, found)) return true
-    const can = fillable(state, found)
-    if (can !== true) return can
-    return roomFor(state, 1)
-  },
-  run: (draft, args, env) => {
-    const found = subject(draft, args.window)
-    if (!found) return
+  args: which,
+  plan: (draft, args, env) => {
+    const found = meant(draft, args.window)
+    if (refused(found)) return found
     const from = currentId(draft)
     const full = fullOf(draft, found)
     if (full) {
@@ -125,6 +115,9 @@ const solo = command({
         ...(from !== to && { journal: [{ kind: 'switch', from, to }] }),
       }
     }
+    const fits = fillable(draft, found)
+    const room = fits === true ? roomFor(draft, 1) : fits
+    if (room !== true) return room
     const made = makeFull(draft, env, 'solo', found, title(draft, found))
     fill(draft, made, found)
     enter(draft, made.id, found.id)
@@ -145,45 +138,35 @@ const pair = command({
   id: 'window.pair',
   title: 'Pair: two windows share a desktop, and back',
   group,
-  args: { window: maybeId(), with: maybeId() },
-  can: (state, args) => {
-    const found = subject(state, args.window)
-    if (found && fullOf(state, found)?.kind === 'pair' && args.with === undefined) return true
-    const can = fillable(state, found)
-    if (can !== true || !found) return can
-    if (fullOf(state, found)?.kind === 'pair')
-      return no(
-        `${quoted(state, found)} is in a pair already. ${keysFor(state, 'window.pair')} takes it apart.`,
-      )
-    if (args.with === undefined) {
-      const others = Object.values(state.windows).filter((other) => other.id !== found.id)
-      return (
-        others.some((other) => fillable(state, other) === true) ||
-        no('There is no other window to pair it with.')
-      )
-    }
-    const other = state.windows[args.with]
-    if (!other || other.id === found.id) return no('Choose another window to pair it with.')
-    if (fullOf(state, other))
-      return no(`${quoted(state, other)} fills a desktop. Bring it back first.`)
-    const fits = fillable(state, other)
-    if (fits !== true) return fits
-    return fullOf(state, found) ? true : roomFor(state, 1)
-  },
-  run: (draft, args, env) => {
-    const found = subject(draft, args.window)
-    if (!found) return
+  args: { ...which, with: maybeId() },
+  plan: (draft, args, env) => {
+    const found = meant(draft, args.window)
+    if (refused(found)) return found
     const from = currentId(draft)
     const full = fullOf(draft, found)
-    if (args.with === undefined) {
-      if (full?.kind !== 'pair') return { show: { view: 'pair', window: found.id } }
+    if (full?.kind === 'pair' && args.with === undefined) {
       const to = leave(draft, full, found)
       return {
         say: 'Took the pair apart: both windows are back',
         ...(from !== to && { journal: [{ kind: 'switch', from, to }] }),
       }
     }
-    const other = window(draft, args.with)
+    const fits = fillable(draft, found)
+    if (fits !== true) return fits
+    if (full?.kind === 'pair')
+      return no(
+        `${quoted(draft, found)} is in a pair already. ${keysFor(draft, 'window.pair')} takes it apart.`,
+      )
+    if (args.with === undefined)
+      return Object.values(draft.windows).some(
+        (other) => other.id !== found.id && fillable(draft, other) === true,
+      )
+        ? { show: { view: 'pair', window: found.id } }
+        : no('There is no other window to pair it with.')
+    const other = partner(draft, found, args.with)
+    if (refused(other)) return other
+    const room = full ? true : roomFor(draft, 1)
+    if (room !== true) return room
     const name = `${title(draft, found)} and ${title(draft, other)}`
     const made = full ?? makeFull(draft, env, 'pair', found, name)
     made.kind = 'pair'
@@ -200,30 +183,42 @@ const pair = command({
   },
 })
 
+/** The window it is to be paired with. */
+function partner(state: State, found: Window, id: string): Window | Refusal {
+  const other = state.windows[id]
+  if (!other || id === found.id) return no('Choose another window to pair it with.')
+  if (fullOf(state, other))
+    return no(`${quoted(state, other)} fills a desktop. Bring it back first.`)
+  const fits = fillable(state, other)
+  return fits === true ? other : fits
+}
+
 /** The pair one is on. */
-const pairHere = (state: State): true | Refusal =>
-  desktop(state, currentId(state)).kind === 'pair' ||
-  no(`This desktop is not a pair. ${keysFor(state, 'window.pair')} makes one.`)
+function pairHere(state: State): Desktop | Refusal {
+  const here = current(state)
+  return here.kind === 'pair'
+    ? here
+    : no(`This desktop is not a pair. ${keysFor(state, 'window.pair')} makes one.`)
+}
 
 const divide = command({
   id: 'pair.divide',
   title: 'Move the divider of the pair',
   group,
   args: { to: number(), by: number() },
-  can: (state, { to, by }) => {
-    const here = pairHere(state)
-    return here === true ? divides(desktop(state, currentId(state)), to, by) : here
+  plan: (draft, { to, by }) => {
+    const here = pairHere(draft)
+    return refused(here) ? here : divideAt(here, to, by)
   },
-  run: (draft, { to, by }) => divideAt(desktop(draft, currentId(draft)), to, by),
 })
 
 const swap = command({
   id: 'pair.swap',
   title: 'Swap the sides of the pair',
   group,
-  can: pairHere,
-  run: (draft) => {
-    const here = desktop(draft, currentId(draft))
+  plan: (draft) => {
+    const here = pairHere(draft)
+    if (refused(here)) return here
     here.windows.reverse()
     return { say: 'Swapped the sides' }
   },

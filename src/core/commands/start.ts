@@ -27,20 +27,18 @@ const contexts = command({
     names: array(string().required()).required().min(1),
     homes: array(object({ app: maybeId().required(), name: string().required() }).required()),
   },
-  can: (state, { names, homes = [] }, env) => {
-    if (!isBare(state))
+  plan: (draft, { names: given, homes = [] }, env) => {
+    if (!isBare(draft))
       return no('There is something on this shelf already. Make desktops as usual.')
-    const wrong = names.map(nameProblem).find(Boolean)
+    const wrong = given.map(nameProblem).find(Boolean)
     if (wrong) return wrong
-    if (new Set(names.map((name) => name.trim())).size < names.length)
-      return no('Two of them have the same name. Change one.')
-    const room = roomFor(state, names.length - 1)
+    const names = given.map((name) => name.trim())
+    if (new Set(names).size < names.length) return no('Two of them have the same name. Change one.')
+    const room = roomFor(draft, names.length - 1)
     if (room !== true) return room
-    const lost = homes.find(({ app, name }) => !env.app(app) || !names.includes(name))
-    return lost ? no(`There is no app “${lost.app}” or no context “${lost.name}”.`) : true
-  },
-  run: (draft, { names, homes = [] }, env) => {
-    const [first = '', ...rest] = names.map((name) => name.trim())
+    const lost = homes.find(({ app, name }) => !env.app(app) || !given.includes(name))
+    if (lost) return no(`There is no app “${lost.app}” or no context “${lost.name}”.`)
+    const [first = '', ...rest] = names
     const only = desktop(draft, draft.order[0] ?? '')
     Object.assign(only, {
       name: first,
@@ -66,7 +64,7 @@ const guide = command({
   group,
   step: false,
   args: { step: number().integer().min(0).max(GUIDE_STEPS) },
-  run: (draft, { step }) => {
+  plan: (draft, { step }) => {
     draft.guide = step ?? (draft.guide || 1)
     return undefined
   },

@@ -13,6 +13,8 @@ import { named, refused, roomFor } from './places'
 
 const group = 'Desktops' as const
 
+const FILLED = 'is filled by a window. Put it back where it came from first.'
+
 /** Puts items back at their places, as far as the list goes. */
 function putIn<T>(list: T[], items: readonly { at: number; item: T }[]): void {
   for (const { at, item } of items.toSorted((a, b) => a.at - b.at)) list.splice(at, 0, copyOf(item))
@@ -23,25 +25,20 @@ const stow = command({
   title: 'Stow this desktop: put it away with all that is on it',
   group,
   args: { desktop: string() },
-  can: (state, args, env) => {
-    const found = named(state, args.desktop)
-    if (refused(found)) return found
-    if (found.kind !== 'open')
-      return no(`${found.name} is filled by a window. Put it back where it came from first.`)
-    const busy = found.windows
-      .map((id) => windowOf(state, id))
-      .find(({ document }) => env.busy(document))
-    if (busy) return no(`${quoted(state, busy)} is at work. Let it end, or stop it, first.`)
-    return keepsEnough(state, [found.id])
-  },
-  run: (draft, args) => {
+  plan: (draft, args, env) => {
     const found = named(draft, args.desktop)
-    if (refused(found)) return
+    if (refused(found)) return found
     const { id, name } = found
+    if (found.kind !== 'open') return no(`${name} ${FILLED}`)
+    const busy = found.windows
+      .map((one) => windowOf(draft, one))
+      .find(({ document }) => env.busy(document))
+    if (busy) return no(`${quoted(draft, busy)} is at work. Let it end, or stop it, first.`)
+    const kept = keepsEnough(draft, [id])
+    if (kept !== true) return kept
     const into = foldTarget(draft, [id])
-    if (!into) return
     const entry = stowedFrom(draft, id)
-    if (!entry) return
+    if (!into || !entry) return
     const here = (one: string) => found.windows.includes(one)
     draft.stacking = draft.stacking.filter((one) => !here(one))
     draft.homes = draft.homes.filter((home) => home.desktop !== id)
@@ -66,8 +63,6 @@ const stowedOf = (state: State, wanted: string): Stowed | Refusal =>
   state.stowed.find((one) => one.desktop.name.toLowerCase() === wanted.toLowerCase()) ??
   no(`No stowed desktop is called “${wanted}”.`)
 
-const isRefusal = (found: Stowed | Refusal): found is Refusal => 'reason' in found
-
 const bring = command({
   id: 'desktop.bring',
   title: 'Bring a stowed desktop back',
@@ -77,13 +72,11 @@ const bring = command({
     /** A window of it to go to. */
     window: string(),
   },
-  can: (state, args) => {
-    const found = stowedOf(state, args.desktop)
-    return isRefusal(found) ? found : roomFor(state, 1)
-  },
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const found = stowedOf(draft, args.desktop)
-    if (isRefusal(found)) return
+    if (refused(found)) return found
+    const room = roomFor(draft, 1)
+    if (room !== true) return room
     const from = currentId(draft)
     const entry = copyOf(found)
     draft.stowed = draft.stowed.filter(({ id }) => id !== entry.id)
@@ -138,19 +131,12 @@ const exported = command({
   group,
   step: false,
   args: { desktop: string() },
-  can: (state, args) => {
-    if (state.stowed.some(({ id }) => id === args.desktop)) return true
-    const found = named(state, args.desktop)
-    if (refused(found)) return found
-    return (
-      found.kind === 'open' ||
-      no(`${found.name} is filled by a window. Put it back where it came from first.`)
-    )
-  },
-  run: (draft, args) => {
+  plan: (draft, args) => {
     const stowed = draft.stowed.find(({ id }) => id === args.desktop)
-    const found = stowed ?? named(draft, args.desktop)
-    return refused(found) ? undefined : { effect: { does: 'export desktop', desktop: found.id } }
+    const found = stowed?.desktop ?? named(draft, args.desktop)
+    if (refused(found)) return found
+    if (found.kind !== 'open') return no(`${found.name} ${FILLED}`)
+    return { effect: { does: 'export desktop', desktop: found.id } }
   },
 })
 
@@ -161,21 +147,18 @@ const brought = command({
   group,
   documents: true,
   args: { state: mixed<State>().required(), desktop: maybeId().required() },
-  can: (state, { state: theirs, desktop: id }) => {
-    const can = sound(theirs)
-    if (can !== true) return can
+  plan: (draft, { state, desktop: id }) => {
+    const theirs = sound(state)
+    if (refused(theirs)) return theirs
     const entry = theirs.stowed.find((one) => one.id === id)
     if (!entry) return no('There is no such desktop in the file.')
-    const known = new Set(windowsOf(state))
+    const known = new Set(windowsOf(draft))
     const taken =
-      state.desktops[id] ||
-      state.stowed.some((one) => one.id === id) ||
+      draft.desktops[id] ||
+      draft.stowed.some((one) => one.id === id) ||
       Object.keys(entry.windows).some((one) => known.has(one))
-    return taken ? no('That desktop is here already.') : roomFor(state, 1)
-  },
-  run: (draft, { state: theirs, desktop: id }) => {
-    const entry = theirs.stowed.find((one) => one.id === id)
-    if (!entry) return
+    const room = taken ? no('That desktop is here already.') : roomFor(draft, 1)
+    if (room !== true) return room
     const from = currentId(draft)
     draft.documents = { ...copyOf(theirs.documents), ...draft.documents }
     draft.apps = { ...copyOf(theirs.apps), ...draft.apps }

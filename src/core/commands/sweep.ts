@@ -56,9 +56,11 @@ function bringBack(draft: State): number {
   return back.length
 }
 
-const open = (state: State): true | Refusal =>
-  desktop(state, currentId(state)).kind === 'open' ||
-  no(`A solo or a pair has nothing to put aside. ${keysFor(state, 'window.solo')} leaves it.`)
+/** Why nothing can be put aside here, or null. */
+const filled = (state: State): Refusal | null =>
+  desktop(state, currentId(state)).kind === 'open'
+    ? null
+    : no(`A solo or a pair has nothing to put aside. ${keysFor(state, 'window.solo')} leaves it.`)
 
 const active = (state: State, by: Aside['by']): boolean =>
   desktop(state, currentId(state)).aside?.by === by && putAside(state).length > 0
@@ -69,17 +71,14 @@ const sweep = command({
   id: 'windows.sweep',
   title: 'Sweep: minimise everything here, and back',
   group,
-  can: (state) => {
-    const here = open(state)
-    if (here !== true || active(state, 'sweep')) return here
-    return seen(state).length > 0 || no('There is nothing here to minimise.')
-  },
-  run: (draft) => {
+  plan: (draft) => {
+    const refusal = filled(draft)
+    if (refusal) return refusal
     if (active(draft, 'sweep')) return { say: `Brought ${counted(bringBack(draft))} back` }
-    const before = putAside(draft)
-    const windows = [...seen(draft), ...before]
-    minimise(draft, 'sweep', windows)
-    return { say: `Swept ${counted(windows.length - before.length)}` }
+    const windows = seen(draft)
+    if (windows.length === 0) return no('There is nothing here to minimise.')
+    minimise(draft, 'sweep', [...windows, ...putAside(draft)])
+    return { say: `Swept ${counted(windows.length)}` }
   },
 })
 
@@ -87,21 +86,14 @@ const isolate = command({
   id: 'windows.isolate',
   title: 'Isolate: only the windows of this app, and back',
   group,
-  can: (state) => {
-    const here = open(state)
-    if (here !== true || active(state, 'isolate')) return here
-    const focused = focusedWindow(state)
-    if (!focused) return no('No window has the focus. Click one first.')
-    return (
-      seen(state).some(({ app }) => app !== focused.app) ||
-      no('There are only windows of this app here.')
-    )
-  },
-  run: (draft) => {
+  plan: (draft) => {
+    const refusal = filled(draft)
+    if (refusal) return refusal
     if (active(draft, 'isolate')) return { say: `Brought ${counted(bringBack(draft))} back` }
     const focused = focusedWindow(draft)
-    if (!focused) return
+    if (!focused) return no('No window has the focus. Click one first.')
     const others = seen(draft).filter(({ app }) => app !== focused.app)
+    if (others.length === 0) return no('There are only windows of this app here.')
     minimise(draft, 'isolate', [...others, ...putAside(draft)])
     return { say: `Only windows like “${title(draft, focused)}”: ${counted(others.length)} aside` }
   },

@@ -1,8 +1,8 @@
 import { boolean, number } from 'yup'
 import { currentId, focusId, title } from '@/core/model/selectors'
 import { comeBack } from './attention'
-import { command, no } from './command'
-import { on, quoted, there, which } from './meant'
+import { command } from './command'
+import { on, quoted, which } from './meant'
 import { visit } from './opening'
 
 const group = 'Windows' as const
@@ -13,8 +13,7 @@ const tether = command({
   title: 'Tether this window: keep it in the line while it is elsewhere, and back',
   group,
   args: { ...which, on: boolean() },
-  can: there,
-  run: on((draft, found, { on = draft.tethered[found.id] !== true }) => {
+  plan: on((draft, found, { on = draft.tethered[found.id] !== true }) => {
     draft.tethered[found.id] = on
     return { say: `${on ? 'Tethered' : 'Not tethered any more:'} ${quoted(draft, found)}` }
   }),
@@ -25,8 +24,7 @@ const go = command({
   title: 'Go to a tethered window, and come back',
   group,
   args: which,
-  can: there,
-  run: on((draft, found) => {
+  plan: on((draft, found) => {
     if (focusId(draft) === found.id && draft.answering) return comeBack(draft)
     draft.answering ??= { desktop: currentId(draft), window: focusId(draft) }
     return { ...visit(draft, found.id), announce: title(draft, found) }
@@ -40,8 +38,7 @@ const use = command({
   group,
   step: false,
   args: { nth: number().integer().min(1).max(9).required() },
-  can: (_state, { nth }) => nth > 0 || no('Tethers are counted from 1.'),
-  run: (_draft, { nth }) => ({ show: { view: 'tether', nth } }),
+  plan: (_draft, { nth }) => ({ show: { view: 'tether', nth } }),
 })
 
 export const tetherCommands = [tether, go, use]

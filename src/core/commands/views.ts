@@ -1,6 +1,7 @@
 import { boolean, string } from 'yup'
 import { stack } from '@/core/model/selectors'
-import { command, no } from './command'
+import type { State } from '@/core/model/types'
+import { command, no, type Refusal, type Result, type View } from './command'
 import { named, refused } from './places'
 
 const group = 'Shelf' as const
@@ -10,7 +11,7 @@ const opens = <Id extends string>(
   view: 'keys' | 'line' | 'loft' | 'clear up' | 'import shelf' | 'sessions' | 'menu' | 'displays',
   id: Id,
   title: string,
-) => command({ id, title, group, step: false, run: () => ({ show: { view } }) })
+) => command({ id, title, group, step: false, plan: () => ({ show: { view } }) })
 
 /** Commands that only ask the page to do something at once. */
 const does = <Id extends string>(
@@ -24,7 +25,11 @@ const does = <Id extends string>(
     | 'full screen',
   id: Id,
   title: string,
-) => command({ id, title, group, step: false, run: () => ({ effect: { does: effect } }) })
+) => command({ id, title, group, step: false, plan: () => ({ effect: { does: effect } }) })
+
+/** What shows windows has to have some. */
+const whereWindows = ({ windows }: State, show: View): Result | Refusal =>
+  Object.keys(windows).length > 0 ? { show } : no('There are no windows yet.')
 
 export const viewCommands = [
   opens('keys', 'shelf.keys', 'Key card'),
@@ -34,7 +39,7 @@ export const viewCommands = [
     title: 'Loft, windows grouped by app',
     group,
     step: false,
-    run: () => ({ show: { view: 'loft', by: 'app' } }),
+    plan: () => ({ show: { view: 'loft', by: 'app' } }),
   }),
   opens('line', 'line.open', 'Find anything'),
   does('rack', 'rack.walk', 'Go to the rack'),
@@ -48,8 +53,7 @@ export const viewCommands = [
     group: 'Switching',
     step: false,
     args: { app: boolean() },
-    can: (state) => Object.keys(state.windows).length > 0 || no('There are no windows yet.'),
-    run: (_draft, { app }) => ({ show: { view: 'unstack', app: app ?? false } }),
+    plan: (draft, { app }) => whereWindows(draft, { view: 'unstack', app: app ?? false }),
   }),
   command({
     id: 'unstack.desktop',
@@ -57,14 +61,10 @@ export const viewCommands = [
     group: 'Switching',
     step: false,
     args: { desktop: string() },
-    can: (state, args) => {
-      const found = named(state, args.desktop)
-      if (refused(found)) return found
-      return stack(state, found.id).length > 0 || no('There are no windows on it.')
-    },
-    run: (draft, args) => {
+    plan: (draft, args) => {
       const found = named(draft, args.desktop)
-      if (refused(found)) return
+      if (refused(found)) return found
+      if (stack(draft, found.id).length === 0) return no('There are no windows on it.')
       return { show: { view: 'unstack', app: false, desktop: found.id } }
     },
   }),
@@ -74,8 +74,7 @@ export const viewCommands = [
     group: 'Switching',
     step: false,
     args: { back: boolean() },
-    can: (state) => Object.keys(state.windows).length > 0 || no('There are no windows yet.'),
-    run: (_draft, { back }) => ({ show: { view: 'trail', back: back ?? false } }),
+    plan: (draft, { back }) => whereWindows(draft, { view: 'trail', back: back ?? false }),
   }),
   does('open file', 'shelf.openFile', 'Open a file from this computer…'),
   does('export shelf', 'shelf.export', 'Export the shelf file'),

@@ -16,7 +16,7 @@ const set = command({
     args: mixed<Record<string, unknown>>(),
     time: number().integer().min(PUSH_TIME.least).max(PUSH_TIME.most),
   },
-  run: (draft, { way, command: given, args, time }) => {
+  plan: (draft, { way, command: given, args, time }) => {
     const now = leadsTo(draft.bindings, way)
     // Only the time may be given: what it does stays.
     const other = given ? { command: given, args: args ?? {} } : null
@@ -42,7 +42,7 @@ const brush = command({
   group: 'Shelf',
   step: false,
   args: { zone: string().oneOf(ZONES).required() },
-  run: (_draft, { zone }) => ({ journal: [{ kind: 'brush', zone }] }),
+  plan: (_draft, { zone }) => ({ journal: [{ kind: 'brush', zone }] }),
 })
 
 export const wayCommands = [set, brush]

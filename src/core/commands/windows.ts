@@ -1,11 +1,11 @@
 import { boolean, string } from 'yup'
 import { DIRECTIONS, type Direction, nearest, WHERE } from '@/core/geometry/direction'
 import { besideDisplay, standsOn } from '@/core/model/displays'
+import { peek } from '@/core/model/peek'
 import {
   byUse,
   currentId,
   focusedWindow,
-  focusId,
   isVisible,
   shownFrame,
   summary,
@@ -15,7 +15,7 @@ import { unstacked } from '@/core/model/stacking'
 import { CLOSED_KEPT, type Rect, type State, type Window } from '@/core/model/types'
 import { forget, settleFocus, settleFull, takeKeys, takeOff } from './change'
 import { command, no, type Result } from './command'
-import { framed, meant, on, quoted, there, which } from './meant'
+import { meant, on, onFramed, quoted, which } from './meant'
 import { openWindow, visit } from './opening'
 import { refused } from './places'
 
@@ -25,30 +25,27 @@ const focus = command({
   title: 'Go to window',
   group,
   args: which,
-  can: there,
-  run: (draft, args) => visit(draft, args.window ?? focusId(draft) ?? ''),
+  plan: on((draft, found) => visit(draft, found.id)),
 })
+
+/** Whether nobody would see any more what was changed in it and not saved. */
+const losesChanges = ({ windows, documents }: State, { id, document }: Window): boolean =>
+  peek(documents, document)?.unsaved === true &&
+  !Object.keys(windows).some((one) => one !== id && peek(windows, one)?.document === document)
 
 const close = command({
   id: 'window.close',
   title: 'Close window',
   group,
   args: { ...which, discard: boolean() },
-  can: (state, args) => {
-    const found = meant(state, args.window)
-    if (refused(found)) return found
-    const shared = Object.values(state.windows).some(
-      (other) => other.document === found.document && other.id !== found.id,
-    )
-    if (args.discard || shared || !state.documents[found.document]?.unsaved) return true
-    return no(`${quoted(state, found)} has changes that are not saved.`, {
-      view: 'unsaved',
-      window: found.id,
-    })
-  },
-  run: (draft, args, env) => {
+  plan: (draft, args, env) => {
     const found = meant(draft, args.window)
-    if (refused(found)) return
+    if (refused(found)) return found
+    if (!args.discard && losesChanges(draft, found))
+      return no(`${quoted(draft, found)} has changes that are not saved.`, {
+        view: 'unsaved',
+        window: found.id,
+      })
     const say = `Closed ${quoted(draft, found)}`
     const lives = found.desktop
     // Out of a solo or a pair it is reopened where it came from.
@@ -74,16 +71,10 @@ const reopen = command({
   title: 'Reopen closed window',
   group,
   args: which,
-  can: (state, args) => {
-    if (state.closed.length === 0) return no('No window was closed.')
-    const { window: id } = args
-    return !id || state.closed.some(({ window }) => window.id === id)
-      ? true
-      : no('That window is not among the last 25 closed.')
-  },
-  run: (draft, args) => {
+  plan: (draft, args) => {
+    if (draft.closed.length === 0) return no('No window was closed.')
     const closed = draft.closed.find(({ window: { id } }) => !args.window || id === args.window)
-    if (!closed) return
+    if (!closed) return no('That window is not among the last 25 closed.')
     const { window: back } = closed
     draft.closed = draft.closed.filter((other) => other !== closed)
     const display = draft.displays[back.display] ? back.display : draft.display
@@ -105,10 +96,9 @@ const focusToward = command({
   group,
   step: false,
   args: { to: string().oneOf(DIRECTIONS).required() },
-  can: (state, { to }) => !!toward(state, to) || no(`There is no window ${WHERE[to]}.`),
-  run: (draft, { to }) => {
+  plan: (draft, { to }) => {
     const next = toward(draft, to)
-    if (!next) return
+    if (!next) return no(`There is no window ${WHERE[to]}.`)
     if ('window' in next) return visit(draft, next.window)
     takeKeys(draft, next.display)
     settleFocus(draft)
@@ -158,8 +148,7 @@ const pad = command({
   step: false,
   args: which,
   // Where a window fills its desktop there is nothing to place.
-  can: framed,
-  run: on((_draft, found) => ({ show: { view: 'pad', window: found.id } })),
+  plan: onFramed((_draft, found) => ({ show: { view: 'pad', window: found.id } })),
 })
 
 /** Commands about the document that a window shows. */
@@ -174,8 +163,7 @@ const aboutDocument = <Id extends string>(
     group,
     step: false,
     args: which,
-    can: there,
-    run: on((_draft, found) => does(found)),
+    plan: on((_draft, found) => does(found)),
   })
 
 export const windowCommands = [
