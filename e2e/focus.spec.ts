@@ -5,6 +5,8 @@ import { expect, type ShelfPage, test } from './shelf'
 const keysIn = (page: Page): Promise<string> =>
   page.evaluate(() => {
     const active = document.activeElement
+    const caret = document.getSelection()?.anchorNode ?? null
+    if (active?.matches('[contenteditable=true]') && !active.contains(caret)) return 'no caret'
     const window = active?.closest<HTMLElement>('[data-window]')
     return window && active?.closest('.win-body') && !active.classList.contains('win-body')
       ? (window.dataset.window ?? '')
@@ -74,6 +76,28 @@ test('after every pointer act the keys are in the focused window', async ({ shel
   await expect(shelf.window(doc).locator('.tiptap')).toHaveText('one two')
   await page.locator(`[data-bow="${job}"]`).click()
   await expect.poll(() => keysIn(page)).toBe(job)
+})
+
+test('what takes the keys no more gives them to the window, or to what stands beside it', async ({
+  shelf,
+  page,
+}) => {
+  const { doc } = await begin(shelf)
+  await page.keyboard.type('one')
+  const undo = shelf.window(doc).getByRole('button', { name: 'Undo, Ctrl+Z' })
+  await undo.focus()
+  await page.keyboard.press('Space')
+  await expect(undo).toBeDisabled()
+  await expect.poll(() => keysIn(page)).toBe(doc)
+  await page.keyboard.type('two')
+  await expect(shelf.window(doc).locator('.tiptap')).toHaveText('two')
+  await shelf.run('settings.set', { wrap: false })
+  await shelf.run('settings.open')
+  const settings = page.getByRole('dialog', { name: 'Settings' })
+  await settings.getByRole('button', { name: 'Reset all (1)' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(settings.getByRole('button', { name: 'Reset all' })).toBeDisabled()
+  await expect(settings.getByRole('button', { name: 'Export' })).toBeFocused()
 })
 
 test('after every command the keys are in the focused window or with what is asked', async ({

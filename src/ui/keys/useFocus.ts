@@ -1,7 +1,15 @@
 import { useEffect } from 'react'
 import { currentId, focusId } from '@/core/model/selectors'
 import { shelf, useArrangement, useShelf } from '@/store/shelf'
-import { focusContent, isAsking, noteInput, settle } from '@/ui/parts/focus'
+import {
+  focusContent,
+  isAsking,
+  isSettled,
+  LANDING,
+  leaveDisabled,
+  noteInput,
+  settle,
+} from '@/ui/parts/focus'
 import { pressKept } from './early'
 
 /** The browser's focus goes where the focused window is, and comes back there after whatever is done. */
@@ -21,14 +29,18 @@ export function useFocus(): void {
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined
     // After the click that follows, and after what is drawn for it.
-    const soon = () => {
+    const settleIn = (time: number) => {
       clearTimeout(timer)
       timer = setTimeout(() => {
         settle()
         void pressKept()
-      })
+      }, time)
     }
+    const soon = () => settleIn(0)
     const listening = new AbortController()
+    // A caret that is taken away comes back when nobody takes it any more.
+    const caret = () => isSettled() || settleIn(LANDING)
+    document.addEventListener('selectionchange', caret, { signal: listening.signal })
     for (const done of ['pointerup', 'pointercancel', 'dragend', 'drop', 'keyup'])
       addEventListener(done, soon, { capture: true, signal: listening.signal })
     for (const noted of ['pointerdown', 'keydown', 'focusin'])
@@ -38,11 +50,14 @@ export function useFocus(): void {
     const loaded = new MutationObserver(soon)
     const area = document.getElementById('desktop')
     if (area) loaded.observe(area, { childList: true, subtree: true })
+    const shut = new MutationObserver(leaveDisabled)
+    shut.observe(document.body, { attributeFilter: ['disabled'], subtree: true })
     return () => {
       clearTimeout(timer)
       listening.abort()
       off()
       loaded.disconnect()
+      shut.disconnect()
     }
   }, [])
 }

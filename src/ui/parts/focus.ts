@@ -39,6 +39,14 @@ export const windowElement = (id: WindowId): HTMLElement | null =>
 const isContent = (element: Element): boolean =>
   !element.classList.contains('win-body') && element.closest('.win-body') !== null
 
+/**
+ * Whether an editor has the focus and no caret: while rows are dragged, and for a moment after, every
+ * selection is taken away.
+ */
+const lacksCaret = (active: Element): boolean =>
+  active.matches('[contenteditable=true]') &&
+  !active.contains(document.getSelection()?.anchorNode ?? null)
+
 /** Whether the keys belong to something that asks. */
 export function isAsking(): boolean {
   const { view, loft, menu } = shelf.getState()
@@ -49,7 +57,7 @@ export function isAsking(): boolean {
 export function keyTarget(id: WindowId): HTMLElement | null {
   const element = windowElement(id)
   const before = remembered.get(id)?.deref()
-  if (before && element?.contains(before)) return before
+  if (before && element?.contains(before) && !before.matches(':disabled')) return before
   return element?.querySelector<HTMLElement>('[data-autofocus]') ?? null
 }
 
@@ -64,9 +72,15 @@ export function focusContent(): void {
   const active = document.activeElement
   if (active && element.contains(active)) {
     // On its hem only as long as it was gone to by Tab.
-    if (isContent(active) || (byKey && !active.classList.contains('win-body'))) return
+    if (
+      (isContent(active) && !lacksCaret(active)) ||
+      (byKey && !active.classList.contains('win-body'))
+    )
+      return
   }
   const target = keyTarget(id) ?? element.querySelector<HTMLElement>('.win-body')
+  // An editor puts its caret when it gets the focus, not when it has it already.
+  if (target === active) target?.blur()
   target?.focus({ preventScroll: true })
   landed = performance.now()
 }
@@ -87,7 +101,8 @@ export function isSettled(): boolean {
   const active = document.activeElement
   if (!active || active === document.body || active.id === 'desktop') return false
   const window = active.closest<HTMLElement>('[data-window]')
-  if (window && isContent(active)) return window.dataset.window === focusId(getState())
+  if (window && isContent(active))
+    return window.dataset.window === focusId(getState()) && !lacksCaret(active)
   if (!window && active.matches('input, textarea, select, [contenteditable=true]')) return true
   if (active.closest('[role=dialog], [role=alertdialog], [role=menu]')) return true
   return byKey && !active.classList.contains('win-body')
@@ -96,6 +111,20 @@ export function isSettled(): boolean {
 /** Gives the keys back to the focused window, where nothing else rightly has them. */
 export function settle(): void {
   if (!isAsking() && !isSettled()) focusContent()
+}
+
+/**
+ * What had the keys does not take them any more, as “Redo” after the last step: they go to what stands
+ * beside it where something is asked, else to the focused window.
+ */
+export function leaveDisabled(): void {
+  const active = document.activeElement
+  if (!(active instanceof HTMLElement) || !active.matches(':disabled')) return
+  const asked = active.closest<HTMLElement>('[role=dialog], [role=alertdialog]')
+  const beside = active.parentElement?.querySelector<HTMLElement>('button:enabled') ?? asked
+  active.blur()
+  if (asked) beside?.focus({ preventScroll: true })
+  else focusContent()
 }
 
 /** Where the focus goes when a dialog or a menu closes, instead of to what opened it. */
