@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { create } from 'mutative'
 import { readState } from '@/core/formats/shelfFile'
 import { changesBetween, withChanges } from '@/core/history/changes'
 import { check } from '@/core/model/check'
@@ -6,6 +7,7 @@ import { connected } from '@/core/model/displays'
 import type { State } from '@/core/model/types'
 import { said } from '@/core/testing/sequences'
 import { World } from '@/core/testing/world'
+import { refused } from './places'
 import { registry } from './registry'
 
 const sequences = fc.array(said, { minLength: 1, maxLength: 200, size: 'max' })
@@ -30,6 +32,28 @@ test('all rules hold after every command of any sequence', () => {
   // Each kind of command was really accepted somewhere, or the property would show nothing.
   expect([...accepted].sort()).toEqual(
     [...new Set(fc.sample(said, { numRuns: 10_000, seed: 1 }).map(({ id }) => id))].sort(),
+  )
+})
+
+test('a command refuses before it changes anything: what comes after it in a sequence is as if it was not there', () => {
+  fc.assert(
+    fc.property(sequences, (commands) => {
+      const world = new World()
+      for (const { id, args } of commands) {
+        const given = args(world.state) as Record<string, unknown>
+        let refusal = false
+        const [, changes] = create(
+          world.state,
+          (draft) => {
+            refusal = refused(registry.get(id)?.plan?.(draft, given, world.env))
+          },
+          { enablePatches: true },
+        )
+        if (refusal) expect({ id, changes }).toEqual({ id, changes: [] })
+        world.try(id, given)
+      }
+    }),
+    { numRuns: 20 },
   )
 })
 
