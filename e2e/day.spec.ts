@@ -5,7 +5,7 @@ test('a web address becomes an app with a key, a home and windows of its own', a
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.open('shelf')
   await page.getByRole('button', { name: 'add app' }).click()
   const dialog = page.getByRole('dialog', { name: 'Add an app' })
   await dialog.getByLabel('Name').fill('Notice board')
@@ -34,7 +34,7 @@ test('an app is added from a file that describes one; a bad file is told', async
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.open('shelf')
   await shelf.run('app.askAdd')
   const dialog = page.getByRole('dialog', { name: 'Add an app' })
   const choose = async (name: string, content: string) => {
@@ -66,7 +66,7 @@ test('an app is added from a file that describes one; a bad file is told', async
 })
 
 test('number keys change by dragging an app onto another line', async ({ shelf, page }) => {
-  await shelf.open()
+  await shelf.open('shelf')
   await page.locator('[data-app-slot="7"]').dragTo(page.locator('[data-app-slot="2"]'))
   const { slots } = await shelf.state()
   expect([slots[1], slots[6]]).toEqual(['player', 'table'])

@@ -273,7 +273,7 @@ test('what may follow is shown at once, after a moment, or not at all', { tag: '
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.open('shelf')
   const card = page.getByRole('status').getByText('Rename this desktop')
   await shelf.press('Alt+Shift+;')
   await expect(card).toBeVisible()
