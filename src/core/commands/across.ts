@@ -6,11 +6,10 @@ import { besideDisplay, connected, sendOver, standsOn } from '@/core/model/displ
 import { current, currentId, desktop, summary } from '@/core/model/selectors'
 import { type Display, EVERY, type Point, type State, type Window } from '@/core/model/types'
 import { focusOn, moveTo, settleFocus, takeKeys } from './change'
-import { command, no, type Refusal, type Result } from './command'
+import { command, no, type Refusal, type Result, refused } from './command'
 import { framedWindow, on, quoted, which } from './meant'
 import { pluggedDisplay } from './meantDisplay'
 import { moveFrame } from './place'
-import { refused } from './places'
 
 const group = 'Displays' as const
 

@@ -17,10 +17,9 @@ import {
 } from '@/core/model/selectors'
 import { type AppFacts, EVERY, HERE, type Home, type State, type Window } from '@/core/model/types'
 import { focusOn, goTo, moveTo } from './change'
-import { command, type Env, nameArgument, no, type Refusal, type Result } from './command'
+import { command, type Env, nameArgument, no, type Refusal, type Result, refused } from './command'
 import { placeAt, reachesHome, settleAt } from './homes'
 import { newFrame, openWindow, visit } from './opening'
-import { refused } from './places'
 
 const group = 'Apps' as const
 

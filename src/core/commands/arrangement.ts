@@ -5,9 +5,8 @@ import { DIRECTIONS } from '@/core/geometry/direction'
 import { nudged, standProblem } from '@/core/geometry/displays'
 import { connected, DISPLAYS_MOST } from '@/core/model/displays'
 import { type Display, LONGEST, type State } from '@/core/model/types'
-import { command, no } from './command'
+import { command, no, refused } from './command'
 import { pluggedDisplay, whichDisplay } from './meantDisplay'
-import { refused } from './places'
 
 const group = 'Displays' as const
 

@@ -1,6 +1,6 @@
 import { string } from 'yup'
-import { command } from './command'
-import { named, refused } from './places'
+import { command, refused } from './command'
+import { named } from './places'
 
 /** A command that only opens the place where something about a desktop is typed or chosen. */
 export const askAbout = <Id extends string>(

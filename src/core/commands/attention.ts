@@ -5,9 +5,9 @@ import { currentId, desktop, focusedWindow, focusId, isVisible } from '@/core/mo
 import { LEVELS, type State } from '@/core/model/types'
 import { askAbout } from './asking'
 import { focusOn, goTo } from './change'
-import { command, type Env, no, type Refusal, type Result } from './command'
+import { command, type Env, no, type Refusal, type Result, refused } from './command'
 import { visit } from './opening'
-import { named, refused } from './places'
+import { named } from './places'
 
 const group = 'Switching' as const
 

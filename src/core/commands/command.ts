@@ -165,6 +165,9 @@ export const nameArgument = () => string().max(1000)
 
 export const no = (reason: string, ask?: View): Refusal => ({ reason, ...(ask && { ask }) })
 
+export const refused = (value: unknown): value is Refusal =>
+  typeof value === 'object' && value !== null && 'reason' in value
+
 type Optional<T> = { [K in keyof T as undefined extends T[K] ? K : never]?: T[K] } & {
   [K in keyof T as undefined extends T[K] ? never : K]: T[K]
 }

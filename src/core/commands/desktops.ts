@@ -8,8 +8,8 @@ import { currentId } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
 import { askAbout } from './asking'
 import { goTo, makeDesktop } from './change'
-import { command, no } from './command'
-import { named, nameProblem, refused, roomFor } from './places'
+import { command, no, refused } from './command'
+import { named, nameProblem, roomFor } from './places'
 
 const group = 'Desktops' as const
 

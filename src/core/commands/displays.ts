@@ -9,9 +9,8 @@ import { currentId, desktop } from '@/core/model/selectors'
 import { hiddenFor, settleShown } from '@/core/model/showing'
 import { DESKTOPS_MOST, DISPLAY_LEAST, type Display, LONGEST, type State } from '@/core/model/types'
 import { makeDesktop, settleFocus } from './change'
-import { command, type Env, nameArgument, no, type Refusal } from './command'
+import { command, type Env, nameArgument, no, type Refusal, refused } from './command'
 import { meantDisplay, onDisplay, otherDisplay, whichDisplay } from './meantDisplay'
-import { refused } from './places'
 
 const group = 'Displays' as const
 

@@ -2,8 +2,7 @@ import { array, boolean, mixed } from 'yup'
 import { maybeId, OBJECTS, objectProblem } from '@/core/formats/shape'
 import { documentsInUse } from '@/core/model/selectors'
 import type { DocumentInfo, State } from '@/core/model/types'
-import { command, nameArgument, no, type Refusal } from './command'
-import { refused } from './places'
+import { command, nameArgument, no, type Refusal, refused } from './command'
 
 const group = 'Documents' as const
 const which = { document: maybeId().required() }

@@ -5,9 +5,8 @@ import { spanFrame } from '@/core/geometry/rect'
 import { settleOn, standsOn } from '@/core/model/displays'
 import { isVisible } from '@/core/model/selectors'
 import type { Display, Span, State, Window } from '@/core/model/types'
-import { command, no, type Refusal } from './command'
+import { command, no, type Refusal, refused } from './command'
 import { framedWindow, which } from './meant'
-import { refused } from './places'
 
 /** How far a key moves an edge, in CSS pixels. */
 const STEP = 24

@@ -3,9 +3,8 @@
 import { boolean } from 'yup'
 import { maybeId } from '@/core/formats/shape'
 import type { Exception, State } from '@/core/model/types'
-import { command, type Env, no } from './command'
+import { command, type Env, no, refused } from './command'
 import { meant, which } from './meant'
-import { refused } from './places'
 
 /** Each with its command, and what is said when it begins and when it ends. */
 const KINDS = [

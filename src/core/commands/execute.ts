@@ -1,4 +1,4 @@
-import { create } from 'mutative'
+import { create, current } from 'mutative'
 import { ValidationError } from 'yup'
 import { changesBetween } from '@/core/history/changes'
 import { type History, record, redo, undo } from '@/core/history/history'
@@ -13,9 +13,9 @@ import {
   no,
   type Refusal,
   type Result,
+  refused,
   type View,
 } from './command'
-import { refused } from './places'
 import { registry } from './registry'
 
 export interface Session {
@@ -105,9 +105,9 @@ function plan(
   args: Record<string, unknown>,
   env: Env,
 ): Result | Refusal {
-  if (!command.expand) return command.plan?.(draft, args, env) ?? {}
-  const deeds = command.expand(draft, args)
-  return refused(deeds) ? deeds : inTurn(draft, deeds, env)
+  const deeds = command.expand?.(draft, args)
+  if (!deeds) return command.plan?.(draft, args, env) ?? {}
+  return refused(deeds) ? deeds : inTurn(draft, current(deeds), env)
 }
 
 /** Does one after the other, until one of them is refused; that is said, with the reason. */
@@ -137,6 +137,7 @@ function one(
   env: Env,
 ): Result | Refusal {
   if (command.travel) return no('Undo and redo are no part of a sequence.')
+  if (command.expand) return no('A sequence cannot run another one.')
   const problem = argumentProblem(command, args)
   return problem === null ? plan(command, draft, args, env) : no(problem)
 }

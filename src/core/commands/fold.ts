@@ -4,8 +4,8 @@ import { connected } from '@/core/model/displays'
 import { currentId, desktop, openDesktop, window as windowOf } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
 import { goTo, moveTo, nameLetters, putBack, removeDesktops, settleFocus } from './change'
-import { command, no, type Refusal } from './command'
-import { named, refused, resolvePlace } from './places'
+import { command, no, type Refusal, refused } from './command'
+import { named, resolvePlace } from './places'
 
 const group = 'Desktops' as const
 

@@ -2,8 +2,8 @@ import { string } from 'yup'
 import { currentId, desktop, stack, summary, title } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
 import { goTo } from './change'
-import { command, no, type Refusal } from './command'
-import { refused, resolvePlace } from './places'
+import { command, no, type Refusal, refused } from './command'
+import { resolvePlace } from './places'
 
 /** The desktop of a place, where it is not the one that one is on. */
 function elsewhere(state: State, to: string, whyNotNew: string): DesktopId | Refusal {

@@ -9,9 +9,9 @@ import { sendOver, settleOn } from '@/core/model/displays'
 import { title, window } from '@/core/model/selectors'
 import { EVERY, HERE, type Home, NAMED, type State, type Window } from '@/core/model/types'
 import { makeDesktop, moveTo, settleFocus } from './change'
-import { command, type Env, nameArgument, no, type Refusal } from './command'
+import { command, type Env, nameArgument, no, type Refusal, refused } from './command'
 import { meant, on, which } from './meant'
-import { nameProblem, refused, roomFor } from './places'
+import { nameProblem, roomFor } from './places'
 
 const group = 'Homes' as const
 

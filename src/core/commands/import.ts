@@ -6,9 +6,8 @@ import { connected } from '@/core/model/displays'
 import { settleShown } from '@/core/model/showing'
 import { DESKTOPS_MOST, type State } from '@/core/model/types'
 import { nameLetters, putBack, settleFocus } from './change'
-import { command, no, type Refusal } from './command'
+import { command, no, type Refusal, refused } from './command'
 import { closeUp } from './displays'
-import { refused } from './places'
 
 const group = 'Shelf' as const
 

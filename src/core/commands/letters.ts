@@ -3,8 +3,8 @@ import { asLetter, dealtAgain } from '@/core/keys/letters'
 import type { Desktop, State } from '@/core/model/types'
 import { askAbout } from './asking'
 import { nameLetters } from './change'
-import { command, no } from './command'
-import { named, refused } from './places'
+import { command, no, refused } from './command'
+import { named } from './places'
 
 const group = 'Desktops' as const
 

@@ -5,8 +5,8 @@ import { LOOK_PARTS, put, SIGN, signOf, wear } from '@/core/look/look'
 import { desktop } from '@/core/model/selectors'
 import { BACKDROPS, HUES, type Sign } from '@/core/model/types'
 import { askAbout } from './asking'
-import { command, no } from './command'
-import { named, refused } from './places'
+import { command, no, refused } from './command'
+import { named } from './places'
 
 const group = 'Desktops' as const
 

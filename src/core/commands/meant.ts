@@ -5,8 +5,7 @@ import { keysFor } from '@/core/keys/bindings'
 import { title } from '@/core/model/selectors'
 import type { State, Window } from '@/core/model/types'
 import { subject } from './change'
-import { type Env, no, type Refusal, type Result } from './command'
-import { refused } from './places'
+import { type Env, no, type Refusal, type Result, refused } from './command'
 
 export const which = { window: maybeId() }
 

@@ -3,8 +3,7 @@
 import { maybeId } from '@/core/formats/shape'
 import { connected } from '@/core/model/displays'
 import type { Display, State } from '@/core/model/types'
-import { no, type Refusal, type Result } from './command'
-import { refused } from './places'
+import { no, type Refusal, type Result, refused } from './command'
 
 export const whichDisplay = { display: maybeId() }
 

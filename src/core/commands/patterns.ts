@@ -5,9 +5,9 @@ import { displayFor } from '@/core/model/displays'
 import { currentId } from '@/core/model/selectors'
 import type { Desktop, Pattern, State } from '@/core/model/types'
 import { goTo, makeDesktop } from './change'
-import { command, type Env, nameArgument, no, type Refusal } from './command'
+import { command, type Env, nameArgument, no, type Refusal, refused } from './command'
 import { openWindow } from './opening'
-import { named, nameProblem, refused, roomFor } from './places'
+import { named, nameProblem, roomFor } from './places'
 
 const group = 'Desktops' as const
 

@@ -9,10 +9,9 @@ import { isShown } from '@/core/model/selectors'
 import { raise } from '@/core/model/stacking'
 import type { Desktop, Span, State, Window } from '@/core/model/types'
 import { focusOn, settleFocus } from './change'
-import { command, no } from './command'
+import { command, no, refused } from './command'
 import { DIVIDER_STEP, divideAt } from './divider'
 import { framedWindow, meant, onFramed, quoted, which } from './meant'
-import { refused } from './places'
 
 const group = 'Windows' as const
 

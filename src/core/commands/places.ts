@@ -1,7 +1,7 @@
 import { type Axis, besideIn } from '@/core/model/grid'
 import { currentId, lastId } from '@/core/model/selectors'
 import { DESKTOPS_MOST, type Desktop, type DesktopId, type State } from '@/core/model/types'
-import { no, type Refusal } from './command'
+import { no, type Refusal, refused } from './command'
 
 /** The longest name of a desktop, in letters. */
 export const NAME_MOST = 60
@@ -71,6 +71,3 @@ function neighbour(state: State, from: DesktopId, axis: Axis, by: 1 | -1): Deskt
   const of = state.columns > 1 ? ' of its row' : ''
   return no(`This is the ${by > 0 ? 'last' : 'first'} desktop${of}.`)
 }
-
-export const refused = (value: unknown): value is Refusal =>
-  typeof value === 'object' && value !== null && 'reason' in value

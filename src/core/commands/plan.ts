@@ -3,8 +3,8 @@ import { currentId, desktop } from '@/core/model/selectors'
 import { type Block, PLAN_MOST, type State } from '@/core/model/types'
 import { blockAt, dayOf, inOrder, typedBlock, typedMove } from '@/core/plan/plan'
 import { goTo } from './change'
-import { command, no, type Refusal } from './command'
-import { named, refused } from './places'
+import { command, no, type Refusal, refused } from './command'
+import { named } from './places'
 
 const group = 'Desktops' as const
 

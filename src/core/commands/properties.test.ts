@@ -7,7 +7,7 @@ import { connected } from '@/core/model/displays'
 import type { State } from '@/core/model/types'
 import { said } from '@/core/testing/sequences'
 import { World } from '@/core/testing/world'
-import { refused } from './places'
+import { refused } from './command'
 import { registry } from './registry'
 
 const sequences = fc.array(said, { minLength: 1, maxLength: 200, size: 'max' })

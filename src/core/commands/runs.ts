@@ -6,9 +6,9 @@ import { currentId, focusId, isVisible } from '@/core/model/selectors'
 import { EVERY, type Run, type State, type Stop } from '@/core/model/types'
 import { desktopOf, runningNow, stopFrom, stopName } from '@/core/run/run'
 import { focusOn, goTo } from './change'
-import { command, nameArgument, no, type Refusal, type Result } from './command'
+import { command, nameArgument, no, type Refusal, type Result, refused } from './command'
 import { visit } from './opening'
-import { nameProblem, refused } from './places'
+import { nameProblem } from './places'
 
 const group = 'Switching' as const
 

@@ -4,10 +4,10 @@ import { excepted } from '@/core/model/exceptions'
 import { currentId, desktop, openDesktop, window } from '@/core/model/selectors'
 import { EVERY, type Exception, type State, type Window } from '@/core/model/types'
 import { focusOn, goTo, makeDesktop, moveTo, settleFocus } from './change'
-import { command, type Env, no, type Refusal, type Result } from './command'
+import { command, type Env, no, type Refusal, type Result, refused } from './command'
 import { meant, on, quoted, which } from './meant'
 import { moveFrame } from './place'
-import { refused, resolvePlace } from './places'
+import { resolvePlace } from './places'
 
 const group = 'Windows' as const
 

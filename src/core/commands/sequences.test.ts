@@ -54,6 +54,15 @@ test.each([
   expect(outcome).toMatchObject({ ok: false, reason: expect.stringContaining(reason) })
 })
 
+test('one of a file that runs itself stops there', () => {
+  const made = world(go('next'))
+  const { state } = made
+  const own = { command: 'sequence.run', args: { sequence: 'Evening' } }
+  const sequences = state.sequences.map((one) => ({ ...one, deeds: [own] }))
+  const outcome = new World({ ...state, sequences }).try('sequence.run', { sequence: 'Evening' })
+  expect(outcome).toMatchObject({ ok: false, reason: expect.stringContaining('another one') })
+})
+
 test('a name is needed, no sequence runs another, and keys of a removed one go with it', () => {
   const made = world(go('next'))
   const id = made.state.sequences[0]?.id ?? ''

@@ -1,7 +1,6 @@
 import { array, mixed, object, string } from 'yup'
 import type { Deed, Sequence, State } from '@/core/model/types'
-import { command, nameArgument, no, type Refusal } from './command'
-import { refused } from './places'
+import { command, nameArgument, no, type Refusal, refused } from './command'
 
 const group = 'Shelf' as const
 

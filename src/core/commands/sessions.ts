@@ -3,10 +3,9 @@ import { maybeId } from '@/core/formats/shape'
 import { currentId, openDesktop } from '@/core/model/selectors'
 import { EVERY, type State, type Window } from '@/core/model/types'
 import { settleFocus } from './change'
-import { command, no } from './command'
+import { command, no, refused } from './command'
 import { bringIn, fitting, sound } from './import'
 import { openWindow } from './opening'
-import { refused } from './places'
 
 const group = 'Shelf' as const
 

@@ -24,10 +24,10 @@ import {
   settleFocus,
   show,
 } from './change'
-import { command, type Env, no, type Refusal } from './command'
+import { command, type Env, no, type Refusal, refused } from './command'
 import { divideAt } from './divider'
 import { meant, quoted, which } from './meant'
-import { refused, roomFor } from './places'
+import { roomFor } from './places'
 
 const group = 'Windows' as const
 

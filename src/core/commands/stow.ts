@@ -5,11 +5,11 @@ import { currentId, desktop, window as windowOf } from '@/core/model/selectors'
 import { copyOf, stowedFrom } from '@/core/model/stowing'
 import { EVERY, type State, type Stowed } from '@/core/model/types'
 import { goTo, nameLetters, removeDesktops, settleFocus } from './change'
-import { command, no, type Refusal } from './command'
+import { command, no, type Refusal, refused } from './command'
 import { foldTarget, keepsEnough } from './fold'
 import { sound } from './import'
 import { quoted } from './meant'
-import { named, refused, roomFor } from './places'
+import { named, roomFor } from './places'
 
 const group = 'Desktops' as const
 

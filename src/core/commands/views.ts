@@ -1,8 +1,8 @@
 import { boolean, string } from 'yup'
 import { stack } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
-import { command, no, type Refusal, type Result, type View } from './command'
-import { named, refused } from './places'
+import { command, no, type Refusal, type Result, refused, type View } from './command'
+import { named } from './places'
 
 const group = 'Shelf' as const
 

@@ -14,10 +14,9 @@ import {
 import { unstacked } from '@/core/model/stacking'
 import { CLOSED_KEPT, type Rect, type State, type Window } from '@/core/model/types'
 import { forget, settleFocus, settleFull, takeKeys, takeOff } from './change'
-import { command, no, type Result } from './command'
+import { command, no, type Result, refused } from './command'
 import { meant, on, onFramed, quoted, which } from './meant'
 import { openWindow, visit } from './opening'
-import { refused } from './places'
 
 const group = 'Windows' as const
 const focus = command({

@@ -1,4 +1,5 @@
-import { refused, resolvePlace } from '@/core/commands/places'
+import { refused } from '@/core/commands/command'
+import { resolvePlace } from '@/core/commands/places'
 import type { Direction } from '@/core/geometry/direction'
 import { besideDisplay } from '@/core/model/displays'
 import { desktop } from '@/core/model/selectors'

@@ -1,6 +1,6 @@
 import { useDrag } from '@use-gesture/react'
+import { refused } from '@/core/commands/command'
 import { spansAfter } from '@/core/commands/edges'
-import { refused } from '@/core/commands/places'
 import type { Edge } from '@/core/geometry/edges'
 import { limited } from '@/core/geometry/rect'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
