@@ -190,6 +190,9 @@ export const test = base.extend<{ shelf: ShelfPage }, { profile: BrowserContext 
         viewport,
         colorScheme,
         baseURL,
+        // Said, or it would have what the test has that happens to come first.
+        hasTouch: false,
+        isMobile: false,
       })
       await use(profile)
       await profile.close()

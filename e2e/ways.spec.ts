@@ -6,8 +6,11 @@ test('the wheel with Alt and over the rack goes from desktop to desktop; side bu
   shelf,
   page,
 }) => {
+  // Before all is there a wheel is the browser's own.
+  await expect(shelf.window('stations').getByRole('gridcell', { name: 'HR-04' })).toBeVisible()
   await page.mouse.move(900, 740)
   await page.keyboard.down('Alt')
+  await shelf.drawn()
   await page.mouse.wheel(0, 120)
   await expect.poll(() => shelf.here()).toBe('model')
   await page.mouse.wheel(0, -120)
