@@ -1,4 +1,11 @@
-import { expect, test } from './shelf'
+import { expect, type ShelfPage, test } from './shelf'
+
+/** A small shelf with a run through both its desktops. */
+async function briefing(shelf: ShelfPage): Promise<void> {
+  await shelf.open('shelf')
+  await shelf.run('desktop.create', { name: 'Model', stay: true })
+  await shelf.run('run.make', { name: 'Briefing' })
+}
 
 test('a run is made, put in order with notes, and walked by single keys with nothing else in sight', async ({
   shelf,
@@ -103,9 +110,7 @@ test('notes are kept as they are typed; started with the loft open a run is seen
   shelf,
   page,
 }) => {
-  await shelf.open('shelf')
-  await shelf.run('desktop.create', { name: 'Model', stay: true })
-  await shelf.run('run.make', { name: 'Briefing' })
+  await briefing(shelf)
   await shelf.run('runs.open')
   await page.getByRole('textbox', { name: 'Notes for Model' }).click()
   await page.keyboard.type('Warmer from noon')
@@ -117,6 +122,15 @@ test('notes are kept as they are typed; started with the loft open a run is seen
   await page.reload()
   await expect(page.locator('#desktop')).toBeVisible()
   expect((await shelf.state()).runs[0]?.stops[1]?.notes).toBe('Warmer from noon, below 1,900 m')
+  // Nor when the panel is left at once.
+  await shelf.run('runs.open')
+  await page.getByRole('textbox', { name: 'Notes for Model' }).click()
+  await page.keyboard.press('Control+End')
+  await page.keyboard.type('.')
+  await page.keyboard.press('Escape')
+  await expect
+    .poll(async () => (await shelf.state()).runs[0]?.stops[1]?.notes)
+    .toBe('Warmer from noon, below 1,900 m.')
   await shelf.press('Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
   await shelf.run('run.start')
@@ -129,9 +143,7 @@ test('a run is recorded to a file; where the browser cannot, it says so', async 
   shelf,
   page,
 }) => {
-  await shelf.open('shelf')
-  await shelf.run('desktop.create', { name: 'Model', stay: true })
-  await shelf.run('run.make', { name: 'Briefing' })
+  await briefing(shelf)
   // A page of its own is filmed in place of the screen, which a test has none of.
   await page.evaluate(() => {
     navigator.mediaDevices.getDisplayMedia = async () => {

@@ -18,7 +18,7 @@ import {
 import { type AppFacts, EVERY, HERE, type Home, type State, type Window } from '@/core/model/types'
 import { focusOn, goTo, moveTo } from './change'
 import { command, type Env, nameArgument, no, type Refusal, type Result, refused } from './command'
-import { placeAt, reachesHome, settleAt } from './homes'
+import { barredFrom, placeAt, settleAt } from './homes'
 import { newFrame, openWindow, visit } from './opening'
 
 const group = 'Apps' as const
@@ -66,7 +66,7 @@ function openApp(
   const name = draft.documents[shown]?.title ?? app.untitled
   const found = homeFor(draft, { app: id, title: name }, momentOf(env.now))
   // A desktop that cannot be made is no home for now.
-  const home = found && reachesHome(draft, found) === true ? found : null
+  const home = found && !barredFrom(draft, found) ? found : null
   const full = found && !home ? `; there is no room to make ${found.name}, its home` : ''
   const display = displayFor(draft, here)
   const area = draft.displays[display]

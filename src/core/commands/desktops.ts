@@ -19,9 +19,8 @@ const create = command({
   group,
   args: { name: string(), stay: boolean() },
   plan: (draft, { name, stay }, env) => {
-    const problem = name === undefined ? null : nameProblem(name)
-    const room = problem ?? roomFor(draft, 1)
-    if (room !== true) return room
+    const refusal = (name === undefined ? null : nameProblem(name)) ?? roomFor(draft, 1)
+    if (refusal) return refusal
     const from = currentId(draft)
     const made = makeDesktop(draft, env, name?.trim())
     if (!stay) goTo(draft, made.id)

@@ -39,13 +39,12 @@ export function closeUp(draft: State): void {
 const openCount = ({ desktops }: State): number =>
   Object.values(desktops).filter(({ kind }) => kind === 'open').length
 
-/** Whether so many displays can each show a desktop of their own. */
-function enough(state: State, count: number, apart = state.apart): true | Refusal {
+/** Why so many displays cannot each show a desktop of their own, or null. */
+function tooMany(state: State, count: number, apart = state.apart): Refusal | null {
   const missing = apart ? Math.max(0, count - openCount(state)) : 0
-  return (
-    state.order.length + missing <= DESKTOPS_MOST ||
-    no('There is no room for another desktop to show on it. Fold some first.')
-  )
+  return state.order.length + missing <= DESKTOPS_MOST
+    ? null
+    : no('There is no room for another desktop to show on it. Fold some first.')
 }
 
 /** The browser window tells its size; windows stay where they are placed and within reach. */
@@ -75,8 +74,8 @@ const add = command({
     if (args.name !== undefined && !args.name.trim()) return no('A display needs a name.')
     if (Object.keys(draft.displays).length >= DISPLAYS_MOST)
       return no(`${DISPLAYS_MOST} displays are the most. Remove one first.`)
-    const room = enough(draft, connected(draft).length + 1)
-    if (room !== true) return room
+    const refusal = tooMany(draft, connected(draft).length + 1)
+    if (refusal) return refusal
     const id = env.id('display')
     const name = args.name?.trim() || freeName(draft)
     const { width: wide = 1920, height: tall = 1080, scale: by = 1 } = args
@@ -153,8 +152,8 @@ const remove = command({
     if (found.measured) return no(`${name} is a browser window. It goes when that is closed.`)
     if (id === draft.displayOrder[0])
       return no(`${name} is the main display. Make another the main one first.`)
-    const stays = staysOne(draft, found)
-    if (stays !== true) return stays
+    const refusal = isOnly(draft, found)
+    if (refusal) return refusal
     leave(draft, found)
     for (const window of Object.values(draft.windows))
       if (window.display === id) settleOn(draft, window)
@@ -173,9 +172,10 @@ const remove = command({
 
 const nameOf = (state: State): string => state.displays[state.display]?.name ?? ''
 
-const staysOne = (state: State, { id, name }: Display): true | Refusal =>
-  connected(state).some((other) => other.id !== id) ||
-  no(`${name} is the only display. Add or plug in another first.`)
+const isOnly = (state: State, { id, name }: Display): Refusal | null =>
+  connected(state).some((other) => other.id !== id)
+    ? null
+    : no(`${name} is the only display. Add or plug in another first.`)
 
 /** A display is not there any more; the keys go to the main one that is. */
 function leave(draft: State, display: Display): void {
@@ -191,8 +191,8 @@ const unplug = command({
   group,
   args: whichDisplay,
   plan: onDisplay((draft, found) => {
-    const stays = staysOne(draft, found)
-    if (stays !== true) return stays
+    const refusal = isOnly(draft, found)
+    if (refusal) return refusal
     leave(draft, found)
     settle(draft)
     return { say: `Unplugged ${found.name}; its windows stand on ${nameOf(draft)} meanwhile` }
@@ -215,8 +215,8 @@ const plug = command({
     const found = unplugged(draft, args)
     if (refused(found)) return found
     if (found.connected) return no(`${found.name} is plugged in.`)
-    const room = enough(draft, connected(draft).length + 1)
-    if (room !== true) return room
+    const refusal = tooMany(draft, connected(draft).length + 1)
+    if (refusal) return refusal
     found.connected = true
     settle(draft, env)
     return { say: `Plugged ${found.name} in; ${showing(draft, found.id)}` }
@@ -241,8 +241,8 @@ const apart = command({
   group,
   plan: (draft, _args, env) => {
     if (draft.apart) return no('Displays are apart already.')
-    const room = enough(draft, connected(draft).length, true)
-    if (room !== true) return room
+    const refusal = tooMany(draft, connected(draft).length, true)
+    if (refusal) return refusal
     draft.apart = true
     settle(draft, env)
     return { say: 'Displays are apart: each shows a desktop of its own' }

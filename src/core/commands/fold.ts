@@ -22,19 +22,16 @@ export function foldOrigin(state: State, id: string, folded: DesktopId[]): Deskt
   return origin && !folded.includes(origin) ? origin : undefined
 }
 
-/** Some desktop has to take the windows, and each display has one to show. */
-export function keepsEnough(state: State, folded: DesktopId[]): true | Refusal {
+/** Some desktop has to take the windows, and each display has one to show: why not, or null. */
+export function leavesTooFew(state: State, folded: DesktopId[]): Refusal | null {
   if (!foldTarget(state, folded)) return no('The only desktop left stays. Make another first.')
   const left = Object.values(state.desktops).filter(
     ({ id, kind }) => kind === 'open' && !folded.includes(id),
   )
   const shown = connected(state).length
-  return (
-    !state.apart ||
-    left.length >= shown ||
-    no(
-      `Each of the ${shown} displays shows a desktop of its own. Put them together, or unplug one, first.`,
-    )
+  if (!state.apart || left.length >= shown) return null
+  return no(
+    `Each of the ${shown} displays shows a desktop of its own. Put them together, or unplug one, first.`,
   )
 }
 
@@ -55,8 +52,8 @@ const fold = command({
   plan: (draft, args) => {
     const folded = foldedIds(draft, args)
     if (refused(folded)) return folded
-    const kept = keepsEnough(draft, folded)
-    if (kept !== true) return kept
+    const refusal = leavesTooFew(draft, folded)
+    if (refusal) return refusal
     const into =
       args.into === undefined ? foldTarget(draft, folded) : resolvePlace(draft, args.into)
     if (refused(into)) return into
@@ -113,8 +110,8 @@ const previewFold = command({
   plan: (draft, args) => {
     const found = named(draft, args.desktop)
     if (refused(found)) return found
-    const kept = keepsEnough(draft, [found.id])
-    if (kept !== true) return kept
+    const refusal = leavesTooFew(draft, [found.id])
+    if (refusal) return refusal
     return { show: { view: 'fold', desktops: [found.id], into: args.into ?? null } }
   },
 })

@@ -36,8 +36,8 @@ const addRow = command({
   title: 'New row of desktops below this one',
   group,
   plan: (draft, _args, env) => {
-    const room = roomFor(draft, draft.columns)
-    if (room !== true) return room
+    const refusal = roomFor(draft, draft.columns)
+    if (refusal) return refusal
     const row = Math.floor(draft.order.indexOf(currentId(draft)) / draft.columns)
     const end = Math.min((row + 1) * draft.columns, draft.order.length)
     insert(draft, env, Array<number>(draft.columns).fill(end))
@@ -52,8 +52,8 @@ const addColumn = command({
   plan: (draft, _args, env) => {
     if (draft.columns === 1) return no('The desktops stand in a line. Set the columns first.')
     const full = rowsOf(draft).filter((row) => row.length === draft.columns)
-    const room = roomFor(draft, full.length)
-    if (room !== true) return room
+    const refusal = roomFor(draft, full.length)
+    if (refusal) return refusal
     const ends = full.map((_, at) => (at + 1) * draft.columns)
     insert(draft, env, ends)
     draft.columns += 1

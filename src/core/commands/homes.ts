@@ -110,9 +110,9 @@ const reorder = command({
   },
 })
 
-/** Whether there is a desktop where a home says, or room to make it. */
-export const reachesHome = (state: State, home: Home): true | Refusal =>
-  destinationOf(state, home) !== null || roomFor(state, 1)
+/** Why there is no desktop where a home says, nor room to make it; or null. */
+export const barredFrom = (state: State, home: Home): Refusal | null =>
+  destinationOf(state, home) === null ? roomFor(state, 1) : null
 
 /** Moves a window to where a home says, into the part of the pad it says. It must be reachable. */
 export function settleAt(draft: State, found: Window, home: Home, env: Env): void {
@@ -146,12 +146,11 @@ const putRight = command({
     if (away.length === 0) return no(AT_HOME)
     const wanted = away.filter((move) => !windows || windows.includes(move.window))
     if (wanted.length === 0) return no('None of these windows is away from home.')
-    const reaches = wanted.map(({ home }) => reachesHome(draft, home))
-    const refusal = reaches.includes(true) ? undefined : reaches.find(refused)
-    if (refusal) return refusal
+    const refusals = wanted.map(({ home }) => barredFrom(draft, home))
+    if (!refusals.includes(null)) return refusals[0] ?? undefined
     const moved = wanted.filter(({ window: id, home }) => {
       // Each may make a desktop, so that there may be no room for the next.
-      if (reachesHome(draft, home) !== true) return false
+      if (barredFrom(draft, home)) return false
       settleAt(draft, window(draft, id), home, env)
       return true
     })
@@ -194,8 +193,8 @@ export const homeCommands = [
       if (refused(found)) return found
       const move = misplaced(draft, found, momentOf(env.now))
       if (!move) return no('It is at home.')
-      const reaches = reachesHome(draft, move.home)
-      if (reaches !== true) return reaches
+      const refusal = barredFrom(draft, move.home)
+      if (refusal) return refusal
       settleAt(draft, found, move.home, env)
       settleFocus(draft)
       return { say: `Sent “${title(draft, found)}” home, ${where(move.home, draft)}` }

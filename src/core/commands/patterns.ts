@@ -90,8 +90,8 @@ const make = command({
   plan: (draft, { pattern, name }, env) => {
     const found = patternOf(draft, pattern)
     if (refused(found)) return found
-    const room = nameProblem(name) ?? roomFor(draft, 1)
-    if (room !== true) return room
+    const refusal = nameProblem(name) ?? roomFor(draft, 1)
+    if (refusal) return refusal
     const from = currentId(draft)
     const made = makeDesktop(draft, env, name.trim())
     wear(made, found.look, LOOK_PARTS)

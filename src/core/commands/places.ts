@@ -14,10 +14,11 @@ export function nameProblem(name: string): Refusal | null {
     : null
 }
 
-/** Whether as many desktops more can be made. */
-export const roomFor = (state: State, more: number): true | Refusal =>
-  state.order.length + more <= DESKTOPS_MOST ||
-  no(`There would be more than ${DESKTOPS_MOST} desktops, which is the most. Fold some first.`)
+/** Why as many desktops more cannot be made, or null. */
+export const roomFor = (state: State, more: number): Refusal | null =>
+  state.order.length + more <= DESKTOPS_MOST
+    ? null
+    : no(`There would be more than ${DESKTOPS_MOST} desktops, which is the most. Fold some first.`)
 
 /**
  * A place: `next`, `previous`, `above`, `below`, `last`, `new`, a call letter, or a desktop's id
@@ -26,10 +27,9 @@ export const roomFor = (state: State, more: number): true | Refusal =>
  */
 export function resolvePlace(state: State, place: string): DesktopId | Refusal {
   const here = currentId(state)
-  const room = roomFor(state, 1)
   switch (place) {
     case 'new':
-      return room === true ? 'new' : room
+      return roomFor(state, 1) ?? 'new'
     case 'next':
     case 'previous':
       return neighbour(state, here, 'row', place === 'next' ? 1 : -1)

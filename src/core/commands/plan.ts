@@ -24,9 +24,11 @@ const plannedNow = (state: State, now: number): Block | Refusal =>
 
 const which = { block: string().required() }
 
-const roomFor = (state: State, more: number): true | Refusal =>
-  state.plan.length + more <= PLAN_MOST ||
-  no(`There would be more than ${PLAN_MOST} blocks. Remove some first.`)
+/** Why as many blocks more cannot be planned, or null. */
+const roomFor = (state: State, more: number): Refusal | null =>
+  state.plan.length + more <= PLAN_MOST
+    ? null
+    : no(`There would be more than ${PLAN_MOST} blocks. Remove some first.`)
 
 const add = command({
   id: 'plan.add',
@@ -43,8 +45,8 @@ const add = command({
     if ('problem' in typed) return no(typed.problem)
     const found = named(draft, typed.name)
     if (refused(found)) return found
-    const room = roomFor(draft, 1)
-    if (room !== true) return room
+    const refusal = roomFor(draft, 1)
+    if (refusal) return refusal
     const { start, end } = typed
     draft.plan.push({ id: env.id('block'), desktop: found.id, start, end })
     return { say: `Planned ${found.name}, ${span(typed)}` }
@@ -73,8 +75,8 @@ const put = command({
     const wrong = blocks.find(({ desktop: id, start, end }) => !draft.desktops[id] || end <= start)
     if (wrong) return no('A block has no desktop, or ends before it begins. Nothing was changed.')
     const from = bySource(draft.plan)
-    const room = roomFor(draft, blocks.filter(({ source }) => !from.has(source ?? '')).length)
-    if (room !== true) return room
+    const refusal = roomFor(draft, blocks.filter(({ source }) => !from.has(source ?? '')).length)
+    if (refusal) return refusal
     let moved = 0
     for (const given of blocks) {
       const { source, ...rest } = given

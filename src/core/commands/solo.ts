@@ -31,12 +31,11 @@ import { roomFor } from './places'
 
 const group = 'Windows' as const
 
-/** Whether a window can fill a desktop or half of one. */
-function fillable(state: State, found: Window): true | Refusal {
-  if (found.limits.maxWidth || found.limits.maxHeight)
-    return no(`${quoted(state, found)} has a largest size and cannot fill the screen.`)
-  return true
-}
+/** Why a window cannot fill a desktop or half of one, or null. */
+const tooSmall = (state: State, found: Window): Refusal | null =>
+  found.limits.maxWidth || found.limits.maxHeight
+    ? no(`${quoted(state, found)} has a largest size and cannot fill the screen.`)
+    : null
 
 /** The solo or pair a window is on. */
 const fullOf = (state: State, found: Window): Desktop | undefined => {
@@ -115,9 +114,8 @@ const solo = command({
         ...(from !== to && { journal: [{ kind: 'switch', from, to }] }),
       }
     }
-    const fits = fillable(draft, found)
-    const room = fits === true ? roomFor(draft, 1) : fits
-    if (room !== true) return room
+    const refusal = tooSmall(draft, found) ?? roomFor(draft, 1)
+    if (refusal) return refusal
     const made = makeFull(draft, env, 'solo', found, title(draft, found))
     fill(draft, made, found)
     enter(draft, made.id, found.id)
@@ -151,22 +149,22 @@ const pair = command({
         ...(from !== to && { journal: [{ kind: 'switch', from, to }] }),
       }
     }
-    const fits = fillable(draft, found)
-    if (fits !== true) return fits
+    const small = tooSmall(draft, found)
+    if (small) return small
     if (full?.kind === 'pair')
       return no(
         `${quoted(draft, found)} is in a pair already. ${keysFor(draft, 'window.pair')} takes it apart.`,
       )
     if (args.with === undefined)
       return Object.values(draft.windows).some(
-        (other) => other.id !== found.id && fillable(draft, other) === true,
+        (other) => other.id !== found.id && !tooSmall(draft, other),
       )
         ? { show: { view: 'pair', window: found.id } }
         : no('There is no other window to pair it with.')
     const other = partner(draft, found, args.with)
     if (refused(other)) return other
-    const room = full ? true : roomFor(draft, 1)
-    if (room !== true) return room
+    const refusal = full ? null : roomFor(draft, 1)
+    if (refusal) return refusal
     const name = `${title(draft, found)} and ${title(draft, other)}`
     const made = full ?? makeFull(draft, env, 'pair', found, name)
     made.kind = 'pair'
@@ -189,8 +187,7 @@ function partner(state: State, found: Window, id: string): Window | Refusal {
   if (!other || id === found.id) return no('Choose another window to pair it with.')
   if (fullOf(state, other))
     return no(`${quoted(state, other)} fills a desktop. Bring it back first.`)
-  const fits = fillable(state, other)
-  return fits === true ? other : fits
+  return tooSmall(state, other) ?? other
 }
 
 /** The pair one is on. */

@@ -34,8 +34,8 @@ const contexts = command({
     if (wrong) return wrong
     const names = given.map((name) => name.trim())
     if (new Set(names).size < names.length) return no('Two of them have the same name. Change one.')
-    const room = roomFor(draft, names.length - 1)
-    if (room !== true) return room
+    const refusal = roomFor(draft, names.length - 1)
+    if (refusal) return refusal
     const lost = homes.find(({ app, name }) => !env.app(app) || !given.includes(name))
     if (lost) return no(`There is no app “${lost.app}” or no context “${lost.name}”.`)
     const [first = '', ...rest] = names

@@ -6,7 +6,7 @@ import { copyOf, stowedFrom } from '@/core/model/stowing'
 import { EVERY, type State, type Stowed } from '@/core/model/types'
 import { goTo, nameLetters, removeDesktops, settleFocus } from './change'
 import { command, no, type Refusal, refused } from './command'
-import { foldTarget, keepsEnough } from './fold'
+import { foldTarget, leavesTooFew } from './fold'
 import { sound } from './import'
 import { quoted } from './meant'
 import { named, roomFor } from './places'
@@ -34,8 +34,8 @@ const stow = command({
       .map((one) => windowOf(draft, one))
       .find(({ document }) => env.busy(document))
     if (busy) return no(`${quoted(draft, busy)} is at work. Let it end, or stop it, first.`)
-    const kept = keepsEnough(draft, [id])
-    if (kept !== true) return kept
+    const refusal = leavesTooFew(draft, [id])
+    if (refusal) return refusal
     const into = foldTarget(draft, [id])
     const entry = stowedFrom(draft, id)
     if (!into || !entry) return
@@ -75,8 +75,8 @@ const bring = command({
   plan: (draft, args) => {
     const found = stowedOf(draft, args.desktop)
     if (refused(found)) return found
-    const room = roomFor(draft, 1)
-    if (room !== true) return room
+    const refusal = roomFor(draft, 1)
+    if (refusal) return refusal
     const from = currentId(draft)
     const entry = copyOf(found)
     draft.stowed = draft.stowed.filter(({ id }) => id !== entry.id)
@@ -157,8 +157,8 @@ const brought = command({
       draft.desktops[id] ||
       draft.stowed.some((one) => one.id === id) ||
       Object.keys(entry.windows).some((one) => known.has(one))
-    const room = taken ? no('That desktop is here already.') : roomFor(draft, 1)
-    if (room !== true) return room
+    const refusal = taken ? no('That desktop is here already.') : roomFor(draft, 1)
+    if (refusal) return refusal
     const from = currentId(draft)
     draft.documents = { ...copyOf(theirs.documents), ...draft.documents }
     draft.apps = { ...copyOf(theirs.apps), ...draft.apps }

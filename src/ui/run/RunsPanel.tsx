@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react'
-import { type FormEvent, useEffect, useState } from 'react'
+import { type FormEvent, useEffect, useRef, useState } from 'react'
 import { currentId, focusId } from '@/core/model/selectors'
 import type { Run, Stop } from '@/core/model/types'
 import { desktopOf, isThere, stopName } from '@/core/run/run'
@@ -167,21 +167,29 @@ function Row({ run, stop, at }: { run: Run; stop: Stop; at: number }) {
 /** How long nothing is typed until notes are kept, in milliseconds. */
 const PAUSE = 700
 
-/** Kept as they are typed, each pause a step. */
+/** Kept as they are typed, each pause a step, and however they are left. */
 function Notes({ run, stop, name }: { run: Run; stop: Stop; name: string }) {
   const [text, setText] = useState(stop.notes)
+  const keep = useRef(() => {})
+  keep.current = () => {
+    if (text !== stop.notes)
+      dispatch('run.note', { run: run.id, stop: stop.id, notes: text }, 'key')
+  }
   // What was undone, or written in another view, is what stands here.
   useEffect(() => setText(stop.notes), [stop.notes])
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a pause is counted from the last letter
   useEffect(() => {
-    if (text === stop.notes) return
-    const keep = () => dispatch('run.note', { run: run.id, stop: stop.id, notes: text }, 'key')
-    const timer = setTimeout(keep, PAUSE)
-    addEventListener('pagehide', keep)
+    const timer = setTimeout(() => keep.current(), PAUSE)
+    return () => clearTimeout(timer)
+  }, [text])
+  useEffect(() => {
+    const leave = () => keep.current()
+    addEventListener('pagehide', leave)
     return () => {
-      clearTimeout(timer)
-      removeEventListener('pagehide', keep)
+      removeEventListener('pagehide', leave)
+      leave()
     }
-  }, [text, run.id, stop.id, stop.notes])
+  }, [])
   return (
     <textarea
       aria-label={`Notes for ${name}`}
@@ -191,10 +199,7 @@ function Notes({ run, stop, name }: { run: Run; stop: Stop; name: string }) {
       className="field mt-1 ml-6 w-[calc(100%-24px)] resize-y text-[12px]"
       value={text}
       onChange={(event) => setText(event.target.value)}
-      onBlur={() =>
-        text !== stop.notes &&
-        dispatch('run.note', { run: run.id, stop: stop.id, notes: text }, 'key')
-      }
+      onBlur={() => keep.current()}
     />
   )
 }
