@@ -22,7 +22,7 @@ export default defineConfig({
     launchOptions: {
       executablePath: testChromium(),
       // What a page that lives for seconds gains from being optimised is less than that takes.
-      args: [...chromiumFlags, '--js-flags=--no-opt --no-maglev'],
+      args: [...chromiumFlags, '--js-flags=--no-opt --no-maglev', '--renderer-process-limit=1'],
     },
   },
   webServer: {

@@ -18,11 +18,12 @@ const NAMES = [
 async function forty(shelf: ShelfPage): Promise<string[]> {
   await shelf.open('shelf')
   for (const app of ['table', 'job', 'player']) await shelf.run('window.open', { app })
-  for (let count = 2; count <= 40; count++)
-    await shelf.run('desktop.create', {
-      name: (NAMES[count] ?? `Number ${count}`).slice(0, 60),
-      stay: true,
-    })
+  await shelf.page.evaluate((names) => {
+    for (let count = 2; count <= 40; count++) {
+      const name = (names[count] ?? `Number ${count}`).slice(0, 60)
+      window.kiteShelf?.run('desktop.create', { name, stay: true })
+    }
+  }, NAMES)
   return (await shelf.state()).order
 }
 

@@ -10,7 +10,7 @@ test('a job runs to its end while its desktop is hidden, over an outage that is 
   request,
 }) => {
   shelf.expected = /503|ERR_INCOMPLETE_CHUNKED_ENCODING/
-  await page.goto('/shelf?speed=10')
+  await page.goto('/shelf?speed=20')
   await expect(page.locator('#desktop')).toBeVisible()
   await shelf.press('Alt+6')
   const jobs = page.locator('[data-app="job"]')
@@ -39,14 +39,14 @@ test('jobs queue one behind the other, are paused, go on, and one fails with its
   shelf,
   page,
 }) => {
-  await page.goto('/demo?displays=one&speed=12')
+  await page.goto('/demo?displays=one&speed=36')
   await expect(page.locator('#desktop')).toBeVisible()
   await shelf.press('Alt+M')
   const jobs = shelf.window('run')
   await jobs.getByRole('button', { name: 'Pause Snowpack run, 24 h' }).click()
   await expect(jobs.getByText(/^paused/)).toBeVisible()
   const at = await jobs.getByRole('progressbar').first().getAttribute('aria-valuenow')
-  await page.waitForTimeout(1200)
+  await page.waitForTimeout(600)
   await expect(jobs.getByRole('progressbar').first()).toHaveAttribute('aria-valuenow', at ?? '')
   await jobs.getByRole('button', { name: 'Go on with Snowpack run, 24 h' }).click()
   await expect(jobs.getByText('done 100 %')).toBeVisible({ timeout: 15_000 })
@@ -247,7 +247,7 @@ test('many windows share one connection; what is lost for one is not lost for th
   const key = new URLSearchParams(listens[4]).get('key') ?? ''
   await setRunning(request, key, false)
   await expect(windows.getByRole('alert')).toHaveCount(1)
-  await page.waitForTimeout(1200)
+  await page.waitForTimeout(600)
   await expect(windows.getByRole('alert')).toHaveCount(1)
   await setRunning(request, key, true)
   await expect(windows.getByRole('alert')).toHaveCount(0, { timeout: 15_000 })

@@ -144,11 +144,17 @@ export class ShelfPage {
   /**
    * What axe finds on what is shown; hidden windows are left out. To reckon colours takes most of its
    * time: that is done once for all that can be shown.
+   * @param within of the whole page, only what stands in here
    */
-  async violations(rules: 'all' | 'all but colours' | 'colours' = 'all but colours') {
+  async violations(
+    rules: 'all' | 'all but colours' | 'colours' = 'all but colours',
+    within?: string,
+  ) {
     const menu = await this.page.locator('[role=menu]').count()
     // In one go and without what passes: a quarter of the time. Frames hold pages from elsewhere.
-    const { violations } = await new AxeBuilder({ page: this.page })
+    const axe = new AxeBuilder({ page: this.page })
+    if (within) axe.include(within)
+    const { violations } = await axe
       .setLegacyMode()
       .exclude('.slot-hidden')
       .exclude('.slots-hidden')
@@ -158,7 +164,7 @@ export class ShelfPage {
         rules: {
           'color-contrast': { enabled: rules !== 'all but colours' },
           // A menu is no part of the page, and stands where it was asked for.
-          region: { enabled: menu === 0 },
+          region: { enabled: menu === 0 && !within },
           // It takes a label that has to be scrolled to for none.
           'label-title-only': { enabled: false },
         },
@@ -194,6 +200,8 @@ export const test = base.extend<{ shelf: ShelfPage }, { profile: BrowserContext 
         hasTouch: false,
         isMobile: false,
       })
+      // It keeps the process, with all the scripts that have been read, from one test to the next.
+      await profile.pages()[0]?.goto('/icon.svg')
       await use(profile)
       await profile.close()
       await rm(folder, { recursive: true, force: true })
@@ -204,14 +212,15 @@ export const test = base.extend<{ shelf: ShelfPage }, { profile: BrowserContext 
   context: async ({ context, profile, baseURL, hasTouch }, use, { tags }) => {
     if (hasTouch || tags.includes('@apart')) return use(context)
     await use(profile)
-    const pages = profile.pages()
-    const empty = await profile.newPage()
+    const [kept, ...pages] = profile.pages()
+    if (!kept) throw new Error('The page that is kept was closed')
     await Promise.all(pages.map((page) => page.close()))
-    const devtools = await profile.newCDPSession(empty)
+    const devtools = await profile.newCDPSession(kept)
     await devtools.send('Storage.clearDataForOrigin', {
       origin: new URL(baseURL ?? '').origin,
       storageTypes: 'all',
     })
+    await devtools.detach()
     await profile.clearPermissions()
     await profile.clearCookies()
   },

@@ -102,8 +102,15 @@ test('the view that keeps the shelf closes: another keeps it at once, and nothin
 })
 
 test('three views change things at once while the one that keeps the shelf is killed: nothing is lost', async ({
-  page,
+  playwright,
+  launchOptions,
 }) => {
+  // Each page has a process of its own: only one of them is to be killed.
+  const browser = await playwright.chromium.launch({
+    ...launchOptions,
+    args: launchOptions.args?.filter((flag) => !flag.startsWith('--renderer-process-limit')),
+  })
+  const page = await (await browser.newContext()).newPage()
   const [near, tall] = await both(page)
   await near.run('display.add', { name: 'Side' })
   const id = (await near.state()).displayOrder[2] ?? ''
@@ -163,6 +170,7 @@ test('three views change things at once while the one that keeps the shelf is ki
   expect(await names(shelf)).toEqual(all)
   await shelf.run('window.focus', { window: 'calls' })
   await expect(shelf.window('calls').getByText('typed through it')).toBeVisible()
+  await browser.close()
 })
 
 test('a display in its own window has the rack when asked for, and fills the screen', async ({

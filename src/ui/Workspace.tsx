@@ -1,6 +1,6 @@
 'use client'
 import { setNonce } from 'get-nonce'
-import { useEffect, useState } from 'react'
+import { useEffect, useLayoutEffect, useState } from 'react'
 import { APPS } from '@/apps/list'
 import { initialState } from '@/core/model/initial'
 import { clockFrom, kept, keptElsewhere, setPageBy } from '@/demo/clock'
@@ -145,7 +145,7 @@ function Open({ name }: { name: string }) {
   const bare = (runs || full) && !needed
   const rack = !bare && wanted
   useEffect(provideConsole, [])
-  useEffect(() => provideEffects(carryOut), [])
+  useLayoutEffect(() => provideEffects(carryOut), [])
   useEffect(followOutside, [])
   return (
     <div

@@ -8,7 +8,7 @@ const stacked = (stacking: string[]): State => ({ ...initialState(), stacking })
 
 test('a window raised is told by itself, however many there are', () => {
   const world = new World()
-  const [first] = Array.from({ length: 300 }, () => world.open())
+  const [first] = Array.from({ length: 100 }, () => world.open())
   const before = world.state
   world.run('window.focus', { window: first })
   const changes = changesBetween(before, world.state)

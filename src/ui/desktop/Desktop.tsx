@@ -232,12 +232,16 @@ function useWarming(count: number): number {
   const most = Math.min(count, WARM_MOST)
   useEffect(() => {
     if (warm >= most) return
-    return whenIdle(() => setWarm(warm + 1), 2000)
+    if (warm > 0) return whenIdle(() => setWarm(warm + 1), 2000)
+    const timer = setTimeout(() => setWarm(1), WARM_AFTER)
+    return () => clearTimeout(timer)
   }, [warm, most])
   return warm
 }
 
 const WARM_MOST = 300
+/** The first moments belong to what is on the screen, in milliseconds. */
+const WARM_AFTER = 5000
 
 /** The sign of the desktop one has come to, copied above its windows for a moment. */
 function Arrival({ time }: { time: number }) {

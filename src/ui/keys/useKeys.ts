@@ -1,4 +1,4 @@
-import { useEffect } from 'react'
+import { useLayoutEffect } from 'react'
 import { type Bound, type Heard, hear, keysFor } from '@/core/keys/bindings'
 import { asPressed, LEADER, meant } from '@/core/keys/sets'
 import type { State } from '@/core/model/types'
@@ -18,7 +18,8 @@ const UNDOES = ['history.undo', 'history.redo']
 
 /** Turns key strokes anywhere on the page into commands. */
 export function useKeys(): void {
-  useEffect(() => {
+  // As soon as the shelf is there: a key that comes before it can be heard is lost.
+  useLayoutEffect(() => {
     void askLayout()
     const down = (event: KeyboardEvent) => {
       tapped(event)
