@@ -2,7 +2,7 @@ import type { LucideIcon, LucideProps } from 'lucide-react'
 import { forwardRef } from 'react'
 import { ownFacts } from '@/core/model/ownApps'
 import type { OwnApp } from '@/core/model/types'
-import { getState } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 import type { AppManifest } from './contract'
 import { countdown } from './countdown/manifest'
 import { document } from './document/manifest'
@@ -32,11 +32,11 @@ export const APPS: AppManifest[] = [
 /** All apps there are: those that ship with Kite Shelf, then those the person added. */
 export const allApps = (own: Record<string, OwnApp>): AppManifest[] => [
   ...APPS,
-  ...Object.values(own).map(ownManifest),
+  ...Object.values(own).map((app) => ownManifest(app)),
 ]
 
-export function appOf(id: string): AppManifest | undefined {
-  const own = getState().apps[id]
+export function appOf(shelf: Shelf, id: string): AppManifest | undefined {
+  const own = shelf.state().apps[id]
   return APPS.find((app) => app.id === id) ?? (own && ownManifest(own))
 }
 

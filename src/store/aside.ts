@@ -1,7 +1,7 @@
 /** What could not be read and is kept all the same: damaged records, and databases left as they were. */
 
 import type { Damage } from './keeping'
-import { type KeptStore, openStores } from './storage'
+import type { KeptStore, Stores } from './storage'
 
 const DAMAGED = 'damaged-'
 /** How many damaged records are kept; the first ones stay. */
@@ -89,19 +89,24 @@ const asFile = (value: unknown): Blob =>
   new Blob([JSON.stringify(value, null, 1)], { type: 'application/json' })
 
 /** What is there of a database, readable or not, as a file. */
-export async function exportDatabase(database: string): Promise<Blob> {
-  const { slots, documents } = openStores(database)
-  return asFile({ slots: await readable(slots), documents: await readable(documents) })
-}
+export const exportDatabase = async (stores: Stores): Promise<Blob> =>
+  asFile(await allReadable(stores))
+
+const allReadable = async ({ slots, documents }: Stores) => ({
+  slots: await readable(slots),
+  documents: await readable(documents),
+})
 
 /** All that was set aside, as it was found; null when there is nothing. */
-export async function exportAside(shelf: string, store: KeptStore): Promise<Blob | null> {
+export async function exportAside(
+  shelf: string,
+  store: KeptStore,
+  open: (database: string) => Stores,
+): Promise<Blob | null> {
   const copies: Record<string, unknown> = {}
   for (const key of await store.keys())
     if (key.startsWith(DAMAGED)) copies[key] = await store.getItem(key)
-  for (const database of marksOf(shelf).left ?? []) {
-    const { slots, documents } = openStores(database)
-    copies[database] = { slots: await readable(slots), documents: await readable(documents) }
-  }
+  for (const database of marksOf(shelf).left ?? [])
+    copies[database] = await allReadable(open(database))
   return Object.keys(copies).length ? asFile(copies) : null
 }

@@ -2,13 +2,13 @@ import type { View } from '@/core/commands/command'
 import type { Outcome } from '@/core/commands/execute'
 import { currentId, focusId, isVisible } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
-import type { Shelf } from './shelf'
+import type { PageState } from './shelf'
 
 /** Views that lay windows out themselves. */
 const LAYS_OUT = new Set<View['view']>(['unstack', 'glance'])
 
 /** The loft is a place of its own; everything else that is asked for is a view. */
-export function shown(show: View, { loft, loftBy, loftBehind }: Shelf): Partial<Shelf> {
+export function shown(show: View, { loft, loftBy, loftBehind }: PageState): Partial<PageState> {
   // What lays windows out itself: two at a time would each do it.
   if (LAYS_OUT.has(show.view)) return { view: show, loft: false, loftBehind: loft || loftBehind }
   if (show.view !== 'loft') return { view: show }
@@ -24,7 +24,7 @@ export const wentElsewhere = (
   !step && !travelled && (currentId(from) !== currentId(state) || focusId(from) !== focusId(state))
 
 /** Who goes somewhere sees it: what lays windows out stands in the way. */
-export const leaving = ({ view }: Shelf): Partial<Shelf> => ({
+export const leaving = ({ view }: PageState): Partial<PageState> => ({
   loft: false,
   loftBehind: false,
   ...(view && LAYS_OUT.has(view.view) && { view: null }),

@@ -1,8 +1,10 @@
 import { createStore, useStore } from 'zustand'
 import { type Asking, changesAt, heldBack, untold, waitingNow } from '@/core/attention/waiting'
 import type { DocumentId, State } from '@/core/model/types'
+import { ofShelf } from './ofShelf'
 import { sameItems } from './same'
-import { getState, shelf } from './shelf'
+import type { Shelf } from './shelf'
+import { useShelf } from './useShelf'
 
 /** What waits as it is now: worked out once for all who show it, and again when its time comes. */
 interface Waits {
@@ -13,23 +15,27 @@ interface Waits {
 
 const NOTHING: Waits = { list: [], held: 0, untold: [] }
 
-const waits = createStore<Waits>(() => NOTHING)
+const waits = ofShelf(() => createStore<Waits>(() => NOTHING))
 
-let timer: ReturnType<typeof setTimeout> | undefined
+const own = ofShelf(() => ({
+  timer: undefined as ReturnType<typeof setTimeout> | undefined,
+  before: [] as unknown[],
+}))
 
-function workOut(): void {
-  const state = getState()
-  clearTimeout(timer)
+function workOut(shelf: Shelf): void {
+  const state = shelf.state()
+  clearTimeout(own(shelf).timer)
   // Nothing is worked out while nothing asks.
-  if (Object.keys(state.attention).length === 0) return void waits.setState(NOTHING, true)
-  const now = Date.now()
-  waits.setState({
-    list: waitingNow(state, now),
-    held: heldBack(state, now).length,
-    untold: untold(state, now),
+  if (Object.keys(state.attention).length === 0) return void waits(shelf).setState(NOTHING, true)
+  const time = shelf.clock()
+  waits(shelf).setState({
+    list: waitingNow(state, time),
+    held: heldBack(state, time).length,
+    untold: untold(state, time),
   })
-  const next = changesAt(state, now)
-  if (next !== null) timer = setTimeout(workOut, Math.min(next - now, DAY) + 10)
+  const next = changesAt(state, time)
+  if (next !== null)
+    own(shelf).timer = setTimeout(() => workOut(shelf), Math.min(next - time, DAY) + 10)
 }
 
 /** The longest a browser's timer waits is less than a month. */
@@ -46,32 +52,49 @@ const parts = ({ attention, windows, desktops, presence, display, stacking, runn
   running,
 ]
 
-let before: unknown[] = []
+/** What waits is worked out from now on, whenever that may be another. */
+export function followWaits(shelf: Shelf): void {
+  shelf.page.subscribe(({ session: { state } }) => {
+    const next = parts(state)
+    if (sameItems(own(shelf).before, next)) return
+    const asked = state.attention !== own(shelf).before[0] || waits(shelf).getState() !== NOTHING
+    own(shelf).before = next
+    if (asked || Object.keys(state.attention).length > 0) workOut(shelf)
+  })
+}
 
-shelf.subscribe(({ session: { state } }) => {
-  const now = parts(state)
-  if (sameItems(before, now)) return
-  const asked = state.attention !== before[0] || waits.getState() !== NOTHING
-  before = now
-  if (asked || Object.keys(state.attention).length > 0) workOut()
-})
-
-export const useWaits = (): Waits => useStore(waits)
+export const useWaits = (): Waits => {
+  const shelf = useShelf()
+  return useStore(waits(shelf))
+}
 
 /** What a document wants attention for, as far as it may be told now. */
-export const useLevel = (document: DocumentId): Asking['level'] | undefined =>
-  useStore(waits, ({ list }) => list.find((asking) => asking.document === document)?.level)
+export const useLevel = (document: DocumentId): Asking['level'] | undefined => {
+  const shelf = useShelf()
+  return useStore(
+    waits(shelf),
+    ({ list }) => list.find((asking) => asking.document === document)?.level,
+  )
+}
 
 /** How many of these documents want attention. */
-export const useWaiting = (documents: DocumentId[]): number =>
-  useStore(waits, ({ list }) => list.filter((asking) => documents.includes(asking.document)).length)
+export const useWaiting = (documents: DocumentId[]): number => {
+  const shelf = useShelf()
+  return useStore(
+    waits(shelf),
+    ({ list }) => list.filter((asking) => documents.includes(asking.document)).length,
+  )
+}
 
 /** Whether anything at all wants attention. */
-export const useAnyWaiting = (): boolean => useStore(waits, ({ list }) => list.length > 0)
+export const useAnyWaiting = (): boolean => {
+  const shelf = useShelf()
+  return useStore(waits(shelf), ({ list }) => list.length > 0)
+}
 
 /** Calls back with what may be told and was not before, each time there is more of it. */
-export const onTold = (listener: (fresh: Asking[]) => void): (() => void) =>
-  waits.subscribe(({ list }, { list: earlier }) => {
+export const onTold = (shelf: Shelf, listener: (fresh: Asking[]) => void): (() => void) =>
+  waits(shelf).subscribe(({ list }, { list: earlier }) => {
     const fresh = list.filter(
       (one) =>
         !earlier.some(({ document, says }) => document === one.document && says === one.says),

@@ -16,10 +16,11 @@ import { Keeper } from './keeper'
 import { Keeping } from './keeping'
 import type { Lock } from './lock'
 import { type Notice, notice, provideNotices, putAwayNotice } from './notices'
+import { ofShelf } from './ofShelf'
 import { seenFrom } from './replica'
 import { setSaving } from './saving'
 import { keepSessions } from './sessions'
-import { dispatch, getState, letGo, onJournal, shelf } from './shelf'
+import type { Shelf } from './shelf'
 import type { Spare } from './spare'
 import { Steps } from './steps'
 import { type KeptStore, type Stores, whyNotKept } from './storage'
@@ -32,7 +33,11 @@ interface Opened {
   folder: FolderCopy
   copies: Copies
 }
-let opened: Opened | null = null
+
+const own = ofShelf(() => ({
+  opened: null as Opened | null,
+  settling: undefined as ReturnType<typeof setTimeout> | undefined,
+}))
 
 /** What is known of a shelf before it is open. */
 export interface Opening {
@@ -50,16 +55,16 @@ export interface Opening {
 }
 
 /** Whether this page keeps the shelf. */
-export const isWriting = (): boolean => opened !== null
+export const isWriting = (shelf: Shelf): boolean => own(shelf).opened !== null
 
 /** Another page has the shelf: nothing of it stays here. */
-export function shut(): void {
-  letGo()
-  provideCatalogue(null)
-  forgetContents()
-  opened?.copies.stop()
-  opened = null
-  dispatchEvent(new Event('shelf-taken-over'))
+export function shut(shelf: Shelf): void {
+  shelf.letGo()
+  delete window.kiteShelf
+  provideCatalogue(shelf, null)
+  forgetContents(shelf)
+  own(shelf).opened?.copies.stop()
+  own(shelf).opened = null
 }
 
 export interface Beginning {
@@ -78,6 +83,7 @@ export interface Beginning {
 
 /** Opens the shelf with a state and keeps it from then on, until another page takes it over. */
 export async function begin(
+  shelf: Shelf,
   { name, views, lock, over, finish }: Opening,
   stores: Stores,
   spare: Spare | null,
@@ -90,22 +96,22 @@ export async function begin(
   const keeps = new AbortController()
   over.signal.addEventListener('abort', () => keeps.abort())
   const { signal } = keeps
-  const steps = new Steps(stores.slots, ({ id }) => hasContents(id))
+  const steps = new Steps(stores.slots, ({ id }) => hasContents(shelf, id))
   const keeping = new Keeping(stores.slots, written, revision, slots, steps, history)
-  const journal = new Journal(stores.journal)
+  const journal = new Journal(shelf, stores.journal)
   const keeper = new Keeper({
-    write: () => writeAll(keeping, journal, log.seq),
-    saving: () => setSaving({ state: 'saving' }),
-    saved: () => setSaving({ state: 'saved' }),
-    failed: (error) => setSaving({ state: 'failed', why: whyNotKept(error) }),
+    write: () => writeAll(shelf, keeping, journal, log.seq),
+    saving: () => setSaving(shelf, { state: 'saving' }),
+    saved: () => setSaving(shelf, { state: 'saved' }),
+    failed: (error) => setSaving(shelf, { state: 'failed', why: whyNotKept(error) }),
   })
   const folder = new FolderCopy(stores.slots, name)
   const touched = new Set<DocumentId>()
   const log = new ChangeLog(databaseFor(name), seq, stateSeq)
-  const copies = new Copies(spare, log, getState, async () => {
-    if (folder.name) await folder.write(await exportText())
+  const copies = new Copies(shelf, spare, log, async () => {
+    if (folder.name) await folder.write(await exportText(shelf))
   })
-  opened = { name, stores, folder, copies }
+  own(shelf).opened = { name, stores, folder, copies }
   finish.write = async () => {
     await keeper.flush()
     await copies.now()
@@ -116,8 +122,8 @@ export async function begin(
     await finish.write()
     keeps.abort()
     copies.stop()
-    opened = null
-    provideCatalogue(null)
+    own(shelf).opened = null
+    provideCatalogue(shelf, null)
   }
   let noting = false
   const changed = () => {
@@ -128,12 +134,12 @@ export async function begin(
     noting = true
     queueMicrotask(() => {
       noting = false
-      copies.note(getState(), touched)
+      copies.note(shelf.state(), touched)
       touched.clear()
     })
   }
-  provideCatalogue(stores.slots)
-  provideContents({
+  provideCatalogue(shelf, stores.slots)
+  provideContents(shelf, {
     store: stores.documents,
     changed: (id) => {
       touched.add(id)
@@ -143,22 +149,22 @@ export async function begin(
     ...(spare && { spare: (id) => spare.readDocument(id) }),
   })
   for (const [id, content] of Object.entries(contents))
-    putContent(id, { saved: content, draft: null })
-  use(views.fixed ? seenFrom(state, views.own) : state, history)
+    putContent(shelf, id, { saved: content, draft: null })
+  use(shelf, views.fixed ? seenFrom(state, views.own) : state, history)
   // What changes from here on is noted against it.
   copies.note(state, [])
-  await provideKeptNotices(stores.slots, notices)
-  await journal.open(Date.now())
-  const stopSessions = await keepSessions(stores.sessions, written, Date.now).catch(() => () => {})
-  await offerFolder(folder)
-  const offJournal = onJournal((events) => journal.add(events))
-  const offShelf = shelf.subscribe((now, before) => {
+  await provideKeptNotices(shelf, stores.slots, notices)
+  await journal.open(shelf.clock())
+  const stopSessions = await keepSessions(shelf, stores.sessions, written).catch(() => () => {})
+  await offerFolder(shelf, folder)
+  const offJournal = shelf.onJournal((events) => journal.add(events))
+  const offShelf = shelf.page.subscribe((now, before) => {
     if (now.session.state === before.session.state) return
     changed()
-    settleLater(() => keeping.settle())
+    settleLater(shelf, () => keeping.settle())
   })
   keepPresence((kind) => {
-    journal.add([{ kind, to: currentId(getState()), at: Date.now(), by: 'app' }])
+    journal.add([{ kind, to: currentId(shelf.state()), at: shelf.clock(), by: 'app' }])
     keeper.soon()
   }, signal)
   const flush = () => void keeper.flush()
@@ -176,12 +182,12 @@ export async function begin(
     stopSessions()
     offJournal()
     offShelf()
-    clearTimeout(settling)
+    clearTimeout(own(shelf).settling)
   })
   void lock.lost.then(() => {
     keeper.stop()
     over.abort()
-    shut()
+    shut(shelf)
   })
   // A first state is in both places before anything can be done to it: a log has nothing to stand on else.
   if (written === null)
@@ -190,65 +196,70 @@ export async function begin(
   setMarks(name, { kept: true })
   views.lead()
   // One whose browser window is gone since is told after the others have said that they are there.
-  const late = setTimeout(() => giveBackGone(views), OTHERS_WITHIN)
+  const late = setTimeout(() => giveBackGone(shelf, views), OTHERS_WITHIN)
   signal.addEventListener('abort', () => clearTimeout(late))
-  shelf.setState({ ready: true })
+  shelf.page.setState({ ready: true })
   void navigator.storage?.persist?.().catch(() => false)
   whenIdle(() => void copies.fill().catch(() => {}), IDLE_WITHIN)
-  keepTidy(signal)
+  keepTidy(shelf, signal)
 }
 
 /** How soon other views say that they are there, in milliseconds. */
 const OTHERS_WITHIN = 1500
 
 /** Displays of the size of a browser window that is not there any more. */
-function giveBackGone(views: Views): void {
-  for (const { id, measured } of Object.values(getState().displays))
+function giveBackGone(shelf: Shelf, views: Views): void {
+  for (const { id, measured } of Object.values(shelf.state().displays))
     if (measured && id !== views.own && !views.isElsewhere(id))
-      dispatch('display.giveBack', { display: id }, 'app')
+      shelf.dispatch('display.giveBack', { display: id }, 'app')
 }
 
 /** Each by itself: what can be written is, whatever cannot. @throws the first of what went wrong */
-async function writeAll(keeping: Keeping, journal: Journal, seq: number): Promise<void> {
+async function writeAll(
+  shelf: Shelf,
+  keeping: Keeping,
+  journal: Journal,
+  seq: number,
+): Promise<void> {
   const all = await Promise.allSettled([
-    keeping.write(getState(), seq, shelf.getState().session.history),
-    writeContents(),
+    keeping.write(shelf.state(), seq, shelf.page.getState().session.history),
+    writeContents(shelf),
     journal.write(),
   ])
   const [, documents] = all
   const wrong = all.find(({ status }) => status === 'rejected') as PromiseRejectedResult | undefined
-  tellNotWritten(documents.status === 'rejected' ? documents.reason : null)
+  tellNotWritten(shelf, documents.status === 'rejected' ? documents.reason : null)
   if (wrong) throw wrong.reason instanceof NotWritten ? wrong.reason.why : wrong.reason
 }
 
 /** Documents that could not be written, by name, until they are. */
-function tellNotWritten(error: unknown): void {
+function tellNotWritten(shelf: Shelf, error: unknown): void {
   if (!(error instanceof NotWritten)) {
-    putAwayNotice('not written')
+    putAwayNotice(shelf, 'not written')
     return
   }
-  const names = error.ids.slice(0, 3).map((id) => `“${getState().documents[id]?.title ?? id}”`)
+  const names = error.ids.slice(0, 3).map((id) => `“${shelf.state().documents[id]?.title ?? id}”`)
   const more = error.ids.length - names.length
-  notice({
+  notice(shelf, {
     id: 'not written',
     text: `Not written to the disk: ${names.join(', ')}${more > 0 ? ` and ${more} more` : ''}. ${whyNotKept(error.why)}`,
     offers: { command: 'shelf.export', label: 'Export' },
   })
 }
 
-async function provideKeptNotices(store: KeptStore, fresh: Notice[]): Promise<void> {
+async function provideKeptNotices(shelf: Shelf, store: KeptStore, fresh: Notice[]): Promise<void> {
   const before = await store.getItem('notices').catch(() => null)
-  provideNotices(Array.isArray(before) ? (before as Notice[]) : [], (list) => {
+  provideNotices(shelf, Array.isArray(before) ? (before as Notice[]) : [], (list) => {
     void store.setItem('notices', list).catch(() => {})
   })
-  for (const one of fresh) notice(one)
+  for (const one of fresh) notice(shelf, one)
 }
 
 const NO_FOLDER = 'folder'
 
-async function offerFolder(folder: FolderCopy): Promise<void> {
-  if ((await folder.open().catch(() => 'none')) !== 'asks') return putAwayNotice(NO_FOLDER)
-  notice({
+async function offerFolder(shelf: Shelf, folder: FolderCopy): Promise<void> {
+  if ((await folder.open().catch(() => 'none')) !== 'asks') return putAwayNotice(shelf, NO_FOLDER)
+  notice(shelf, {
     id: NO_FOLDER,
     text: `The copy in the folder “${folder.name}” waits: the browser has to be allowed again to write there.`,
     offers: { command: 'shelf.keepFolder', label: 'Allow' },
@@ -256,7 +267,8 @@ async function offerFolder(folder: FolderCopy): Promise<void> {
 }
 
 /** Chooses a folder to keep a copy in, allows one again, or ends it. @returns what to say */
-export async function keepInFolder(): Promise<{ says: string; refused?: boolean }> {
+export async function keepInFolder(shelf: Shelf): Promise<{ says: string; refused?: boolean }> {
+  const { opened } = own(shelf)
   if (!opened) return { says: 'Nothing is kept now.', refused: true }
   const { folder, copies } = opened
   const is = await folder.open()
@@ -268,30 +280,32 @@ export async function keepInFolder(): Promise<{ says: string; refused?: boolean 
     return { says: 'The browser may not write there. No copy is kept in it.', refused: true }
   const problem = is === 'none' ? await folder.choose() : null
   if (problem) return { says: problem, refused: true }
-  putAwayNotice(NO_FOLDER)
+  putAwayNotice(shelf, NO_FOLDER)
   await copies.now()
   return { says: `A copy is kept in the folder “${folder.name}”, at most half a minute behind` }
 }
 
 /** What the journal has of the day of a moment; a view that follows another has none. */
-export const journalOf = async (moment: number): Promise<JournalEvent[]> =>
-  opened ? eventsOf(opened.stores.journal, moment) : []
+export async function journalOf(shelf: Shelf, moment: number): Promise<JournalEvent[]> {
+  const { opened } = own(shelf)
+  return opened ? eventsOf(opened.stores.journal, moment) : []
+}
 
 /** All that was set aside, as it was found; null when there is nothing. */
-export const damagedCopies = async (): Promise<Blob | null> =>
-  opened ? exportAside(opened.name, opened.stores.slots) : null
+export async function damagedCopies(shelf: Shelf): Promise<Blob | null> {
+  const { opened } = own(shelf)
+  return opened ? exportAside(opened.name, opened.stores.slots, shelf.stores) : null
+}
 
 /** Shows a state. */
-export const use = (state: State, history: History = emptyHistory): void =>
-  shelf.setState({ session: { state, history } })
-
-let settling: ReturnType<typeof setTimeout> | undefined
+export const use = (shelf: Shelf, state: State, history: History = emptyHistory): void =>
+  shelf.page.setState({ session: { state, history } })
 /** How long the person pauses before a snapshot is written, in milliseconds. */
 const PAUSE = 4000
 
-function settleLater(settle: () => Promise<void>): void {
-  clearTimeout(settling)
-  settling = setTimeout(() => void settle().catch(() => {}), PAUSE)
+function settleLater(shelf: Shelf, settle: () => Promise<void>): void {
+  clearTimeout(own(shelf).settling)
+  own(shelf).settling = setTimeout(() => void settle().catch(() => {}), PAUSE)
 }
 
 /** A store that does not answer does not keep the person out, in milliseconds. */
@@ -304,8 +318,8 @@ const TIDY_EVERY = 3_600_000
 const IDLE_WITHIN = 5000
 
 /** Soon after the start and once an hour. */
-function keepTidy(signal: AbortSignal): void {
-  const work = () => void tidy(Date.now()).catch(() => {})
+function keepTidy(shelf: Shelf, signal: AbortSignal): void {
+  const work = () => void tidy(shelf, shelf.clock()).catch(() => {})
   const first = setTimeout(() => whenIdle(work, IDLE_WITHIN), 8000)
   const timer = setInterval(work, TIDY_EVERY)
   signal.addEventListener('abort', () => {

@@ -8,8 +8,10 @@ import { useEffect, useMemo, useState } from 'react'
 import { documentsInUse } from '@/core/model/selectors'
 import type { Closed, DocumentId, DocumentInfo, State, Stowed, Window } from '@/core/model/types'
 import { peekContent, putContent } from './documents'
-import { appFacts, dispatch, getState, shelf, useArrangement } from './shelf'
+import { ofShelf } from './ofShelf'
+import type { Shelf } from './shelf'
 import type { KeptStore } from './storage'
+import { useArrangement, useShelf } from './useShelf'
 
 const KEY = 'catalogue'
 /** So many closed documents stay at hand, the latest opened. */
@@ -21,33 +23,37 @@ export const TAKEN_BACK_WITHIN = 30 * 86_400_000
 
 type Catalogue = Record<DocumentId, DocumentInfo>
 
-let store: KeptStore | null = null
-let read: Promise<Catalogue> | null = null
+const own = ofShelf(() => ({
+  store: null as KeptStore | null,
+  read: null as Promise<Catalogue> | null,
+}))
 
-export function provideCatalogue(given: KeptStore | null): void {
-  store = given
-  read = null
+export function provideCatalogue(shelf: Shelf, given: KeptStore | null): void {
+  own(shelf).store = given
+  own(shelf).read = null
 }
 
-function catalogue(): Promise<Catalogue> {
-  read ??= (store?.getItem(KEY) ?? Promise.resolve(null)).then(
+function catalogue(shelf: Shelf): Promise<Catalogue> {
+  const mine = own(shelf)
+  mine.read ??= (mine.store?.getItem(KEY) ?? Promise.resolve(null)).then(
     (kept) => (kept ?? {}) as Catalogue,
     (error: unknown) => {
-      read = null
+      mine.read = null
       throw error
     },
   )
-  return read
+  return mine.read
 }
 
 /** All documents there are, at hand or not. @throws when the catalogue cannot be read */
-export const allDocuments = async (): Promise<State['documents']> => ({
-  ...(await catalogue()),
-  ...getState().documents,
+export const allDocuments = async (shelf: Shelf): Promise<State['documents']> => ({
+  ...(await catalogue(shelf)),
+  ...shelf.state().documents,
 })
 
 /** All documents, as they change; those that are not at hand come a moment later. */
 export function useAllDocuments(): State['documents'] {
+  const shelf = useShelf()
   const atHand = useArrangement(({ documents }) => documents)
   const [away, setAway] = useState<Catalogue>({})
   // What is brought back or put away changes what is at hand.
@@ -55,7 +61,7 @@ export function useAllDocuments(): State['documents'] {
   // biome-ignore lint/correctness/useExhaustiveDependencies: another count is the reason to read
   useEffect(() => {
     let left = false
-    catalogue().then(
+    catalogue(shelf).then(
       (found) => left || setAway(found),
       () => {},
     )
@@ -67,15 +73,15 @@ export function useAllDocuments(): State['documents'] {
 }
 
 /** Brings documents back to hand, before a window shows one or a step of undo is about it. */
-export async function bringBack(ids: DocumentId[]): Promise<void> {
-  const all = await catalogue()
-  const documents = ids.flatMap((id) => (getState().documents[id] ? [] : (all[id] ?? [])))
-  if (documents.length) dispatch('documents.bring', { documents }, 'app')
+export async function bringBack(shelf: Shelf, ids: DocumentId[]): Promise<void> {
+  const all = await catalogue(shelf)
+  const documents = ids.flatMap((id) => (shelf.state().documents[id] ? [] : (all[id] ?? [])))
+  if (documents.length) shelf.dispatch('documents.bring', { documents }, 'app')
 }
 
 /** Everything a window shows, may show again, or a step of undo knows. */
-function inUse(): Set<DocumentId> {
-  const { state, history } = shelf.getState().session
+function inUse(shelf: Shelf): Set<DocumentId> {
+  const { state, history } = shelf.page.getState().session
   const used = new Set<DocumentId>()
   for (const document of documentsInUse(state)) used.add(document)
   for (const { window } of state.closed) used.add(window.document)
@@ -95,33 +101,34 @@ function inUse(): Set<DocumentId> {
  * Puts away what has not been looked at for long, and lets go for good what was never written in,
  * or was deleted a month ago. Nothing that has a window, or could get one back, is touched.
  */
-export async function tidy(now: number): Promise<void> {
+export async function tidy(shelf: Shelf, now: number): Promise<void> {
+  const { store } = own(shelf)
   if (!store) return
-  const used = inUse()
-  const idle = Object.values(getState().documents)
+  const used = inUse(shelf)
+  const idle = Object.values(shelf.state().documents)
     .filter(({ id, unsaved }) => !used.has(id) && !unsaved)
     .sort((a, b) => b.openedAt - a.openedAt)
   const gone: DocumentId[] = []
-  for (const one of idle) if (await isNothing(one, now)) gone.push(one.id)
+  for (const one of idle) if (await isNothing(shelf, one, now)) gone.push(one.id)
   const left = idle.filter(({ id }) => !gone.includes(id))
   const away = left.length > AT_HAND + GATHERED ? left.slice(AT_HAND) : []
-  const kept = await catalogue()
+  const kept = await catalogue(shelf)
   if (away.length || gone.some((id) => kept[id])) {
     const next = { ...kept, ...Object.fromEntries(away.map((one) => [one.id, one])) }
     for (const id of gone) delete next[id]
     // Only when it is written there it goes from here.
     await store.setItem(KEY, next)
-    read = Promise.resolve(next)
+    own(shelf).read = Promise.resolve(next)
   }
   const documents = [...gone, ...away.map(({ id }) => id)]
   if (documents.length === 0) return
-  if (!dispatch('documents.putAway', { documents }, 'app').ok) return
-  for (const id of gone) putContent(id, null)
+  if (!shelf.dispatch('documents.putAway', { documents }, 'app').ok) return
+  for (const id of gone) putContent(shelf, id, null)
 }
 
-async function isNothing(one: DocumentInfo, now: number): Promise<boolean> {
+async function isNothing(shelf: Shelf, one: DocumentInfo, now: number): Promise<boolean> {
   if (one.discarded) return now - (one.discardedAt ?? now) > TAKEN_BACK_WITHIN
-  if (one.title !== appFacts(one.app)?.untitled) return false
-  const kept = await peekContent(one.id).catch(() => null)
+  if (one.title !== shelf.appFacts(one.app)?.untitled) return false
+  const kept = await peekContent(shelf, one.id).catch(() => null)
   return kept?.saved === null && kept.draft === null
 }

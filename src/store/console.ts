@@ -1,6 +1,6 @@
 import { registry } from '@/core/commands/registry'
 import { type FlatState, flat } from './flat'
-import { dispatchAny, getState, shelf } from './shelf'
+import type { Shelf } from './shelf'
 
 /** The same commands from the browser console. Documented in the README. */
 interface ConsoleApi {
@@ -18,12 +18,12 @@ declare global {
   }
 }
 
-export function provideConsole(): void {
+export function provideConsole(shelf: Shelf): void {
   window.kiteShelf = {
-    state: () => flat(getState()),
-    steps: () => shelf.getState().session.history.past.map(({ say }) => say),
+    state: () => flat(shelf.state()),
+    steps: () => shelf.page.getState().session.history.past.map(({ say }) => say),
     run: (id, args = {}) => {
-      const outcome = dispatchAny(id, args, 'console')
+      const outcome = shelf.dispatchAny(id, args, 'console')
       return outcome.ok ? { ok: true } : { ok: false, reason: outcome.reason }
     },
     commands: () =>

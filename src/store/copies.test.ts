@@ -1,12 +1,12 @@
-import { initialState } from '@/core/model/initial'
 import type { State } from '@/core/model/types'
-import { World } from '@/core/testing/world'
 import type { ChangeLog } from './changeLog'
 import { COPY_EVERY, Copies } from './copies'
-import { changeContent, forgetContents, provideContents } from './documents'
-import { provideApps, shelf } from './shelf'
+import { changeContent, provideContents } from './documents'
+import type { Shelf } from './shelf'
 import type { Spare } from './spare'
-import { MemoryStore } from './testing'
+import { MemoryStore, makeShelf } from './testing'
+
+let shelf: Shelf
 
 /** A second place that keeps what it is given, or fails when it is told to. */
 function copying() {
@@ -30,22 +30,14 @@ function copying() {
     state: () => {},
     document: () => {},
   } as unknown as ChangeLog
-  const world = new World()
-  const copies = new Copies(
-    spare,
-    log,
-    () => world.state,
-    async () => {},
-  )
-  return { copies, world, states, documents, order, place }
+  const copies = new Copies(shelf, spare, log, async () => {})
+  return { copies, states, documents, order, place }
 }
 
 beforeEach(() => {
   jest.useFakeTimers()
-  forgetContents()
-  provideApps([])
-  shelf.setState(({ session }) => ({ session: { ...session, state: initialState() } }))
-  provideContents({ store: new MemoryStore(), changed: () => {} })
+  shelf = makeShelf()
+  provideContents(shelf, { store: new MemoryStore(), changed: () => {} })
 })
 afterEach(() => jest.useRealTimers())
 
@@ -64,12 +56,12 @@ test('the first change is copied soon, the next ones together some time after it
 
 test('the log is only let go of when the copy that has it is written', async () => {
   const { copies, order, place, documents } = copying()
-  changeContent('note', 'snow', 'saved')
+  changeContent(shelf, 'note', 'snow', 'saved')
   await copies.now()
   expect(order).toEqual(['turn', 'copy', 'drop'])
   expect(documents.get('note')).toEqual({ saved: 'snow', draft: null })
   place.full = true
-  changeContent('note', 'more', 'saved')
+  changeContent(shelf, 'note', 'more', 'saved')
   await copies.now()
   expect(order.slice(3)).toEqual(['turn'])
   // What could not be copied is copied the next time.

@@ -1,6 +1,7 @@
 import type { DocumentId, State } from '@/core/model/types'
 import type { ChangeLog } from './changeLog'
 import { giveBackForSpare, keptContent, peekContent, takeForSpare } from './documents'
+import type { Shelf } from './shelf'
 import type { Spare } from './spare'
 
 /** From one copy to the next; the first change after a pause is copied soon, in milliseconds. */
@@ -19,21 +20,21 @@ export class Copies {
    * @param also what else is written then, such as a folder of the person's
    */
   constructor(
+    private shelf: Shelf,
     private spare: Spare | null,
     private log: ChangeLog,
-    private state: () => State,
     private also: () => Promise<unknown>,
   ) {}
 
   /** What was just written to the store is noted here as well. */
   note(state: State, documents: Iterable<DocumentId>): void {
     this.log.state(state)
-    for (const id of documents) this.log.document(id, keptContent(id))
+    for (const id of documents) this.log.document(id, keptContent(this.shelf, id))
   }
 
   soon(): void {
     if (this.stopped || this.timer !== null) return
-    const wait = Math.max(SOON, this.copiedAt + COPY_EVERY - Date.now())
+    const wait = Math.max(SOON, this.copiedAt + COPY_EVERY - this.shelf.clock())
     this.timer = setTimeout(() => void this.now(), wait)
   }
 
@@ -41,7 +42,7 @@ export class Copies {
   now(): Promise<void> {
     if (this.timer !== null) clearTimeout(this.timer)
     this.timer = null
-    this.copiedAt = Date.now()
+    this.copiedAt = this.shelf.clock()
     this.working = this.working.then(() => this.copy())
     return this.working
   }
@@ -56,9 +57,9 @@ export class Copies {
   async fill(): Promise<void> {
     if (!this.spare) return
     const there = await this.spare.listDocuments()
-    for (const id of Object.keys(this.state().documents)) {
+    for (const id of Object.keys(this.shelf.state().documents)) {
       if (there.has(id) || this.stopped) continue
-      const content = await peekContent(id).catch(() => null)
+      const content = await peekContent(this.shelf, id).catch(() => null)
       if (content) await this.spare.writeDocument(id, content)
     }
     this.soon()
@@ -67,19 +68,19 @@ export class Copies {
   private async copy(): Promise<void> {
     // After the shelf was let go there is nothing here any more, and it must not be copied.
     if (this.stopped) return
-    const state = this.state()
-    const documents = takeForSpare()
+    const state = this.shelf.state()
+    const documents = takeForSpare(this.shelf)
     const seq = this.log.turn(state)
     const { stateSeq } = this.log
     try {
       for (const [id, content] of documents)
         if (content) await this.spare?.writeDocument(id, content)
         else await this.spare?.removeDocument(id)
-      await this.spare?.write(state, { at: Date.now(), seq, stateSeq })
+      await this.spare?.write(state, { at: this.shelf.clock(), seq, stateSeq })
       this.log.drop()
     } catch {
       // A disk that is full is told where the shelf itself is written.
-      giveBackForSpare(documents.keys())
+      giveBackForSpare(this.shelf, documents.keys())
       this.soon()
     }
     await this.also().catch(() => {})

@@ -1,7 +1,5 @@
 import type { KeptContent } from '@/core/formats/shelfFile'
-import { initialState } from '@/core/model/initial'
 import { focusedWindow } from '@/core/model/selectors'
-import { APPS } from '@/core/testing/world'
 import {
   changeContent,
   changeTyped,
@@ -18,10 +16,11 @@ import {
   takeForSpare,
   writeContents,
 } from './documents'
-import { dispatch, getState, provideApps, shelf } from './shelf'
-import { MemoryStore } from './testing'
+import type { Shelf } from './shelf'
+import { MemoryStore, makeShelf } from './testing'
 
 const store = new MemoryStore()
+let shelf: Shelf
 const kept = store.items
 let soon = 0
 const spare = new Map<string, KeptContent>()
@@ -31,10 +30,8 @@ beforeEach(() => {
   spare.clear()
   store.failing = {}
   soon = 0
-  forgetContents()
-  provideApps(APPS)
-  shelf.setState(({ session }) => ({ session: { ...session, state: initialState() } }))
-  provideContents({
+  shelf = makeShelf()
+  provideContents(shelf, {
     store,
     changed: () => soon++,
     spare: async (id) => spare.get(id) ?? null,
@@ -43,74 +40,74 @@ beforeEach(() => {
 
 /** Opens a window and returns its document. */
 function opened(): string {
-  dispatch('window.open', { app: 'notes' })
-  return focusedWindow(getState())?.document ?? ''
+  shelf.dispatch('window.open', { app: 'notes' })
+  return focusedWindow(shelf.state())?.document ?? ''
 }
 
 test('content is read once, however many ask for it at the same time', async () => {
   const id = opened()
   kept.set(id, { saved: 'snow', draft: null })
-  const [first, second] = await Promise.all([loadContent(id), loadContent(id)])
+  const [first, second] = await Promise.all([loadContent(shelf, id), loadContent(shelf, id)])
   expect(first).toEqual({ saved: 'snow', draft: null })
   expect(second).toBe(first)
 })
 
 test('what nobody has written yet is empty', async () => {
-  expect(await loadContent(opened())).toEqual({ saved: null, draft: null })
+  expect(await loadContent(shelf, opened())).toEqual({ saved: null, draft: null })
 })
 
 test('what was put in before it was read is not overwritten by what was kept', async () => {
   const id = opened()
   kept.set(id, { saved: 'old', draft: null })
-  const loading = loadContent(id)
-  putContent(id, { saved: 'new', draft: null })
+  const loading = loadContent(shelf, id)
+  putContent(shelf, id, { saved: 'new', draft: null })
   expect(await loading).toEqual({ saved: 'new', draft: null })
 })
 
 test('a draft is shown and marked until it is saved or discarded', () => {
   const id = opened()
-  putContent(id, { saved: 'one', draft: null })
-  changeContent(id, 'two', 'draft')
-  expect(contentOf(id)).toBe('two')
-  expect(getState().documents[id]?.unsaved).toBe(true)
-  discardDraft(id)
-  expect([contentOf(id), getState().documents[id]?.unsaved]).toEqual(['one', false])
-  changeContent(id, 'three', 'draft')
-  saveDraft(id)
-  expect([contentOf(id), getState().documents[id]?.unsaved]).toEqual(['three', false])
+  putContent(shelf, id, { saved: 'one', draft: null })
+  changeContent(shelf, id, 'two', 'draft')
+  expect(contentOf(shelf, id)).toBe('two')
+  expect(shelf.state().documents[id]?.unsaved).toBe(true)
+  discardDraft(shelf, id)
+  expect([contentOf(shelf, id), shelf.state().documents[id]?.unsaved]).toEqual(['one', false])
+  changeContent(shelf, id, 'three', 'draft')
+  saveDraft(shelf, id)
+  expect([contentOf(shelf, id), shelf.state().documents[id]?.unsaved]).toEqual(['three', false])
 })
 
 test('another look leaves a draft a draft and a saved document saved', () => {
   const id = opened()
-  putContent(id, { saved: { sort: 0 }, draft: null })
-  changeContent(id, { sort: 1 }, 'look')
-  expect(getState().documents[id]?.unsaved).toBe(false)
-  changeContent(id, { sort: 1, cell: 'x' }, 'draft')
-  changeContent(id, { sort: 2, cell: 'x' }, 'look')
-  expect(getState().documents[id]?.unsaved).toBe(true)
-  expect(contentOf(id)).toEqual({ sort: 2, cell: 'x' })
+  putContent(shelf, id, { saved: { sort: 0 }, draft: null })
+  changeContent(shelf, id, { sort: 1 }, 'look')
+  expect(shelf.state().documents[id]?.unsaved).toBe(false)
+  changeContent(shelf, id, { sort: 1, cell: 'x' }, 'draft')
+  changeContent(shelf, id, { sort: 2, cell: 'x' }, 'look')
+  expect(shelf.state().documents[id]?.unsaved).toBe(true)
+  expect(contentOf(shelf, id)).toEqual({ sort: 2, cell: 'x' })
 })
 
 test('every change is written soon; what could not be is written the next time', async () => {
   const id = opened()
-  changeContent(id, 'one', 'saved')
+  changeContent(shelf, id, 'one', 'saved')
   expect(soon).toBe(1)
   store.failing = { writes: /./ }
-  await expect(writeContents()).rejects.toMatchObject({ ids: [id] })
+  await expect(writeContents(shelf)).rejects.toMatchObject({ ids: [id] })
   store.failing = {}
-  await writeContents()
+  await writeContents(shelf)
   expect(shownContent(kept.get(id) as { saved: unknown; draft: unknown })).toBe('one')
   kept.clear()
-  await writeContents()
+  await writeContents(shelf)
   expect(kept.size).toBe(0)
 })
 
 test('one document that cannot be written holds no other up', async () => {
   const [one, two] = [opened(), opened()]
-  changeContent(one, 'first', 'saved')
-  changeContent(two, 'second', 'saved')
+  changeContent(shelf, one, 'first', 'saved')
+  changeContent(shelf, two, 'second', 'saved')
   store.failing = { writes: new RegExp(one) }
-  await expect(writeContents()).rejects.toMatchObject({ ids: [one] })
+  await expect(writeContents(shelf)).rejects.toMatchObject({ ids: [one] })
   expect(kept.get(two)).toEqual({ saved: 'second', draft: null })
 })
 
@@ -118,45 +115,45 @@ test('one that cannot be read is not written over; it is read when it can be', a
   const id = opened()
   kept.set(id, { saved: 'snow', draft: null })
   store.failing = { reads: /./ }
-  await expect(loadContent(id)).rejects.toThrow('cannot be read')
-  changeContent(id, 'typed over', 'saved')
-  await writeContents()
+  await expect(loadContent(shelf, id)).rejects.toThrow('cannot be read')
+  changeContent(shelf, id, 'typed over', 'saved')
+  await writeContents(shelf)
   store.failing = {}
-  retryContent(id)
-  expect(await loadContent(id)).toEqual({ saved: 'snow', draft: null })
+  retryContent(shelf, id)
+  expect(await loadContent(shelf, id)).toEqual({ saved: 'snow', draft: null })
 })
 
 test('what the store has lost comes from the spare copy', async () => {
   const id = opened()
   spare.set(id, { saved: 'copied', draft: null })
-  expect(await peekContent(id)).toEqual({ saved: 'copied', draft: null })
+  expect(await peekContent(shelf, id)).toEqual({ saved: 'copied', draft: null })
   store.failing = { reads: /./ }
-  expect(await loadContent(id)).toEqual({ saved: 'copied', draft: null })
+  expect(await loadContent(shelf, id)).toEqual({ saved: 'copied', draft: null })
 })
 
 test('what changed is copied once, and a shelf that was taken over keeps and writes nothing', async () => {
   const id = opened()
-  changeContent(id, 'one', 'saved')
-  expect([...takeForSpare()]).toEqual([[id, { saved: 'one', draft: null }]])
-  expect(takeForSpare().size).toBe(0)
-  forgetContents()
-  expect(contentOf(id)).toBeNull()
-  changeContent(id, 'two', 'saved')
-  await writeContents()
+  changeContent(shelf, id, 'one', 'saved')
+  expect([...takeForSpare(shelf)]).toEqual([[id, { saved: 'one', draft: null }]])
+  expect(takeForSpare(shelf).size).toBe(0)
+  forgetContents(shelf)
+  expect(contentOf(shelf, id)).toBeNull()
+  changeContent(shelf, id, 'two', 'saved')
+  await writeContents(shelf)
   expect(kept.size).toBe(0)
 })
 
 test('what is half-typed is kept with its document, and changes nothing of it', async () => {
   const id = opened()
-  await loadContent(id)
-  changeContent(id, { text: 'saved' }, 'saved')
-  changeTyped(id, 'reply', 'not sent')
-  changeTyped(id, 'other', 'x')
-  expect(getState().documents[id]?.unsaved).toBe(false)
-  changeContent(id, { text: 'drafted' }, 'draft')
-  discardDraft(id)
-  changeTyped(id, 'other', '')
-  await writeContents()
+  await loadContent(shelf, id)
+  changeContent(shelf, id, { text: 'saved' }, 'saved')
+  changeTyped(shelf, id, 'reply', 'not sent')
+  changeTyped(shelf, id, 'other', 'x')
+  expect(shelf.state().documents[id]?.unsaved).toBe(false)
+  changeContent(shelf, id, { text: 'drafted' }, 'draft')
+  discardDraft(shelf, id)
+  changeTyped(shelf, id, 'other', '')
+  await writeContents(shelf)
   expect(kept.get(id)).toEqual({
     saved: { text: 'saved' },
     draft: null,

@@ -1,8 +1,10 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/types'
-import { dispatch, getState } from './shelf'
+import { ofShelf } from './ofShelf'
+import type { Shelf } from './shelf'
 import { patiently } from './storage'
+import { useShelf } from './useShelf'
 
 /**
  * The contents of documents, loaded when a window first shows them and written back soon after
@@ -34,74 +36,89 @@ interface Provided {
 
 const EMPTY: KeptContent = { saved: null, draft: null }
 
-let provided: Provided | null = null
-const contents = new Map<DocumentId, KeptContent>()
+const own = ofShelf(() => ({
+  provided: null as Provided | null,
+  /** Whether what is put in comes from another view, which need not be told of it. */
+  receiving: false,
+}))
+const contents = ofShelf(() => new Map<DocumentId, KeptContent>())
 /** Those that could not be read. They are not written over. */
-const unreadable = new Set<DocumentId>()
-const loading = new Map<DocumentId, Promise<void>>()
-const changed = new Set<DocumentId>()
+const unreadable = ofShelf(() => new Set<DocumentId>())
+const loading = ofShelf(() => new Map<DocumentId, Promise<void>>())
+const changed = ofShelf(() => new Set<DocumentId>())
 /** Changed since the spare copy was last written. */
-const sinceSpare = new Set<DocumentId>()
-const listeners = new Set<() => void>()
+const sinceSpare = ofShelf(() => new Set<DocumentId>())
+const listeners = ofShelf(() => new Set<() => void>())
 
-const tell = () => {
-  for (const listener of listeners) listener()
+const tell = (shelf: Shelf) => {
+  for (const listener of listeners(shelf)) listener()
 }
 
-export function provideContents(given: Provided): void {
-  provided = given
+export function provideContents(shelf: Shelf, given: Provided): void {
+  own(shelf).provided = given
 }
 
 /** Another page has the shelf: nothing of it stays here, and nothing is written any more. */
-export function forgetContents(): void {
-  provided = null
-  for (const all of [contents, unreadable, loading, changed, sinceSpare]) all.clear()
+export function forgetContents(shelf: Shelf): void {
+  own(shelf).provided = null
+  for (const all of [
+    contents(shelf),
+    unreadable(shelf),
+    loading(shelf),
+    changed(shelf),
+    sinceSpare(shelf),
+  ])
+    all.clear()
 }
 
 /** Puts a document's content in, before a window for it is opened; null takes it away. */
-export function putContent(id: DocumentId, content: KeptContent | null): void {
-  if (content) contents.set(id, content)
-  else contents.delete(id)
-  unreadable.delete(id)
-  touch(id)
+export function putContent(shelf: Shelf, id: DocumentId, content: KeptContent | null): void {
+  if (content) contents(shelf).set(id, content)
+  else contents(shelf).delete(id)
+  unreadable(shelf).delete(id)
+  touch(shelf, id)
 }
 
-function touch(id: DocumentId): void {
+function touch(shelf: Shelf, id: DocumentId): void {
+  const { provided, receiving } = own(shelf)
   if (!provided) return
-  changed.add(id)
-  sinceSpare.add(id)
+  changed(shelf).add(id)
+  sinceSpare(shelf).add(id)
   provided.changed(id)
-  if (!receiving) provided.typed?.(id, contents.get(id) ?? null)
-  tell()
+  if (!receiving) provided.typed?.(id, contents(shelf).get(id) ?? null)
+  tell(shelf)
 }
-
-/** Whether what is put in comes from another view, which need not be told of it. */
-let receiving = false
 
 /** What was typed in another view. One who keeps the shelf keeps it too. */
-export function receiveContent(id: DocumentId, content: KeptContent | null, keeps: boolean): void {
-  if (!keeps && !contents.has(id)) return
-  receiving = true
-  putContent(id, content)
-  receiving = false
+export function receiveContent(
+  shelf: Shelf,
+  id: DocumentId,
+  content: KeptContent | null,
+  keeps: boolean,
+): void {
+  if (!keeps && !contents(shelf).has(id)) return
+  own(shelf).receiving = true
+  putContent(shelf, id, content)
+  own(shelf).receiving = false
 }
 
 /** Everything at hand is to be written: who kept it before may not have come to it. */
-export function touchAll(): void {
-  for (const id of contents.keys()) touch(id)
+export function touchAll(shelf: Shelf): void {
+  for (const id of contents(shelf).keys()) touch(shelf, id)
 }
 
 /** The content that is on screen: the draft where there is one. */
 export const shownContent = (content: KeptContent): unknown => content.draft ?? content.saved
 
 /** What is on screen of a document that is loaded; null where it is empty or not loaded. */
-export function contentOf(id: DocumentId): unknown {
-  const kept = contents.get(id)
+export function contentOf(shelf: Shelf, id: DocumentId): unknown {
+  const kept = contents(shelf).get(id)
   return kept ? shownContent(kept) : null
 }
 
 /** What is kept of a document that is loaded. */
-export const keptContent = (id: DocumentId): KeptContent | null => contents.get(id) ?? null
+export const keptContent = (shelf: Shelf, id: DocumentId): KeptContent | null =>
+  contents(shelf).get(id) ?? null
 
 const isKept = (value: unknown): value is KeptContent =>
   typeof value === 'object' && value !== null && 'saved' in value
@@ -110,8 +127,9 @@ const isKept = (value: unknown): value is KeptContent =>
  * Reads what is kept of a document without holding on to it.
  * @throws when it cannot be read, neither from the store nor from the spare copy
  */
-export async function peekContent(id: DocumentId): Promise<KeptContent> {
-  const known = contents.get(id)
+export async function peekContent(shelf: Shelf, id: DocumentId): Promise<KeptContent> {
+  const known = contents(shelf).get(id)
+  const { provided } = own(shelf)
   if (known || !provided) return known ?? EMPTY
   const { store, spare } = provided
   try {
@@ -129,37 +147,37 @@ export async function peekContent(id: DocumentId): Promise<KeptContent> {
  * The content of a document, from then on at hand.
  * @throws when it cannot be read
  */
-export async function loadContent(id: DocumentId): Promise<KeptContent> {
-  if (!contents.has(id)) {
-    if (!loading.has(id)) loading.set(id, load(id))
-    await loading.get(id)
+export async function loadContent(shelf: Shelf, id: DocumentId): Promise<KeptContent> {
+  if (!contents(shelf).has(id)) {
+    if (!loading(shelf).has(id)) loading(shelf).set(id, load(shelf, id))
+    await loading(shelf).get(id)
   }
-  const kept = contents.get(id)
+  const kept = contents(shelf).get(id)
   if (!kept) throw new Error(`${id} cannot be read`)
   return kept
 }
 
-async function load(id: DocumentId): Promise<void> {
-  const from = provided
+async function load(shelf: Shelf, id: DocumentId): Promise<void> {
+  const from = own(shelf).provided
   try {
-    const kept = await peekContent(id)
-    if (!contents.has(id) && provided) contents.set(id, kept)
-    unreadable.delete(id)
+    const kept = await peekContent(shelf, id)
+    if (!contents(shelf).has(id) && own(shelf).provided) contents(shelf).set(id, kept)
+    unreadable(shelf).delete(id)
   } catch {
     // Who had it is not asked any more.
-    if (provided !== from) return load(id)
-    unreadable.add(id)
+    if (own(shelf).provided !== from) return load(shelf, id)
+    unreadable(shelf).add(id)
   } finally {
-    loading.delete(id)
-    tell()
+    loading(shelf).delete(id)
+    tell(shelf)
   }
 }
 
 /** Tries once more to read a document that could not be read. */
-export function retryContent(id: DocumentId): void {
-  unreadable.delete(id)
-  tell()
-  void loadContent(id).catch(() => {})
+export function retryContent(shelf: Shelf, id: DocumentId): void {
+  unreadable(shelf).delete(id)
+  tell(shelf)
+  void loadContent(shelf, id).catch(() => {})
 }
 
 /**
@@ -167,49 +185,52 @@ export function retryContent(id: DocumentId): void {
  * how it is looked at, which leaves a draft a draft and a saved document saved.
  */
 export function changeContent(
+  shelf: Shelf,
   id: DocumentId,
   content: unknown,
   as: 'draft' | 'saved' | 'look',
 ): void {
-  if (unreadable.has(id)) return
-  const before = contents.get(id) ?? EMPTY
+  if (unreadable(shelf).has(id)) return
+  const before = contents(shelf).get(id) ?? EMPTY
   const drafted = as === 'draft' || (as === 'look' && before.draft !== null)
-  contents.set(id, {
+  contents(shelf).set(id, {
     ...before,
     ...(drafted ? { draft: content } : { saved: content, draft: null }),
   })
-  touch(id)
-  markUnsaved(id, drafted)
+  touch(shelf, id)
+  markUnsaved(shelf, id, drafted)
 }
 
 /** What stands half-typed in a field, kept as it is typed: over another thread, a rest, a reload. */
-export function changeTyped(id: DocumentId, field: string, text: string): void {
-  if (unreadable.has(id)) return
-  const before = contents.get(id) ?? EMPTY
+export function changeTyped(shelf: Shelf, id: DocumentId, field: string, text: string): void {
+  if (unreadable(shelf).has(id)) return
+  const before = contents(shelf).get(id) ?? EMPTY
   const { [field]: _before, ...others } = before.typed ?? {}
-  contents.set(id, { ...before, typed: text ? { ...others, [field]: text } : others })
-  touch(id)
+  contents(shelf).set(id, { ...before, typed: text ? { ...others, [field]: text } : others })
+  touch(shelf, id)
 }
 
-export function saveDraft(id: DocumentId): void {
-  const kept = contents.get(id)
-  if (kept?.draft != null) changeContent(id, kept.draft, 'saved')
+export function saveDraft(shelf: Shelf, id: DocumentId): void {
+  const kept = contents(shelf).get(id)
+  if (kept?.draft != null) changeContent(shelf, id, kept.draft, 'saved')
 }
 
-export function discardDraft(id: DocumentId): void {
-  const kept = contents.get(id)
+export function discardDraft(shelf: Shelf, id: DocumentId): void {
+  const kept = contents(shelf).get(id)
   if (kept?.draft == null) return
-  contents.set(id, { ...kept, draft: null })
-  touch(id)
-  markUnsaved(id, false)
+  contents(shelf).set(id, { ...kept, draft: null })
+  touch(shelf, id)
+  markUnsaved(shelf, id, false)
 }
 
 /** The mark of a document whose content was put in from elsewhere. */
-export const markAsKept = (id: DocumentId): void => markUnsaved(id, contents.get(id)?.draft != null)
+export const markAsKept = (shelf: Shelf, id: DocumentId): void =>
+  markUnsaved(shelf, id, contents(shelf).get(id)?.draft != null)
 
-function markUnsaved(id: DocumentId, unsaved: boolean): void {
-  const known = getState().documents[id]
-  if (known && known.unsaved !== unsaved) dispatch('document.set', { document: id, unsaved }, 'app')
+function markUnsaved(shelf: Shelf, id: DocumentId, unsaved: boolean): void {
+  const known = shelf.state().documents[id]
+  if (known && known.unsaved !== unsaved)
+    shelf.dispatch('document.set', { document: id, unsaved }, 'app')
 }
 
 /** Some documents could not be written; the others were. */
@@ -223,17 +244,17 @@ export class NotWritten extends Error {
 }
 
 /** Writes what changed since the last call. @throws NotWritten with those that could not be */
-export async function writeContents(): Promise<void> {
-  const ids = [...changed]
-  changed.clear()
+export async function writeContents(shelf: Shelf): Promise<void> {
+  const ids = [...changed(shelf)]
+  changed(shelf).clear()
   const failed: DocumentId[] = []
   let why: unknown
   await Promise.all(
     ids.map(async (id) => {
       try {
-        const content = contents.get(id)
-        if (content) await provided?.store.setItem(id, content)
-        else await provided?.store.removeItem(id)
+        const content = contents(shelf).get(id)
+        if (content) await own(shelf).provided?.store.setItem(id, content)
+        else await own(shelf).provided?.store.removeItem(id)
       } catch (error) {
         failed.push(id)
         why = error
@@ -241,53 +262,58 @@ export async function writeContents(): Promise<void> {
     }),
   )
   if (failed.length === 0) return
-  for (const id of failed) changed.add(id)
+  for (const id of failed) changed(shelf).add(id)
   throw new NotWritten(failed, why)
 }
 
 /** Those that changed since the spare copy was last written, with what they are now. */
-export function takeForSpare(): Map<DocumentId, KeptContent | null> {
-  const taken = new Map([...sinceSpare].map((id) => [id, contents.get(id) ?? null]))
-  sinceSpare.clear()
+export function takeForSpare(shelf: Shelf): Map<DocumentId, KeptContent | null> {
+  const taken = new Map([...sinceSpare(shelf)].map((id) => [id, contents(shelf).get(id) ?? null]))
+  sinceSpare(shelf).clear()
   return taken
 }
 
 /** They could not be copied: the next time. */
-export function giveBackForSpare(ids: Iterable<DocumentId>): void {
-  for (const id of ids) sinceSpare.add(id)
+export function giveBackForSpare(shelf: Shelf, ids: Iterable<DocumentId>): void {
+  for (const id of ids) sinceSpare(shelf).add(id)
 }
+
+/** Calls back when any content has changed. */
+const subscription = ofShelf((shelf) => (listener: () => void) => {
+  listeners(shelf).add(listener)
+  return () => listeners(shelf).delete(listener)
+})
 
 /** A document's content, undefined until it is loaded. */
 export function useContent(id: DocumentId): KeptContent | undefined {
+  const shelf = useShelf()
   useEffect(() => {
-    void loadContent(id).catch(() => {})
-  }, [id])
+    void loadContent(shelf, id).catch(() => {})
+  }, [id, shelf])
   return useSyncExternalStore(
-    subscribe,
-    () => contents.get(id),
+    subscription(shelf),
+    () => contents(shelf).get(id),
     () => undefined,
   )
 }
 
 /** A field that is kept as it is typed. */
 export function useTyped(id: DocumentId, field: string): [string, (text: string) => void] {
+  const shelf = useShelf()
   const typed = useSyncExternalStore(
-    subscribe,
-    () => contents.get(id)?.typed?.[field] ?? '',
+    subscription(shelf),
+    () => contents(shelf).get(id)?.typed?.[field] ?? '',
     () => '',
   )
-  return [typed, (text) => changeTyped(id, field, text)]
+  return [typed, (text) => changeTyped(shelf, id, field, text)]
 }
 
 /** Whether a document cannot be read. */
-export const useUnreadable = (id: DocumentId): boolean =>
-  useSyncExternalStore(
-    subscribe,
-    () => unreadable.has(id),
+export const useUnreadable = (id: DocumentId): boolean => {
+  const shelf = useShelf()
+  return useSyncExternalStore(
+    subscription(shelf),
+    () => unreadable(shelf).has(id),
     () => false,
   )
-
-function subscribe(listener: () => void): () => void {
-  listeners.add(listener)
-  return () => listeners.delete(listener)
 }

@@ -3,7 +3,7 @@ import { type KeptContent, shelfFile } from '@/core/formats/shelfFile'
 import type { DesktopId, DocumentId, State } from '@/core/model/types'
 import { allDocuments } from './catalogue'
 import { peekContent } from './documents'
-import { getState } from './shelf'
+import type { Shelf } from './shelf'
 
 interface Exported {
   file: Blob
@@ -12,27 +12,28 @@ interface Exported {
 }
 
 /** Everything but the journal. */
-export const exportShelf = async (): Promise<Exported> =>
-  exported({ ...getState(), documents: await allDocuments() })
+export const exportShelf = async (shelf: Shelf): Promise<Exported> =>
+  exported(shelf, { ...shelf.state(), documents: await allDocuments(shelf) })
 
 /** One desktop with all that is on it; null where there is none. */
-export async function exportDesktop(id: DesktopId): Promise<Exported | null> {
-  const state = alone({ ...getState(), documents: await allDocuments() }, id)
-  return state && exported(state, id)
+export async function exportDesktop(shelf: Shelf, id: DesktopId): Promise<Exported | null> {
+  const state = alone({ ...shelf.state(), documents: await allDocuments(shelf) }, id)
+  return state && exported(shelf, state, id)
 }
 
-async function exported(state: State, desktop?: DesktopId): Promise<Exported> {
+async function exported(shelf: Shelf, state: State, desktop?: DesktopId): Promise<Exported> {
   const documents: Record<DocumentId, KeptContent> = {}
   const missing: string[] = []
   for (const { id, title } of Object.values(state.documents)) {
-    const content = await peekContent(id).catch(() => null)
+    const content = await peekContent(shelf, id).catch(() => null)
     if (content) documents[id] = content
     else missing.push(title)
   }
-  const file = shelfFile(state, documents, Date.now(), missing)
+  const file = shelfFile(state, documents, shelf.clock(), missing)
   const json = JSON.stringify({ ...file, ...(desktop && { desktop }) }, null, 1)
   return { file: new Blob([json], { type: 'application/json' }), missing }
 }
 
 /** The shelf file as text. */
-export const exportText = async (): Promise<string> => (await exportShelf()).file.text()
+export const exportText = async (shelf: Shelf): Promise<string> =>
+  (await exportShelf(shelf)).file.text()

@@ -8,9 +8,9 @@ import { awaitWriting, type Lock } from './lock'
 import { seenFrom } from './replica'
 import { hearReport } from './reports'
 import { setSaving } from './saving'
-import { dispatch, done, runOn, say, shelf, showSession } from './shelf'
+import type { Shelf } from './shelf'
 import { Spare } from './spare'
-import { openStores, whyNotKept } from './storage'
+import { whyNotKept } from './storage'
 import type { Page, Views } from './views'
 
 /** Which display a page shows, and whether it shows no other. */
@@ -25,37 +25,37 @@ export interface Writing {
 }
 
 /** What a view asks its page for. */
-export const pageFor = (seat: Seat, yields: () => void): Page => ({
+export const pageFor = (shelf: Shelf, seat: Seat, yields: () => void): Page => ({
   giveWay: yields,
-  session: () => shelf.getState().session,
-  show: showSession,
-  run: runOn,
-  done,
-  refused: (reason) => say(reason, { refused: true }),
-  elsewhere: (displays) => settleElsewhere(seat, displays),
-  waiting: (some) => setSaving({ state: some ? 'saving' : 'saved' }),
+  session: () => shelf.page.getState().session,
+  show: shelf.showSession,
+  run: shelf.runOn,
+  done: shelf.done,
+  refused: (reason) => shelf.say(reason, { refused: true }),
+  elsewhere: (displays) => settleElsewhere(shelf, seat, displays),
+  waiting: (some) => setSaving(shelf, { state: some ? 'saving' : 'saved' }),
   comeForward: () => window.focus(),
-  content: (document, content) => receiveContent(document, content, isWriting()),
-  read: peekContent,
-  report: hearReport,
+  content: (document, content) => receiveContent(shelf, document, content, isWriting(shelf)),
+  read: (document) => peekContent(shelf, document),
+  report: (document, given) => hearReport(shelf, document, given),
 })
 
 /** Displays are shown in other browser windows now, or not any more. */
-function settleElsewhere({ display: own, fixed }: Seat, all: DisplayId[]): void {
+function settleElsewhere(shelf: Shelf, { display: own, fixed }: Seat, all: DisplayId[]): void {
   // Who is about to go, or to come, in this page's place is not elsewhere.
   const displays = all.filter((id) => id !== own)
-  const { elsewhere: before, session } = shelf.getState()
+  const { elsewhere: before, session } = shelf.page.getState()
   const { state, history } = session
   const free = connected(state).find(({ id }) => !displays.includes(id))
   // What is shown there is not shown here too.
   const moves = !fixed && free && displays.includes(state.display)
-  shelf.setState({
+  shelf.page.setState({
     elsewhere: displays,
     ...(moves && { session: { state: seenFrom(state, free.id), history } }),
   })
-  if (!isWriting()) return
+  if (!isWriting(shelf)) return
   for (const display of before)
-    if (!displays.includes(display)) dispatch('display.giveBack', { display }, 'app')
+    if (!displays.includes(display)) shelf.dispatch('display.giveBack', { display }, 'app')
 }
 
 /**
@@ -63,6 +63,7 @@ function settleElsewhere({ display: own, fixed }: Seat, all: DisplayId[]): void 
  * @returns `gone` where that one went before it told anything
  */
 export async function follow(
+  shelf: Shelf,
   opening: Opening,
   writing: Writing,
 ): Promise<'ready' | 'elsewhere' | 'gone'> {
@@ -73,72 +74,73 @@ export async function follow(
     writing.lock = await waited
     return writing.lock ? 'gone' : 'elsewhere'
   }
-  askContents(views)
-  use(session.state, session.history)
-  setSaving({ state: 'saved' })
-  shelf.setState({ ready: true })
-  void waited.then((lock) => keepOn(opening, writing, lock))
+  askContents(shelf, views)
+  use(shelf, session.state, session.history)
+  setSaving(shelf, { state: 'saved' })
+  shelf.page.setState({ ready: true })
+  void waited.then((lock) => keepOn(shelf, opening, writing, lock))
   return 'ready'
 }
 
 /** What is in documents comes from whoever keeps the shelf, and is told to the others. */
-function askContents(views: Views): void {
-  provideContents({
-    store: { ...NOWHERE, getItem: (id) => askFor(views, id) },
+function askContents(shelf: Shelf, views: Views): void {
+  provideContents(shelf, {
+    store: { ...NOWHERE, getItem: (id) => askFor(shelf, views, id) },
     changed: () => {},
     typed: (id, content) => views.typed(id, content),
   })
 }
 
-async function askFor(views: Views, id: DocumentId): Promise<unknown> {
-  if (isWriting()) return peekContent(id)
+async function askFor(shelf: Shelf, views: Views, id: DocumentId): Promise<unknown> {
+  if (isWriting(shelf)) return peekContent(shelf, id)
   try {
     return await views.ask(id)
   } catch (error) {
     // Meanwhile this page may have come to keep it.
-    if (isWriting()) return peekContent(id)
+    if (isWriting(shelf)) return peekContent(shelf, id)
     throw error
   }
 }
 
-function keepOn(opening: Opening, writing: Writing, lock: Lock | null): void {
+function keepOn(shelf: Shelf, opening: Opening, writing: Writing, lock: Lock | null): void {
   writing.lock = lock
   if (!lock) return
-  void takeOver(opening).catch((error: unknown) => {
+  void takeOver(shelf, opening).catch((error: unknown) => {
     // Nothing is lost of it as long as this page is open.
-    setSaving({ state: 'failed', why: whyNotKept(error) })
+    setSaving(shelf, { state: 'failed', why: whyNotKept(error) })
   })
 }
 
 /** The main view has come, and keeps the shelf from now on: this one follows. */
-export async function giveWay(opening: Opening, writing: Writing): Promise<void> {
+export async function giveWay(shelf: Shelf, opening: Opening, writing: Writing): Promise<void> {
   const { name, views, over, finish } = opening
   await finish.giveWay()
-  askContents(views)
+  askContents(shelf, views)
   const followed = views.follow(over.signal)
   writing.lock?.release()
   writing.lock = null
   const waited = awaitWriting(name, over.signal)
   // It may come back at once: who came had not asked for it yet, and waits to be told.
   const session = await Promise.race([followed, waited.then(() => null)])
-  if (session) showSession(session)
-  keepOn(opening, writing, await waited)
+  if (session) shelf.showSession(session)
+  keepOn(shelf, opening, writing, await waited)
 }
 
 /** The page that kept the shelf is gone: what is here is kept from now on. */
-async function takeOver(opening: Opening): Promise<void> {
+async function takeOver(shelf: Shelf, opening: Opening): Promise<void> {
   const { name } = opening
   const spare = await Spare.open(databaseFor(name))
-  const stores = openStores(databaseFor(name))
+  const stores = shelf.stores(databaseFor(name))
   const { revision, slots, seq } = await findKept(stores.slots)
   const copy = await spare?.read()
-  const { state, history } = shelf.getState().session
+  const { state, history } = shelf.page.getState().session
   await begin(
+    shelf,
     opening,
     stores,
     spare,
     { state, revision, slots, written: null, history, seq: Math.max(seq, copy?.seq ?? 0) },
     [],
   )
-  touchAll()
+  touchAll(shelf)
 }

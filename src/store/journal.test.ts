@@ -1,5 +1,6 @@
 import type { JournalEvent } from '@/core/journal/events'
 import { Journal } from './journal'
+import { makeShelf } from './testing'
 
 const at = (day: number, hour: number): number => new Date(2026, 2, day, hour).getTime()
 const event = (moment: number): JournalEvent => ({
@@ -16,7 +17,7 @@ test('events go to the record of their day, after those already there', async ()
     getItem: async (key: string) => records.get(key) ?? null,
     setItem: async (key: string, value: unknown) => void records.set(key, value),
   }
-  const journal = new Journal(store)
+  const journal = new Journal(makeShelf(), store)
   await journal.open(at(4, 8))
   journal.add([event(at(4, 9)), event(at(5, 0))])
   await journal.write()
@@ -27,7 +28,7 @@ test('events go to the record of their day, after those already there', async ()
 test('what could not be written is written the next time', async () => {
   let full = true
   const written: string[] = []
-  const journal = new Journal({
+  const journal = new Journal(makeShelf(), {
     getItem: async () => null,
     setItem: async (key) => {
       if (full) throw new Error('full')
@@ -51,7 +52,7 @@ test('a long day is kept in parts: an event writes a small record, and all is re
       records.set(key, structuredClone(value))
     },
   }
-  const journal = new Journal(store)
+  const journal = new Journal(makeShelf(), store)
   await journal.open(at(4, 8))
   for (let n = 0; n < 130; n++) {
     journal.add([event(at(4, 9) + n)])
@@ -59,7 +60,7 @@ test('a long day is kept in parts: an event writes a small record, and all is re
     expect(written).toBeLessThan(5000)
   }
   expect([...records.keys()]).toEqual(['2026-03-04', '2026-03-04.1', '2026-03-04.2'])
-  const again = new Journal(store)
+  const again = new Journal(makeShelf(), store)
   await again.open(at(4, 10))
   again.add([event(at(4, 11))])
   await again.write()

@@ -1,5 +1,8 @@
 import { createStore, useStore } from 'zustand'
 import type { JournalEvent } from '@/core/journal/events'
+import { ofShelf } from './ofShelf'
+import type { Shelf } from './shelf'
+import { useShelf } from './useShelf'
 
 interface DayStore {
   getItem(key: string): Promise<unknown>
@@ -12,10 +15,15 @@ const dayOf = (at: number): string => {
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
 }
 
-const today = createStore<{ events: readonly JournalEvent[] }>(() => ({ events: [] }))
+const today = ofShelf(() =>
+  createStore<{ events: readonly JournalEvent[] }>(() => ({ events: [] })),
+)
 
 /** What has happened today. */
-export const useToday = (): readonly JournalEvent[] => useStore(today, ({ events }) => events)
+export const useToday = (): readonly JournalEvent[] => {
+  const shelf = useShelf()
+  return useStore(today(shelf), ({ events }) => events)
+}
 
 /** So many events stand in one record: what is written again with each event stays small. */
 const PART = 50
@@ -50,7 +58,10 @@ export class Journal {
   /** After a day that could not be read its events go to records of their own. */
   private beside = ''
 
-  constructor(private store: DayStore) {}
+  constructor(
+    private shelf: Shelf,
+    private store: DayStore,
+  ) {}
 
   /** What is there of today is read; days to come begin anew. */
   async open(now: number): Promise<void> {
@@ -66,7 +77,7 @@ export class Journal {
       this.beside = `-${now}`
       this.last = null
     }
-    today.setState({ events })
+    today(this.shelf).setState({ events })
   }
 
   add(events: JournalEvent[]): void {
@@ -75,7 +86,7 @@ export class Journal {
       part.events.push(event)
       this.changed.set(part.key, part.events)
     }
-    today.setState(({ events: before }) => ({ events: [...before, ...events] }))
+    today(this.shelf).setState(({ events: before }) => ({ events: [...before, ...events] }))
   }
 
   /** The part of a day that the next event goes to. */
@@ -83,7 +94,7 @@ export class Journal {
     const { last } = this
     if (last?.day === day && last.events.length < PART) return last
     const at = last?.day === day ? last.at + 1 : 0
-    if (last && last.day !== day) today.setState({ events: [] })
+    if (last && last.day !== day) today(this.shelf).setState({ events: [] })
     this.last = { day, at, key: keyOf(day, at), events: [] }
     return this.last
   }

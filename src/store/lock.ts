@@ -19,14 +19,16 @@ const ASKED = 'give the shelf up'
  * @param what the shelf, and which of its displays
  * @param take asks the page that has it to give it up, and takes it when no answer comes
  * @param asked another page wants it: write the last of it, then release the lock
+ * @param channelOf how pages hear of each other
  */
 export async function claim(
   what: string,
   take: boolean,
   asked: (lock: Lock) => void,
+  channelOf: (name: string) => BroadcastChannel,
 ): Promise<Lock | null> {
   const name = `kite-shelf-${what}`
-  const channel = new BroadcastChannel(name)
+  const channel = channelOf(name)
   let lock = await request(name, { ifAvailable: true })
   if (!lock && take) {
     channel.postMessage(ASKED)

@@ -1,4 +1,7 @@
 import { createStore, useStore } from 'zustand'
+import { ofShelf } from './ofShelf'
+import type { Shelf } from './shelf'
+import { useShelf } from './useShelf'
 
 /** Something the person has to know, which stays in sight until they have put it away. */
 export interface Notice {
@@ -8,30 +11,46 @@ export interface Notice {
   offers?: { command: string; label: string }
 }
 
-const notices = createStore<{ list: Notice[] }>(() => ({ list: [] }))
-let keep = (_list: Notice[]) => {}
+export const notices = ofShelf(() => createStore<{ list: Notice[] }>(() => ({ list: [] })))
 
-export const useNotices = (): Notice[] => useStore(notices, ({ list }) => list)
+const own = ofShelf(() => ({
+  keep: (_list: Notice[]) => {},
+}))
 
-function set(list: Notice[]): void {
-  notices.setState({ list })
-  keep(list)
+export const useNotices = (): Notice[] => {
+  const shelf = useShelf()
+  return useStore(notices(shelf), ({ list }) => list)
+}
+
+function set(shelf: Shelf, list: Notice[]): void {
+  notices(shelf).setState({ list })
+  own(shelf).keep(list)
 }
 
 /** Begins with what was not put away yet. @param keeper writes them down */
-export function provideNotices(list: Notice[], keeper: (list: Notice[]) => void): void {
-  keep = keeper
-  const told = notices.getState().list.filter(({ id }) => !list.some((one) => one.id === id))
-  set([...list, ...told])
+export function provideNotices(
+  shelf: Shelf,
+  list: Notice[],
+  keeper: (list: Notice[]) => void,
+): void {
+  own(shelf).keep = keeper
+  const told = notices(shelf)
+    .getState()
+    .list.filter(({ id }) => !list.some((one) => one.id === id))
+  set(shelf, [...list, ...told])
 }
 
 /** Tells something; the same again stands in for it. */
-export function notice(given: Notice): void {
-  const { list } = notices.getState()
-  set([...list.filter(({ id }) => id !== given.id), given])
+export function notice(shelf: Shelf, given: Notice): void {
+  const { list } = notices(shelf).getState()
+  set(shelf, [...list.filter(({ id }) => id !== given.id), given])
 }
 
-export const putAwayNotice = (id: string): void => {
-  const { list } = notices.getState()
-  if (list.some((one) => one.id === id)) set(list.filter((one) => one.id !== id))
+export const putAwayNotice = (shelf: Shelf, id: string): void => {
+  const { list } = notices(shelf).getState()
+  if (list.some((one) => one.id === id))
+    set(
+      shelf,
+      list.filter((one) => one.id !== id),
+    )
 }

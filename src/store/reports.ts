@@ -1,6 +1,8 @@
 import { createStore, useStore } from 'zustand'
 import type { DocumentId, Waiting } from '@/core/model/types'
-import { dispatch, getState, shelf } from './shelf'
+import { ofShelf } from './ofShelf'
+import type { Shelf } from './shelf'
+import { useShelf } from './useShelf'
 
 /** What an app tells of a document of its own accord. Nothing of it is kept. */
 export interface Report {
@@ -18,54 +20,58 @@ export interface Report {
 
 type Reports = Record<DocumentId, Report>
 
-const reports = createStore<Reports>(() => ({}))
+const reports = ofShelf(() => createStore<Reports>(() => ({})))
 
 type Listener = (document: DocumentId, given: Report) => void
-const listeners = new Set<Listener>()
+const listeners = ofShelf(() => new Set<Listener>())
 
 /** Calls back with what apps on this page report. */
-export function onReport(listener: Listener): () => void {
-  listeners.add(listener)
-  return () => listeners.delete(listener)
+export function onReport(shelf: Shelf, listener: Listener): () => void {
+  listeners(shelf).add(listener)
+  return () => listeners(shelf).delete(listener)
 }
 
 /** An app on this page reports; what it leaves out is over. */
-export function report(document: DocumentId, given: Report): void {
-  if (!hearReport(document, given)) return
-  for (const listener of listeners) listener(document, given)
-  asking.set(document, given)
-  if (asking.size === 1) setTimeout(ask, TOGETHER)
+export function report(shelf: Shelf, document: DocumentId, given: Report): void {
+  if (!hearReport(shelf, document, given)) return
+  for (const listener of listeners(shelf)) listener(document, given)
+  asking(shelf).set(document, given)
+  if (asking(shelf).size === 1) setTimeout(() => ask(shelf), TOGETHER)
 }
 
 /** What apps report in a burst is told together, in milliseconds. */
 const TOGETHER = 80
 
 /** What documents want attention for, the latest of each, to be told next. */
-const asking = new Map<DocumentId, Report>()
+const asking = ofShelf(() => new Map<DocumentId, Report>())
 
-function ask(): void {
-  const all = shelf.getState().ready ? [...asking] : []
-  asking.clear()
+function ask(shelf: Shelf): void {
+  const all = shelf.page.getState().ready ? [...asking(shelf)] : []
+  asking(shelf).clear()
   for (const [document, { attention = null, says }] of all) {
-    const before = getState().attention[document]
+    const before = shelf.state().attention[document]
     if ((before?.level ?? null) === attention && (!attention || before?.says === (says ?? '')))
       continue
-    dispatch('attention.report', { document, level: attention, ...(says && { says }) }, 'app')
+    shelf.dispatch('attention.report', { document, level: attention, ...(says && { says }) }, 'app')
   }
 }
 
 /** What an app on another page reports. @returns whether anything of it is new */
-export function hearReport(document: DocumentId, given: Report): boolean {
-  const before = reports.getState()[document]
+export function hearReport(shelf: Shelf, document: DocumentId, given: Report): boolean {
+  const before = reports(shelf).getState()[document]
   if (JSON.stringify(before) === JSON.stringify(given)) return false
-  reports.setState({ [document]: given })
+  reports(shelf).setState({ [document]: given })
   return true
 }
 
-export const useReport = (document: DocumentId | undefined): Report | undefined =>
-  useStore(reports, (all) => all[document ?? ''])
+export const useReport = (document: DocumentId | undefined): Report | undefined => {
+  const shelf = useShelf()
+  return useStore(reports(shelf), (all) => all[document ?? ''])
+}
 
 /** Whether what shows a document goes on by itself. */
-export const isBusy = (document: DocumentId): boolean => reports.getState()[document]?.busy ?? false
+export const isBusy = (shelf: Shelf, document: DocumentId): boolean =>
+  reports(shelf).getState()[document]?.busy ?? false
 
-export const reportOf = (document: DocumentId): Report | undefined => reports.getState()[document]
+export const reportOf = (shelf: Shelf, document: DocumentId): Report | undefined =>
+  reports(shelf).getState()[document]

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { focusId } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { useArrangement } from './shelf'
+import { useArrangement } from './useShelf'
 
 /** How long one has something before one's eyes until it counts as seen, in milliseconds. */
 const SEEN_AFTER = 2000

@@ -2,7 +2,7 @@ import { initialState } from '@/core/model/initial'
 import type { State } from '@/core/model/types'
 import { World } from '@/core/testing/world'
 import { type KeptSession, keepSessions, SESSION_EVERY } from './sessions'
-import { shelf } from './shelf'
+import { makeShelf } from './testing'
 
 /** A store that lives as long as the test, with what was last written. */
 function memory() {
@@ -27,7 +27,7 @@ test('the arrangement the browser was closed with is kept on opening, once, the 
   for (let n = 0; n < 12; n++) {
     const state = withDesktop(`Day ${n}`)
     for (const _ of [1, 2]) {
-      const stop = await keepSessions(store, state, () => n)
+      const stop = await keepSessions(makeShelf({ clock: () => n }), store, state)
       stop()
     }
   }
@@ -37,8 +37,10 @@ test('the arrangement the browser was closed with is kept on opening, once, the 
 test('once an hour a changed arrangement is kept, an unchanged one is not', async () => {
   jest.useFakeTimers()
   const store = memory()
-  const stop = await keepSessions(store, null, () => 5)
-  const put = (state: State) => shelf.setState({ session: { ...shelf.getState().session, state } })
+  const shelf = makeShelf({ clock: () => 5 })
+  const stop = await keepSessions(shelf, store, null)
+  const put = (state: State) =>
+    shelf.page.setState({ session: { ...shelf.page.getState().session, state } })
   put(initialState())
   await jest.advanceTimersByTimeAsync(SESSION_EVERY)
   await jest.advanceTimersByTimeAsync(SESSION_EVERY)

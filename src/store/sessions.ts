@@ -1,7 +1,9 @@
 import { createStore, useStore } from 'zustand'
 import { migrated } from '@/core/formats/migrations'
 import type { State } from '@/core/model/types'
-import { getState } from './shelf'
+import { ofShelf } from './ofShelf'
+import type { Shelf } from './shelf'
+import { useShelf } from './useShelf'
 
 /** The arrangement as it was at a time, with what the shelf knew of its documents. */
 export interface KeptSession {
@@ -21,9 +23,12 @@ const KEY = 'sessions'
 /** How often a changed arrangement is kept while the browser stays open, in milliseconds. */
 export const SESSION_EVERY = 3_600_000
 
-const sessions = createStore<{ list: KeptSession[] }>(() => ({ list: [] }))
+const sessions = ofShelf(() => createStore<{ list: KeptSession[] }>(() => ({ list: [] })))
 
-export const useSessions = (): KeptSession[] => useStore(sessions, ({ list }) => list)
+export const useSessions = (): KeptSession[] => {
+  const shelf = useShelf()
+  return useStore(sessions(shelf), ({ list }) => list)
+}
 
 const isSession = (value: unknown): value is KeptSession => {
   const { at, state } = (value ?? {}) as Partial<KeptSession>
@@ -46,22 +51,22 @@ const likeness = ({ desktops, order, windows, everywhere }: State): string =>
  * @returns how to stop
  */
 export async function keepSessions(
+  shelf: Shelf,
   store: SessionStore,
   opened: State | null,
-  now: () => number,
 ): Promise<() => void> {
   const kept = await store.getItem(KEY)
-  sessions.setState({ list: Array.isArray(kept) ? kept.filter(isSession).map(asNow) : [] })
+  sessions(shelf).setState({ list: Array.isArray(kept) ? kept.filter(isSession).map(asNow) : [] })
   const keep = async (state: State) => {
-    const { list } = sessions.getState()
+    const { list } = sessions(shelf).getState()
     const [latest] = list
     if (latest && likeness(latest.state) === likeness(state)) return
-    const next = [{ at: now(), state }, ...list].slice(0, KEPT)
-    sessions.setState({ list: next })
+    const next = [{ at: shelf.clock(), state }, ...list].slice(0, KEPT)
+    sessions(shelf).setState({ list: next })
     // A full store is told where the arrangement itself is written.
     await store.setItem(KEY, next).catch(() => {})
   }
   if (opened) await keep(opened)
-  const timer = setInterval(() => void keep(getState()), SESSION_EVERY)
+  const timer = setInterval(() => void keep(shelf.state()), SESSION_EVERY)
   return () => clearInterval(timer)
 }

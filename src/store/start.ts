@@ -1,19 +1,21 @@
 import { emptyHistory, sameToUndo } from '@/core/history/history'
 import { initialState } from '@/core/model/initial'
-import type { AppFacts, State } from '@/core/model/types'
+import type { State } from '@/core/model/types'
 import { databaseFor, exportDatabase, leaveDatabase, marksOf, setAside } from './aside'
+import { followWaits } from './attention'
 import { begin, type Opening as Locked, shut, use } from './begin'
 import { NOWHERE, provideContents } from './documents'
 import { follow, giveWay, pageFor, type Seat, type Writing } from './following'
+import { followTravel } from './importing'
 import { findKept, type Kept } from './keeping'
-import { claim, claimWriting } from './lock'
+import { claim, claimWriting, type Lock } from './lock'
 import type { Notice } from './notices'
-import { isBusy, onReport } from './reports'
+import { onReport } from './reports'
 import { setSaving } from './saving'
-import { provideApps, provideBusy, provideViews, shelf } from './shelf'
+import type { Shelf } from './shelf'
 import { Spare, type SpareCopy } from './spare'
 import { readSteps } from './steps'
-import { databaseLost, type KeptStore, openStores, type Stores } from './storage'
+import { databaseLost, type KeptStore, type Stores } from './storage'
 import { Views } from './views'
 
 /** What a shelf starts with when nothing is kept yet. */
@@ -45,8 +47,8 @@ interface Opening extends Locked {
  * @param take when another page shows this display, it gives it up; else that is `elsewhere`
  */
 export async function start(
+  shelf: Shelf,
   name: string,
-  apps: AppFacts[],
   seed: () => Promise<Seed>,
   take = false,
   seat: Seat = { display: 'near', fixed: false },
@@ -54,47 +56,48 @@ export async function start(
   const over = new AbortController()
   const finish = { write: async () => {}, giveWay: async () => {} }
   const writing: Writing = { lock: null }
-  const lock = await claim(`${name}-${seat.display}`, take, (held) => {
+  const giveUp = (held: Lock) => {
     over.abort()
     void finish.write().finally(() => {
-      shut()
+      shut(shelf)
       writing.lock?.release()
       held.release()
     })
-  })
+  }
+  const lock = await claim(`${name}-${seat.display}`, take, giveUp, shelf.channel)
   if (!lock) return 'elsewhere'
-  const page = pageFor(seat, () => void giveWay(opening, writing))
-  const views = new Views(name, seat.display, seat.fixed, page)
+  const page = pageFor(shelf, seat, () => void giveWay(shelf, opening, writing))
+  const views = new Views(name, seat.display, seat.fixed, page, shelf.channel)
   over.signal.addEventListener('abort', () => views.close())
   void lock.lost.then(() => {
     writing.lock?.release()
     over.abort()
-    shut()
+    shut(shelf)
   })
-  provideApps(apps)
-  provideBusy(isBusy)
-  provideViews(views)
-  const off = onReport((document, given) => views.reported(document, given))
+  shelf.join(views)
+  followWaits(shelf)
+  followTravel(shelf)
+  const off = onReport(shelf, (document, given) => views.reported(document, given))
   over.signal.addEventListener('abort', off)
   const opening: Opening = { name, views, seed, lock, over, finish }
   writing.lock = await claimWriting(name)
-  if (writing.lock) return open(opening)
-  const followed = await follow(opening, writing)
+  if (writing.lock) return open(shelf, opening)
+  const followed = await follow(shelf, opening, writing)
   // It went before it told anything.
-  return followed === 'gone' ? open(opening) : followed
+  return followed === 'gone' ? open(shelf, opening) : followed
 }
 
-async function open(opening: Opening): Promise<Started> {
+async function open(shelf: Shelf, opening: Opening): Promise<Started> {
   const { name } = opening
   const spare = await Spare.open(databaseFor(name))
   const lost = await databaseLost(databaseFor(name)).catch(() => false)
-  const stores = openStores(databaseFor(name))
+  const stores = shelf.stores(databaseFor(name))
   let kept: Kept
   try {
     kept = await findKept(stores.slots)
-    if (kept.damaged.length) await setAside(stores.slots, kept.damaged, Date.now())
+    if (kept.damaged.length) await setAside(stores.slots, kept.damaged, shelf.clock())
   } catch (error) {
-    return trouble(opening, spare, `What is kept of it could not be read. ${reason(error)}`)
+    return trouble(shelf, opening, spare, `What is kept of it could not be read. ${reason(error)}`)
   }
   const found = told(kept)
   if (kept.state) {
@@ -111,6 +114,7 @@ async function open(opening: Opening): Promise<Started> {
     const stands = left.length === 0 && (!ahead || sameToUndo(state, ahead))
     const history = stands ? await readSteps(stores.slots, kept.steps) : emptyHistory
     await begin(
+      shelf,
       opening,
       stores,
       spare,
@@ -128,10 +132,10 @@ async function open(opening: Opening): Promise<Started> {
     // The mark that something was kept reaches the disk late: a copy says the same.
     const missing = kept.damaged.length > 0 || lost || marksOf(name).kept === true
     const copy = await spare?.read()
-    if (copy) await restore(opening, stores, spare, kept, copy, spare)
+    if (copy) await restore(shelf, opening, stores, spare, kept, copy, spare)
     else if (kept.damaged.length)
-      return trouble(opening, spare, 'What is kept of it is damaged, all of it.')
-    else await anew(opening, stores, spare, kept, missing)
+      return trouble(shelf, opening, spare, 'What is kept of it is damaged, all of it.')
+    else await anew(shelf, opening, stores, spare, kept, missing)
   }
   return 'ready'
 }
@@ -171,6 +175,7 @@ function told({ state, damaged, cut, lost }: Kept): Notice[] {
 
 /** Nothing is kept: the shelf begins with what a new one has. */
 async function anew(
+  shelf: Shelf,
   opening: Opening,
   stores: Stores,
   spare: Spare | null,
@@ -188,7 +193,7 @@ async function anew(
         },
       ]
     : []
-  await begin(opening, stores, spare, fresh, notices, contents)
+  await begin(shelf, opening, stores, spare, fresh, notices, contents)
 }
 
 /**
@@ -196,6 +201,7 @@ async function anew(
  * @param from where the copy is read from; it may be that of a database that is left
  */
 async function restore(
+  shelf: Shelf,
   opening: Opening,
   stores: Stores,
   spare: Spare | null,
@@ -207,7 +213,7 @@ async function restore(
   await clear(stores, kept)
   await bringBackDocuments(stores.documents, from, copy.documents, -1)
   const { state, seq } = copy
-  await begin(opening, stores, spare, { state, revision, slots, written: null, seq }, [
+  await begin(shelf, opening, stores, spare, { state, revision, slots, written: null, seq }, [
     {
       id: 'restored',
       text: `The browser had lost what it kept of this shelf. The second copy was loaded, written on ${when(copy.at)} with what changed up to the last moment.`,
@@ -238,36 +244,41 @@ async function bringBackDocuments(
     if (seq > after && content) await documents.setItem(id, content)
 }
 
-async function trouble(opening: Opening, spare: Spare | null, why: string): Promise<Trouble> {
+async function trouble(
+  shelf: Shelf,
+  opening: Opening,
+  spare: Spare | null,
+  why: string,
+): Promise<Trouble> {
   const { name } = opening
   const copy = await spare?.read()
   /** The database stays as it is, another is begun. */
   const leave = async (): Promise<[Stores, Kept, Spare | null]> => {
-    leaveDatabase(name, Date.now())
-    const stores = openStores(databaseFor(name))
+    leaveDatabase(name, shelf.clock())
+    const stores = shelf.stores(databaseFor(name))
     return [stores, await findKept(stores.slots), await Spare.open(databaseFor(name))]
   }
   return {
     why,
     spareAt: copy?.at ?? null,
-    exportThere: () => exportDatabase(databaseFor(name)),
+    exportThere: () => exportDatabase(shelf.stores(databaseFor(name))),
     openSpare: async () => {
       if (!copy) return
       const [stores, kept, fresh] = await leave()
-      await restore(opening, stores, fresh, kept, copy, spare)
+      await restore(shelf, opening, stores, fresh, kept, copy, spare)
     },
     beginAnew: async () => {
       const [stores, kept, fresh] = await leave()
-      await anew(opening, stores, fresh, kept, false)
+      await anew(shelf, opening, stores, fresh, kept, false)
     },
     workWithout: () => {
-      provideContents({ store: NOWHERE, changed: () => {} })
-      use(initialState())
-      setSaving({
+      provideContents(shelf, { store: NOWHERE, changed: () => {} })
+      use(shelf, initialState())
+      setSaving(shelf, {
         state: 'failed',
         why: 'You work without keeping anything. Export the shelf to keep it.',
       })
-      shelf.setState({ ready: true })
+      shelf.page.setState({ ready: true })
     },
   }
 }

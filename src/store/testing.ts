@@ -1,3 +1,5 @@
+import { APPS } from '@/core/testing/world'
+import { createShelf, type Given, type Shelf } from './shelf'
 import type { KeptStore } from './storage'
 
 /** A store that lives as long as a test, and fails when it is told to. */
@@ -28,3 +30,18 @@ export class MemoryStore implements KeptStore {
     return [...this.items.keys()]
   }
 }
+
+/** A shelf that lives as long as a test; nothing of it is loaded or kept unless that is asked for. */
+export const makeShelf = (given: Partial<Given> = {}): Shelf =>
+  createShelf({
+    stores: () => ({
+      slots: new MemoryStore(),
+      documents: new MemoryStore(),
+      journal: new MemoryStore(),
+      sessions: new MemoryStore(),
+    }),
+    apps: APPS,
+    clock: () => Date.now(),
+    channel: (name) => new BroadcastChannel(name),
+    ...given,
+  })

@@ -1,6 +1,9 @@
 import { useEffect, useRef } from 'react'
 import { createStore, useStore } from 'zustand'
 import type { DocumentId } from '@/core/model/types'
+import { ofShelf } from './ofShelf'
+import type { Shelf } from './shelf'
+import { useShelf } from './useShelf'
 
 /** Something that can be done from afar. */
 export interface Control {
@@ -32,35 +35,39 @@ export interface Tether {
 
 type Act = (control: string, text?: string) => void
 
-const tethers = createStore<Record<DocumentId, Tether>>(() => ({}))
-const acts = new Map<DocumentId, Act>()
+const tethers = ofShelf(() => createStore<Record<DocumentId, Tether>>(() => ({})))
+const acts = ofShelf(() => new Map<DocumentId, Act>())
 
 /** Leaves a tether for a document as long as its app is there. `reply` is the control of a reply. */
 export function useTether(document: DocumentId, tether: Tether | null, act: Act): void {
+  const shelf = useShelf()
   const latest = useRef(act)
   latest.current = act
   const given = JSON.stringify(tether)
   useEffect(() => {
     const made = JSON.parse(given) as Tether | null
     if (made) {
-      acts.set(document, (...said) => latest.current(...said))
-      tethers.setState({ [document]: made })
-    } else drop(document)
-  }, [document, given])
-  useEffect(() => () => drop(document), [document])
+      acts(shelf).set(document, (...said) => latest.current(...said))
+      tethers(shelf).setState({ [document]: made })
+    } else drop(shelf, document)
+  }, [document, given, shelf])
+  useEffect(() => () => drop(shelf, document), [document, shelf])
 }
 
-function drop(document: DocumentId): void {
-  acts.delete(document)
-  if (!(document in tethers.getState())) return
-  const { [document]: _gone, ...rest } = tethers.getState()
-  tethers.setState(rest, true)
+function drop(shelf: Shelf, document: DocumentId): void {
+  acts(shelf).delete(document)
+  if (!(document in tethers(shelf).getState())) return
+  const { [document]: _gone, ...rest } = tethers(shelf).getState()
+  tethers(shelf).setState(rest, true)
 }
 
-export const tethersNow = (): Record<DocumentId, Tether> => tethers.getState()
+export const tethersNow = (shelf: Shelf): Record<DocumentId, Tether> => tethers(shelf).getState()
 
-export const useTethers = (): Record<DocumentId, Tether> => useStore(tethers)
+export const useTethers = (): Record<DocumentId, Tether> => {
+  const shelf = useShelf()
+  return useStore(tethers(shelf))
+}
 
 /** Does from afar what the app does at its window. */
-export const actAfar = (document: DocumentId, control: string, text?: string): void =>
-  acts.get(document)?.(control, text)
+export const actAfar = (shelf: Shelf, document: DocumentId, control: string, text?: string): void =>
+  acts(shelf).get(document)?.(control, text)

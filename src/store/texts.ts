@@ -1,5 +1,6 @@
 import type { DocumentId } from '@/core/model/types'
 import { peekContent, shownContent } from './documents'
+import type { Shelf } from './shelf'
 
 /** How much of each document is looked through, in characters. */
 const MOST = 60_000
@@ -11,6 +12,7 @@ const BATCH = 20
  * what cannot be read. Nothing of it is held on to.
  */
 export async function textsOf(
+  shelf: Shelf,
   ids: DocumentId[],
   signal?: AbortSignal,
 ): Promise<Map<DocumentId, string>> {
@@ -18,7 +20,7 @@ export async function textsOf(
   for (let at = 0; at < ids.length && !signal?.aborted; at += BATCH)
     await Promise.all(
       ids.slice(at, at + BATCH).map(async (id) => {
-        const content = await peekContent(id).catch(() => null)
+        const content = await peekContent(shelf, id).catch(() => null)
         texts.set(id, content ? words(shownContent(content)) : '')
       }),
     )

@@ -73,14 +73,16 @@ export class Views {
    * @param shelf the shelf's name
    * @param own the display this view shows
    * @param fixed whether it shows no other
+   * @param channel how views hear of each other
    */
   constructor(
     private shelf: string,
     readonly own: DisplayId,
     readonly fixed: boolean,
     private page: Page,
+    channel: (name: string) => BroadcastChannel,
   ) {
-    this.channel = new BroadcastChannel(`kite-shelf-views-${shelf}`)
+    this.channel = channel(`kite-shelf-views-${shelf}`)
     this.channel.onmessage = ({ data }) => this.hear(data as Message)
     void this.attend()
   }

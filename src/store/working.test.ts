@@ -1,21 +1,20 @@
-import { createStore } from 'zustand'
-import { type Work, work } from './working'
+import type { Shelf } from './shelf'
+import { makeShelf } from './testing'
+import { type Work, work, works } from './working'
 
-jest.mock('zustand', () => {
-  const actual = jest.requireActual('zustand')
-  return { ...actual, createStore: jest.fn(actual.createStore) }
+let shelf: Shelf
+const list = (): Work[] => works(shelf).getState().list
+
+beforeEach(() => {
+  shelf = makeShelf()
+  jest.useFakeTimers()
 })
-
-const list = (): Work[] =>
-  (createStore as unknown as jest.Mock).mock.results[0]?.value.getState().list
-
-beforeEach(() => jest.useFakeTimers())
 afterEach(() => jest.useRealTimers())
 
 test('what is done at once is not shown; what takes long is, with its progress', async () => {
-  await work('Quick', async () => 1)
+  await work(shelf, 'Quick', async () => 1)
   let done = () => {}
-  const result = work('Slow', ({ progress }) => {
+  const result = work(shelf, 'Slow', ({ progress }) => {
     setTimeout(() => progress(0.5), 1000)
     return new Promise<string>((resolve) => (done = () => resolve('read')))
   })
@@ -30,6 +29,7 @@ test('what is done at once is not shown; what takes long is, with its progress',
 
 test('it is ended when the person wants, and leaves nothing', async () => {
   const result = work(
+    shelf,
     'Endless',
     ({ signal }) =>
       new Promise((_, reject) => {

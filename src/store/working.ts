@@ -1,4 +1,7 @@
 import { createStore, useStore } from 'zustand'
+import { ofShelf } from './ofShelf'
+import type { Shelf } from './shelf'
+import { useShelf } from './useShelf'
 
 /** Something that takes its time, with how far it is and a way to end it. */
 export interface Work {
@@ -9,10 +12,16 @@ export interface Work {
   cancel(): void
 }
 
-const works = createStore<{ list: Work[] }>(() => ({ list: [] }))
-let count = 0
+export const works = ofShelf(() => createStore<{ list: Work[] }>(() => ({ list: [] })))
 
-export const useWorks = (): Work[] => useStore(works, ({ list }) => list)
+const own = ofShelf(() => ({
+  count: 0,
+}))
+
+export const useWorks = (): Work[] => {
+  const shelf = useShelf()
+  return useStore(works(shelf), ({ list }) => list)
+}
 
 /** What somebody who does the work is given. */
 export interface Working {
@@ -26,12 +35,16 @@ export interface Working {
 const SHOWN_AFTER = 400
 
 /** Does something that may take long: shown with its progress, and ended when the person wants. */
-export async function work<T>(text: string, run: (working: Working) => Promise<T>): Promise<T> {
-  const id = ++count
+export async function work<T>(
+  shelf: Shelf,
+  text: string,
+  run: (working: Working) => Promise<T>,
+): Promise<T> {
+  const id = ++own(shelf).count
   const ending = new AbortController()
   const entry: Work = { id, text, progress: null, cancel: () => ending.abort() }
   const change = (change: (list: Work[]) => Work[]) =>
-    works.setState(({ list }) => ({ list: change(list) }))
+    works(shelf).setState(({ list }) => ({ list: change(list) }))
   const shown = setTimeout(() => change((list) => [...list, entry]), SHOWN_AFTER)
   try {
     return await run({

@@ -1,4 +1,4 @@
-import { useShelf } from '@/store/shelf'
+import { usePage } from '@/store/useShelf'
 import { AddApp } from '@/ui/apps/AddApp'
 import { QuietDialog } from '@/ui/attention/QuietDialog'
 import { WaitingDialog } from '@/ui/attention/WaitingDialog'
@@ -32,7 +32,7 @@ import { SettingsPanel } from '@/ui/settings/SettingsPanel'
 
 /** Whatever the last command asked to be shown. */
 export function Asked() {
-  const view = useShelf((shelf) => shelf.view)
+  const view = usePage((page) => page.view)
   switch (view?.view) {
     case 'displays':
       return <ArrangeDialog />

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { currentId } from '@/core/model/selectors'
 import { useAnyWaiting } from '@/store/attention'
-import { useArrangement, useDesktop } from '@/store/shelf'
+import { useArrangement, useDesktop } from '@/store/useShelf'
 
 /** What stands on the page itself: the tab's title and mark, the current desktop, the cloth. */
 export function PageMarks() {

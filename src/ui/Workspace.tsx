@@ -6,9 +6,12 @@ import { initialState } from '@/core/model/initial'
 import { clockFrom, kept, keptElsewhere, setPageBy } from '@/demo/clock'
 import { forgetShelf } from '@/store/aside'
 import { provideConsole } from '@/store/console'
+import { ofShelf } from '@/store/ofShelf'
 import { followOutside } from '@/store/outside'
-import { provideEffects, say, shelf, useArrangement, useShelf } from '@/store/shelf'
-import { type Seed, type Started, start, type Trouble } from '@/store/start'
+import { createShelf, type Shelf } from '@/store/shelf'
+import { type Seed, type Started, start } from '@/store/start'
+import { openStores } from '@/store/storage'
+import { ShelfProvider, useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useFrameNeeded, useFullScreen } from '@/ui/desktop/useFullScreen'
 import { OpenMenu } from '@/ui/menu/OpenMenu'
 import { Notices } from '@/ui/notices/Notices'
@@ -63,76 +66,89 @@ const AT_A_TIME = 'demo-at'
  * The shelf of a page, after its clock is set where the address asks for one. @returns its name, and
  * what is wrong with what was asked for
  */
-async function setClock(name: string): Promise<{ name: string; problem?: string }> {
+async function setClock(shelf: Shelf, name: string): Promise<{ name: string; problem?: string }> {
   const { search } = location
   const asked = name === 'demo' ? clockFrom(search, Date.now()) : null
   if (!asked) return { name }
   if ('problem' in asked) return { name, problem: asked.problem }
-  const follows = seat.getState().fixed ? keptElsewhere() : null
+  const follows = seat(shelf).getState().fixed ? keptElsewhere() : null
   const { clock, begins } = follows ? { clock: follows, begins: false } : kept(asked, search)
   if (begins) await forgetShelf(AT_A_TIME)
   setPageBy(clock)
   return { name: AT_A_TIME }
 }
 
-let started: Promise<Started> | null = null
+const FACTS = APPS.map(({ id, name, plural, untitled, width, height, limits }) => ({
+  id,
+  name,
+  plural,
+  untitled,
+  width,
+  height,
+  limits,
+}))
 
-const begin = (name: string): Promise<Started> => {
-  const take = sessionStorage.getItem(TAKE) === name
-  sessionStorage.removeItem(TAKE)
-  const facts = APPS.map(({ id, name: title, plural, untitled, width, height, limits }) => ({
-    id,
-    name: title,
-    plural,
-    untitled,
-    width,
-    height,
-    limits,
-  }))
-  started = setClock(name).then(async ({ name: shelfName, problem }) => {
-    const result = await start(shelfName, facts, () => seed(name), take, seat.getState())
-    if (problem) say(problem, { refused: true })
+const makeShelf = (): Shelf =>
+  createShelf({
+    stores: openStores,
+    apps: FACTS,
+    clock: () => Date.now(),
+    channel: (name) => new BroadcastChannel(name),
+  })
+
+const own = ofShelf(() => ({ started: null as Promise<Started> | null }))
+
+/** Loads a shelf, once, however often it is asked. */
+function begin(shelf: Shelf, name: string): Promise<Started> {
+  const mine = own(shelf)
+  mine.started ??= setClock(shelf, name).then(async ({ name: called, problem }) => {
+    const take = sessionStorage.getItem(TAKE) === name
+    sessionStorage.removeItem(TAKE)
+    const result = await start(shelf, called, () => seed(name), take, seat(shelf).getState())
+    if (problem) shelf.say(problem, { refused: true })
     return result
   })
-  return started
+  return mine.started
 }
 
-/** The whole of one shelf: `demo`, or the person's `own`; or one display of it. */
-export function Workspace({
-  name,
-  nonce,
-  display,
-}: {
+interface Which {
   name: string
   nonce: string
   /** The one display this page shows; else it is the main view. */
   display?: string
-}) {
-  const [elsewhere, setElsewhere] = useState(false)
-  const [trouble, setTrouble] = useState<Trouble | null>(null)
-  const ready = useShelf((shelf) => shelf.ready)
-  useEffect(() => {
-    // Style sheets made at run time carry the page's nonce.
-    setNonce(nonce)
-    if (display) sitAt(display)
-    void (started ?? begin(name)).then((result) => {
-      setElsewhere(result === 'elsewhere')
-      if (typeof result === 'object') setTrouble(result)
-    })
-    const taken = () => setElsewhere(true)
-    addEventListener('shelf-taken-over', taken)
-    return () => removeEventListener('shelf-taken-over', taken)
-  }, [name, nonce, display])
-  if (elsewhere) return <Shut display={display} onUse={() => takeOver(name)} />
-  if (trouble && !ready) return <Troubled trouble={trouble} />
-  return ready ? (
-    <Open name={name} />
-  ) : (
-    <main className="h-full" aria-busy="true" aria-label="Loading" />
+}
+
+/** The whole of one shelf: `demo`, or the person's `own`; or one display of it. */
+export function Workspace(which: Which) {
+  const [shelf] = useState(makeShelf)
+  return (
+    <ShelfProvider value={shelf}>
+      <Begun {...which} />
+    </ShelfProvider>
   )
 }
 
+/** What there is to see of a shelf: itself, or why it is not shown. */
+function Begun({ name, nonce, display }: Which) {
+  const shelf = useShelf()
+  const [result, setResult] = useState<Started | null>(null)
+  const ready = usePage((page) => page.ready)
+  const takenOver = usePage((page) => page.takenOver)
+  useEffect(() => {
+    // Style sheets made at run time carry the page's nonce.
+    setNonce(nonce)
+    if (display) sitAt(shelf, display)
+    void begin(shelf, name).then(setResult)
+  }, [shelf, name, nonce, display])
+  if (takenOver || result === 'elsewhere')
+    return <Shut display={display} onUse={() => takeOver(name)} />
+  if (ready) return <Open name={name} />
+  if (typeof result === 'object' && result) return <Troubled trouble={result} />
+  return <main className="h-full" aria-busy="true" aria-label="Loading" />
+}
+
 function Open({ name }: { name: string }) {
+  const shelf = useShelf()
   useTelling()
   useKeys()
   useFrames()
@@ -144,9 +160,12 @@ function Open({ name }: { name: string }) {
   const needed = useFrameNeeded()
   const bare = (runs || full) && !needed
   const rack = !bare && wanted
-  useEffect(provideConsole, [])
-  useLayoutEffect(() => provideEffects(carryOut), [])
-  useEffect(followOutside, [])
+  useEffect(() => provideConsole(shelf), [shelf])
+  useLayoutEffect(
+    () => shelf.provideEffects((effect) => carryOut(shelf, effect)),
+    [shelf.provideEffects, shelf],
+  )
+  useEffect(() => followOutside(shelf), [shelf])
   return (
     <div
       className={`grid h-full ${
@@ -179,7 +198,7 @@ function Open({ name }: { name: string }) {
       <Guarded name="The trail">
         <Trail />
       </Guarded>
-      <Guarded name="The menu" onFail={() => shelf.setState({ menu: null })}>
+      <Guarded name="The menu" onFail={() => shelf.page.setState({ menu: null })}>
         <OpenMenu />
       </Guarded>
       <Announcer />
@@ -207,14 +226,15 @@ const ANNOUNCED = 4
 
 /** Tells people who do not see the page what happens, one line after the other. */
 function Announcer() {
-  const [lines, setLines] = useState([{ text: shelf.getState().announced, at: 0 }])
+  const shelf = useShelf()
+  const [lines, setLines] = useState([{ text: shelf.page.getState().announced, at: 0 }])
   useEffect(
     () =>
-      shelf.subscribe(({ announced: text }, before) => {
+      shelf.page.subscribe(({ announced: text }, before) => {
         if (text && text !== before.announced)
           setLines((now) => [...now, { text, at: (now.at(-1)?.at ?? 0) + 1 }].slice(-ANNOUNCED))
       }),
-    [],
+    [shelf.page.subscribe],
   )
   return (
     <div aria-live="polite" className="sr-only">

@@ -8,7 +8,7 @@ import type { DesktopId } from '@/core/model/types'
 import { damagedCopies, keepInFolder } from '@/store/begin'
 import { saveDraft } from '@/store/documents'
 import { exportDesktop, exportShelf } from '@/store/exporting'
-import { getState, say } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 import { toggleFullScreen } from '@/ui/desktop/fullScreen'
 import { rest } from '@/ui/desktop/rest'
 import { toggleRack } from '@/ui/desktop/seat'
@@ -21,109 +21,109 @@ import { record } from '@/ui/run/record'
 import { exportSettings, importSettings } from '@/ui/settings/files'
 
 /** Does what a command asked the page to do at once. */
-export function carryOut(effect: Effect): void {
-  run(effect).catch((error: unknown) => {
+export function carryOut(shelf: Shelf, effect: Effect): void {
+  run(shelf, effect).catch((error: unknown) => {
     const why = error instanceof Error ? error.message.slice(0, 200) : ''
-    say(`That did not work; nothing was changed. ${why}`, { refused: true })
+    shelf.say(`That did not work; nothing was changed. ${why}`, { refused: true })
   })
 }
 
-async function run(effect: Effect): Promise<void> {
+async function run(shelf: Shelf, effect: Effect): Promise<void> {
   switch (effect.does) {
     case 'open file':
-      return openFiles(await chooseFiles(OPENED.join(','), true))
+      return openFiles(shelf, await chooseFiles(OPENED.join(','), true))
     case 'full screen':
-      return toggleFullScreen()
+      return toggleFullScreen(shelf)
     case 'picture':
-      return takePicture(effect)
+      return takePicture(shelf, effect)
     case 'open display':
-      return openDisplay(effect.display)
+      return openDisplay(shelf, effect.display)
     case 'export keys':
-      return exportKeys()
+      return exportKeys(shelf)
     case 'export calendar':
-      download(await planFile(getState()), 'plan.ics')
-      return say('Exported the plan as a calendar file')
+      download(await planFile(shelf, shelf.state()), 'plan.ics')
+      return shelf.say('Exported the plan as a calendar file')
     case 'export settings':
-      return exportSettings()
+      return exportSettings(shelf)
     case 'import settings':
-      return importSettings()
+      return importSettings(shelf)
     case 'export shelf':
-      return exportWhole()
+      return exportWhole(shelf)
     case 'record run':
-      return record(effect.run)
+      return record(shelf, effect.run)
     case 'export desktop':
-      return exportOne(effect.desktop)
+      return exportOne(shelf, effect.desktop)
     case 'export damaged': {
-      const copies = await damagedCopies()
-      if (!copies) return say('No saved copy was damaged. There is nothing to export.')
+      const copies = await damagedCopies(shelf)
+      if (!copies) return shelf.say('No saved copy was damaged. There is nothing to export.')
       download(copies, 'damaged copies.json')
-      return say('Exported the damaged copies as they were found')
+      return shelf.say('Exported the damaged copies as they were found')
     }
     case 'keep folder': {
-      const { says, refused } = await keepInFolder()
-      return say(says, refused ? { refused } : {})
+      const { says, refused } = await keepInFolder(shelf)
+      return shelf.say(says, refused ? { refused } : {})
     }
     case 'rack':
       // A display in a window of its own has none until it is asked for.
-      if ((await toggleRack()) === 'gone') return
+      if ((await toggleRack(shelf)) === 'gone') return
       return walkTo('[data-row-name][aria-current]')
     case 'apps':
       return walkTo('.app-row button')
     case 'rest':
-      return rest([effect.desktop])
+      return rest(shelf, [effect.desktop])
     case 'save document':
-      return saveDocument(effect.window)
+      return saveDocument(shelf, effect.window)
     case 'copy reference':
-      return copyReference(effect.document)
+      return copyReference(shelf, effect.document)
   }
 }
 
-function exportKeys(): void {
-  const state = getState()
-  const card = keyCard(state, (id) => appOf(id)?.name ?? id)
+function exportKeys(shelf: Shelf): void {
+  const state = shelf.state()
+  const card = keyCard(state, (id) => appOf(shelf, id)?.name ?? id)
   download(
     new Blob([cardAsMarkdown(card, state.settings.keys)], { type: 'text/markdown' }),
     'keys.md',
   )
-  say('Exported the key card as Markdown')
+  shelf.say('Exported the key card as Markdown')
 }
 
-async function exportWhole(): Promise<void> {
-  const { file, missing } = await exportShelf()
+async function exportWhole(shelf: Shelf): Promise<void> {
+  const { file, missing } = await exportShelf(shelf)
   download(file, `shelf-${new Date().toISOString().slice(0, 10)}.kite.json`)
-  sayExported('the shelf file', missing)
+  sayExported(shelf, 'the shelf file', missing)
 }
 
-async function exportOne(id: DesktopId): Promise<void> {
-  const exported = await exportDesktop(id)
+async function exportOne(shelf: Shelf, id: DesktopId): Promise<void> {
+  const exported = await exportDesktop(shelf, id)
   if (!exported) return
-  const { desktops, stowed } = getState()
+  const { desktops, stowed } = shelf.state()
   const name = desktops[id]?.name ?? stowed.find((one) => one.id === id)?.desktop.name ?? 'desktop'
   download(exported.file, `${name}.kite.json`)
-  sayExported(name, exported.missing)
+  sayExported(shelf, name, exported.missing)
 }
 
 /** Says so when something could not be read and is not in the file. */
-function sayExported(what: string, missing: string[]): void {
+function sayExported(shelf: Shelf, what: string, missing: string[]): void {
   if (missing.length === 0) {
-    say(`Exported ${what}`)
+    shelf.say(`Exported ${what}`)
     return
   }
   const names = missing.slice(0, 3).map((title) => `“${title}”`)
   const more = missing.length > 3 ? ` and ${missing.length - 3} more` : ''
-  say(`Exported ${what} without ${names.join(', ')}${more}: what is in them cannot be read`, {
+  shelf.say(`Exported ${what} without ${names.join(', ')}${more}: what is in them cannot be read`, {
     refused: true,
   })
 }
 
-function saveDocument(id: string): void {
-  const state = getState()
+function saveDocument(shelf: Shelf, id: string): void {
+  const state = shelf.state()
   const window = state.windows[id]
   if (!window) return
   const name = title(state, window)
   const { unsaved } = state.documents[window.document] ?? {}
-  saveDraft(window.document)
-  say(unsaved ? `Saved “${name}”` : `“${name}” has no changes to save`)
+  saveDraft(shelf, window.document)
+  shelf.say(unsaved ? `Saved “${name}”` : `“${name}” has no changes to save`)
 }
 
 /** From there arrows and Tab lead on. On a full screen there is no rack to walk: it is left first. */
@@ -135,14 +135,14 @@ async function walkTo(first: string): Promise<void> {
   document.querySelector<HTMLElement>(first)?.focus()
 }
 
-async function copyReference(id: string): Promise<void> {
-  const known = getState().documents[id]
+async function copyReference(shelf: Shelf, id: string): Promise<void> {
+  const known = shelf.state().documents[id]
   if (!known) return
   try {
     await navigator.clipboard.writeText(referenceTo(known))
-    say(`Copied a reference to “${known.title}”: paste it anywhere`)
+    shelf.say(`Copied a reference to “${known.title}”: paste it anywhere`)
   } catch {
-    say('The browser does not let this page copy. Allow it for this page and try again.', {
+    shelf.say('The browser does not let this page copy. Allow it for this page and try again.', {
       refused: true,
     })
   }

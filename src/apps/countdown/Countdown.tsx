@@ -5,12 +5,14 @@ import { changeContent, shownContent, useContent, useTyped } from '@/store/docum
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
 import { pauseOr, useTether } from '@/store/tethers'
+import { useShelf } from '@/store/useShelf'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { type CountdownContent, IDLE, inWords, left, parse } from './time'
 
 /** Counts down to a time of day or for a duration. */
 export default function Countdown({ document: id, window }: AppProps) {
+  const shelf = useShelf()
   const kept = useContent(id)
   const content = kept ? ((shownContent(kept) as CountdownContent | null) ?? IDLE) : null
   const now = useNow(content?.kind === 'running')
@@ -23,7 +25,7 @@ export default function Countdown({ document: id, window }: AppProps) {
   useEffect(() => {
     if (over && seen) change({ ...content, told: true })
   }, [over, seen])
-  const change = (next: CountdownContent) => changeContent(id, next, 'saved')
+  const change = (next: CountdownContent) => changeContent(shelf, id, next, 'saved')
   const runs = content?.kind === 'running' && left(content, now) > 0
   const paused = content?.kind === 'paused'
   useTether(
@@ -144,13 +146,14 @@ function useNow(running: boolean): number {
 
 /** Its end asks for attention until it was seen; told as having ended then, however late. */
 function useReported(id: string, ended: number | null): void {
+  const shelf = useShelf()
   useEffect(() => {
     const at = ended === null ? '' : new Date(ended).toLocaleTimeString([], CLOCK)
-    report(id, {
+    report(shelf, id, {
       attention: ended === null ? null : 'alarm',
       ...(ended !== null && { says: `Over since ${at}` }),
     })
-  }, [id, ended])
+  }, [id, ended, shelf])
 }
 
 const CLOCK = { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' } as const

@@ -9,6 +9,8 @@ import {
   shownContent,
   useContent,
 } from '@/store/documents'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { LongText } from '@/ui/parts/LongText'
 import { LONG } from '@/ui/parts/longParts'
 import type { AppProps } from '../contract'
@@ -42,6 +44,7 @@ function docOf(markdown: string): { blocks: ReturnType<typeof readBlocks>; conte
 }
 
 function Editable({ id, markdown }: { id: string; markdown: string }) {
+  const shelf = useShelf()
   // What the editor and the store last agreed on; anything else came from outside.
   const agreed = useRef(markdown)
   const origin = useRef<Origin | null>(null)
@@ -60,18 +63,23 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
         'aria-label': 'Text',
         'data-autofocus': '',
       },
-      handleClickOn: (_view, _position, _node, _at, event) => followed(event),
+      handleClickOn: (_view, _position, _node, _at, event) => followed(shelf, event),
       handlePaste: (view, event) =>
-        taken(view, event.clipboardData?.getData('text/plain') ?? '', view.state.selection.from),
+        taken(
+          shelf,
+          view,
+          event.clipboardData?.getData('text/plain') ?? '',
+          view.state.selection.from,
+        ),
       handleDrop: (view, event) => {
         const at = view.posAtCoords({ left: event.clientX, top: event.clientY })?.pos
         const text = event.dataTransfer?.getData('text/plain') ?? ''
         const pictures = [...(event.dataTransfer?.files ?? [])].filter(isPicture)
         if (at === undefined) return false
-        if (pictures.length === 0) return taken(view, text, at)
+        if (pictures.length === 0) return taken(shelf, view, text, at)
         // Else the desktop would open them in windows.
         event.stopPropagation()
-        for (const file of pictures) void insertPicture(view, file, at)
+        for (const file of pictures) void insertPicture(shelf, view, file, at)
         return true
       },
     },
@@ -84,7 +92,7 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
       const next = origin.current?.write(now.state.doc)
       if (next === undefined || next === agreed.current) return
       agreed.current = next
-      keep(id, next)
+      keep(shelf, id, next)
     },
   })
   useEffect(() => {
@@ -102,10 +110,10 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
 }
 
 /** What was typed is a draft, unless it is again what was saved. */
-function keep(id: string, markdown: string): void {
-  const saved = (keptContent(id)?.saved as DocumentContent | null)?.markdown ?? ''
-  if (markdown === saved) discardDraft(id)
-  else changeContent(id, { markdown } satisfies DocumentContent, 'draft')
+function keep(shelf: Shelf, id: string, markdown: string): void {
+  const saved = (keptContent(shelf, id)?.saved as DocumentContent | null)?.markdown ?? ''
+  if (markdown === saved) discardDraft(shelf, id)
+  else changeContent(shelf, id, { markdown } satisfies DocumentContent, 'draft')
 }
 
 /** A text that came from outside: imported, discarded, taken back. */
@@ -120,12 +128,12 @@ function put(editor: Editor, origin: { current: Origin | null }, markdown: strin
 }
 
 /** A link to a document goes there; one to the web opens beside the shelf, with Ctrl or Command. */
-function followed(event: MouseEvent): boolean {
+function followed(shelf: Shelf, event: MouseEvent): boolean {
   const link = (event.target as Element).closest('a')
   const address = link?.getAttribute('href') ?? ''
   if (address.startsWith('kite:')) {
     event.preventDefault()
-    openReference(address)
+    openReference(shelf, address)
     return true
   }
   if (!link || !(event.ctrlKey || event.metaKey)) return false

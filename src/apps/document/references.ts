@@ -1,6 +1,6 @@
 import type { EditorView } from '@tiptap/pm/view'
 import { loadContent, putContent } from '@/store/documents'
-import { dispatch, getState, say } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 import { FileProblem } from '../contract'
 import { type ReaderContent, reader } from '../reader/manifest'
 
@@ -13,21 +13,21 @@ function referredTo(text: string): { id: string; title: string } | null {
 }
 
 /** Goes to the window that shows a document, or opens one. */
-export function openReference(address: string): void {
+export function openReference(shelf: Shelf, address: string): void {
   const id = address.slice('kite:'.length)
-  const { documents, windows } = getState()
+  const { documents, windows } = shelf.state()
   const known = Object.hasOwn(documents, id) ? documents[id] : undefined
   const shown = Object.values(windows).find(({ document }) => document === id)
-  if (shown) dispatch('window.focus', { window: shown.id })
-  else if (known) dispatch('window.open', { app: known.app, document: id })
-  else say('What this refers to is not on this shelf.', { refused: true })
+  if (shown) shelf.dispatch('window.focus', { window: shown.id })
+  else if (known) shelf.dispatch('window.open', { app: known.app, document: id })
+  else shelf.say('What this refers to is not on this shelf.', { refused: true })
 }
 
 /** A reference to a document that is dropped or pasted becomes a link to it, or its picture. */
-export function taken(view: EditorView, text: string, at: number): boolean {
+export function taken(shelf: Shelf, view: EditorView, text: string, at: number): boolean {
   const found = referredTo(text)
   if (!found) return false
-  void loadContent(found.id)
+  void loadContent(shelf, found.id)
     .then(({ saved }) => (saved as ReaderContent | null)?.kind === 'picture')
     .catch(() => false)
     .then((picture) => insert(view, found.id, found.title, at, picture))
@@ -49,7 +49,12 @@ function insert(view: EditorView, id: string, title: string, at: number, picture
 export const isPicture = ({ type }: File): boolean => type.startsWith('image/')
 
 /** A picture from a file: kept as a document of its own, and shown in the text. */
-export async function insertPicture(view: EditorView, file: File, at: number): Promise<void> {
+export async function insertPicture(
+  shelf: Shelf,
+  view: EditorView,
+  file: File,
+  at: number,
+): Promise<void> {
   try {
     const content = await reader.read?.(file, {
       signal: new AbortController().signal,
@@ -58,11 +63,11 @@ export async function insertPicture(view: EditorView, file: File, at: number): P
     const id = `document-${crypto.randomUUID()}`
     const title = file.name.replace(/\.\w+$/, '').trim() || file.name
     const info = { id, app: 'reader', title, unsaved: false, openedAt: Date.now() }
-    putContent(id, { saved: content, draft: null })
-    dispatch('documents.bring', { documents: [info] }, 'app')
+    putContent(shelf, id, { saved: content, draft: null })
+    shelf.dispatch('documents.bring', { documents: [info] }, 'app')
     insert(view, id, title, at, true)
   } catch (error) {
     const why = error instanceof FileProblem ? error.message : 'it cannot be read'
-    say(`“${file.name}” was not put in: ${why}. Nothing was changed.`, { refused: true })
+    shelf.say(`“${file.name}” was not put in: ${why}. Nothing was changed.`, { refused: true })
   }
 }

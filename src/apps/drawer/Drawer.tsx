@@ -5,13 +5,15 @@ import { referenceTo } from '@/core/formats/reference'
 import type { DocumentInfo } from '@/core/model/types'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
 import { useTyped } from '@/store/documents'
-import { appFacts, dispatch, say } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
+import { useShelf } from '@/store/useShelf'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 
 /** Everything the person keeps: documents, open or not, to be looked at, opened and put away. */
 export default function Drawer({ document: own }: AppProps) {
+  const shelf = useShelf()
   const documents = useAllDocuments()
   const [filter, setFilter] = useTyped(own, 'filter')
   const [chosen, setChosen] = useState<string | null>(null)
@@ -32,7 +34,7 @@ export default function Drawer({ document: own }: AppProps) {
   const keys = (event: KeyboardEvent) => {
     if (event.key === 'ArrowDown') step(1)
     else if (event.key === 'ArrowUp') step(-1)
-    else if (event.key === 'Enter' && shown && !shown.discarded) open(shown)
+    else if (event.key === 'Enter' && shown && !shown.discarded) open(shelf, shown)
     else return
     event.preventDefault()
   }
@@ -48,10 +50,10 @@ export default function Drawer({ document: own }: AppProps) {
           onChange={(event) => setFilter(event.target.value)}
           onKeyDown={keys}
         />
-        <Tool label="Import files" onClick={() => dispatch('shelf.openFile')}>
+        <Tool label="Import files" onClick={() => shelf.dispatch('shelf.openFile')}>
           <FolderInput size={15} />
         </Tool>
-        <Tool label="Clear up" onClick={() => dispatch('documents.clearUp')}>
+        <Tool label="Clear up" onClick={() => shelf.dispatch('documents.clearUp')}>
           <Brush size={15} />
         </Tool>
         <span className="flex-1" />
@@ -79,44 +81,49 @@ export default function Drawer({ document: own }: AppProps) {
 }
 
 /** What nobody has looked at for long comes back to hand first. */
-const about = (id: string, run: () => void): void =>
-  void bringBack([id]).then(run, () => say('It cannot be read now. Try again.', { refused: true }))
+const about = (shelf: Shelf, id: string, run: () => void): void =>
+  void bringBack(shelf, [id]).then(run, () =>
+    shelf.say('It cannot be read now. Try again.', { refused: true }),
+  )
 
-const open = ({ id, app }: DocumentInfo) =>
-  about(id, () => dispatch('window.open', { app, document: id }))
+const open = (shelf: Shelf, { id, app }: DocumentInfo) =>
+  about(shelf, id, () => shelf.dispatch('window.open', { app, document: id }))
 
 function Actions({ shown }: { shown: DocumentInfo }) {
+  const shelf = useShelf()
   const { id } = shown
   if (shown.discarded)
     return (
       <button
         type="button"
         className="tool"
-        onClick={() => about(id, () => dispatch('document.discard', { document: id }))}
+        onClick={() => about(shelf, id, () => shelf.dispatch('document.discard', { document: id }))}
       >
         Take back
       </button>
     )
   return (
     <>
-      <button type="button" className="tool" onClick={() => open(shown)}>
+      <button type="button" className="tool" onClick={() => open(shelf, shown)}>
         Open
       </button>
       <Tool
         label="Rename"
-        onClick={() => about(id, () => dispatch('document.askTitle', { document: id }))}
+        onClick={() =>
+          about(shelf, id, () => shelf.dispatch('document.askTitle', { document: id }))
+        }
       >
         <Pencil size={14} />
       </Tool>
       <Tool
         label="Export"
-        onClick={() => about(id, () => dispatch('document.export', { document: id }))}
+        onClick={() => about(shelf, id, () => shelf.dispatch('document.export', { document: id }))}
       >
         <Download size={14} />
       </Tool>
       <Tool
         label="Delete"
-        onClick={() => about(id, () => dispatch('document.discard', { document: id }))}
+        onClick={() => about(shelf, id, () => shelf.dispatch('document.discard', { document: id }))}
       >
         <Trash2 size={14} />
       </Tool>
@@ -125,6 +132,7 @@ function Actions({ shown }: { shown: DocumentInfo }) {
 }
 
 function Item({ one, chosen, onChoose }: { one: DocumentInfo; chosen: boolean; onChoose(): void }) {
+  const shelf = useShelf()
   const drag = (event: DragEvent) => {
     event.dataTransfer.setData('text/plain', referenceTo(one))
     event.dataTransfer.effectAllowed = 'copy'
@@ -137,7 +145,7 @@ function Item({ one, chosen, onChoose }: { one: DocumentInfo; chosen: boolean; o
         aria-current={chosen ? 'true' : undefined}
         className="flex w-full items-center gap-2 px-3 py-1.5 text-left aria-[current]:bg-ink/8 aria-[current]:font-semibold"
         onClick={onChoose}
-        onDoubleClick={() => open(one)}
+        onDoubleClick={() => open(shelf, one)}
         onDragStart={drag}
       >
         <span
@@ -146,7 +154,7 @@ function Item({ one, chosen, onChoose }: { one: DocumentInfo; chosen: boolean; o
           {one.title}
         </span>
         <span className="shrink-0 text-[11px] text-soft">
-          {one.unsaved ? 'not saved' : appFacts(one.app)?.name}
+          {one.unsaved ? 'not saved' : shelf.appFacts(one.app)?.name}
         </span>
       </button>
     </li>
@@ -155,20 +163,21 @@ function Item({ one, chosen, onChoose }: { one: DocumentInfo; chosen: boolean; o
 
 /** What a file says, as far as it has words. */
 function Preview({ shown: { id, title, app } }: { shown: DocumentInfo }) {
+  const shelf = useShelf()
   const [text, setText] = useState('')
   useEffect(() => {
     let over = false
-    void textsOf([id]).then((texts) => {
+    void textsOf(shelf, [id]).then((texts) => {
       if (!over) setText(texts.get(id) ?? '')
     })
     return () => {
       over = true
     }
-  }, [id])
+  }, [id, shelf])
   return (
     <section aria-label={`Preview of ${title}`} className="min-w-0 flex-1 overflow-auto p-3">
       <h2 className="font-bold font-display text-[16px]">{title}</h2>
-      <p className="text-soft">{appFacts(app)?.name ?? app}</p>
+      <p className="text-soft">{shelf.appFacts(app)?.name ?? app}</p>
       <p className="mt-2 whitespace-pre-wrap text-[15px]">
         {text.slice(0, 1500) || 'There are no words in it.'}
       </p>

@@ -4,8 +4,8 @@ import { type FormEvent, useEffect, useState } from 'react'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
-import { getState, say } from '@/store/shelf'
 import { pauseOr, useTether } from '@/store/tethers'
+import { useShelf } from '@/store/useShelf'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { serviceSpeed, useService } from '../useService'
@@ -23,12 +23,13 @@ import {
 
 /** Long computations in a queue: one runs at a time, outside; its log and progress are followed. */
 export default function Jobs({ document: id, window }: AppProps) {
+  const shelf = useShelf()
   const kept = useContent(id)
   const content = kept ? ((shownContent(kept) as JobContent | null) ?? NO_JOBS) : null
   const [chosen, setChosen] = useState<string | null>(null)
   const seen = useSeen(window)
-  const now = () => (contentOf(id) as JobContent | null) ?? NO_JOBS
-  const change = (next: JobContent) => next !== now() && changeContent(id, next, 'saved')
+  const now = () => (contentOf(shelf, id) as JobContent | null) ?? NO_JOBS
+  const change = (next: JobContent) => next !== now() && changeContent(shelf, id, next, 'saved')
   const active = content ? running(content) : undefined
   const connection = useService<JobEvent>(
     active?.id ?? null,
@@ -44,7 +45,8 @@ export default function Jobs({ document: id, window }: AppProps) {
     if (job.state === 'waiting') return
     const body = JSON.stringify({ id: job.id, action })
     const answer = await fetch('/api/jobs', { method: 'POST', body }).catch(() => null)
-    if (!answer) say('The service does not answer. The job will be retried.', { refused: true })
+    if (!answer)
+      shelf.say('The service does not answer. The job will be retried.', { refused: true })
   }
   useReported(id, content, seen)
   const held = content?.jobs.find(({ state }) => state === 'paused')
@@ -103,6 +105,7 @@ export default function Jobs({ document: id, window }: AppProps) {
 
 /** Progress while one runs; its end asks for attention until the window is seen. */
 function useReported(id: string, content: JobContent | null, looked: boolean): void {
+  const shelf = useShelf()
   const [seen, setSeen] = useState<number | null>(null)
   const ended = content?.jobs.filter(({ state }) => state === 'done' || state === 'failed') ?? []
   const count = ended.length
@@ -110,18 +113,18 @@ function useReported(id: string, content: JobContent | null, looked: boolean): v
   // What had ended before the window was drawn is no news, unless it still waits to be seen.
   useEffect(() => {
     if (content && (looked || seen === null || seen > count))
-      setSeen(!looked && seen === null && getState().attention[id] ? count - 1 : count)
-  }, [id, content, looked, seen, count])
+      setSeen(!looked && seen === null && shelf.state().attention[id] ? count - 1 : count)
+  }, [id, content, looked, seen, count, shelf])
   const active = content ? running(content) : undefined
   const fresh = content && seen !== null && count > seen && !looked ? last : undefined
   useEffect(() => {
-    report(id, {
+    report(shelf, id, {
       progress: active ? active.at / active.steps : null,
       busy: !!active,
       attention: fresh ? (fresh.state === 'failed' ? 'alarm' : 'info') : null,
       ...(fresh && { says: `${fresh.name} ${fresh.state === 'failed' ? 'failed' : 'is done'}` }),
     })
-  }, [id, active, fresh])
+  }, [id, active, fresh, shelf])
 }
 
 const STATES: Record<Job['state'], string> = {

@@ -1,13 +1,17 @@
 import { useMemo, useState } from 'react'
 import { keyCard, searchCard } from '@/core/keys/card'
-import { appFacts, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { KeyGroups } from '@/ui/parts/KeyGroups'
 
 /** The key card to keep in sight: as the keys are now, found by typing. */
 export default function KeyCardWindow() {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const [query, setQuery] = useState('')
-  const card = useMemo(() => keyCard(state, (id) => appFacts(id)?.name ?? id), [state])
+  const card = useMemo(
+    () => keyCard(state, (id) => shelf.appFacts(id)?.name ?? id),
+    [state, shelf.appFacts],
+  )
   const found = searchCard(card, query)
   return (
     <div className="flex h-full flex-col">

@@ -4,7 +4,9 @@ import type { DocumentId } from '@/core/model/types'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
+import type { Shelf } from '@/store/shelf'
 import { useTether } from '@/store/tethers'
+import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
 import { serviceSpeed, useService } from '../useService'
 import type { Incoming } from './protocol'
@@ -25,6 +27,7 @@ const OPEN = 'open thread'
 
 /** Threads with people outside: read, answered, told when one is asked for. */
 export default function Messages({ document: id, window }: AppProps) {
+  const shelf = useShelf()
   const kept = useContent(id)
   // Which thread is open is kept like what is half-typed.
   const [chosen, setChosen] = useTyped(id, OPEN)
@@ -32,14 +35,14 @@ export default function Messages({ document: id, window }: AppProps) {
   const content = kept ? ((shownContent(kept) as MessagesContent | null) ?? NO_MESSAGES) : null
   // Two things may happen before the next drawing: each starts from what is there by then.
   const change = (to: (now: MessagesContent) => MessagesContent) => {
-    const now = (contentOf(id) as MessagesContent | null) ?? NO_MESSAGES
+    const now = (contentOf(shelf, id) as MessagesContent | null) ?? NO_MESSAGES
     const next = to(now)
-    if (next !== now) changeContent(id, next, 'saved')
+    if (next !== now) changeContent(shelf, id, next, 'saved')
   }
   const connection = useService<Incoming>(
     kept ? id : null,
     () => {
-      const { received = 0 } = (contentOf(id) as MessagesContent | null) ?? NO_MESSAGES
+      const { received = 0 } = (contentOf(shelf, id) as MessagesContent | null) ?? NO_MESSAGES
       return { service: 'messages', seed: 2, after: received, speed: serviceSpeed() }
     },
     (incoming) => change((now) => receive(now, incoming, Date.now())),
@@ -48,7 +51,8 @@ export default function Messages({ document: id, window }: AppProps) {
   const waits = content?.threads.some((thread) => thread.messages.some(({ waiting }) => waiting))
   // biome-ignore lint/correctness/useExhaustiveDependencies: what waits goes out when it is heard again
   useEffect(() => {
-    if (connection === 'heard' && waits) void sendWaiting(id).then((ok) => ok && change(sent))
+    if (connection === 'heard' && waits)
+      void sendWaiting(shelf, id).then((ok) => ok && change(sent))
   }, [connection, waits, id])
   // biome-ignore lint/correctness/useExhaustiveDependencies: a thread is read when it is seen
   useEffect(() => {
@@ -61,8 +65,8 @@ export default function Messages({ document: id, window }: AppProps) {
     const count = content.threads.reduce((sum, thread) => sum + unread(thread), 0)
     const attention = asking ? 'mention' : count ? 'info' : null
     const says = asking ? `${asking.who} asks for you` : count ? `${count} unread` : undefined
-    report(id, { attention, ...(says && { says }) })
-  }, [content, id])
+    report(shelf, id, { attention, ...(says && { says }) })
+  }, [content, id, shelf])
   const waiting =
     content?.threads.find(mentioned) ?? content?.threads.find((one) => unread(one) > 0)
   const last = waiting?.messages.at(-1)
@@ -123,8 +127,8 @@ export default function Messages({ document: id, window }: AppProps) {
 }
 
 /** Sends what waits. Returns whether the service took it. */
-async function sendWaiting(id: string): Promise<boolean> {
-  const { threads } = (contentOf(id) as MessagesContent | null) ?? NO_MESSAGES
+async function sendWaiting(shelf: Shelf, id: string): Promise<boolean> {
+  const { threads } = (contentOf(shelf, id) as MessagesContent | null) ?? NO_MESSAGES
   const texts = threads.flatMap(({ messages }) =>
     messages.flatMap(({ waiting, text }) => (waiting ? text : [])),
   )

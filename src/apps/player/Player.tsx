@@ -3,8 +3,8 @@ import { FilePlus, Pause, Play, SkipForward, Trash2 } from 'lucide-react'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { changeContent, contentOf, shownContent, useContent } from '@/store/documents'
 import { report } from '@/store/reports'
-import { say } from '@/store/shelf'
 import { pauseOr, useTether } from '@/store/tethers'
+import { useShelf } from '@/store/useShelf'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
 import { readAudio } from './files'
@@ -21,14 +21,15 @@ const tracksOf = ({ files = [] }: PlayerContent): Track[] => [...TUNES, ...files
 
 /** Tunes made on the spot and files of one's own; they go on while one is elsewhere. */
 export default function Player({ document: id }: AppProps) {
+  const shelf = useShelf()
   const kept = useContent(id)
   const content = kept ? ((shownContent(kept) as PlayerContent | null) ?? FIRST) : null
   const [playing, setPlaying] = useState(false)
   const sound = useRef<Sound | null>(null)
   const position = usePosition(playing, sound)
-  const now = () => (contentOf(id) as PlayerContent | null) ?? FIRST
+  const now = () => (contentOf(shelf, id) as PlayerContent | null) ?? FIRST
   const keep = (change: Partial<PlayerContent>) =>
-    changeContent(id, { ...now(), ...change }, 'saved')
+    changeContent(shelf, id, { ...now(), ...change }, 'saved')
   const play = (tune: number, from: number) => {
     const track = tracksOf(now())[tune]
     if (!track) return
@@ -48,8 +49,8 @@ export default function Player({ document: id }: AppProps) {
   const tracks = content ? tracksOf(content) : []
   const track = tracks[content?.tune ?? 0] ?? tracks[0]
   useEffect(() => {
-    report(id, { busy: playing, ...(playing && track && { says: `Plays ${track.name}` }) })
-  }, [id, playing, track])
+    report(shelf, id, { busy: playing, ...(playing && track && { says: `Plays ${track.name}` }) })
+  }, [id, playing, track, shelf])
   useTether(
     id,
     track
@@ -169,6 +170,7 @@ const MOST = 50 * 1024 * 1024
 
 /** Adds files of this computer to the list. */
 function AddFiles({ onAdd }: { onAdd(files: NonNullable<PlayerContent['files']>): void }) {
+  const shelf = useShelf()
   const input = useRef<HTMLInputElement>(null)
   const add = async (files: File[]) => {
     const read = await Promise.allSettled(
@@ -177,7 +179,7 @@ function AddFiles({ onAdd }: { onAdd(files: NonNullable<PlayerContent['files']>)
     const bad = files.filter((_, at) => read[at]?.status === 'rejected')
     onAdd(read.flatMap((one) => (one.status === 'fulfilled' ? [one.value] : [])))
     if (bad.length)
-      say(
+      shelf.say(
         `Not added: ${bad.map(({ name }) => `“${name}”`).join(', ')}. It is no sound that this browser plays, or larger than 50 MB.`,
         { refused: true },
       )

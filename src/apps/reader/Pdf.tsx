@@ -3,6 +3,7 @@ import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/types'
 import { changeContent } from '@/store/documents'
 import { usePassage } from '@/store/passages'
+import { useShelf } from '@/store/useShelf'
 import { Tool } from '@/ui/parts/Tool'
 import type { PdfContent } from './manifest'
 import './pdf.css'
@@ -15,6 +16,7 @@ const STEP = 1.2
 
 /** A PDF: its pages one below the other, with zoom, search and text to select. */
 export default function Pdf({ id, content }: { id: DocumentId; content: PdfContent }) {
+  const shelf = useShelf()
   const box = useRef<HTMLDivElement>(null)
   const field = useRef<HTMLInputElement>(null)
   const [place, setPlace] = useState({ page: content.page ?? 1, zoom: content.zoom ?? WIDTH })
@@ -36,9 +38,12 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
   }, [shown])
   useEffect(() => {
     if (place.page === (content.page ?? 1) && place.zoom === (content.zoom ?? WIDTH)) return
-    const timer = setTimeout(() => changeContent(id, { ...content, ...place }, 'look'), STAYED)
+    const timer = setTimeout(
+      () => changeContent(shelf, id, { ...content, ...place }, 'look'),
+      STAYED,
+    )
     return () => clearTimeout(timer)
-  }, [id, content, place])
+  }, [id, content, place, shelf])
   const find = (text: string, more: object = {}) =>
     shown?.bus.dispatch('find', {
       source: null,

@@ -3,7 +3,7 @@ import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react'
 import { type KeyboardEvent, useRef, useState } from 'react'
 import { referenceTo } from '@/core/formats/reference'
 import type { DocumentId } from '@/core/model/types'
-import { getState } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Tool } from '@/ui/parts/Tool'
 
 const STEP = 1.25
@@ -23,6 +23,7 @@ const FIT: View = { zoom: 1, x: 0, y: 0 }
  * it fits, dragging takes a reference to it elsewhere instead.
  */
 export function Picture({ source, document }: { source: string; document: DocumentId }) {
+  const shelf = useShelf()
   const [view, setView] = useState(FIT)
   const area = useRef<HTMLDivElement>(null)
   const zoomBy = (factor: number) =>
@@ -90,7 +91,7 @@ export function Picture({ source, document }: { source: string; document: Docume
           alt=""
           draggable={view.zoom === 1}
           onDragStart={(event) => {
-            const known = getState().documents[document]
+            const known = shelf.state().documents[document]
             if (known) event.dataTransfer.setData('text/plain', referenceTo(known))
           }}
           className="absolute inset-0 size-full object-contain"

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react'
 import { changeContent, discardDraft, keptContent } from '@/store/documents'
+import { useShelf } from '@/store/useShelf'
 import type { TableContent } from './manifest'
 
 /** How many changes can be taken back. */
@@ -15,14 +16,15 @@ interface Past {
  * What is typed into a cell is kept letter by letter, and is one change when the cell is left.
  */
 export function useTable(id: string, table: TableContent) {
+  const shelf = useShelf()
   const [past, setPast] = useState<Past>({ before: [], after: [] })
   // Before the first letter that was typed into a cell, while it is.
   const typedOver = useRef<TableContent | null>(null)
   const keep = (next: TableContent) => {
-    const saved = keptContent(id)?.saved as TableContent | null
+    const saved = keptContent(shelf, id)?.saved as TableContent | null
     // What is as it was saved needs no saving.
-    if (saved && sameCells(saved, next)) discardDraft(id)
-    else changeContent(id, next, 'draft')
+    if (saved && sameCells(saved, next)) discardDraft(shelf, id)
+    else changeContent(shelf, id, next, 'draft')
   }
   const remember = (before: TableContent) =>
     setPast((now) => ({ before: [...now.before.slice(1 - PAST_MOST), before], after: [] }))
@@ -35,7 +37,7 @@ export function useTable(id: string, table: TableContent) {
       keep(next)
     },
     /** Sorting and filtering change how the table is looked at, not what is in it. */
-    view: (next: TableContent) => changeContent(id, next, 'look'),
+    view: (next: TableContent) => changeContent(shelf, id, next, 'look'),
     type(next: TableContent) {
       typedOver.current ??= table
       keep(next)

@@ -2,7 +2,7 @@ import { ExternalLink } from 'lucide-react'
 import { useState } from 'react'
 import type { DocumentId } from '@/core/model/types'
 import { closeOutside, openOutside, useStanding } from '@/store/outside'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 
 const SAYS = {
@@ -24,10 +24,11 @@ export function Outside({
   /** Shows it here again; absent where it cannot be. */
   onInside?: () => void
 }) {
+  const shelf = useShelf()
   const standing = useStanding(id)
   const title = useArrangement(({ documents }) => documents[id]?.title ?? '')
   const [blocked, setBlocked] = useState(false)
-  const open = () => setBlocked(!openOutside(id, address))
+  const open = () => setBlocked(!openOutside(shelf, id, address))
   return (
     <section
       aria-label={`Outside window ${title}`}
@@ -51,7 +52,7 @@ export function Outside({
             type="button"
             className="btn"
             onClick={() => {
-              closeOutside(id)
+              closeOutside(shelf, id)
               onInside()
             }}
           >

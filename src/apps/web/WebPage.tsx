@@ -4,7 +4,7 @@ import { type FormEvent, useCallback, useEffect, useMemo, useRef, useState } fro
 import { addressOf } from '@/core/formats/address'
 import { changeContent, shownContent, useContent, useTyped } from '@/store/documents'
 import { openOutside } from '@/store/outside'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { giveKeys, watchFrame } from '@/ui/parts/pageFrames'
 import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
@@ -13,6 +13,7 @@ import { Outside } from './Outside'
 
 /** A page of the web in a frame that can do nothing outside of itself. */
 export default function WebPage({ document: id }: AppProps) {
+  const shelf = useShelf()
   const kept = useContent(id)
   // An app the person added begins at its address.
   const first = useArrangement(({ apps, documents }) => apps[documents[id]?.app ?? '']?.address)
@@ -30,10 +31,13 @@ export default function WebPage({ document: id }: AppProps) {
   const [takes, setTakes] = useState(false)
   const [wanted, setWanted] = useState('')
   const frame = useRef<HTMLIFrameElement>(null)
-  const frameRef = useCallback((element: HTMLIFrameElement | null) => {
-    frame.current = element
-    if (element) watchFrame(element, () => setTakes(true))
-  }, [])
+  const frameRef = useCallback(
+    (element: HTMLIFrameElement | null) => {
+      frame.current = element
+      if (element) watchFrame(shelf, element, () => setTakes(true))
+    },
+    [shelf],
+  )
   const framing = useFraming(address)
   const ours = last.startsWith('/pages/')
   const outside = address !== '' && (content?.outside || framing?.framed === false)
@@ -42,6 +46,7 @@ export default function WebPage({ document: id }: AppProps) {
   if (!visited) return null
   const keepAs = (next: string[], outside = content?.outside ?? false) =>
     changeContent(
+      shelf,
       id,
       { visited: next.slice(-50), ...(outside && { outside }) } satisfies WebContent,
       'saved',
@@ -87,13 +92,13 @@ export default function WebPage({ document: id }: AppProps) {
           onKeyDown={(event) => {
             if (event.key !== 'ArrowDown' || event.altKey || !frame.current) return
             event.preventDefault()
-            giveKeys(frame.current)
+            giveKeys(shelf, frame.current)
           }}
         />
         {address ? (
           <Tool
             label="Give the keys to the page, ↓"
-            onClick={() => frame.current && giveKeys(frame.current)}
+            onClick={() => frame.current && giveKeys(shelf, frame.current)}
           >
             <Keyboard size={15} />
           </Tool>
@@ -103,7 +108,7 @@ export default function WebPage({ document: id }: AppProps) {
             label="Show it in a browser window of its own"
             onClick={() => {
               // At once: the browser opens windows only as the answer to a push.
-              openOutside(id, address)
+              openOutside(shelf, id, address)
               keepAs(visited, true)
             }}
           >

@@ -1,13 +1,14 @@
 import { type FormEvent, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
 import { BadAppFile, readAppFile } from '@/core/formats/appFiles'
-import { closeView, dispatch } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { chooseFiles } from '@/ui/documents/openFiles'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** A web address as an app of its own: typed, or from a file that describes one. */
 export function AddApp() {
+  const shelf = useShelf()
   const [name, setName] = useState('')
   const [address, setAddress] = useState('')
   /** Where the app begins on its site, where a file gave only that. */
@@ -18,8 +19,12 @@ export function AddApp() {
     event.preventDefault()
     const site = start ? addressOf(address) : null
     const whole = site && 'href' in site ? new URL(start, site.href).href : address
-    const outcome = dispatch('app.add', { name, address: whole, ...(icon && { icon }) }, 'key')
-    if (outcome.ok) closeView()
+    const outcome = shelf.dispatch(
+      'app.add',
+      { name, address: whole, ...(icon && { icon }) },
+      'key',
+    )
+    if (outcome.ok) shelf.closeView()
     else setProblem(outcome.reason)
   }
   const choose = async () => {

@@ -1,13 +1,15 @@
 import { allApps } from '@/apps/list'
 import { byUse, title } from '@/core/model/selectors'
-import { getState } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 import { Exceptions } from './Exceptions'
 
 /** The windows an app has open, each with the desktop it is on, and everything to do with the app. */
 export function AppItems({ id }: { id: string }) {
-  const state = getState()
+  const shelf = useShelf()
+  const state = shelf.state()
   const name = allApps(state.apps).find((app) => app.id === id)?.name ?? ''
   const open = byUse(state).filter((window) => window.app === id)
   return (
@@ -23,7 +25,7 @@ export function AppItems({ id }: { id: string }) {
       {open.length ? <MenuSeam /> : null}
       <CommandItem
         command="app.launch"
-        args={{ ...launching(id), another: true }}
+        args={{ ...launching(shelf, id), another: true }}
         label={`Another ${name.toLowerCase()} window`}
       />
       <SubMenu label="Number key">
@@ -46,7 +48,7 @@ export function AppItems({ id }: { id: string }) {
 }
 
 /** How an app is launched: by its number key, which is told then, or by its name. */
-export function launching(id: string): { slot: number } | { app: string } {
-  const slot = getState().slots.indexOf(id) + 1
+export function launching(shelf: Shelf, id: string): { slot: number } | { app: string } {
+  const slot = shelf.state().slots.indexOf(id) + 1
   return slot ? { slot } : { app: id }
 }

@@ -3,12 +3,13 @@ import { useShallow } from 'zustand/react/shallow'
 import type { AppManifest } from '@/apps/contract'
 import { allApps } from '@/apps/list'
 import type { State } from '@/core/model/types'
-import { dispatch, openMenu, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { walkAmong } from '@/ui/rack/walking'
 import { launching } from './AppItems'
 
 /** The apps, those on number keys first: how many windows each has, and a click to go there. */
 export function Apps() {
+  const shelf = useShelf()
   const slots = useArrangement((state) => state.slots)
   const counts = useArrangement(useShallow(countWindows))
   const place = ({ id }: AppManifest) => (slots.indexOf(id) + 10) % 10
@@ -19,7 +20,7 @@ export function Apps() {
     <section
       aria-label="Apps"
       className={`max-h-[45%] shrink-0 overflow-y-auto ${folded ? 'apps-folded' : ''}`}
-      onKeyDown={walk}
+      onKeyDown={walkAmong(shelf, '.app-row button')}
     >
       {listed
         .filter(({ id, unlisted }) => !unlisted || counts[id])
@@ -36,7 +37,7 @@ export function Apps() {
           type="button"
           title="Add app"
           className="flex flex-1 items-center gap-2.5 text-left text-soft hover:text-ink max-[1000px]:justify-center"
-          onClick={() => dispatch('app.askAdd')}
+          onClick={() => shelf.dispatch('app.askAdd')}
         >
           <span className="grid w-5 place-items-center">
             <Plus size={14} aria-hidden />
@@ -49,7 +50,7 @@ export function Apps() {
           title={folded ? 'List the apps' : 'Fold the apps'}
           aria-expanded={!folded}
           className="grid min-w-8 place-items-center text-soft hover:text-ink"
-          onClick={() => dispatch('apps.fold')}
+          onClick={() => shelf.dispatch('apps.fold')}
         >
           {folded ? <ChevronUp size={14} aria-hidden /> : <ChevronDown size={14} aria-hidden />}
         </button>
@@ -57,8 +58,6 @@ export function Apps() {
     </section>
   )
 }
-
-const walk = walkAmong('.app-row button')
 
 /** How many windows each app has. */
 function countWindows({ windows }: State): Record<string, number> {
@@ -71,6 +70,7 @@ function countWindows({ windows }: State): Record<string, number> {
 }
 
 function AppRow({ app, slot, count }: { app: AppManifest; slot: number; count: number }) {
+  const shelf = useShelf()
   const { id, name, glyph: Glyph } = app
   return (
     // Dragged onto another line, the app goes on that one's number key.
@@ -94,7 +94,7 @@ function AppRow({ app, slot, count }: { app: AppManifest; slot: number; count: n
       onDrop={(event) => {
         delete event.currentTarget.dataset.drop
         const dropped = event.dataTransfer.getData('application/x-kite-app')
-        if (dropped && dropped !== id) dispatch('app.slot', { app: dropped, slot })
+        if (dropped && dropped !== id) shelf.dispatch('app.slot', { app: dropped, slot })
       }}
     >
       <button
@@ -103,9 +103,12 @@ function AppRow({ app, slot, count }: { app: AppManifest; slot: number; count: n
         title={name}
         className="flex w-full items-center gap-2.5 text-left hover:bg-ink/6 focus-visible:outline-offset-[-2px] max-[1000px]:justify-center"
         onClick={(event) =>
-          dispatch('app.launch', { ...launching(id), ...(event.shiftKey && { another: true }) })
+          shelf.dispatch('app.launch', {
+            ...launching(shelf, id),
+            ...(event.shiftKey && { another: true }),
+          })
         }
-        onContextMenu={(event) => openMenu(event, { app: id })}
+        onContextMenu={(event) => shelf.openMenu(event, { app: id })}
       >
         <span className="app-slot key max-[1000px]:hidden">{slot || '·'}</span>
         <Glyph size={16} aria-hidden />

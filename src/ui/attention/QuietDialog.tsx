@@ -4,13 +4,14 @@ import { desktop } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
 import { blockAt } from '@/core/plan/plan'
 import { typedMoment } from '@/core/plan/typed'
-import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { timeOfDay } from '@/ui/parts/Facts'
 
 /** Until when a desktop is quiet, and what comes through all the same. */
 export function QuietDialog({ id }: { id: DesktopId }) {
+  const shelf = useShelf()
   const { name, quiet } = useArrangement((state) => desktop(state, id))
   const on = isQuiet({ quiet }, Date.now())
   const [until, setUntil] = useState(on && quiet?.until ? timeOfDay(quiet.until) : '')
@@ -27,7 +28,7 @@ export function QuietDialog({ id }: { id: DesktopId }) {
       .map((one) => one.trim())
       .filter(Boolean)
     const given = { desktop: id, lets: patterns, ...(end !== undefined && { until: end }) }
-    if (dispatch('desktop.quiet', given, 'key').ok) closeView()
+    if (shelf.dispatch('desktop.quiet', given, 'key').ok) shelf.closeView()
   }
   return (
     <Dialog
@@ -75,8 +76,8 @@ export function QuietDialog({ id }: { id: DesktopId }) {
               type="button"
               className="btn mt-4"
               onClick={() => {
-                dispatch('desktop.quiet', { desktop: id }, 'key')
-                closeView()
+                shelf.dispatch('desktop.quiet', { desktop: id }, 'key')
+                shelf.closeView()
               }}
             >
               End it

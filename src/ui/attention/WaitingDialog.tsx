@@ -3,7 +3,7 @@ import { putOff } from '@/core/attention/waiting'
 import { spell } from '@/core/journal/words'
 import { typedMoment } from '@/core/plan/typed'
 import { useWaits } from '@/store/attention'
-import { closeView, dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Keys } from '@/ui/parts/Keys'
@@ -11,6 +11,7 @@ import { Kite } from '@/ui/parts/Kite'
 
 /** All that waits, walked by keys: gone to, put off, or let go in one stroke each. */
 export function WaitingDialog() {
+  const shelf = useShelf()
   const { list, held } = useWaits()
   const state = useArrangement((now) => now)
   const [at, setAt] = useState(0)
@@ -26,12 +27,12 @@ export function WaitingDialog() {
     if (!asked) box.current?.focus()
   }, [asked, list.length])
   const go = () => {
-    closeView()
-    if (chosen) dispatch('window.focus', { window: chosen.window }, 'key')
+    shelf.closeView()
+    if (chosen) shelf.dispatch('window.focus', { window: chosen.window }, 'key')
   }
   const off = () => {
     if (!chosen || until === null) return
-    dispatch('attention.putOff', { document: chosen.document, until }, 'key')
+    shelf.dispatch('attention.putOff', { document: chosen.document, until }, 'key')
     setAsked(false)
   }
   const keys = (event: KeyboardEvent) => {
@@ -42,7 +43,7 @@ export function WaitingDialog() {
       Enter: go,
       p: off,
       t: () => setAsked(true),
-      l: () => chosen && dispatch('attention.letGo', { document: chosen.document }, 'key'),
+      l: () => chosen && shelf.dispatch('attention.letGo', { document: chosen.document }, 'key'),
     }
     const act = acts[event.key.length === 1 ? event.key.toLowerCase() : event.key]
     if (!act) return
@@ -92,7 +93,9 @@ export function WaitingDialog() {
           keys="L"
           does="let it go"
           off={!chosen}
-          onDo={() => chosen && dispatch('attention.letGo', { document: chosen.document }, 'key')}
+          onDo={() =>
+            chosen && shelf.dispatch('attention.letGo', { document: chosen.document }, 'key')
+          }
         />
         <Way keys="P" does="put it off for" off={!chosen || until === null} onDo={off} />
         <label className="flex items-center gap-2">
@@ -195,7 +198,7 @@ function Row({
 /** How long something waits, looked at again every minute. */
 export function Since({ at }: { at: number }) {
   const [now, setNow] = useState(() => Date.now())
-  const view = useShelf((shelf) => shelf.view)
+  const view = usePage((page) => page.view)
   // biome-ignore lint/correctness/useExhaustiveDependencies: what opens or closes is a reason to look at the time
   useEffect(() => {
     setNow(Date.now())

@@ -1,7 +1,7 @@
 import { keysFor } from '@/core/keys/bindings'
 import { currentId } from '@/core/model/selectors'
 import { useWaits } from '@/store/attention'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
@@ -10,6 +10,7 @@ import { Since } from './WaitingDialog'
 
 /** In the line: what waits and how long, the way back from answering, and whether it is quiet here. */
 export function Waits() {
+  const shelf = useShelf()
   const { list } = useWaits()
   const answering = useArrangement((state) => state.answering !== null)
   const quiet = useQuiet(useArrangement(currentId))
@@ -24,7 +25,7 @@ export function Waits() {
           type="button"
           className="shrink-0 text-soft hover:text-ink"
           title="Only alarms and what you named come through here"
-          onClick={() => dispatch('desktop.askQuiet')}
+          onClick={() => shelf.dispatch('desktop.askQuiet')}
         >
           quiet
         </button>
@@ -35,6 +36,7 @@ export function Waits() {
 }
 
 function First({ document }: { document: string }) {
+  const shelf = useShelf()
   const { list } = useWaits()
   const first = list.find((one) => one.document === document)
   const lives = useArrangement(
@@ -49,7 +51,7 @@ function First({ document }: { document: string }) {
         type="button"
         title={`${says}${keys ? ` · ${keys}` : ''}`}
         className="flex min-w-0 items-center gap-2 hover:underline"
-        onClick={() => dispatch('attention.next')}
+        onClick={() => shelf.dispatch('attention.next')}
       >
         {lives ? <Kite hue={lives.hue} letter={lives.letter} width={15} /> : null}
         <span
@@ -65,7 +67,7 @@ function First({ document }: { document: string }) {
         aria-label={`${list.length} wait`}
         title="What waits: answer, put off, let go"
         className="shrink-0 border border-alarm px-1.5 font-mono font-semibold text-[12px] text-alarm leading-4"
-        onClick={() => dispatch('attention.list')}
+        onClick={() => shelf.dispatch('attention.list')}
       >
         {list.length}
       </button>
@@ -75,6 +77,7 @@ function First({ document }: { document: string }) {
 
 /** What came while it was quiet, told when one has left; put away, answered, or walked. */
 export function Digest() {
+  const shelf = useShelf()
   const { untold } = useWaits()
   const desktops = useArrangement((state) => state.desktops)
   const windows = useArrangement((state) => state.windows)
@@ -104,20 +107,20 @@ export function Digest() {
         {untold.length > 4 ? <li className="text-soft">and {untold.length - 4} more</li> : null}
       </ul>
       <p className="flex flex-wrap justify-end gap-2">
-        <button type="button" className="btn" onClick={() => dispatch('attention.next')}>
+        <button type="button" className="btn" onClick={() => shelf.dispatch('attention.next')}>
           Answer {answer ? <Keys keys={answer} /> : null}
         </button>
         <button
           type="button"
           className="btn"
           onClick={() => {
-            dispatch('attention.told')
-            dispatch('attention.list')
+            shelf.dispatch('attention.told')
+            shelf.dispatch('attention.list')
           }}
         >
           Walk them {walk ? <Keys keys={walk} /> : null}
         </button>
-        <button type="button" className="btn" onClick={() => dispatch('attention.told')}>
+        <button type="button" className="btn" onClick={() => shelf.dispatch('attention.told')}>
           Put away
         </button>
       </p>

@@ -1,7 +1,7 @@
 import { useEffect, useReducer } from 'react'
 import { isQuiet } from '@/core/attention/waiting'
 import type { DesktopId } from '@/core/model/types'
-import { useDesktop } from '@/store/shelf'
+import { useDesktop } from '@/store/useShelf'
 
 /** Whether a desktop is quiet now; a quiet that ends by itself ends here too. */
 export function useQuiet(id: DesktopId): boolean {

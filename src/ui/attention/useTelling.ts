@@ -1,7 +1,9 @@
 import { useEffect } from 'react'
 import type { Waiting } from '@/core/model/types'
 import { onTold } from '@/store/attention'
-import { getState, say, shelf } from '@/store/shelf'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 
 /** From which level on something is heard, or told outside the page. */
 const FROM: Record<string, number> = { none: 4, alarms: 3, mentions: 2, all: 1 }
@@ -11,40 +13,44 @@ const PITCH: Record<Waiting['level'], number> = { info: 440, mention: 587, alarm
 
 /** What wants attention is heard and told by the browser, as far as the person wants it. */
 export function useTelling(): void {
+  const shelf = useShelf()
   useEffect(() => {
-    const off = onTold((fresh) => {
-      const { sound, notify } = getState().settings
+    const off = onTold(shelf, (fresh) => {
+      const { sound, notify } = shelf.state().settings
       const most = fresh.toSorted((a, b) => RANK[b.level] - RANK[a.level])[0]
       if (!most) return
-      if (RANK[most.level] >= (FROM[sound] ?? 4)) beep(PITCH[most.level])
+      if (RANK[most.level] >= (FROM[sound] ?? 4)) beep(shelf, PITCH[most.level])
       if (document.visibilityState === 'visible') return
       for (const { level, says, title } of fresh)
         if (RANK[level] >= (FROM[notify] ?? 4)) notifyOf(title, says)
     })
     // The browser is asked for its permission when it is first needed, and not before.
-    let before = getState().settings.notify
-    const stop = shelf.subscribe(({ session: { state } }) => {
+    let before = shelf.state().settings.notify
+    const stop = shelf.page.subscribe(({ session: { state } }) => {
       const { notify } = state.settings
       if (notify === before) return
-      if (before === 'none') void askPermission()
+      if (before === 'none') void askPermission(shelf)
       before = notify
     })
     return () => {
       off()
       stop()
     }
-  }, [])
+  }, [shelf])
 }
 
-async function askPermission(): Promise<void> {
+async function askPermission(shelf: Shelf): Promise<void> {
   if (typeof Notification === 'undefined')
-    return say('This browser has no notifications; the line and the tab tell what waits.', {
+    return shelf.say('This browser has no notifications; the line and the tab tell what waits.', {
       refused: true,
     })
   if ((await Notification.requestPermission()) !== 'granted')
-    say('The browser does not allow notifications for this page. Allow them in its settings.', {
-      refused: true,
-    })
+    shelf.say(
+      'The browser does not allow notifications for this page. Allow them in its settings.',
+      {
+        refused: true,
+      },
+    )
 }
 
 function notifyOf(title: string, says: string): void {
@@ -53,11 +59,15 @@ function notifyOf(title: string, says: string): void {
   told.onclick = () => focus()
 }
 
-let audio: AudioContext | undefined
+const own = ofShelf(() => ({
+  audio: undefined as AudioContext | undefined,
+}))
 
 /** A short soft tone. A browser that lets no page be heard before it was pushed stays silent. */
-function beep(pitch: number): void {
-  audio ??= new AudioContext()
+function beep(shelf: Shelf, pitch: number): void {
+  const mine = own(shelf)
+  mine.audio ??= new AudioContext()
+  const { audio } = mine
   const tone = audio.createOscillator()
   const strength = audio.createGain()
   const at = audio.currentTime

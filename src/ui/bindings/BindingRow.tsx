@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react'
 import type { Bindable } from '@/core/keys/bindable'
 import { asPressed } from '@/core/keys/sets'
-import { dispatch, getState } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Press } from './Press'
 
@@ -15,6 +15,7 @@ export function BindingRow({
   pressing: boolean
   onPress(wanted: boolean): void
 }) {
+  const shelf = useShelf()
   const { title, keys, command, place } = row
   return (
     <li className="border-seam border-b border-dashed py-1.5 last:border-0" data-command={command}>
@@ -24,13 +25,13 @@ export function BindingRow({
           {keys.map(({ keys: one, own }) => (
             <span key={one} className="flex items-center gap-1">
               {own ? <span className="text-[11px] text-soft">own</span> : null}
-              <Keys keys={place ? one : asPressed(one, getState())} />
+              <Keys keys={place ? one : asPressed(one, shelf.state())} />
               <button
                 type="button"
                 className="grid size-5 place-items-center text-soft hover:text-ink"
                 aria-label={`Take ${one} away from ${title}`}
                 onClick={() =>
-                  dispatch('keys.unbind', { keys: one, ...(place && { place }) }, 'key')
+                  shelf.dispatch('keys.unbind', { keys: one, ...(place && { place }) }, 'key')
                 }
               >
                 <X size={12} aria-hidden />

@@ -6,7 +6,7 @@ import { WHERE_HEARD } from '@/core/keys/card'
 import { KEY_PLACES } from '@/core/keys/keymaps'
 import { asPressed } from '@/core/keys/sets'
 import { isWay } from '@/core/keys/ways'
-import { dispatch, getState, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 import { PanelSection } from '@/ui/parts/PanelSection'
 import { SearchField } from '@/ui/parts/SearchField'
@@ -15,11 +15,12 @@ import { BindingRow } from './BindingRow'
 
 /** Every command with its keys: bound by pressing, switched off, and set back. */
 export function BindingsPanel({ find = '' }: { find?: string }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const [query, setQuery] = useState(find)
   const [bound, setBound] = useState<string | null>(null)
   const all = searchBindable(
-    bindable(state, (id) => appOf(id)?.name ?? id),
+    bindable(state, (id) => appOf(shelf, id)?.name ?? id),
     query,
   )
   const changed = state.bindings.filter(({ keys }) => !isWay(keys)).length
@@ -58,7 +59,7 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
           type="button"
           className="btn ml-auto"
           disabled={changed === 0}
-          onClick={() => dispatch('keys.reset', {}, 'key')}
+          onClick={() => shelf.dispatch('keys.reset', {}, 'key')}
         >
           Reset all{changed > 0 ? ` (${changed})` : ''}
         </button>
@@ -98,6 +99,7 @@ function Group({
 
 /** Keys that would do something, and do not since they were switched off. */
 function Off({ keys }: { keys: ReturnType<typeof switchedOff> }) {
+  const shelf = useShelf()
   if (keys.length === 0) return null
   return (
     <PanelSection name="Switched off">
@@ -108,9 +110,11 @@ function Off({ keys }: { keys: ReturnType<typeof switchedOff> }) {
               type="button"
               className="btn"
               title={`Switch ${one} on again`}
-              onClick={() => dispatch('keys.reset', { keys: one, ...(place && { place }) }, 'key')}
+              onClick={() =>
+                shelf.dispatch('keys.reset', { keys: one, ...(place && { place }) }, 'key')
+              }
             >
-              <Keys keys={place ? one : asPressed(one, getState())} />{' '}
+              <Keys keys={place ? one : asPressed(one, shelf.state())} />{' '}
               {place ? WHERE_HEARD[place] : ''} on again
             </button>
           </li>

@@ -7,7 +7,7 @@ import type { Platform } from '@/core/keys/kept'
 import { KEY_PLACES, type KeyPlace } from '@/core/keys/keymaps'
 import { asPressed, asWritten, LEADER } from '@/core/keys/sets'
 import { STROKES_MOST } from '@/core/keys/strokes'
-import { dispatch, getState } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { isMac, layout } from '@/ui/keys/layout'
 import { mouseStroke, plainStrokes, strokeOf } from '@/ui/keys/stroke'
 import { Keys } from '@/ui/parts/Keys'
@@ -20,12 +20,13 @@ function platform(): Platform {
 
 /** Hears keys for a command, tells what speaks against them, and binds them. */
 export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
+  const shelf = useShelf()
   const [pressed, setPressed] = useState<string[]>([])
   const place = useRef<HTMLDivElement>(null)
   const [where, setWhere] = useState(row.place)
   const [typed, setTyped] = useState('')
   useEffect(() => place.current?.focus(), [])
-  const state = getState()
+  const state = shelf.state()
   const strokes = typed.trim()
     ? typed
         .trim()
@@ -49,12 +50,12 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
   const take = (what: string) => {
     const { command, args } = row
     const given = { keys: what, ...(where && { place: where }), command, args }
-    if (dispatch('keys.bind', given, 'key').ok) onDone()
+    if (shelf.dispatch('keys.bind', given, 'key').ok) onDone()
   }
   const hear = (event: KeyboardEvent) => {
     const stroke = where
-      ? (plainStrokes(event.nativeEvent, layout())[0] ?? null)
-      : strokeOf(event.nativeEvent, layout())
+      ? (plainStrokes(event.nativeEvent, layout(shelf))[0] ?? null)
+      : strokeOf(event.nativeEvent, layout(shelf))
     if (stroke === null || stroke === 'Tab' || stroke === 'Shift+Tab') return
     event.preventDefault()
     event.stopPropagation()

@@ -1,12 +1,13 @@
 import type { FormEvent } from 'react'
 import { dealing } from '@/core/commands/letters'
-import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
 
 /** What dealing the call letters again would change, before it does. */
 export function DealDialog() {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const changes = dealing(state)
   const chosen = Object.values(state.desktops).filter(({ letterByHand }) => letterByHand).length
@@ -22,7 +23,7 @@ export function DealDialog() {
       <form
         onSubmit={(event: FormEvent) => {
           event.preventDefault()
-          if (dispatch('letters.deal', {}, 'key').ok) closeView()
+          if (shelf.dispatch('letters.deal', {}, 'key').ok) shelf.closeView()
         }}
       >
         <ul aria-label="Changes" className="mt-3 max-h-[50vh] overflow-auto">

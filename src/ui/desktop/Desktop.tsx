@@ -11,15 +11,7 @@ import {
 import { currentId, desktop } from '@/core/model/selectors'
 import { DISPLAY_LEAST, type WindowId } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
-import {
-  closeLoft,
-  dispatch,
-  getState,
-  useArrangement,
-  useDesktop,
-  useList,
-  useShelf,
-} from '@/store/shelf'
+import { useArrangement, useDesktop, useList, usePage, useShelf } from '@/store/useShelf'
 import { Column } from '@/ui/displays/Column'
 import { openFiles } from '@/ui/documents/openFiles'
 import { Glance } from '@/ui/glance/Glance'
@@ -47,7 +39,8 @@ import { useTransition } from './transition'
 
 /** The focused display: the windows of the current desktop over its backdrop and sign. */
 export function Desktop() {
-  const [showing] = useState(() => new Showing())
+  const shelf = useShelf()
+  const [showing] = useState(() => new Showing(shelf))
   useEffect(() => showing.follow(), [showing])
   return (
     <FileDrop>
@@ -67,7 +60,7 @@ export function Desktop() {
         </Guarded>
       </Large>
       <div className="large">
-        <Guarded name="The inspector" onFail={() => dispatch('shelf.inspector', {}, 'app')}>
+        <Guarded name="The inspector" onFail={() => shelf.dispatch('shelf.inspector', {}, 'app')}>
           <Inspector />
         </Guarded>
         <Guarded name="Unstack">
@@ -94,6 +87,7 @@ function Followers() {
 
 /** The area itself; files dropped on it are opened. */
 function FileDrop({ children }: { children: ReactNode }) {
+  const shelf = useShelf()
   const main = useRef<HTMLElement>(null)
   const [dropping, setDropping] = useState(false)
   useDisplaySize(main)
@@ -117,7 +111,7 @@ function FileDrop({ children }: { children: ReactNode }) {
         if (!takesFiles(event)) return
         event.preventDefault()
         setDropping(false)
-        void openFiles([...event.dataTransfer.files])
+        void openFiles(shelf, [...event.dataTransfer.files])
       }}
     >
       {children}
@@ -159,10 +153,11 @@ function Behind() {
 
 /** Every window; and the loft, which lays them out. */
 function AllWindows() {
+  const shelf = useShelf()
   const ids = useList((state) => Object.keys(state.windows))
   const groups = useGroups(ids)
   const warm = useWarming(ids.length)
-  const loft = useShelf((now) => now.loft)
+  const loft = usePage((now) => now.loft)
   return (
     // Always a box: to become one would build all windows anew when the loft opens.
     <div
@@ -174,7 +169,7 @@ function AllWindows() {
       }
     >
       {loft ? (
-        <Guarded name="The loft" onFail={closeLoft}>
+        <Guarded name="The loft" onFail={shelf.closeLoft}>
           <Loft />
         </Guarded>
       ) : null}
@@ -265,6 +260,7 @@ function Arrival({ time }: { time: number }) {
 
 /** Tells the display that is this browser window how large it is. */
 function useDisplaySize(main: RefObject<HTMLElement | null>): void {
+  const shelf = useShelf()
   const bare = useRunsHere()
   const several = useArrangement(hasOthers) && !bare
   const { display } = useSeat()
@@ -272,20 +268,20 @@ function useDisplaySize(main: RefObject<HTMLElement | null>): void {
     const element = main.current
     if (!element) return
     const measure = () => {
-      const column = columnFor(several)
+      const column = columnFor(shelf, several)
       document.documentElement.style.setProperty('--column', `${column}px`)
       const width = Math.max(DISPLAY_LEAST.width, Math.round(element.clientWidth) - column)
       const height = Math.max(DISPLAY_LEAST.height, Math.round(element.clientHeight))
-      const room = area.getState()
+      const room = area(shelf).getState()
       if (room.width !== width || room.height !== height || room.column !== column)
-        area.setState({ width, height, column })
-      const known = getState().displays[display]
+        area(shelf).setState({ width, height, column })
+      const known = shelf.state().displays[display]
       if (known && (known.width !== width || known.height !== height || !known.measured))
-        dispatch('display.resize', { display, width, height }, 'app')
+        shelf.dispatch('display.resize', { display, width, height }, 'app')
     }
     measure()
     const observer = new ResizeObserver(measure)
     observer.observe(element)
     return () => observer.disconnect()
-  }, [main, display, several])
+  }, [main, display, several, shelf])
 }

@@ -1,6 +1,6 @@
 import { currentId } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement } from '@/store/useShelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 

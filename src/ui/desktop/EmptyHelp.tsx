@@ -2,7 +2,7 @@ import { appOf } from '@/apps/list'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId, desktop } from '@/core/model/selectors'
 import { runningNow } from '@/core/run/run'
-import { dispatchAny, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 
 const OFFERS: { command: string; args?: object; says: string }[] = [
@@ -16,16 +16,17 @@ const OFFERS: { command: string; args?: object; says: string }[] = [
 /** What can be done on a desktop without windows. */
 export function EmptyHelp() {
   const empty = useArrangement((state) => desktop(state, currentId(state)).windows.length === 0)
-  const loft = useShelf((now) => now.loft)
+  const loft = usePage((now) => now.loft)
   // Who shows others something has no use for it.
   const runs = useArrangement((state) => runningNow(state) !== null)
   return empty && !loft && !runs ? <Help /> : null
 }
 
 function Help() {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const apps = state.slots.flatMap((app, at) => {
-    const manifest = app ? appOf(app) : undefined
+    const manifest = app ? appOf(shelf, app) : undefined
     return manifest
       ? [
           {
@@ -45,7 +46,7 @@ function Help() {
             <button
               type="button"
               className="flex items-center gap-2.5 px-1 text-left py-0.5 hover:underline hover:decoration-dashed hover:underline-offset-4"
-              onClick={() => dispatchAny(command, args)}
+              onClick={() => shelf.dispatchAny(command, args)}
             >
               <span className="flex w-44 shrink-0 justify-end">
                 <Keys keys={keysFor(state, command, args) ?? ''} />

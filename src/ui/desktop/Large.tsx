@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { largeId, surfaces, useArea } from './area'
 import { useSeat } from './seat'
 
@@ -8,8 +8,9 @@ import { useSeat } from './seat'
  * would be a layer of its own, which windows cannot stand between.
  */
 export function Large({ children }: { children: ReactNode }) {
+  const shelf = useShelf()
   useArea()
-  const surface = useArrangement((state) => surfaces(state)[largeId(state)])
+  const surface = useArrangement((state) => surfaces(shelf, state)[largeId(state)])
   const display = useArrangement((state) => state.displays[largeId(state)])
   const { x, y, scale } = surface ?? { x: 0, y: 0, scale: 1 }
   const { display: own } = useSeat()

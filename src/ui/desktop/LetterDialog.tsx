@@ -2,7 +2,7 @@ import { type ChangeEvent, type FormEvent, type KeyboardEvent, useRef, useState 
 import { asLetter, TWO_LETTER } from '@/core/keys/letters'
 import { desktop } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
-import { closeView, dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { layout } from '@/ui/keys/layout'
 import { strokesOf } from '@/ui/keys/stroke'
 import { Answers } from '@/ui/parts/Answers'
@@ -10,20 +10,22 @@ import { Dialog } from '@/ui/parts/Dialog'
 
 /** Another call letter for a desktop: pressed, or typed where it has two strokes. */
 export function LetterDialog({ id }: { id: DesktopId }) {
+  const shelf = useShelf()
   const { name, letter } = useArrangement((state) => desktop(state, id))
   const desktops = useArrangement((state) => state.desktops)
-  const said = useShelf((shelf) => shelf.said)
+  const said = usePage((page) => page.said)
   const opened = useRef(said)
   const [typed, setTyped] = useState(letter ?? '')
   const [elsewhere, setElsewhere] = useState<string | null>(null)
   const wanted = asLetter(typed)
   const owner = Object.values(desktops).find((one) => one.letter === wanted && one.id !== id)
   const set = (swap: boolean, to: string = typed) => {
-    if (dispatch('desktop.letter', { desktop: id, letter: to, swap }, 'key').ok) closeView()
+    if (shelf.dispatch('desktop.letter', { desktop: id, letter: to, swap }, 'key').ok)
+      shelf.closeView()
   }
   const press = ({ nativeEvent: event }: KeyboardEvent) => {
     const key = event.key.toLocaleUpperCase('en')
-    const heard = strokesOf(event, layout()).map((stroke) => stroke.replace('Shift+', ''))
+    const heard = strokesOf(event, layout(shelf)).map((stroke) => stroke.replace('Shift+', ''))
     const letters = /^\p{L}$/u.test(key) && !event.altKey && !event.ctrlKey
     setElsewhere(letters && !heard.includes(key) ? `${key} lies on the key ${heard[0]} here` : null)
   }

@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import { signOf } from '@/core/look/look'
 import type { DesktopId } from '@/core/model/types'
-import { useDesktop } from '@/store/shelf'
+import { useDesktop } from '@/store/useShelf'
 import { Emblem } from '@/ui/parts/Emblem'
 
 const FONTS = {

@@ -2,7 +2,9 @@ import { createStore, useStore } from 'zustand'
 import { largeSurface, miniatures, type Surface } from '@/core/geometry/surfaces'
 import { connected } from '@/core/model/displays'
 import type { Display, DisplayId, Size, State } from '@/core/model/types'
-import { getState } from '@/store/shelf'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { seat } from './seat'
 
 /** Around the miniatures in the column of displays, in CSS pixels. */
@@ -13,8 +15,13 @@ interface Area extends Size {
   column: number
 }
 
-export const area = createStore<Area>(() => ({ width: 1072, height: 764, column: 0 }))
-export const useArea = (): Area => useStore(area)
+export const area = ofShelf(() =>
+  createStore<Area>(() => ({ width: 1072, height: 764, column: 0 })),
+)
+export const useArea = (): Area => {
+  const shelf = useShelf()
+  return useStore(area(shelf))
+}
 
 /** Width of the column with several displays, in CSS pixels. */
 export const COLUMN = 168
@@ -23,8 +30,8 @@ export const COLUMN = 168
 export const hasOthers = (state: State): boolean => connected(state).length > 1
 
 /** The column needs a page wide enough for it. */
-export const columnFor = (several: boolean): number =>
-  several && innerWidth > 1000 && !seat.getState().fixed ? COLUMN : 0
+export const columnFor = (shelf: Shelf, several: boolean): number =>
+  several && innerWidth > 1000 && !seat(shelf).getState().fixed ? COLUMN : 0
 
 /** The display drawn in the large area: the one that takes the keys. */
 export const largeId = (state: State): DisplayId => state.display
@@ -34,7 +41,11 @@ export const others = (state: State): Display[] =>
   connected(state).filter(({ id }) => id !== largeId(state))
 
 /** Where each display is drawn, on the area with the windows; those that are not are left out. */
-function surfacesOf(state: State, { width, height, column }: Area): Record<DisplayId, Surface> {
+function surfacesOf(
+  shelf: Shelf,
+  state: State,
+  { width, height, column }: Area,
+): Record<DisplayId, Surface> {
   const large = state.displays[largeId(state)]
   const within = {
     x: width + MARGIN,
@@ -46,29 +57,32 @@ function surfacesOf(state: State, { width, height, column }: Area): Record<Displ
     ...(column > 0 && miniatures(others(state), within)),
     ...(large && {
       [large.id]: largeSurface(
-        { ...large, measured: large.id === seat.getState().display },
+        { ...large, measured: large.id === seat(shelf).getState().display },
         { width, height },
       ),
     }),
   }
 }
 
-let memo: { state: State; room: Area; surfaces: Record<DisplayId, Surface> } | null = null
+const own = ofShelf(() => ({
+  memo: null as { state: State; room: Area; surfaces: Record<DisplayId, Surface> } | null,
+}))
 
 /** As `surfacesOf`, made anew only when displays or the room for them changed. */
-export function surfaces(state: State): Record<DisplayId, Surface> {
-  const room = area.getState()
+export function surfaces(shelf: Shelf, state: State): Record<DisplayId, Surface> {
+  const room = area(shelf).getState()
+  const mine = own(shelf)
   const same =
-    memo?.room === room &&
-    memo.state.displays === state.displays &&
-    memo.state.display === state.display &&
-    memo.state.displayOrder === state.displayOrder
-  if (!same || !memo) memo = { state, room, surfaces: surfacesOf(state, room) }
-  return memo.surfaces
+    mine.memo?.room === room &&
+    mine.memo.state.displays === state.displays &&
+    mine.memo.state.display === state.display &&
+    mine.memo.state.displayOrder === state.displayOrder
+  if (!same || !mine.memo) mine.memo = { state, room, surfaces: surfacesOf(shelf, state, room) }
+  return mine.memo.surfaces
 }
 
 /** The scale of the display in the large area. */
-export const largeScale = (): number => {
-  const state = getState()
-  return surfaces(state)[largeId(state)]?.scale ?? 1
+export const largeScale = (shelf: Shelf): number => {
+  const state = shelf.state()
+  return surfaces(shelf, state)[largeId(state)]?.scale ?? 1
 }

@@ -1,4 +1,4 @@
-import { say } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 
 /** Chords a browser keeps for itself, but leaves to a page that fills the screen and asks for them. */
 const FREED = 'Ctrl+W, Ctrl+T, Ctrl+N and Alt+Home'
@@ -7,11 +7,13 @@ const FREED = 'Ctrl+W, Ctrl+T, Ctrl+N and Alt+Home'
  * Fills the screen with this page. Where the browser can, all chords are the shelf's there.
  * @returns what to say of how to leave; null where the browser did not let it
  */
-export async function fillScreen(): Promise<string | null> {
+export async function fillScreen(shelf: Shelf): Promise<string | null> {
   try {
     await document.documentElement.requestFullscreen()
   } catch {
-    say('The browser did not let this page fill the screen; it works as it is.', { refused: true })
+    shelf.say('The browser did not let this page fill the screen; it works as it is.', {
+      refused: true,
+    })
     return null
   }
   const { keyboard } = navigator as { keyboard?: { lock?(): Promise<void> } }
@@ -26,11 +28,11 @@ export async function fillScreen(): Promise<string | null> {
     : `Full screen. This browser keeps ${FREED} to itself; Escape leaves`
 }
 
-export async function toggleFullScreen(): Promise<void> {
+export async function toggleFullScreen(shelf: Shelf): Promise<void> {
   if (document.fullscreenElement) {
     await document.exitFullscreen()
-    return say('Left full screen')
+    return shelf.say('Left full screen')
   }
-  const says = await fillScreen()
-  if (says) say(says)
+  const says = await fillScreen(shelf)
+  if (says) shelf.say(says)
 }

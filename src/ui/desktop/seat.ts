@@ -1,25 +1,34 @@
 import { createStore, useStore } from 'zustand'
 import type { Seat } from '@/store/following'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 
 /**
  * Which display this page shows: the main view any, Near being its own; else one and no other,
  * with the rack beside it where that is wanted.
  */
-export const seat = createStore<Seat & { rack: boolean }>(() => ({
-  display: 'near',
-  fixed: false,
-  rack: true,
-}))
+export const seat = ofShelf(() =>
+  createStore<Seat & { rack: boolean }>(() => ({
+    display: 'near',
+    fixed: false,
+    rack: true,
+  })),
+)
 
-export const useSeat = (): Seat & { rack: boolean } => useStore(seat)
+export const useSeat = (): Seat & { rack: boolean } => {
+  const shelf = useShelf()
+  return useStore(seat(shelf))
+}
 
-export const sitAt = (display: string): void => seat.setState({ display, fixed: true, rack: false })
+export const sitAt = (shelf: Shelf, display: string): void =>
+  seat(shelf).setState({ display, fixed: true, rack: false })
 
 /** Shows the rack of a display in a window of its own, or puts it away. @returns when it is drawn */
-export async function toggleRack(): Promise<'there' | 'gone'> {
-  const { fixed, rack } = seat.getState()
+export async function toggleRack(shelf: Shelf): Promise<'there' | 'gone'> {
+  const { fixed, rack } = seat(shelf).getState()
   if (!fixed) return 'there'
-  seat.setState({ rack: !rack })
+  seat(shelf).setState({ rack: !rack })
   await new Promise(requestAnimationFrame)
   return rack ? 'gone' : 'there'
 }

@@ -1,7 +1,7 @@
 import { useLayoutEffect, useRef } from 'react'
 import { currentId } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
-import { getState, shelf, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { area, largeId } from './area'
 
 /** From one desktop to another in the rack: sideways in a row, up or down between rows. */
@@ -26,18 +26,19 @@ function arrived(display: string): HTMLElement[] {
  * and takes keys at once; only what is already drawn is moved.
  */
 export function useTransition(): void {
+  const shelf = useShelf()
   const here = useArrangement(currentId)
   const before = useRef(here)
   useLayoutEffect(() => {
     const from = before.current
     before.current = here
-    const state = getState()
+    const state = shelf.state()
     const { transition, transitionTime } = state.settings
-    const { loft, view } = shelf.getState()
+    const { loft, view } = shelf.page.getState()
     if (from === here || transition === 'none' || transitionTime === 0 || loft || view) return
     if (still()) return
     const [x, y] = travel(state, from, here)
-    const { width, height } = area.getState()
+    const { width, height } = area(shelf).getState()
     const frames =
       transition === 'slide'
         ? { transform: [`translate(${x * width}px, ${y * height}px)`, 'none'] }
@@ -53,5 +54,5 @@ export function useTransition(): void {
     return () => {
       for (const animation of moving) animation.cancel()
     }
-  }, [here])
+  }, [here, shelf])
 }

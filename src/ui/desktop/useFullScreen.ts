@@ -1,7 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { current } from '@/core/model/selectors'
-import { getState, say, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { fillScreen } from './fullScreen'
 
 const isFull = () => document.fullscreenElement !== null
@@ -17,35 +17,34 @@ const subscribe = (listener: () => void) => {
  * @returns whether rack and line give way
  */
 export function useFullScreen(): boolean {
+  const shelf = useShelf()
   const wanted = useArrangement(
     (state) => state.settings.fullScreen && current(state).kind !== 'open',
   )
   const full = useSyncExternalStore(subscribe, isFull, () => false)
   useEffect(() => {
     if (!wanted) return
-    void fillScreen().then((says) => {
-      if (says) say(`${says}; rack and line are back then`)
+    void fillScreen(shelf).then((says) => {
+      if (says) shelf.say(`${says}; rack and line are back then`)
     })
     return () => {
       if (isFull()) void document.exitFullscreen()
     }
-  }, [wanted])
+  }, [wanted, shelf])
   useEffect(() => {
     const left = () => {
-      const { kind } = current(getState())
+      const { kind } = current(shelf.state())
       if (isFull() || kind === 'open') return
-      const keys = keysFor(getState(), kind === 'pair' ? 'window.pair' : 'window.solo')
-      say(
+      const keys = keysFor(shelf.state(), kind === 'pair' ? 'window.pair' : 'window.solo')
+      shelf.say(
         `Left full screen. ${keys} brings back where ${kind === 'pair' ? 'they' : 'it'} came from`,
       )
     }
     return subscribe(left)
-  }, [])
+  }, [shelf])
   return wanted && full
 }
 
 /** What is typed or chosen in the rack, or awaited in the line, brings both back as long. */
 export const useFrameNeeded = (): boolean =>
-  useShelf(
-    ({ view, pending }) => pending !== '' || view?.view === 'rename' || view?.view === 'menu',
-  )
+  usePage(({ view, pending }) => pending !== '' || view?.view === 'rename' || view?.view === 'menu')

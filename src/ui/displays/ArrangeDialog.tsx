@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react'
 import type { Display, DisplayId } from '@/core/model/types'
-import { closeView, dispatch, dispatchAny, getState, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Keys } from '@/ui/parts/Keys'
 import { Arrangement } from './Arrangement'
@@ -8,18 +8,19 @@ import { DisplayFields } from './DisplayFields'
 
 /** Displays drawn to scale, to be moved, added, sized, plugged and unplugged. */
 export function ArrangeDialog() {
+  const shelf = useShelf()
   const displays = useArrangement((state) => state.displays)
   const order = useArrangement((state) => state.displayOrder)
   const apart = useArrangement((state) => state.apart)
-  const [chosenId, setChosen] = useState<DisplayId>(() => getState().display)
+  const [chosenId, setChosen] = useState<DisplayId>(() => shelf.state().display)
   const chosen: Display | undefined = displays[chosenId] ?? displays[order[0] ?? '']
-  const said = useShelf((shelf) => shelf.said)
+  const said = usePage((page) => page.said)
   const opened = useRef(said)
   const unplugged = order.flatMap((id) => (displays[id]?.connected ? [] : (displays[id] ?? [])))
   if (!chosen) return null
   const add = () => {
-    if (!dispatch('display.add', {}, 'key').ok) return
-    const added = getState().displayOrder.at(-1)
+    if (!shelf.dispatch('display.add', {}, 'key').ok) return
+    const added = shelf.state().displayOrder.at(-1)
     if (added) setChosen(added)
   }
   return (
@@ -49,7 +50,7 @@ export function ArrangeDialog() {
                   <button
                     type="button"
                     className="btn"
-                    onClick={() => dispatch('display.plug', { display: id }, 'key')}
+                    onClick={() => shelf.dispatch('display.plug', { display: id }, 'key')}
                   >
                     Plug in
                   </button>
@@ -93,7 +94,7 @@ export function ArrangeDialog() {
         </p>
       ) : null}
       <div className="mt-4 flex justify-end">
-        <button type="button" className="btn btn-main" onClick={closeView}>
+        <button type="button" className="btn btn-main" onClick={shelf.closeView}>
           Done <Keys keys="Esc" />
         </button>
       </div>
@@ -112,13 +113,14 @@ function Way({
   title: string
   children: string
 }) {
+  const shelf = useShelf()
   return (
     <label className="flex items-center gap-1.5" title={title}>
       <input
         type="radio"
         name="way"
         checked={checked}
-        onChange={() => dispatchAny(command, {}, 'key')}
+        onChange={() => shelf.dispatchAny(command, {}, 'key')}
       />
       {children}
     </label>

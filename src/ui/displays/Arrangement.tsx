@@ -4,7 +4,7 @@ import { ARROWS } from '@/core/geometry/direction'
 import { snapped } from '@/core/geometry/displays'
 import { connected } from '@/core/model/displays'
 import type { Display, DisplayId, Point, Rect, Size } from '@/core/model/types'
-import { dispatch, getState, useArrangement, useList } from '@/store/shelf'
+import { useArrangement, useList, useShelf } from '@/store/useShelf'
 import { useShows } from './useShows'
 
 /** The room displays are drawn in, in CSS pixels. */
@@ -70,6 +70,7 @@ function Standing({
   chosen: boolean
   onChoose(): void
 }) {
+  const shelf = useShelf()
   const { id, name, width, height } = display
   const shows = useShows(id)
   const main = useArrangement((state) => state.displayOrder[0] === id)
@@ -80,7 +81,7 @@ function Standing({
   const drag = useDrag(
     ({ first, last, movement: [mx, my], canceled }) => {
       if (first) onChoose()
-      const others = connected(getState()).filter((other) => other.id !== id)
+      const others = connected(shelf.state()).filter((other) => other.id !== id)
       const wanted = {
         x: Math.round(display.x + mx / scale),
         y: Math.round(display.y + my / scale),
@@ -89,7 +90,7 @@ function Standing({
       if (!last) return setTo(at)
       setTo(null)
       if (!canceled && (at.x !== display.x || at.y !== display.y))
-        dispatch('display.move', { display: id, x: at.x, y: at.y })
+        shelf.dispatch('display.move', { display: id, x: at.x, y: at.y })
     },
     { threshold: 3, pointer: { keys: false } },
   )
@@ -97,7 +98,7 @@ function Standing({
     const direction = ARROWS[event.key]
     if (!direction) return
     event.preventDefault()
-    dispatch('display.nudge', { display: id, to: direction }, 'key')
+    shelf.dispatch('display.nudge', { display: id, to: direction }, 'key')
   }
   const { x, y } = to ?? display
   return (

@@ -1,14 +1,15 @@
 import { currentId, desktop, summary } from '@/core/model/selectors'
 import type { Display } from '@/core/model/types'
-import { dispatch, useArrangement, useList, useShelf } from '@/store/shelf'
+import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
 import { others, surfaces, useArea } from '@/ui/desktop/area'
 import { Backdrop } from '@/ui/parts/Backdrop'
 
 /** The other displays, live and small; a push brings one into the large area. */
 export function Column() {
+  const shelf = useShelf()
   const { column } = useArea()
   const displays = useList(others)
-  const loft = useShelf((now) => now.loft)
+  const loft = usePage((now) => now.loft)
   if (column === 0 || loft) return null
   return (
     <aside aria-label="Displays" className="column" style={{ width: column }}>
@@ -19,7 +20,7 @@ export function Column() {
       <button
         type="button"
         className="absolute right-3 bottom-3 left-3 px-1 py-0.5 text-left text-soft hover:text-ink hover:underline hover:decoration-dashed hover:underline-offset-4"
-        onClick={() => dispatch('displays.arrange')}
+        onClick={() => shelf.dispatch('displays.arrange')}
       >
         Arrange displays
       </button>
@@ -32,12 +33,13 @@ const BOTH = 100
 
 /** Its windows are drawn over it, where they stand; what is pushed is above them. */
 function Miniature({ display }: { display: Display }) {
+  const shelf = useShelf()
   const area = useArea()
-  const surface = useArrangement((state) => surfaces(state)[display.id])
+  const surface = useArrangement((state) => surfaces(shelf, state)[display.id])
   const shows = useArrangement((state) => state.presence[display.id]?.shows ?? currentId(state))
   const { name } = useArrangement((state) => desktop(state, shows))
   const says = useArrangement((state) => summary(state, shows))
-  const away = useShelf(({ elsewhere }) => elsewhere.includes(display.id))
+  const away = usePage(({ elsewhere }) => elsewhere.includes(display.id))
   if (!surface) return null
   const { scale } = surface
   const place = {
@@ -76,7 +78,7 @@ function Miniature({ display }: { display: Display }) {
         style={place}
         title={`Go to ${display.name}`}
         aria-label={`${display.name}: ${says}. Go there`}
-        onClick={() => dispatch('display.focus', { to: display.id })}
+        onClick={() => shelf.dispatch('display.focus', { to: display.id })}
       />
     </>
   )

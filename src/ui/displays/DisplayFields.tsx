@@ -1,6 +1,6 @@
 import { type FormEvent, useState } from 'react'
 import { DISPLAY_LEAST, type Display, LONGEST } from '@/core/model/types'
-import { dispatch, dispatchAny, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { useShows } from './useShows'
 
 /** Sizes displays are sold in, in their own pixels. */
@@ -21,12 +21,13 @@ const SCALES = [0.75, 1, 1.25, 1.5, 1.75, 2, 2.5, 3]
 
 /** Name, size and scale of one display, and what can be done with it. */
 export function DisplayFields({ display }: { display: Display }) {
+  const shelf = useShelf()
   const { id, connected, measured, scale } = display
   const shows = useShows(id)
   const main = useArrangement((state) => state.displayOrder[0] === id)
   const [name, setName] = useState(display.name)
-  const change = (given: object) => dispatch('display.set', { display: id, ...given }, 'key')
-  const run = (command: string) => dispatchAny(command, { display: id }, 'key')
+  const change = (given: object) => shelf.dispatch('display.set', { display: id, ...given }, 'key')
+  const run = (command: string) => shelf.dispatchAny(command, { display: id }, 'key')
   const rename = () => {
     if (name.trim() === display.name) return
     if (!change({ name }).ok) setName(display.name)
@@ -105,12 +106,14 @@ export function DisplayFields({ display }: { display: Display }) {
 
 /** From a list, or typed. */
 function SizeFields({ display }: { display: Display }) {
+  const shelf = useShelf()
   const [width, setWidth] = useState(String(display.width))
   const [height, setHeight] = useState(String(display.height))
   const known = COMMON.some(([w, h]) => w === display.width && h === display.height)
   const set = (w: number, h: number) => {
     if (w === display.width && h === display.height) return
-    if (dispatch('display.set', { display: display.id, width: w, height: h }, 'key').ok) return
+    if (shelf.dispatch('display.set', { display: display.id, width: w, height: h }, 'key').ok)
+      return
     setWidth(String(display.width))
     setHeight(String(display.height))
   }

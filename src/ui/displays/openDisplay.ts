@@ -1,5 +1,5 @@
 import { keysFor } from '@/core/keys/bindings'
-import { getState, say, shelf } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 
 /** What a browser tells of the screens there are, where it does. */
 interface Screens {
@@ -15,19 +15,19 @@ async function otherScreen(): Promise<Screens['screens'][number] | undefined> {
 }
 
 /** Opens a display in a browser window of its own, on another screen where that can be chosen. */
-export async function openDisplay(id: string): Promise<void> {
-  const display = getState().displays[id]
+export async function openDisplay(shelf: Shelf, id: string): Promise<void> {
+  const display = shelf.state().displays[id]
   if (!display) return
-  if (id === 'near') return say('Near is this browser window itself.', { refused: true })
-  if (shelf.getState().elsewhere.includes(id))
-    return say(`${display.name} is in a window of its own already.`, { refused: true })
+  if (id === 'near') return shelf.say('Near is this browser window itself.', { refused: true })
+  if (shelf.page.getState().elsewhere.includes(id))
+    return shelf.say(`${display.name} is in a window of its own already.`, { refused: true })
   const { pathname, search } = location
   const path = `${pathname.replace(/\/display\/.*$/, '')}/display/${encodeURIComponent(id)}${search}`
   // Asked first it would be too late: a browser opens windows only as the answer to a key or push.
   const size = `popup,width=${display.width},height=${display.height}`
   const opened = window.open(path, `kite-shelf-${id}`, size)
   if (!opened)
-    return say(
+    return shelf.say(
       `The browser did not open a window. Allow this page to open some, or open ${path} yourself.`,
       { refused: true },
     )
@@ -36,6 +36,6 @@ export async function openDisplay(id: string): Promise<void> {
     opened.moveTo(screen.left, screen.top)
     opened.resizeTo(screen.availWidth, screen.availHeight)
   }
-  const keys = keysFor(getState(), 'shelf.fullScreen')
-  say(`${display.name} is in a window of its own; ${keys} there makes it full screen`)
+  const keys = keysFor(shelf.state(), 'shelf.fullScreen')
+  shelf.say(`${display.name} is in a window of its own; ${keys} there makes it full screen`)
 }

@@ -1,6 +1,6 @@
 import { currentId, desktop } from '@/core/model/selectors'
 import type { DisplayId } from '@/core/model/types'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement } from '@/store/useShelf'
 
 /** What a display shows, in words. */
 export function useShows(id: DisplayId): string {

@@ -4,7 +4,8 @@ import { documentsInUse } from '@/core/model/selectors'
 import type { DocumentInfo } from '@/core/model/types'
 import { allDocuments, bringBack, TAKEN_BACK_WITHIN } from '@/store/catalogue'
 import { peekContent } from '@/store/documents'
-import { closeView, dispatch, getState, say } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 
@@ -18,14 +19,14 @@ interface Candidate {
 }
 
 /** Documents that no window shows and that are empty, or were not opened for a month. */
-async function candidates(now: number): Promise<Candidate[]> {
-  const shown = documentsInUse(getState())
-  const closed = Object.values(await allDocuments()).filter(
+async function candidates(shelf: Shelf, now: number): Promise<Candidate[]> {
+  const shown = documentsInUse(shelf.state())
+  const closed = Object.values(await allDocuments(shelf)).filter(
     ({ id, discarded }) => !shown.has(id) && !discarded,
   )
   const found: Candidate[] = []
   for (const info of closed) {
-    const content = await peekContent(info.id).catch(() => undefined)
+    const content = await peekContent(shelf, info.id).catch(() => undefined)
     const empty = content?.saved === null && content.draft === null
     if (empty || now - info.openedAt > LONG) found.push({ info, empty })
   }
@@ -34,12 +35,13 @@ async function candidates(now: number): Promise<Candidate[]> {
 
 /** Lists documents that may go; what is ticked is deleted in one step. */
 export function ClearUp() {
+  const shelf = useShelf()
   const [now] = useState(Date.now)
   const [list, setList] = useState<Candidate[] | null>(null)
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set())
   useEffect(() => {
     let left = false
-    candidates(now).then(
+    candidates(shelf, now).then(
       (found) => {
         if (left) return
         setList(found)
@@ -47,8 +49,8 @@ export function ClearUp() {
       },
       () => {
         if (left) return
-        closeView()
-        say('What is known of documents could not be read. Nothing was changed; try again.', {
+        shelf.closeView()
+        shelf.say('What is known of documents could not be read. Nothing was changed; try again.', {
           refused: true,
         })
       },
@@ -56,12 +58,12 @@ export function ClearUp() {
     return () => {
       left = true
     }
-  }, [now])
+  }, [now, shelf])
   const clear = async () => {
     const documents = [...ticked]
-    closeView()
-    await bringBack(documents)
-    dispatch('documents.discard', { documents }, 'key')
+    shelf.closeView()
+    await bringBack(shelf, documents)
+    shelf.dispatch('documents.discard', { documents }, 'key')
   }
   return (
     <Dialog
@@ -73,7 +75,7 @@ export function ClearUp() {
       {list?.length === 0 ? (
         <div className="mt-4 flex items-center justify-between gap-3">
           <p className="text-soft">There is nothing to clear up.</p>
-          <button type="button" className="btn btn-main" onClick={closeView}>
+          <button type="button" className="btn btn-main" onClick={shelf.closeView}>
             Done
           </button>
         </div>
@@ -105,7 +107,7 @@ export function ClearUp() {
                     {info.title}
                   </span>
                   <span className="shrink-0 text-soft">
-                    {appOf(info.app)?.name ?? info.app},{' '}
+                    {appOf(shelf, info.app)?.name ?? info.app},{' '}
                     {empty ? 'empty' : new Date(info.openedAt).toLocaleDateString()}
                   </span>
                 </label>

@@ -3,25 +3,27 @@ import type { AppManifest } from '@/apps/contract'
 import { APPS, appOf } from '@/apps/list'
 import type { DocumentId, DocumentInfo } from '@/core/model/types'
 import { loadContent, shownContent } from '@/store/documents'
-import { closeView, getState, say } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { download } from '@/ui/parts/download'
 
 /** A document as a file: at once, or asked how where there is more than one way to write it. */
 export function ExportDocument({ id }: { id: DocumentId }) {
+  const shelf = useShelf()
   const [asks, setAsks] = useState<ReturnType<NonNullable<AppManifest['writes']>>>(null)
   const begun = useRef(false)
   useEffect(() => {
     if (begun.current) return
     begun.current = true
-    void begin(id).then((found) => (found ? setAsks(found) : closeView()))
-  }, [id])
-  const known = getState().documents[id]
+    void begin(shelf, id).then((found) => (found ? setAsks(found) : shelf.closeView()))
+  }, [id, shelf])
+  const known = shelf.state().documents[id]
   if (!asks || !known) return null
   return (
     <Dialog title={`Export “${known.title}”`} intro={asks.why} width={480}>
       <div className="mt-5 flex flex-wrap justify-end gap-2">
-        <button type="button" className="btn" onClick={closeView}>
+        <button type="button" className="btn" onClick={shelf.closeView}>
           Cancel
         </button>
         {asks.ways.map(({ label, write }, at) => (
@@ -32,8 +34,8 @@ export function ExportDocument({ id }: { id: DocumentId }) {
             // biome-ignore lint/a11y/noAutofocus: the answer that harms nobody
             autoFocus={at === 0}
             onClick={() => {
-              closeView()
-              give(known, write())
+              shelf.closeView()
+              give(shelf, known, write())
             }}
           >
             {label}
@@ -45,27 +47,34 @@ export function ExportDocument({ id }: { id: DocumentId }) {
 }
 
 /** Exports what can be exported in one way only. @returns the ways where there are several */
-async function begin(id: DocumentId): Promise<ReturnType<NonNullable<AppManifest['writes']>>> {
-  const known = getState().documents[id]
-  const app = appOf(known?.app ?? '')
+async function begin(
+  shelf: Shelf,
+  id: DocumentId,
+): Promise<ReturnType<NonNullable<AppManifest['writes']>>> {
+  const known = shelf.state().documents[id]
+  const app = appOf(shelf, known?.app ?? '')
   if (!known || !app) return null
   if (!app.write) {
     const can = APPS.filter(({ write }) => write).map(({ plural }) => plural)
-    say(`There is nothing to export in it. These can be: ${can.join(', ')}.`, { refused: true })
+    shelf.say(`There is nothing to export in it. These can be: ${can.join(', ')}.`, {
+      refused: true,
+    })
     return null
   }
-  const content = await loadContent(id).catch(() => null)
+  const content = await loadContent(shelf, id).catch(() => null)
   if (!content) {
-    say(`“${known.title}” cannot be read, so it was not exported. Try again.`, { refused: true })
+    shelf.say(`“${known.title}” cannot be read, so it was not exported. Try again.`, {
+      refused: true,
+    })
     return null
   }
   const shown = shownContent(content)
   const ways = app.writes?.(shown) ?? null
-  if (!ways) give(known, app.write(shown, known.title))
+  if (!ways) give(shelf, known, app.write(shown, known.title))
   return ways
 }
 
-function give({ app, title }: DocumentInfo, file: Blob): void {
-  download(file, `${title}${appOf(app)?.extension ?? ''}`)
-  say(`Exported “${title}”`)
+function give(shelf: Shelf, { app, title }: DocumentInfo, file: Blob): void {
+  download(file, `${title}${appOf(shelf, app)?.extension ?? ''}`)
+  shelf.say(`Exported “${title}”`)
 }

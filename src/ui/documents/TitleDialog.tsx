@@ -1,18 +1,23 @@
 import { type FormEvent, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/types'
-import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** Another title for a document. */
 export function TitleDialog({ document }: { document: DocumentId }) {
+  const shelf = useShelf()
   const name = useArrangement((state) => state.documents[document]?.title)
   const [problem, setProblem] = useState('')
   const field = useRef<HTMLInputElement>(null)
   const set = (event: FormEvent) => {
     event.preventDefault()
-    const outcome = dispatch('document.set', { document, title: field.current?.value ?? '' }, 'key')
-    if (outcome.ok) closeView()
+    const outcome = shelf.dispatch(
+      'document.set',
+      { document, title: field.current?.value ?? '' },
+      'key',
+    )
+    if (outcome.ok) shelf.closeView()
     else setProblem(outcome.reason)
   }
   return (

@@ -1,18 +1,19 @@
 import { title, window as windowOf } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { discardDraft, saveDraft } from '@/store/documents'
-import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** Before a window with changes that are not saved is closed. */
 export function UnsavedDialog({ id }: { id: WindowId }) {
+  const shelf = useShelf()
   const document = useArrangement((state) => windowOf(state, id).document)
   const name = useArrangement((state) => title(state, windowOf(state, id)))
   const close = (save: boolean) => {
-    closeView()
-    if (save) saveDraft(document)
-    else discardDraft(document)
-    dispatch('window.close', { window: id }, 'key')
+    shelf.closeView()
+    if (save) saveDraft(shelf, document)
+    else discardDraft(shelf, document)
+    shelf.dispatch('window.close', { window: id }, 'key')
   }
   return (
     <Dialog title={`Close “${name}”?`} intro="It has changes that are not saved." width={440}>
@@ -25,7 +26,7 @@ export function UnsavedDialog({ id }: { id: WindowId }) {
           if (event.key.toLowerCase() === 'd') close(false)
         }}
       >
-        <button type="button" className="btn" onClick={closeView}>
+        <button type="button" className="btn" onClick={shelf.closeView}>
           Keep it open <span className="key">Esc</span>
         </button>
         <button type="button" className="btn" onClick={() => close(false)}>

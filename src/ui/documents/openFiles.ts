@@ -1,8 +1,8 @@
 import { FileProblem, OpensIn } from '@/apps/contract'
 import { APPS } from '@/apps/list'
 import { putContent } from '@/store/documents'
-import { dispatch, say } from '@/store/shelf'
-import { work } from '@/store/working'
+import type { Shelf } from '@/store/shelf'
+import { type Working, work } from '@/store/working'
 
 /** The largest file that is opened, in bytes: contents are kept in the browser's storage. */
 const MOST = 50 * 1024 * 1024
@@ -11,11 +11,11 @@ const MOST = 50 * 1024 * 1024
 export const OPENED = [...APPS.flatMap(({ opens }) => opens), '.ics']
 
 /** Opens files in the apps that take them. Those that cannot be opened are named; the rest open. */
-export async function openFiles(files: File[]): Promise<void> {
+export async function openFiles(shelf: Shelf, files: File[]): Promise<void> {
   const problems: string[] = []
   for (const file of files) {
     try {
-      await work(`Reading “${file.name}”…`, (working) => openFile(file, working))
+      await work(shelf, `Reading “${file.name}”…`, (working) => openFile(shelf, file, working))
     } catch (error) {
       const why = error instanceof FileProblem ? error.message : 'it cannot be read'
       problems.push(`“${file.name}”: ${why}`)
@@ -27,7 +27,7 @@ export async function openFiles(files: File[]): Promise<void> {
   const rest = opened
     ? `The other ${opened === 1 ? 'one is' : `${opened} are`} open.`
     : 'Nothing was changed.'
-  say(
+  shelf.say(
     `${problems.length === 1 ? 'Not opened' : `${problems.length} files were not opened`}: ${problems.join('; ')}. ${rest}`,
     {
       refused: true,
@@ -35,14 +35,11 @@ export async function openFiles(files: File[]): Promise<void> {
   )
 }
 
-async function openFile(
-  file: File,
-  working: Parameters<Parameters<typeof work>[1]>[0],
-): Promise<void> {
+async function openFile(shelf: Shelf, file: File, working: Working): Promise<void> {
   const extension = /\.\w+$/.exec(file.name.toLowerCase())?.[0] ?? ''
   // A calendar is no document: its events are put into the plan.
   if (extension === '.ics') {
-    dispatch('plan.import', { text: await file.text(), name: file.name })
+    shelf.dispatch('plan.import', { text: await file.text(), name: file.name })
     return
   }
   const app = APPS.find(({ opens }) => opens.includes(extension))
@@ -55,12 +52,16 @@ async function openFile(
   if (working.signal.aborted) throw new FileProblem('you ended it')
   const elsewhere = read instanceof OpensIn ? read : null
   const document = `document-${crypto.randomUUID()}`
-  putContent(document, { saved: elsewhere ? elsewhere.content : read, draft: null })
+  putContent(shelf, document, { saved: elsewhere ? elsewhere.content : read, draft: null })
   // A file that is all extension is called by it.
   const title = file.name.replace(/\.\w+$/, '').trim() || file.name
-  const outcome = dispatch('window.open', { app: elsewhere?.app ?? app.id, document, title }, 'app')
+  const outcome = shelf.dispatch(
+    'window.open',
+    { app: elsewhere?.app ?? app.id, document, title },
+    'app',
+  )
   if (!outcome.ok) throw new FileProblem(outcome.reason)
-  if (elsewhere) say(`Opened “${title}”: ${elsewhere.says}`)
+  if (elsewhere) shelf.say(`Opened “${title}”: ${elsewhere.says}`)
 }
 
 /** Asks the person for files of this computer. */

@@ -2,7 +2,7 @@ import { type FormEvent, useState } from 'react'
 import { foldOrigin, foldTarget } from '@/core/commands/fold'
 import { desktop, title, window as windowOf } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
-import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
@@ -17,6 +17,7 @@ export function FoldPreview({
   into: DesktopId | null
   columns?: number
 }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const left = state.order.filter(
     (id) => !desktops.includes(id) && state.desktops[id]?.kind === 'open',
@@ -35,10 +36,10 @@ export function FoldPreview({
   const names = desktops.map((id) => state.desktops[id]?.name).join(', ')
   const fold = (event: FormEvent) => {
     event.preventDefault()
-    closeView()
+    shelf.closeView()
     const chosen = Object.entries(moves).map(([window, to]) => ({ window, to }))
     const left = columns ? { columns } : {}
-    dispatch('desktop.fold', { desktops, into: target, moves: chosen, ...left }, 'key')
+    shelf.dispatch('desktop.fold', { desktops, into: target, moves: chosen, ...left }, 'key')
   }
   return (
     <Dialog

@@ -4,15 +4,7 @@ import { keysIn } from '@/core/keys/places'
 import { standsOn } from '@/core/model/displays'
 import { desktop, shownFrame, stack, summary } from '@/core/model/selectors'
 import type { DesktopId, DisplayId, State } from '@/core/model/types'
-import {
-  closeView,
-  dispatch,
-  dispatchAny,
-  getState,
-  shelf,
-  useArrangement,
-  useShelf,
-} from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useArea } from '@/ui/desktop/area'
 import { layout } from '@/ui/keys/layout'
 import { plainStrokes } from '@/ui/keys/stroke'
@@ -27,11 +19,12 @@ const ABOVE = 40
 
 /** Another desktop in an inset frame, to be looked at: nothing in it reacts. */
 export function Glance() {
-  const id = useShelf(({ view }) => (view?.view === 'glance' ? view.desktop : null))
+  const id = usePage(({ view }) => (view?.view === 'glance' ? view.desktop : null))
   return id ? <Frame id={id} /> : null
 }
 
 function Frame({ id }: { id: DesktopId }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const { name, hue, letter } = desktop(state, id)
   const area = useArea()
@@ -49,12 +42,12 @@ function Frame({ id }: { id: DesktopId }) {
       const corner = { x: left + x * scale, y: ABOVE + y * scale }
       return [window.id, { ...corner, ...size, scale, z: 2 + seen.length - at }] as const
     })
-    shelf.setState({ places: Object.fromEntries(places) })
-  }, [state, id, on, scale, left])
+    shelf.page.setState({ places: Object.fromEntries(places) })
+  }, [state, id, on, scale, left, shelf])
   useLayoutEffect(() => {
     place.current?.focus()
-    return () => shelf.setState({ places: null })
-  }, [])
+    return () => shelf.page.setState({ places: null })
+  }, [shelf])
   useGlanceKeys(id)
   return (
     <>
@@ -73,7 +66,7 @@ function Frame({ id }: { id: DesktopId }) {
         className="absolute inset-0 z-[2147483001] outline-none"
         onPointerDown={(event) => {
           event.preventDefault()
-          closeView()
+          shelf.closeView()
         }}
       >
         <p className="flex h-10 items-center gap-2.5 px-9">
@@ -107,15 +100,16 @@ const LOOK = "Alt+'"
 
 /** Enter stays, letting Alt go or Escape returns, another place looks there; all else is dropped. */
 function useGlanceKeys(id: DesktopId): void {
+  const shelf = useShelf()
   const before = useRef(LOOK)
   const heard = usePlaceKeys(
     'glance',
     {
-      'glance:leave': closeView,
+      'glance:leave': shelf.closeView,
       'glance:stay': () => {
         // Who stays there does not return to the loft it was looked at from.
-        shelf.setState({ view: null, loftBehind: false })
-        dispatch('desktop.go', { to: id }, 'key')
+        shelf.page.setState({ view: null, loftBehind: false })
+        shelf.dispatch('desktop.go', { to: id }, 'key')
       },
     },
     () => ({ desktop: id }),
@@ -125,27 +119,28 @@ function useGlanceKeys(id: DesktopId): void {
       event.preventDefault()
       event.stopPropagation()
       if (heard(event)) return
-      const state = getState()
+      const state = shelf.state()
       const after = before.current
       before.current = LOOK
-      for (const stroke of plainStrokes(event, layout())) {
+      for (const stroke of plainStrokes(event, layout(shelf))) {
         const found = hear(state, after, stroke)
         if (found.kind === 'prefix') before.current = found.keys
-        else if (found.kind === 'command') dispatchAny(found.bound.command, found.bound.args, 'key')
+        else if (found.kind === 'command')
+          shelf.dispatchAny(found.bound.command, found.bound.args, 'key')
         else continue
         break
       }
     }
     const up = (event: KeyboardEvent) => {
-      if (event.key === 'Alt') closeView()
+      if (event.key === 'Alt') shelf.closeView()
     }
     addEventListener('keydown', down, { capture: true })
     addEventListener('keyup', up)
-    addEventListener('blur', closeView)
+    addEventListener('blur', shelf.closeView)
     return () => {
       removeEventListener('keydown', down, { capture: true })
       removeEventListener('keyup', up)
-      removeEventListener('blur', closeView)
+      removeEventListener('blur', shelf.closeView)
     }
   })
 }

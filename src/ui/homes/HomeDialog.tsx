@@ -3,7 +3,8 @@ import { appOf } from '@/apps/list'
 import { twinOf } from '@/core/homes/clashes'
 import { title, window as windowOf } from '@/core/model/selectors'
 import { EVERY, type Home, type WindowId } from '@/core/model/types'
-import { closeView, dispatchAny, getState } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { HomeFields } from './HomeFields'
@@ -11,8 +12,9 @@ import { useHomeDraft } from './useHomeDraft'
 
 /** A home for windows like one: what will happen in words, and one Enter to have it so. */
 export function HomeDialog({ id }: { id: WindowId }) {
-  const window = windowOf(getState(), id)
-  const app = appOf(window.app)
+  const shelf = useShelf()
+  const window = windowOf(shelf.state(), id)
+  const app = appOf(shelf, window.app)
   const plural = app?.plural ?? 'windows'
   const { draft, set, home } = useHomeDraft(
     {
@@ -21,7 +23,7 @@ export function HomeDialog({ id }: { id: WindowId }) {
       follow: true,
       on: true,
       titled: false,
-      title: patternOf(title(getState(), window)),
+      title: patternOf(title(shelf.state(), window)),
       from: '',
       to: '',
       ...(window.placed && { place: window.placed }),
@@ -32,7 +34,7 @@ export function HomeDialog({ id }: { id: WindowId }) {
     event.preventDefault()
     if (typeof home === 'string') return
     // A second home for the same windows would never have an effect.
-    if (keepHome(home, twinOf(getState().homes, home)?.id)) closeView()
+    if (keepHome(shelf, home, twinOf(shelf.state().homes, home)?.id)) shelf.closeView()
   }
   return (
     <Dialog
@@ -49,12 +51,12 @@ export function HomeDialog({ id }: { id: WindowId }) {
 }
 
 /** Sets a home; fields that are not given are left out. */
-export function keepHome(home: Home, id: string | undefined): boolean {
+export function keepHome(shelf: Shelf, home: Home, id: string | undefined): boolean {
   const { id: _id, ...fields } = home
   const given = Object.fromEntries(
     Object.entries(fields).filter(([, value]) => value !== undefined),
   )
-  return dispatchAny('home.set', { ...given, ...(id && { id }) }, 'key').ok
+  return shelf.dispatchAny('home.set', { ...given, ...(id && { id }) }, 'key').ok
 }
 
 /** A pattern to begin with: the first word of the title and anything after it. */

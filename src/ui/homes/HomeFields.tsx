@@ -4,7 +4,7 @@ import { clockOf } from '@/core/homes/clock'
 import { homeInWords } from '@/core/homes/words'
 import { desktop } from '@/core/model/selectors'
 import { EVERY, HERE, type Home, NAMED, type State } from '@/core/model/types'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement } from '@/store/useShelf'
 import { NEW_HOME } from './useHomeDraft'
 
 /** A home as it is typed: times as text, the pattern even while it is not used. */

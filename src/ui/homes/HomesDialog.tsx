@@ -8,7 +8,8 @@ import { momentOf } from '@/core/homes/matching'
 import { homeInWords } from '@/core/homes/words'
 import { keysFor } from '@/core/keys/bindings'
 import type { Home } from '@/core/model/types'
-import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Tool } from '@/ui/parts/Tool'
@@ -16,10 +17,11 @@ import { keepHome } from './HomeDialog'
 import { draftOf, HomeFields } from './HomeFields'
 import { useHomeDraft } from './useHomeDraft'
 
-const pluralOf = (app: string): string => appOf(app)?.plural ?? app
+const pluralOf = (shelf: Shelf, app: string): string => appOf(shelf, app)?.plural ?? app
 
 /** All homes in order: on or off, changed, moved, removed, tried out; and which never win. */
 export function HomesDialog() {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const [editing, setEditing] = useState<string | null>(null)
   const hints = new Map(clashes(state.homes).map((clash) => [clash.home, clash]))
@@ -44,32 +46,32 @@ export function HomesDialog() {
                 <span className="w-6 text-right font-mono text-[12px] text-soft">{at + 1}</span>
                 <input
                   type="checkbox"
-                  aria-label={`On: ${homeInWords(home, pluralOf(home.app), state)}`}
+                  aria-label={`On: ${homeInWords(home, pluralOf(shelf, home.app), state)}`}
                   checked={home.on}
-                  onChange={() => keepHome({ ...home, on: !home.on }, home.id)}
+                  onChange={() => keepHome(shelf, { ...home, on: !home.on }, home.id)}
                 />
                 <span className={`min-w-0 flex-1 ${home.on ? '' : 'text-soft line-through'}`}>
-                  {homeInWords(home, pluralOf(home.app), state)}
+                  {homeInWords(home, pluralOf(shelf, home.app), state)}
                   <Hint clash={hints.get(home.id)} homes={state.homes} />
                 </span>
                 <Tool
                   label="Move up"
                   disabled={at === 0}
-                  onClick={() => dispatch('home.reorder', { id: home.id, by: -1 })}
+                  onClick={() => shelf.dispatch('home.reorder', { id: home.id, by: -1 })}
                 >
                   <ArrowUp size={14} />
                 </Tool>
                 <Tool
                   label="Move down"
                   disabled={at === state.homes.length - 1}
-                  onClick={() => dispatch('home.reorder', { id: home.id, by: 1 })}
+                  onClick={() => shelf.dispatch('home.reorder', { id: home.id, by: 1 })}
                 >
                   <ArrowDown size={14} />
                 </Tool>
                 <Tool label="Change" onClick={() => setEditing(home.id)}>
                   <Pencil size={14} />
                 </Tool>
-                <Tool label="Remove" onClick={() => dispatch('home.remove', { id: home.id })}>
+                <Tool label="Remove" onClick={() => shelf.dispatch('home.remove', { id: home.id })}>
                   <Trash2 size={14} />
                 </Tool>
               </div>
@@ -80,7 +82,7 @@ export function HomesDialog() {
       <TryOut />
       <div className="mt-4 flex items-center gap-2">
         <CommandButton command="home.askPutRight" label="Put windows right…" className="btn" />
-        <button type="button" className="btn btn-main ml-auto" onClick={closeView}>
+        <button type="button" className="btn btn-main ml-auto" onClick={shelf.closeView}>
           Done
         </button>
       </div>
@@ -107,14 +109,15 @@ function Hint({
 }
 
 function Editor({ home: before, onDone }: { home: Home; onDone(): void }) {
+  const shelf = useShelf()
   const { draft, set, home } = useHomeDraft(draftOf(before), before.id)
   const keep = (event: FormEvent) => {
     event.preventDefault()
-    if (typeof home !== 'string' && keepHome(home, before.id)) onDone()
+    if (typeof home !== 'string' && keepHome(shelf, home, before.id)) onDone()
   }
   return (
     <form onSubmit={keep} className="px-2 pb-2">
-      <HomeFields draft={draft} home={home} plural={pluralOf(before.app)} set={set} />
+      <HomeFields draft={draft} home={home} plural={pluralOf(shelf, before.app)} set={set} />
       <div className="mt-3 flex justify-end gap-2">
         <button type="button" className="btn" onClick={onDone}>
           Leave as it was
@@ -129,6 +132,7 @@ function Editor({ home: before, onDone }: { home: Home; onDone(): void }) {
 
 /** “A window of … titled … at …”: where it would open and why. */
 function TryOut() {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const [app, setApp] = useState(APPS[0]?.id ?? '')
   const [title, setTitle] = useState('')
@@ -136,7 +140,9 @@ function TryOut() {
   const now = momentOf(Date.now())
   const minute = clock.trim() ? minuteOf(clock) : now.minute
   const found =
-    minute === null ? null : explain(state, { app, title }, { day: now.day, minute }, pluralOf(app))
+    minute === null
+      ? null
+      : explain(state, { app, title }, { day: now.day, minute }, pluralOf(shelf, app))
   return (
     <section aria-label="Try out" className="mt-4 bg-ink/5 p-3">
       <div className="flex flex-wrap items-center gap-2">
@@ -175,7 +181,7 @@ function TryOut() {
             <p className="font-semibold">{found.why}</p>
             {found.losers.map(({ home, why }) => (
               <p key={home.id} className="text-soft">
-                Not “{homeInWords(home, pluralOf(app), state)}”: {why}.
+                Not “{homeInWords(home, pluralOf(shelf, app), state)}”: {why}.
               </p>
             ))}
           </>

@@ -5,21 +5,22 @@ import { putRightPlan } from '@/core/homes/putRight'
 import { where, whose } from '@/core/homes/words'
 import { title, window as windowOf } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
 
 /** The moves that bring every window home, with their reasons, each to be left out. */
 export function PutRightDialog() {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const plan = useMemo(() => putRightPlan(state, momentOf(Date.now())), [state])
   const [left, setLeft] = useState<ReadonlySet<WindowId>>(new Set())
   const chosen = plan.map(({ window }) => window).filter((id) => !left.has(id))
   const go = (event: FormEvent) => {
     event.preventDefault()
-    closeView()
-    if (chosen.length) dispatch('home.putRight', { windows: chosen }, 'key')
+    shelf.closeView()
+    if (chosen.length) shelf.dispatch('home.putRight', { windows: chosen }, 'key')
   }
   return (
     <Dialog
@@ -50,7 +51,8 @@ export function PutRightDialog() {
                       {title(state, window)}
                     </b>
                     <span className="text-soft">
-                      {whose(home, appOf(home.app)?.plural ?? '', state)} open {where(home, state)}
+                      {whose(home, appOf(shelf, home.app)?.plural ?? '', state)} open{' '}
+                      {where(home, state)}
                     </span>
                   </span>
                   {from ? <Kite hue={from.hue} letter={from.letter} width={20} /> : null}

@@ -5,14 +5,15 @@ import { misplaced } from '@/core/homes/putRight'
 import { homeInWords, where } from '@/core/homes/words'
 import { title, window as windowOf } from '@/core/model/selectors'
 import { EVERY, type WindowId } from '@/core/model/types'
-import { closeView, dispatch, shelf, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** Which home, or what else, put a window where it is; and which other homes lost, and why. */
 export function WhyDialog({ id }: { id: WindowId }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const window = windowOf(state, id)
-  const plural = appOf(window.app)?.plural ?? 'windows'
+  const plural = appOf(shelf, window.app)?.plural ?? 'windows'
   const name = title(state, window)
   const now = momentOf(Date.now())
   const { home, why, losers, exceptions } = explain(
@@ -50,7 +51,9 @@ export function WhyDialog({ id }: { id: WindowId }) {
         <button
           type="button"
           className="btn"
-          onClick={() => shelf.setState({ view: { view: home ? 'homes' : 'home', window: id } })}
+          onClick={() =>
+            shelf.page.setState({ view: { view: home ? 'homes' : 'home', window: id } })
+          }
         >
           {home ? 'Homes…' : 'Set a home…'}
         </button>
@@ -59,14 +62,14 @@ export function WhyDialog({ id }: { id: WindowId }) {
             type="button"
             className="btn btn-main ml-auto"
             onClick={() => {
-              closeView()
-              dispatch('window.goHome', { window: id })
+              shelf.closeView()
+              shelf.dispatch('window.goHome', { window: id })
             }}
           >
             Send it home, {where(away.home, state)}
           </button>
         ) : (
-          <button type="button" className="btn btn-main ml-auto" onClick={closeView}>
+          <button type="button" className="btn btn-main ml-auto" onClick={shelf.closeView}>
             Done
           </button>
         )}

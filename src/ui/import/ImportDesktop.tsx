@@ -2,7 +2,7 @@ import { appOf } from '@/apps/list'
 import type { ShelfFile } from '@/core/formats/shelfFile'
 import type { State, Stowed } from '@/core/model/types'
 import { importDesktop } from '@/store/importing'
-import { closeView, say } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
@@ -17,6 +17,7 @@ export function ImportDesktop({
   file: ShelfFile
   here: State
 }) {
+  const shelf = useShelf()
   const twice = here.desktops[id] || here.stowed.some((one) => one.id === id)
   return (
     <Dialog
@@ -31,11 +32,14 @@ export function ImportDesktop({
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          closeView()
-          importDesktop(file).catch((error: unknown) =>
-            say(`It was not brought in: ${String(error).slice(0, 200)}. Nothing was changed.`, {
-              refused: true,
-            }),
+          shelf.closeView()
+          importDesktop(shelf, file).catch((error: unknown) =>
+            shelf.say(
+              `It was not brought in: ${String(error).slice(0, 200)}. Nothing was changed.`,
+              {
+                refused: true,
+              },
+            ),
           )
         }}
       >
@@ -47,7 +51,7 @@ export function ImportDesktop({
         </p>
         <ul aria-label="Windows" className="mt-2 max-h-[40vh] overflow-auto">
           {Object.values(windows).map(({ id: window, app, document }) => {
-            const Glyph = appOf(app)?.glyph
+            const Glyph = appOf(shelf, app)?.glyph
             const title = file.state.documents[document]?.title ?? 'Untitled'
             return (
               <li

@@ -5,7 +5,8 @@ import { BadShelfFile, readShelfFile, type ShelfFile } from '@/core/formats/shel
 import type { State } from '@/core/model/types'
 import { allDocuments } from '@/store/catalogue'
 import { differingDocuments, importShelf } from '@/store/importing'
-import { closeView, getState, say } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { chooseFiles } from '@/ui/documents/openFiles'
 import { Dialog } from '@/ui/parts/Dialog'
 import { ImportDesktop } from './ImportDesktop'
@@ -19,33 +20,34 @@ interface Read {
 
 /** Asks for a shelf file and shows what bringing it in would change. */
 export function ImportShelf() {
+  const shelf = useShelf()
   const [read, setRead] = useState<Read | null>(null)
   const asked = useRef(false)
   useEffect(() => {
     if (asked.current) return
     asked.current = true
-    void ask().then((found) => (found ? setRead(found) : closeView()))
-  }, [])
+    void ask(shelf).then((found) => (found ? setRead(found) : shelf.closeView()))
+  }, [shelf])
   if (!read) return null
   const one = aloneIn(read.file)
   return one ? <ImportDesktop entry={one} {...read} /> : <Preview {...read} />
 }
 
-async function ask(): Promise<Read | null> {
+async function ask(shelf: Shelf): Promise<Read | null> {
   const [chosen] = await chooseFiles('.json', false)
   if (!chosen) return null
   try {
     const file = readShelfFile(await chosen.text())
-    const differing = await differingDocuments(file)
+    const differing = await differingDocuments(shelf, file)
     return {
       file,
       name: chosen.name,
       differing,
-      here: { ...getState(), documents: await allDocuments() },
+      here: { ...shelf.state(), documents: await allDocuments(shelf) },
     }
   } catch (error) {
     const why = error instanceof BadShelfFile ? error.message : 'it cannot be read'
-    say(
+    shelf.say(
       `“${chosen.name}” is not a shelf file: ${why}. Nothing was changed. Choose a .kite.json file.`,
       {
         refused: true,
@@ -83,6 +85,7 @@ function rowsOf(change: Difference): [number, string][] {
 }
 
 function Preview({ file, name, differing, here }: Read) {
+  const shelf = useShelf()
   const rows = rowsOf(difference(here, file.state))
   const [replace, setReplace] = useState(false)
   const shown = rows.filter(([count]) => count > 0)
@@ -132,7 +135,7 @@ function Preview({ file, name, differing, here }: Read) {
         </fieldset>
       ) : null}
       <div className="mt-5 flex justify-end gap-2">
-        <button type="button" className="btn" onClick={closeView}>
+        <button type="button" className="btn" onClick={shelf.closeView}>
           Cancel
         </button>
         <button
@@ -141,11 +144,14 @@ function Preview({ file, name, differing, here }: Read) {
           // biome-ignore lint/a11y/noAutofocus: the answer the preview leads to
           autoFocus
           onClick={() => {
-            closeView()
-            importShelf(file, replace).catch((error: unknown) =>
-              say(`It was not imported: ${String(error).slice(0, 200)}. Nothing was changed.`, {
-                refused: true,
-              }),
+            shelf.closeView()
+            importShelf(shelf, file, replace).catch((error: unknown) =>
+              shelf.say(
+                `It was not imported: ${String(error).slice(0, 200)}. Nothing was changed.`,
+                {
+                  refused: true,
+                },
+              ),
             )
           }}
         >

@@ -8,7 +8,7 @@ import { standsOn } from '@/core/model/displays'
 import { currentId, focusedWindow, shownFrame, stack, title } from '@/core/model/selectors'
 import { EVERY, type State, type Window } from '@/core/model/types'
 import { useToday } from '@/store/journal'
-import { dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Fact, HomeFact, timeOfDay } from '@/ui/parts/Facts'
 import { Tool } from '@/ui/parts/Tool'
@@ -18,14 +18,15 @@ const WIDTH = 272
 /** Follows the focused window: where it is and why, and what happened to it today. */
 export function Inspector() {
   const shown = useArrangement((state) => state.settings.inspector)
-  const covered = useShelf(({ loft, view }) => loft || view?.view === 'unstack')
+  const covered = usePage(({ loft, view }) => loft || view?.view === 'unstack')
   return shown && !covered ? <Open /> : null
 }
 
 function Open() {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const window = focusedWindow(state)
-  const Glyph = appOf(window?.app ?? '')?.glyph
+  const Glyph = appOf(shelf, window?.app ?? '')?.glyph
   return (
     <section
       aria-label="Inspector"
@@ -37,7 +38,7 @@ function Open() {
         <span className="min-w-0 flex-1 truncate" {...(window && { title: title(state, window) })}>
           {window ? title(state, window) : 'No window has the focus'}
         </span>
-        <Tool label="Hide the inspector" onClick={() => dispatch('shelf.inspector')}>
+        <Tool label="Hide the inspector" onClick={() => shelf.dispatch('shelf.inspector')}>
           <X size={14} />
         </Tool>
       </h2>

@@ -4,15 +4,16 @@ import { shareByKey } from '@/core/journal/share'
 import { cardGroups, keyCard } from '@/core/keys/card'
 import { cardIntro } from '@/core/keys/markdown'
 import { useToday } from '@/store/journal'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Dialog } from '@/ui/parts/Dialog'
 import { KeyGroups } from '@/ui/parts/KeyGroups'
 
 /** All keys on one page, made from the bindings as they are now. */
 export function KeyCard({ print = false }: { print?: boolean }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
-  const card = keyCard(state, (id) => appOf(id)?.name ?? id)
+  const card = keyCard(state, (id) => appOf(shelf, id)?.name ?? id)
   useEffect(() => {
     if (print) window.print()
   }, [print])

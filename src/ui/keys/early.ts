@@ -1,6 +1,7 @@
 import { focusId } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { getState } from '@/store/shelf'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
 import {
   focusContent,
   isAsking,
@@ -22,8 +23,11 @@ type Pressed = Pick<
   'key' | 'code' | 'shiftKey' | 'altKey' | 'ctrlKey' | 'metaKey'
 > & { command: boolean }
 
-const waiting = new Map<WindowId, Pressed[]>()
-let pressing = false
+const waiting = ofShelf(() => new Map<WindowId, Pressed[]>())
+
+const own = ofShelf(() => ({
+  pressing: false,
+}))
 
 const isTyping = ({ key }: KeyboardEvent): boolean =>
   key.length === 1 || key === 'Enter' || key === 'Backspace'
@@ -34,24 +38,24 @@ const MODIFIERS = ['Alt', 'AltGraph', 'Shift', 'Control', 'Meta', 'CapsLock']
  * Keeps a key that nothing would take, and every key that is pressed after one that was kept.
  * @returns whether it was kept
  */
-export function keepEarly(event: KeyboardEvent): boolean {
-  const focus = focusId(getState())
+export function keepEarly(shelf: Shelf, event: KeyboardEvent): boolean {
+  const focus = focusId(shelf.state())
   const held = event.ctrlKey || event.metaKey || event.altKey
   const command = (held && !event.getModifierState('AltGraph')) || !isTyping(event)
-  if (!focus || isAsking() || MODIFIERS.includes(event.key)) return false
-  if (!waiting.has(focus)) {
-    if (command || isSettled()) return false
-    if (!keyTarget(focus) && !isComing(focus)) return false
+  if (!focus || isAsking(shelf) || MODIFIERS.includes(event.key)) return false
+  if (!waiting(shelf).has(focus)) {
+    if (command || isSettled(shelf)) return false
+    if (!keyTarget(shelf, focus) && !isComing(focus)) return false
   }
   const { key, code, shiftKey, altKey, ctrlKey, metaKey } = event
   const pressed = { key, code, shiftKey, altKey, ctrlKey, metaKey, command }
-  waiting.set(focus, [...(waiting.get(focus) ?? []), pressed])
-  void pressKept()
+  waiting(shelf).set(focus, [...(waiting(shelf).get(focus) ?? []), pressed])
+  void pressKept(shelf)
   return true
 }
 
 /** Whether keys are kept for the focused window: what is pressed now comes after them. */
-export const isKeeping = (): boolean => waiting.has(focusId(getState()) ?? '')
+export const isKeeping = (shelf: Shelf): boolean => waiting(shelf).has(focusId(shelf.state()) ?? '')
 
 /** Whether what a window shows is not there yet, or says that what takes the keys is to come. */
 function isComing(id: WindowId): boolean {
@@ -62,38 +66,38 @@ function isComing(id: WindowId): boolean {
 const soon = (time = 0) => new Promise<void>((done) => setTimeout(done, time))
 
 /** Presses what was kept for the focused window, as soon as it takes keys. */
-export async function pressKept(): Promise<void> {
-  let owner = focusId(getState())
-  if (pressing || !owner || !waiting.has(owner)) return
-  pressing = true
+export async function pressKept(shelf: Shelf): Promise<void> {
+  let owner = focusId(shelf.state())
+  if (own(shelf).pressing || !owner || !waiting(shelf).has(owner)) return
+  own(shelf).pressing = true
   let tries = 0
   try {
     for (;;) {
-      const [next, ...rest] = waiting.get(owner) ?? []
-      if (!next) return void waiting.delete(owner)
+      const [next, ...rest] = waiting(shelf).get(owner) ?? []
+      if (!next) return void waiting(shelf).delete(owner)
       if (next.command) {
-        waiting.set(owner, [])
+        waiting(shelf).set(owner, [])
         await press(next)
         // What was typed after a command is for where it led.
-        const since: Pressed[] = waiting.get(owner) ?? []
-        waiting.delete(owner)
-        owner = focusId(getState())
+        const since: Pressed[] = waiting(shelf).get(owner) ?? []
+        waiting(shelf).delete(owner)
+        owner = focusId(shelf.state())
         if (!owner) return
-        if (rest.length + since.length > 0) waiting.set(owner, [...rest, ...since])
+        if (rest.length + since.length > 0) waiting(shelf).set(owner, [...rest, ...since])
         continue
       }
-      if (!isAsking()) {
-        if (focusId(getState()) !== owner || !keyTarget(owner)) return
-        if (!isSettled()) focusContent()
-        if (isLanding()) await soon(LANDING)
+      if (!isAsking(shelf)) {
+        if (focusId(shelf.state()) !== owner || !keyTarget(shelf, owner)) return
+        if (!isSettled(shelf)) focusContent(shelf)
+        if (isLanding(shelf)) await soon(LANDING)
       }
       // What took the focus away meanwhile did not take the key: it is pressed again.
       if (!(await press(next)) && ++tries < TRIES) continue
-      waiting.get(owner)?.shift()
+      waiting(shelf).get(owner)?.shift()
       tries = 0
     }
   } finally {
-    pressing = false
+    own(shelf).pressing = false
   }
 }
 

@@ -1,7 +1,8 @@
 import { useEffect } from 'react'
 import { boolean, object, string } from 'yup'
 import { focusId } from '@/core/model/selectors'
-import { dispatch, getState, shelf } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { focusContent } from '@/ui/parts/focus'
 import { openFrame, shutFrames, wasGiven } from '@/ui/parts/pageFrames'
 import { TWICE } from './layer'
@@ -29,27 +30,28 @@ const passed = object({
 })
 
 /** Gives the keys back to Kite Shelf. */
-export function takeKeys(): void {
+export function takeKeys(shelf: Shelf): void {
   if (document.activeElement instanceof HTMLIFrameElement) document.activeElement.blur()
-  shutFrames()
+  shutFrames(shelf)
   focus()
-  focusContent()
+  focusContent(shelf)
 }
 
 export function useFrames(): void {
+  const shelf = useShelf()
   useEffect(() => {
     let timer: ReturnType<typeof setInterval> | undefined
     const look = () => {
       const active = document.activeElement
-      if (active instanceof HTMLIFrameElement && !wasGiven(active)) return takeKeys()
+      if (active instanceof HTMLIFrameElement && !wasGiven(shelf, active)) return takeKeys(shelf)
       const keysIn =
         (active instanceof HTMLIFrameElement &&
           active.closest<HTMLElement>('[data-window]')?.dataset.window) ||
         null
-      if (keysIn === shelf.getState().keysIn) return
-      shelf.setState({ keysIn, ...(keysIn && { announced: 'The keys go to the page' }) })
-      if (keysIn && focusId(getState()) !== keysIn)
-        dispatch('window.focus', { window: keysIn }, 'app')
+      if (keysIn === shelf.page.getState().keysIn) return
+      shelf.page.setState({ keysIn, ...(keysIn && { announced: 'The keys go to the page' }) })
+      if (keysIn && focusId(shelf.state()) !== keysIn)
+        shelf.dispatch('window.focus', { window: keysIn }, 'app')
     }
     const left = () => {
       // What has the focus now is only known after the event.
@@ -59,14 +61,14 @@ export function useFrames(): void {
     const back = () => {
       clearInterval(timer)
       timer = undefined
-      shelf.setState({ keysIn: null })
+      shelf.page.setState({ keysIn: null })
       // A push on what takes no focus itself, such as a hem.
-      setTimeout(() => document.activeElement === document.body && focusContent())
+      setTimeout(() => document.activeElement === document.body && focusContent(shelf))
     }
-    const off = passKeys()
+    const off = passKeys(shelf)
     const listening = new AbortController()
     const { signal } = listening
-    addEventListener('keydown', shutFrames, { capture: true, signal })
+    addEventListener('keydown', () => shutFrames(shelf), { capture: true, signal })
     addEventListener('pointermove', openFrame, { capture: true, passive: true, signal })
     addEventListener('pointerdown', openFrame, { capture: true, passive: true, signal })
     addEventListener('blur', left)
@@ -78,11 +80,11 @@ export function useFrames(): void {
       removeEventListener('blur', left)
       removeEventListener('focus', back)
     }
-  }, [])
+  }, [shelf])
 }
 
 /** Our own pages pass chords on; they are said here as if they had been pressed here. */
-function passKeys(): () => void {
+function passKeys(shelf: Shelf): () => void {
   let tapped = 0
   const hear = ({ data, source }: MessageEvent) => {
     const frame = [...document.querySelectorAll('iframe')].find(
@@ -95,14 +97,14 @@ function passKeys(): () => void {
     if (token !== frame.dataset.page) return
     if (type === 'keyup' && init.key === 'Alt') {
       const now = performance.now()
-      if (now - tapped < TWICE) takeKeys()
+      if (now - tapped < TWICE) takeKeys(shelf)
       tapped = now
     } else if (init.key !== 'Alt') tapped = 0
     document.body.dispatchEvent(
       new KeyboardEvent(type, { ...init, bubbles: true, cancelable: true }),
     )
     // What follows a first stroke is pressed without Alt, which the page would keep.
-    if (shelf.getState().pending) takeKeys()
+    if (shelf.page.getState().pending) takeKeys(shelf)
   }
   addEventListener('message', hear)
   return () => removeEventListener('message', hear)

@@ -1,4 +1,5 @@
-import { getState, shelf } from '@/store/shelf'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
 import { isAsking } from '@/ui/parts/focus'
 
 /**
@@ -9,44 +10,46 @@ import { isAsking } from '@/ui/parts/focus'
 /** Two taps of a key within this time, in milliseconds, are a double tap. */
 export const TWICE = 500
 
-/** The modifier that was pressed with no other key since. */
-let down: string | null = null
-let altTapped = 0
-let shifted = false
+const own = ofShelf(() => ({
+  /** The modifier that was pressed with no other key since. */
+  down: null as string | null,
+  altTapped: 0,
+  shifted: false,
+}))
 
 /** Follows lone taps of Alt and Shift. */
-export function tapped({ type, key, timeStamp, isTrusted }: KeyboardEvent): void {
+export function tapped(shelf: Shelf, { type, key, timeStamp, isTrusted }: KeyboardEvent): void {
   // Keys that were kept are pressed again later, in between.
   if (!isTrusted && key !== 'Alt' && key !== 'Shift') return
   if (type === 'keydown') {
-    if (key !== down) altTapped = key === 'Alt' ? altTapped : 0
-    down = key
+    if (key !== own(shelf).down) own(shelf).altTapped = key === 'Alt' ? own(shelf).altTapped : 0
+    own(shelf).down = key
     return
   }
-  const lone = down === key
-  if (key === down) down = null
-  if (!lone || getState().settings.keys !== 'layer') return
-  if (key === 'Shift' && shelf.getState().layer) shifted = !shifted
+  const lone = own(shelf).down === key
+  if (key === own(shelf).down) own(shelf).down = null
+  if (!lone || shelf.state().settings.keys !== 'layer') return
+  if (key === 'Shift' && shelf.page.getState().layer) own(shelf).shifted = !own(shelf).shifted
   if (key !== 'Alt') return
-  const twice = timeStamp - altTapped < TWICE
-  altTapped = twice ? 0 : timeStamp
+  const twice = timeStamp - own(shelf).altTapped < TWICE
+  own(shelf).altTapped = twice ? 0 : timeStamp
   if (!twice) return
-  if (shelf.getState().layer) leaveLayer()
+  if (shelf.page.getState().layer) leaveLayer(shelf)
   else {
-    shelf.setState({ layer: true, announced: 'Keys are commands, Escape leaves' })
+    shelf.page.setState({ layer: true, announced: 'Keys are commands, Escape leaves' })
   }
 }
 
 /** Plain keys type again. */
-export function leaveLayer(): void {
-  shifted = false
-  shelf.setState({ layer: false, announced: 'Keys type again' })
+export function leaveLayer(shelf: Shelf): void {
+  own(shelf).shifted = false
+  shelf.page.setState({ layer: false, announced: 'Keys type again' })
 }
 
 /** The strokes of a key with the Shift that was tapped before it. */
-export function layerStrokes(strokes: string[]): string[] {
-  if (!shifted || !strokes.length) return strokes
-  shifted = false
+export function layerStrokes(shelf: Shelf, strokes: string[]): string[] {
+  if (!own(shelf).shifted || !strokes.length) return strokes
+  own(shelf).shifted = false
   return strokes.map((stroke) =>
     stroke.includes('Shift+')
       ? stroke
@@ -55,5 +58,5 @@ export function layerStrokes(strokes: string[]): string[] {
 }
 
 /** Whether plain keys are commands now: not where something is asked, nor in the rack. */
-export const inLayer = (): boolean =>
-  shelf.getState().layer && !isAsking() && !document.activeElement?.closest('nav')
+export const inLayer = (shelf: Shelf): boolean =>
+  shelf.page.getState().layer && !isAsking(shelf) && !document.activeElement?.closest('nav')

@@ -1,20 +1,24 @@
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
 import type { Layout } from './stroke'
 
-/** The layout of this keyboard, in browsers that tell. */
-let told: Layout | undefined
+const own = ofShelf(() => ({
+  /** The layout of this keyboard, in browsers that tell. */
+  told: undefined as Layout | undefined,
+}))
 
 /** Asks the browser for the layout; also again, since a person changes it. */
-export async function askLayout(): Promise<void> {
+export async function askLayout(shelf: Shelf): Promise<void> {
   const { keyboard } = navigator as { keyboard?: { getLayoutMap(): Promise<Layout> } }
   try {
-    told = await keyboard?.getLayoutMap()
+    own(shelf).told = await keyboard?.getLayoutMap()
   } catch {
-    told = undefined
+    own(shelf).told = undefined
   }
 }
 
 /** The layout as it was told last; undefined where none was. */
-export const layout = (): Layout | undefined => told
+export const layout = (shelf: Shelf): Layout | undefined => own(shelf).told
 
 /** Whether this is a Mac, where Option types characters. */
 export const isMac = (): boolean => /Mac|iPhone|iPad/.test(navigator.userAgent)

@@ -1,7 +1,7 @@
 import { registry } from '@/core/commands/registry'
 import type { By } from '@/core/journal/events'
 import type { DesktopId, WindowId } from '@/core/model/types'
-import { dispatchAny } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 
 /** What a command is about where it is not said. */
 export interface Subject {
@@ -12,7 +12,13 @@ export interface Subject {
 }
 
 /** Runs a command that was said by key, about what is chosen where it was said. @returns whether it was done */
-export function runAbout(command: string, args: object, subject: Subject, by: By = 'key'): boolean {
+export function runAbout(
+  shelf: Shelf,
+  command: string,
+  args: object,
+  subject: Subject,
+  by: By = 'key',
+): boolean {
   const takes = (name: string) => name in (registry.get(command)?.args.fields ?? {})
   const { window, windows = [], desktop } = subject
   const about = {
@@ -21,5 +27,5 @@ export function runAbout(command: string, args: object, subject: Subject, by: By
     ...(window && windows.length > 0 && takes('windows') && { windows }),
     ...(desktop && takes('desktop') && { desktop }),
   }
-  return dispatchAny(command, { ...args, ...about }, by).ok
+  return shelf.dispatchAny(command, { ...args, ...about }, by).ok
 }

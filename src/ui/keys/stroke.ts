@@ -1,4 +1,5 @@
 /** Legends of keys that are known by where they are, where the layout prints nothing better on them. */
+
 const PUNCTUATION: Record<string, string> = {
   BracketLeft: '[',
   BracketRight: ']',

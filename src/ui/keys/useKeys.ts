@@ -2,7 +2,9 @@ import { useLayoutEffect } from 'react'
 import { type Bound, type Heard, hear, keysFor } from '@/core/keys/bindings'
 import { asPressed, LEADER, meant } from '@/core/keys/sets'
 import type { State } from '@/core/model/types'
-import { dispatch, dispatchAny, getState, say, shelf } from '@/store/shelf'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { isKeeping, keepEarly } from './early'
 import { inLayer, layerStrokes, leaveLayer, tapped } from './layer'
 import { askLayout, isMac, layout } from './layout'
@@ -18,90 +20,102 @@ const UNDOES = ['history.undo', 'history.redo']
 
 /** Turns key strokes anywhere on the page into commands. */
 export function useKeys(): void {
+  const shelf = useShelf()
   // As soon as the shelf is there: a key that comes before it can be heard is lost.
   useLayoutEffect(() => {
-    void askLayout()
+    void askLayout(shelf)
     const down = (event: KeyboardEvent) => {
-      tapped(event)
+      tapped(shelf, event)
       // Keys that are pressed to be bound do nothing else.
       if (event.isComposing || (event.target as Element).matches?.('[data-own-escape]')) return
       // What is pressed after keys that are kept comes after them.
-      const kept = event.isTrusted && isKeeping() && keepEarly(event)
-      if (kept || leavesTyping(event) === false || (event.isTrusted && keepEarly(event))) {
+      const kept = event.isTrusted && isKeeping(shelf) && keepEarly(shelf, event)
+      if (
+        kept ||
+        leavesTyping(shelf, event) === false ||
+        (event.isTrusted && keepEarly(shelf, event))
+      ) {
         event.preventDefault()
         event.stopPropagation()
       }
     }
     // A lone Alt let go would open the browser's menu and take the focus along.
     const up = (event: KeyboardEvent) => {
-      tapped(event)
+      tapped(shelf, event)
       if (event.key !== 'Alt') return
       event.preventDefault()
-      closeMap()
+      closeMap(shelf)
     }
+    const blur = () => closeMap(shelf)
+    const focus = () => void askLayout(shelf)
     addEventListener('keydown', down, { capture: true })
     addEventListener('keyup', up)
-    addEventListener('blur', closeMap)
-    addEventListener('focus', askLayout)
+    addEventListener('blur', blur)
+    addEventListener('focus', focus)
     return () => {
       removeEventListener('keydown', down, { capture: true })
       removeEventListener('keyup', up)
-      removeEventListener('blur', closeMap)
-      removeEventListener('focus', askLayout)
+      removeEventListener('blur', blur)
+      removeEventListener('focus', focus)
     }
-  }, [])
+  }, [shelf])
 }
 
 /** @returns whether a key is left to what types; else it was ours */
-function leavesTyping(event: KeyboardEvent): boolean {
-  const { pending, view } = shelf.getState()
+function leavesTyping(shelf: Shelf, event: KeyboardEvent): boolean {
+  const { pending, view } = shelf.page.getState()
   // Nobody loses a character: where Alt types, keys begin otherwise from then on.
-  if (getState().settings.keys === 'auto' && typesWithAlt(event, isMac(), layout())) {
-    dispatch('keys.leaveTyping', { to: isMac() ? 'control' : 'leader' }, 'app')
+  if (shelf.state().settings.keys === 'auto' && typesWithAlt(event, isMac(), layout(shelf))) {
+    shelf.dispatch('keys.leaveTyping', { to: isMac() ? 'control' : 'leader' }, 'app')
     return true
   }
-  const strokes = strokesOf(event, layout())
-  return !strokes.length || !listen(layerStrokes(strokes), pending, view?.view)
+  const strokes = strokesOf(event, layout(shelf))
+  return !strokes.length || !listen(shelf, layerStrokes(shelf, strokes), pending, view?.view)
 }
 
 /** @returns whether the strokes, one of which was pressed, were ours */
-function listen(strokes: string[], pending: string, view: string | undefined): boolean {
+function listen(
+  shelf: Shelf,
+  strokes: string[],
+  pending: string,
+  view: string | undefined,
+): boolean {
   const undoOnly = view !== undefined && UNDO_IN.has(view)
   if (view && !undoOnly && !CHORDS_IN.has(view)) return false
   const stroke = strokes.at(-1) ?? ''
   if (pending && stroke === 'Escape') {
-    shelf.setState({ pending: '' })
+    shelf.page.setState({ pending: '' })
     return true
   }
-  const state = getState()
-  const layer = inLayer()
+  const state = shelf.state()
+  const layer = inLayer(shelf)
   if (layer && stroke === 'Escape') {
-    leaveLayer()
+    leaveLayer(shelf)
     return true
   }
   if (state.settings.keys === 'leader' && stroke === LEADER) {
-    shelf.setState({ pending: LEADER })
+    shelf.page.setState({ pending: LEADER })
     return true
   }
   const heard = hearAny(state, strokes, pending, layer)
-  const along = walking && heard.along
+  const along = own(shelf).walking && heard.along
   if (along) {
-    dispatch('desktop.go', { to: along }, 'key')
+    shelf.dispatch('desktop.go', { to: along }, 'key')
     return true
   }
   const undoes = heard.kind === 'command' && UNDOES.includes(heard.bound.command)
   if (heard.kind === 'nothing' || (undoOnly && !undoes)) {
-    if (pending) shelf.setState({ pending: '' })
+    if (pending) shelf.page.setState({ pending: '' })
     return false
   }
   const next = heard.kind === 'prefix' ? heard.keys : ''
-  if (next !== pending) shelf.setState({ pending: next })
+  if (next !== pending) shelf.page.setState({ pending: next })
   if (heard.kind === 'command') {
-    run(heard.bound)
-    if (/^(Ctrl\+)?Alt\+/.test(stroke) && steps(heard.bound)) walk()
+    run(shelf, heard.bound)
+    if (/^(Ctrl\+)?Alt\+/.test(stroke) && steps(heard.bound)) walk(shelf)
   }
   if (heard.kind === 'unknown')
-    say(
+    shelf.say(
       `${asPressed(heard.keys, state)} means nothing. ${keysFor(state, 'shelf.keys')} shows the keys.`,
       {
         refused: true,
@@ -136,23 +150,25 @@ const ALONG: Record<string, string> = {
   'Alt+Down': 'below',
 }
 
-/** Whether Alt has been held since a step to a neighbour. */
-let walking = false
-let timer: ReturnType<typeof setTimeout> | undefined
+const own = ofShelf(() => ({
+  /** Whether Alt has been held since a step to a neighbour. */
+  walking: false,
+  timer: undefined as ReturnType<typeof setTimeout> | undefined,
+}))
 
 /** How long Alt is held before the small map is drawn: who only steps does not wait for it. */
 const HELD = 180
 
-function walk(): void {
-  if (walking) return
-  walking = true
-  timer = setTimeout(() => shelf.setState({ map: true }), HELD)
+function walk(shelf: Shelf): void {
+  if (own(shelf).walking) return
+  own(shelf).walking = true
+  own(shelf).timer = setTimeout(() => shelf.page.setState({ map: true }), HELD)
 }
 
-function closeMap(): void {
-  walking = false
-  clearTimeout(timer)
-  if (shelf.getState().map) shelf.setState({ map: false })
+function closeMap(shelf: Shelf): void {
+  own(shelf).walking = false
+  clearTimeout(own(shelf).timer)
+  if (shelf.page.getState().map) shelf.page.setState({ map: false })
 }
 
 const steps = ({ command, args }: Bound): boolean =>
@@ -160,10 +176,10 @@ const steps = ({ command, args }: Bound): boolean =>
   Object.values(ALONG).includes(String(args?.to))
 
 /** Runs what was said, about what is chosen in an open list or about what has the focus. */
-function run({ command, args = {} }: Bound): void {
-  const { chosen, chosenDesktop, marked } = shelf.getState()
+function run(shelf: Shelf, { command, args = {} }: Bound): void {
+  const { chosen, chosenDesktop, marked } = shelf.page.getState()
   if (command === 'window.send' && chosen && marked.length > 0) {
-    if (dispatchAny('window.sendAll', { ...args, windows: marked }, 'key').ok)
-      shelf.setState({ marked: [] })
-  } else runAbout(command, args, { window: chosen, windows: marked, desktop: chosenDesktop })
+    if (shelf.dispatchAny('window.sendAll', { ...args, windows: marked }, 'key').ok)
+      shelf.page.setState({ marked: [] })
+  } else runAbout(shelf, command, args, { window: chosen, windows: marked, desktop: chosenDesktop })
 }

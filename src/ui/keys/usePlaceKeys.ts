@@ -1,7 +1,7 @@
 import { type KeyboardEvent, useRef } from 'react'
 import type { KeyPlace } from '@/core/keys/keymaps'
 import { hearIn } from '@/core/keys/places'
-import { getState } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { layout } from './layout'
 import { runAbout, type Subject } from './running'
 import { plainStrokes } from './stroke'
@@ -19,12 +19,13 @@ export function usePlaceKeys(
   acts: Acts,
   subject: () => Subject = () => ({}),
 ): (event: KeyboardEvent | globalThis.KeyboardEvent) => boolean {
+  const shelf = useShelf()
   const before = useRef('')
   return (event) => {
     const key = 'nativeEvent' in event ? event.nativeEvent : event
-    const strokes = plainStrokes(key, layout())
+    const strokes = plainStrokes(key, layout(shelf))
     if (strokes.length === 0) return false
-    const heard = hearIn(getState(), place, before.current, strokes)
+    const heard = hearIn(shelf.state(), place, before.current, strokes)
     before.current = heard.kind === 'prefix' ? heard.keys : ''
     if (heard.kind === 'nothing') return false
     event.preventDefault()
@@ -32,7 +33,7 @@ export function usePlaceKeys(
     if (heard.kind !== 'command') return true
     const { command, args = {} } = heard.bound
     if (acts[command]) acts[command](args)
-    else runAbout(command, args, subject())
+    else runAbout(shelf, command, args, subject())
     return true
   }
 }

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId } from '@/core/model/selectors'
 import { useSaving } from '@/store/saving'
-import { dispatch, useArrangement, useDesktop, useShelf } from '@/store/shelf'
+import { useArrangement, useDesktop, usePage, useShelf } from '@/store/useShelf'
 import { Waits } from '@/ui/attention/Waits'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Emblem } from '@/ui/parts/Emblem'
@@ -14,8 +14,8 @@ import { Pending } from './Pending'
 
 /** The strip at the bottom: where you are, what just happened, whether it is kept, the time. */
 export function Line() {
-  const pending = useShelf((shelf) => shelf.pending)
-  const layer = useShelf((shelf) => shelf.layer)
+  const pending = usePage((page) => page.pending)
+  const layer = usePage((page) => page.layer)
   return (
     <section
       aria-label="Line"
@@ -80,7 +80,8 @@ function Parted({ children }: { children: React.ReactNode }) {
 
 /** What happened last, in words, with undo, and the key for it when it was done by pointer. */
 function Happened() {
-  const said = useShelf((shelf) => shelf.said)
+  const shelf = useShelf()
+  const said = usePage((page) => page.said)
   const undo = useArrangement((state) => keysFor(state, 'history.undo'))
   if (!said) return null
   return (
@@ -97,7 +98,7 @@ function Happened() {
           type="button"
           title={undo}
           className="shrink-0 border-current border-b border-dashed text-ink leading-[1.15]"
-          onClick={() => dispatch('history.undo')}
+          onClick={() => shelf.dispatch('history.undo')}
         >
           undo
         </button>
@@ -112,6 +113,7 @@ function Happened() {
 }
 
 function SaveState() {
+  const shelf = useShelf()
   const saving = useSaving()
   if (saving.state === 'failed')
     return (
@@ -122,7 +124,7 @@ function SaveState() {
         <button
           type="button"
           className="underline decoration-dashed"
-          onClick={() => dispatch('shelf.export')}
+          onClick={() => shelf.dispatch('shelf.export')}
         >
           export
         </button>

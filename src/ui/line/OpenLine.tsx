@@ -8,8 +8,8 @@ import type { DocumentId } from '@/core/model/types'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
 import { whenIdle } from '@/store/idle'
 import { showPassage } from '@/store/passages'
-import { closeView, dispatchAny, say, shelf, useArrangement, useShelf } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
@@ -24,7 +24,7 @@ const NAMES = {
 
 /** The line opened upward: find anything, run any command. */
 export function OpenLine() {
-  const open = useShelf(({ view }) => view?.view === 'line')
+  const open = usePage(({ view }) => view?.view === 'line')
   return open ? <Field /> : null
 }
 
@@ -33,6 +33,7 @@ const NO_TEXTS: ReadonlyMap<DocumentId, string> = new Map()
 const keyOf = (found: Found) => `${found.kind}:${found.id}`
 
 function Field() {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const [typed, setTyped] = useState('')
   const [asking, setAsking] = useState<Found | null>(null)
@@ -44,16 +45,20 @@ function Field() {
   const documents = useAllDocuments()
   useEffect(() => {
     const left = new AbortController()
-    void textsOf(Object.keys(documents), left.signal).then(
+    void textsOf(shelf, Object.keys(documents), left.signal).then(
       (found) => left.signal.aborted || setTexts(found),
     )
     return () => left.abort()
-  }, [documents])
+  }, [documents, shelf])
   const all = useMemo(
     () =>
       asking
         ? desktopsFor(state, asking.command, asking.args)
-        : everything(state, { apps: allApps(state.apps), texts: texts ?? NO_TEXTS, documents }),
+        : everything(state, {
+            apps: allApps(state.apps),
+            texts: texts ?? NO_TEXTS,
+            documents,
+          }),
     [state, texts, documents, asking],
   )
   useEffect(() => {
@@ -65,9 +70,9 @@ function Field() {
   // Verbs said while the line is open are about the chosen window.
   useEffect(() => {
     const found = results.find((result) => keyOf(result) === chosen)
-    shelf.setState({ chosen: found?.window ?? null })
-    return () => shelf.setState({ chosen: null })
-  }, [chosen, results])
+    shelf.page.setState({ chosen: found?.window ?? null })
+    return () => shelf.page.setState({ chosen: null })
+  }, [chosen, results, shelf])
   const pick = (found: Found) => {
     setHasty(false)
     if (found.asks) {
@@ -75,16 +80,16 @@ function Field() {
       setTyped('')
       return
     }
-    closeView()
+    shelf.closeView()
     const run = () => {
-      const done = dispatchAny(found.command, found.args, 'key').ok
+      const done = shelf.dispatchAny(found.command, found.args, 'key').ok
       if (done && found.document && found.passage?.match)
-        showPassage(found.document, found.passage.match)
+        showPassage(shelf, found.document, found.passage.match)
     }
     if (found.kind !== 'documents') return run()
     // It may have been put away.
-    void bringBack([found.id]).then(run, () =>
-      say('It cannot be read now. Try again.', { refused: true }),
+    void bringBack(shelf, [found.id]).then(run, () =>
+      shelf.say('It cannot be read now. Try again.', { refused: true }),
     )
   }
   useEffect(() => {
@@ -107,10 +112,10 @@ function Field() {
         if (event.key !== 'Escape') return
         event.preventDefault()
         if (asking) setAsking(null)
-        else closeView()
+        else shelf.closeView()
       }}
       onBlur={(event) => {
-        if (event.relatedTarget && !box.current?.contains(event.relatedTarget)) closeView()
+        if (event.relatedTarget && !box.current?.contains(event.relatedTarget)) shelf.closeView()
       }}
     >
       <Command.List className="min-h-0 flex-1 overflow-auto p-2" label="Results">
@@ -153,9 +158,10 @@ function Field() {
 }
 
 function Result({ found, onPick }: { found: Found; onPick(): void }) {
+  const shelf = useShelf()
   const lives = useArrangement(({ desktops }) => desktops[found.desktop ?? ''])
   const keys = useArrangement((state) => keysFor(state, found.command, found.args))
-  const Glyph = found.app ? appOf(found.app)?.glyph : undefined
+  const Glyph = found.app ? appOf(shelf, found.app)?.glyph : undefined
   return (
     <Command.Item
       value={keyOf(found)}

@@ -5,7 +5,7 @@ import { followers } from '@/core/keys/card'
 import { asPressed, LEADER } from '@/core/keys/sets'
 import { desktop } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
-import { dispatchAny, shelf, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
@@ -36,9 +36,10 @@ const ROW = 26
 const AROUND = 110
 
 function Card({ keys }: { keys: string }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const verb = VERBS.find((one) => one.keys === `${keys} ` || one.keys === `${keys}+`)
-  const appName = (id: string) => appOf(id)?.name ?? id
+  const appName = (id: string) => appOf(shelf, id)?.name ?? id
   // After the leader anything may follow: the verbs are told, and where all keys stand.
   const rows =
     keys === LEADER
@@ -107,10 +108,11 @@ function Places({
   /** Whether the other places may follow too. */
   others: boolean
 }) {
+  const shelf = useShelf()
   const all = ids.map((id) => desktop(state, id))
   const push = (to: DesktopId) => {
-    shelf.setState({ pending: '' })
-    dispatchAny(command, { to })
+    shelf.page.setState({ pending: '' })
+    shelf.dispatchAny(command, { to })
   }
   return (
     <span className="flex flex-col gap-1.5">

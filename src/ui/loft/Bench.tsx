@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import { useShallow } from 'zustand/react/shallow'
 import { appOf } from '@/apps/list'
 import { shownFrame } from '@/core/model/selectors'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Fact, HomeFact, timeOfDay } from '@/ui/parts/Facts'
 import { Likeness } from '@/ui/parts/Likeness'
 import type { LoftRow } from './rows'
@@ -21,6 +21,7 @@ export function Bench({
   /** What can be done with it. */
   children: ReactNode
 }) {
+  const shelf = useShelf()
   const window = useArrangement((state) => state.windows[id ?? ''])
   const size = useArrangement(useShallow((state) => window && shownFrame(state, window)))
   const name = useArrangement((state) => state.documents[window?.document ?? '']?.title)
@@ -38,7 +39,7 @@ export function Bench({
       </h3>
       {window ? (
         <dl className="grid grid-cols-[70px_1fr] gap-y-1">
-          <Fact name="app">{appOf(window.app)?.name ?? window.app}</Fact>
+          <Fact name="app">{appOf(shelf, window.app)?.name ?? window.app}</Fact>
           <Fact name="on">{lives ?? 'every desktop'}</Fact>
           <Fact name="home">
             <HomeFact id={window.id} />

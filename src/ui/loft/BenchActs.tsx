@@ -1,5 +1,5 @@
 import type { DesktopId, WindowId } from '@/core/model/types'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { runAbout } from '@/ui/keys/running'
 import type { Acts } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
@@ -56,6 +56,7 @@ export function BenchActs({
   stowed: DesktopId | null
   acts: Acts
 }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const chosen = { window, desktop }
   return (
@@ -71,7 +72,7 @@ export function BenchActs({
             (() =>
               acts[command]
                 ? acts[command](args)
-                : runAbout(command, args, { window, windows: marked, desktop }))
+                : runAbout(shelf, command, args, { window, windows: marked, desktop }))
           }
         />
       ))}

@@ -7,16 +7,9 @@ import { THIS } from '@/core/keys/bindings'
 import { currentId, focusedWindow, focusId } from '@/core/model/selectors'
 import { type DocumentId, EVERY, type Size, type WindowId } from '@/core/model/types'
 import { useToday } from '@/store/journal'
-import {
-  closeLoft,
-  dispatch,
-  getState,
-  openMenu,
-  shelf,
-  useArrangement,
-  useShelf,
-} from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { BENCH_ID, Bench } from './Bench'
 import { BenchActs } from './BenchActs'
@@ -32,17 +25,21 @@ import { aside, type Choice, settle, toLetter, updown } from './walking'
  * those of the desktop, drawn small; this lays them out and takes the keys.
  */
 export function Loft() {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
-  const view = useShelf((now) => now.view)
-  const by = useShelf((now) => now.loftBy)
-  const kept = useShelf((now) => now.marked)
+  const view = usePage((now) => now.view)
+  const by = usePage((now) => now.loftBy)
+  const kept = usePage((now) => now.marked)
   const [filter, setFilter] = useState<string | null>(null)
-  const [choice, setChoice] = useState<Choice>(() => firstChoice())
+  const [choice, setChoice] = useState<Choice>(() => firstChoice(shelf))
   const [dragging, setDragging] = useState(false)
   const drag = useLoftDrag(setDragging)
   const room = useRoom()
   const texts = useTexts(filter !== null)
-  const rows = useMemo(() => loftRows(state, by, filter ?? '', texts), [state, by, filter, texts])
+  const rows = useMemo(
+    () => loftRows(shelf, state, by, filter ?? '', texts),
+    [state, by, filter, texts, shelf],
+  )
   const size = state.settings.loft
   const shelves = useMemo(() => standOnShelves(rows, room, size), [rows, room, size])
   const spent = timeOn(useToday(), new Date().setHours(0, 0, 0, 0), Date.now())
@@ -51,10 +48,10 @@ export function Loft() {
   const marked = kept.filter((id) => state.windows[id])
   const place = useRef<HTMLDivElement>(null)
   useLayoutEffect(
-    () => shelf.setState({ places: placesOf(rows, shelves, seen) }),
-    [rows, shelves, seen],
+    () => shelf.page.setState({ places: placesOf(rows, shelves, seen) }),
+    [rows, shelves, seen, shelf.page.setState],
   )
-  useLayoutEffect(() => () => shelf.setState({ places: null }), [])
+  useLayoutEffect(() => () => shelf.page.setState({ places: null }), [shelf.page.setState])
   useTold(valid)
   const walked = useRef(false)
   useEffect(() => {
@@ -70,23 +67,23 @@ export function Loft() {
   const one = valid.window ?? null
   const some: WindowId[] = marked.length ? marked : one ? [one] : []
   const send = (to: string) => {
-    if (some.length && dispatch('window.sendAll', { windows: some, to }, 'key').ok)
-      shelf.setState({ marked: [] })
+    if (some.length && shelf.dispatch('window.sendAll', { windows: some, to }, 'key').ok)
+      shelf.page.setState({ marked: [] })
   }
   const go = (to: Choice) => {
-    closeLoft()
+    shelf.closeLoft()
     if (rows.find(({ id }) => id === to.row)?.is === 'stowed')
-      return void dispatch('desktop.bring', { desktop: to.row }, 'key')
-    if (to.window) dispatch('window.focus', { window: to.window }, 'key')
-    else if (by === 'app') dispatch('app.launch', { app: to.row }, 'key')
+      return void shelf.dispatch('desktop.bring', { desktop: to.row }, 'key')
+    if (to.window) shelf.dispatch('window.focus', { window: to.window }, 'key')
+    else if (by === 'app') shelf.dispatch('app.launch', { app: to.row }, 'key')
     else if (to.row !== EVERY && to.row !== currentId(state))
-      dispatch('desktop.go', { to: to.row }, 'key')
+      shelf.dispatch('desktop.go', { to: to.row }, 'key')
   }
   const mark = (id: WindowId) =>
-    shelf.setState({
+    shelf.page.setState({
       marked: marked.includes(id) ? marked.filter((other) => other !== id) : [...marked, id],
     })
-  const resize = (to: number) => dispatch('settings.set', { loft: to }, 'key')
+  const resize = (to: number) => shelf.dispatch('settings.set', { loft: to }, 'key')
   const acts: Acts = {
     'loft:walk': ({ to }: { to: Direction }) =>
       setChoice(
@@ -102,14 +99,14 @@ export function Loft() {
     'loft:mark': () => one && mark(one),
     'loft:send': ({ to }: { to: string }) => send(to),
     'loft:row': ({ to }: { to: string }) => setChoice(toLetter(to, state, valid)),
-    'loft:more': () => shelf.setState({ pending: THIS }),
+    'loft:more': () => shelf.page.setState({ pending: THIS }),
     'loft:filter': () => toFilter(filter, setFilter),
     'loft:larger': () => resize(Math.min(SIZES.most, Math.round(shelves.size * LARGER))),
     'loft:smaller': () => resize(Math.max(SIZES.least, Math.round(shelves.size / LARGER))),
     'loft:fit': () => resize(0),
     'loft:benchUp': () => document.getElementById(BENCH_ID)?.scrollBy(0, -BENCH_STEP),
     'loft:benchDown': () => document.getElementById(BENCH_ID)?.scrollBy(0, BENCH_STEP),
-    'loft:leave': closeLoft,
+    'loft:leave': shelf.closeLoft,
   }
   const hear = usePlaceKeys('loft', acts, () => ({ window: one, windows: marked, desktop: row }))
   const keys = (event: KeyboardEvent) => {
@@ -140,7 +137,7 @@ export function Loft() {
         const about = one ? { window: one } : row && { desktop: row }
         if (!at || !about) return
         const point = { clientX: at.left + 20, clientY: at.bottom }
-        openMenu({ ...point, preventDefault: () => event.preventDefault() }, about)
+        shelf.openMenu({ ...point, preventDefault: () => event.preventDefault() }, about)
       }}
     >
       <LoftHead
@@ -195,17 +192,18 @@ const NO_TEXTS: ReadonlyMap<DocumentId, string> = new Map()
 
 /** What stands in the documents of all windows, read when it is first looked for. */
 function useTexts(wanted: boolean): ReadonlyMap<DocumentId, string> {
+  const shelf = useShelf()
   const [texts, setTexts] = useState(NO_TEXTS)
   useEffect(() => {
     if (!wanted) return
     const left = new AbortController()
-    const ids = Object.values(getState().windows).map(({ document }) => document)
-    void textsOf([...new Set(ids)], left.signal).then((read) => {
+    const ids = Object.values(shelf.state().windows).map(({ document }) => document)
+    void textsOf(shelf, [...new Set(ids)], left.signal).then((read) => {
       // Made ready once, not with every letter.
       if (!left.signal.aborted) setTexts(new Map([...read].map(([id, text]) => [id, plain(text)])))
     })
     return () => left.abort()
-  }, [wanted])
+  }, [wanted, shelf])
   return texts
 }
 
@@ -222,30 +220,35 @@ const choiceElement = ({ row, window }: Choice): Element | null => {
 }
 
 /** It opens where one is. */
-function firstChoice(): Choice {
-  const state = getState()
+function firstChoice(shelf: Shelf): Choice {
+  const state = shelf.state()
   const focused = focusedWindow(state)
-  if (shelf.getState().loftBy === 'app' && focused) return { row: focused.app, window: focused.id }
+  if (shelf.page.getState().loftBy === 'app' && focused)
+    return { row: focused.app, window: focused.id }
   return { row: currentId(state), window: focusId(state) }
 }
 
 /** Verbs said while the loft is open are about the choice; it is also told to who cannot see it. */
 function useTold(choice: Choice): void {
+  const shelf = useShelf()
   useEffect(() => {
-    const { documents, windows, desktops, stowed } = getState()
+    const { documents, windows, desktops, stowed } = shelf.state()
     const window = windows[choice.window ?? '']
     const name = documents[window?.document ?? '']?.title
     const lives = desktops[window?.desktop ?? choice.row]
     const away = stowed.find(({ id }) => id === choice.row)
-    shelf.setState({
+    shelf.page.setState({
       chosen: choice.window,
       chosenDesktop: lives?.id ?? null,
       announced: away
         ? `${away.desktop.name}, stowed`
         : [name, lives?.name ?? 'every desktop'].filter(Boolean).join(', on '),
     })
-  }, [choice])
-  useEffect(() => () => shelf.setState({ chosen: null, chosenDesktop: null }), [])
+  }, [choice, shelf])
+  useEffect(
+    () => () => shelf.page.setState({ chosen: null, chosenDesktop: null }),
+    [shelf.page.setState],
+  )
 }
 
 /** Where the shelves begin: beside the edge, below the header. */

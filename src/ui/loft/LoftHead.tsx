@@ -1,5 +1,5 @@
 import { legible } from '@/core/keys/card'
-import { closeLoft, dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import type { Acts } from '@/ui/keys/usePlaceKeys'
 import { Hint, Keys } from '@/ui/parts/Keys'
 import { loftKeys } from './acting'
@@ -28,6 +28,7 @@ export function LoftHead({
   acts: Acts
   fits: boolean
 }) {
+  const shelf = useShelf()
   const desktops = useArrangement((state) => state.order.length)
   const state = useArrangement((now) => now)
   const keysOf = (act: string) => loftKeys(state, act)
@@ -57,7 +58,11 @@ export function LoftHead({
           }}
         />
       )}
-      <button type="button" className="head-tool" onClick={() => dispatch('loft.byApp', {}, 'key')}>
+      <button
+        type="button"
+        className="head-tool"
+        onClick={() => shelf.dispatch('loft.byApp', {}, 'key')}
+      >
         <Hint keys={keysOf('loft.byApp')}>by {by === 'app' ? 'desktop' : 'app'}</Hint>
       </button>
       <fieldset className="flex items-center gap-1.5 text-soft max-[1100px]:hidden">
@@ -80,7 +85,7 @@ export function LoftHead({
         {desktops} desktops · {windows} windows
         {marked ? ` · ${marked} marked: a letter sends them` : ''}
       </span>
-      <button type="button" className="head-tool ml-auto" onClick={closeLoft}>
+      <button type="button" className="head-tool ml-auto" onClick={shelf.closeLoft}>
         <Hint keys={keysOf('loft:leave')}>back</Hint>
       </button>
     </header>

@@ -1,5 +1,5 @@
 import { desktop } from '@/core/model/selectors'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement } from '@/store/useShelf'
 import { Kite } from '@/ui/parts/Kite'
 
 /** While windows are dragged: every desktop's mark in reach, however far its row has scrolled. */

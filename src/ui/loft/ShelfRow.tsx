@@ -5,7 +5,7 @@ import { spell } from '@/core/journal/words'
 import { currentId } from '@/core/model/selectors'
 import type { Desktop, State } from '@/core/model/types'
 import { useWaiting } from '@/store/attention'
-import { openMenu, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Emblem } from '@/ui/parts/Emblem'
 import { windowElement } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
@@ -88,15 +88,16 @@ function Name({
   chosen: boolean
   onGo(choice: Choice): void
 }) {
+  const shelf = useShelf()
   const lives = useArrangement((state) => faceOf(state, id))
   const here = useArrangement((state) => currentId(state) === id)
-  const resting = useShelf((shelf) => shelf.resting.includes(id))
+  const resting = usePage((page) => page.resting.includes(id))
   // What a desktop costs: the windows of it that are drawn and at work.
   const live = windows.filter((one) => windowElement(one.id)).length
   const waiting = useWaiting(windows.map(({ document }) => document))
-  const naming = useShelf(({ view }) => view?.view === 'rename' && view.desktop === id)
+  const naming = usePage(({ view }) => view?.view === 'rename' && view.desktop === id)
   const empty = windows.length === 0
-  const Glyph = is === 'app' ? appOf(id)?.glyph : undefined
+  const Glyph = is === 'app' ? appOf(shelf, id)?.glyph : undefined
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the same is on keys and in the menu
     <div
@@ -105,7 +106,7 @@ function Name({
       className={`absolute left-1 flex w-[176px] touch-pan-y gap-2.5 ${
         thin ? '-top-1 p-1.5 opacity-75' : empty ? 'top-1 items-center p-1' : 'top-2 p-1.5'
       } ${chosen ? 'outline-2 outline-ink outline-dashed' : ''}`}
-      onContextMenu={(event) => is === 'desktop' && openMenu(event, { desktop: id })}
+      onContextMenu={(event) => is === 'desktop' && shelf.openMenu(event, { desktop: id })}
     >
       {lives ? (
         <Kite

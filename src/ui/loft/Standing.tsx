@@ -2,7 +2,7 @@ import { appOf } from '@/apps/list'
 import { CAPTION } from '@/core/geometry/shelves'
 import { title, window as windowOf } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { openMenu, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Kite } from '@/ui/parts/Kite'
 
 interface StandingProps {
@@ -19,13 +19,14 @@ interface StandingProps {
 
 /** The caption of a miniature, and what is pushed and dragged in its place. */
 export function Standing(given: StandingProps) {
+  const shelf = useShelf()
   const { id, left, top, width, height, chosen, withDesktop, onGo } = given
   const name = useArrangement((state) => title(state, windowOf(state, id)))
   const app = useArrangement((state) => windowOf(state, id).app)
   const minimised = useArrangement((state) => windowOf(state, id).minimised)
   const lives = useArrangement(({ windows, desktops }) => desktops[windows[id]?.desktop ?? ''])
-  const marked = useShelf((shelf) => shelf.marked.includes(id))
-  const Glyph = appOf(app)?.glyph
+  const marked = usePage((page) => page.marked.includes(id))
+  const Glyph = appOf(shelf, app)?.glyph
   const spoken = [
     name,
     withDesktop && (lives ? `on ${lives.name}` : 'on every desktop'),
@@ -46,7 +47,7 @@ export function Standing(given: StandingProps) {
       }`}
       style={{ left, top, width, height: height + CAPTION }}
       onClick={onGo}
-      onContextMenu={(event) => openMenu(event, { window: id })}
+      onContextMenu={(event) => shelf.openMenu(event, { window: id })}
     >
       <span
         className={`flex h-[22px] items-center gap-1.5 text-[12px] ${minimised ? 'text-soft' : ''}`}

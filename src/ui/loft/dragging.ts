@@ -1,7 +1,9 @@
 import { useDrag } from '@use-gesture/react'
 import { desktop, title, window } from '@/core/model/selectors'
 import { type DesktopId, EVERY, type WindowId } from '@/core/model/types'
-import { dispatch, getState, shelf } from '@/store/shelf'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { onEscape, showInHand } from '@/ui/window/inHand'
 
 /** How near the upper and lower edge the shelves scroll while something is dragged, and by what. */
@@ -17,12 +19,14 @@ function targetAt(x: number, y: number): HTMLElement | null {
   return null
 }
 
-let shown: HTMLElement | null = null
+const own = ofShelf(() => ({
+  shown: null as HTMLElement | null,
+}))
 
 /** Marks where what is dragged would go, without a render. */
-function mark(target: HTMLElement | null, as: 'into' | 'before'): void {
-  if (shown !== target) delete shown?.dataset.drop
-  shown = target
+function mark(shelf: Shelf, target: HTMLElement | null, as: 'into' | 'before'): void {
+  if (own(shelf).shown !== target) delete own(shelf).shown?.dataset.drop
+  own(shelf).shown = target
   if (target) target.dataset.drop = as
 }
 
@@ -41,36 +45,37 @@ interface Dragged {
 }
 
 /** A window, or all that are marked with it, to another shelf. */
-function windowInHand(id: WindowId): Dragged {
-  const state = getState()
-  const { marked } = shelf.getState()
+function windowInHand(shelf: Shelf, id: WindowId): Dragged {
+  const state = shelf.state()
+  const { marked } = shelf.page.getState()
   const windows = marked.includes(id) ? marked : [id]
   return {
     as: 'into',
     caption: windows.length > 1 ? `${windows.length} windows` : title(state, window(state, id)),
     drop: (to) => {
-      if (to === EVERY) dispatch('window.everywhere', { windows })
-      else if (dispatch('window.sendAll', { windows, to }).ok) shelf.setState({ marked: [] })
+      if (to === EVERY) shelf.dispatch('window.everywhere', { windows })
+      else if (shelf.dispatch('window.sendAll', { windows, to }).ok)
+        shelf.page.setState({ marked: [] })
     },
   }
 }
 
 /** A desktop's row to another place of the order. */
-const rowInHand = (id: DesktopId): Dragged => ({
+const rowInHand = (shelf: Shelf, id: DesktopId): Dragged => ({
   as: 'before',
-  caption: desktop(getState(), id).name,
+  caption: desktop(shelf.state(), id).name,
   drop: (before) => {
-    const to = getState().order.indexOf(before)
-    if (to >= 0 && before !== id) dispatch('desktop.reorder', { desktop: id, to })
+    const to = shelf.state().order.indexOf(before)
+    if (to >= 0 && before !== id) shelf.dispatch('desktop.reorder', { desktop: id, to })
   },
 })
 
-function inHand(target: Element | null): Dragged | null {
+function inHand(shelf: Shelf, target: Element | null): Dragged | null {
   // A name that is typed is not dragged by.
   if (target instanceof HTMLInputElement) return null
   const held = target?.closest<HTMLElement>('[data-choice]')
   const { standing, head } = held?.dataset ?? {}
-  return standing ? windowInHand(standing) : head ? rowInHand(head) : null
+  return standing ? windowInHand(shelf, standing) : head ? rowInHand(shelf, head) : null
 }
 
 /**
@@ -78,24 +83,25 @@ function inHand(target: Element | null): Dragged | null {
  * target is marked, Escape puts everything back.
  */
 export function useLoftDrag(onDragging: (dragging: boolean) => void) {
+  const shelf = useShelf()
   return useDrag(
     ({ first, last, initial, xy: [x, y], canceled, cancel, memo, tap }) => {
       if (tap) return
       const dragged = first
-        ? inHand(document.elementFromPoint(...initial))
+        ? inHand(shelf, document.elementFromPoint(...initial))
         : (memo?.dragged as Dragged | undefined)
       if (!dragged) return
       if (first && dragged.as === 'into') onDragging(true)
       const stop: () => void = memo?.stop ?? onEscape(cancel)
       const target = targetAt(x, y)
       if (!last) {
-        mark(target, dragged.as)
+        mark(shelf, target, dragged.as)
         scrollNear(y)
         showInHand(dragged.caption, x, y)
         return { dragged, stop }
       }
       stop()
-      mark(null, dragged.as)
+      mark(shelf, null, dragged.as)
       showInHand(null, 0, 0)
       onDragging(false)
       if (!canceled && target?.dataset.shelf) dragged.drop(target.dataset.shelf)

@@ -2,6 +2,7 @@ import { appOf } from '@/apps/list'
 import { plain } from '@/core/finding/words'
 import { desktop, shownFrame, title, window as windowOf } from '@/core/model/selectors'
 import { type DocumentId, EVERY, type Size, type State, type WindowId } from '@/core/model/types'
+import type { Shelf } from '@/store/shelf'
 
 /** A shelf of the loft: a desktop, the windows on every desktop, or an app. */
 export interface LoftRow {
@@ -20,6 +21,7 @@ export interface LoftRow {
  * @param texts what stands in documents, as far as it is known, without accents and capitals
  */
 export function loftRows(
+  shelf: Shelf,
   state: State,
   by: 'desktop' | 'app',
   filter: string,
@@ -35,7 +37,10 @@ export function loftRows(
     const some = matches(name)
       ? all
       : all.filter((one) =>
-          matches(`${name} ${title(state, one)} ${appOf(one.app)?.name}`, texts.get(one.document)),
+          matches(
+            `${name} ${title(state, one)} ${appOf(shelf, one.app)?.name}`,
+            texts.get(one.document),
+          ),
         )
     const windows = some.map((one) => {
       const { width, height } = shownFrame(state, one)
@@ -49,7 +54,8 @@ export function loftRows(
       thin: words.length > 0 && windows.length === 0 && !matches(name),
     }
   }
-  if (by === 'app') return byApp(state).map(([app, ids]) => row(app, 'app', nameOf(app), ids))
+  if (by === 'app')
+    return byApp(shelf, state).map(([app, ids]) => row(app, 'app', nameOf(shelf, app), ids))
   const every = state.everywhere.length
     ? [row(EVERY, 'every', 'Every desktop', state.everywhere)]
     : []
@@ -67,10 +73,10 @@ export function loftRows(
   return [...every, ...desktops, ...stowed]
 }
 
-const nameOf = (app: string): string => appOf(app)?.name ?? app
+const nameOf = (shelf: Shelf, app: string): string => appOf(shelf, app)?.name ?? app
 
 /** The windows of each app, in the order of their desktops; apps by name. */
-function byApp(state: State): [string, WindowId[]][] {
+function byApp(shelf: Shelf, state: State): [string, WindowId[]][] {
   const groups = new Map<string, WindowId[]>()
   for (const id of [
     ...state.everywhere,
@@ -79,5 +85,5 @@ function byApp(state: State): [string, WindowId[]][] {
     const { app } = windowOf(state, id)
     groups.set(app, [...(groups.get(app) ?? []), id])
   }
-  return [...groups].sort(([a], [b]) => nameOf(a).localeCompare(nameOf(b)))
+  return [...groups].sort(([a], [b]) => nameOf(shelf, a).localeCompare(nameOf(shelf, b)))
 }

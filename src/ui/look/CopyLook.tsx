@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { LOOK_PARTS, type LookPart, wear } from '@/core/look/look'
 import { desktop } from '@/core/model/selectors'
 import type { Desktop, DesktopId, State } from '@/core/model/types'
-import { closeView, dispatch, getState } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Emblem } from '@/ui/parts/Emblem'
@@ -10,7 +10,8 @@ import { Kite } from '@/ui/parts/Kite'
 
 /** Which parts of a look go to which desktops, shown on their marks before it is done. */
 export function CopyLook({ id }: { id: DesktopId }) {
-  const state = getState()
+  const shelf = useShelf()
+  const state = shelf.state()
   const from = desktop(state, id)
   const others = state.order.filter((other) => other !== id)
   const [parts, setParts] = useState<LookPart[]>(['sign'])
@@ -26,7 +27,8 @@ export function CopyLook({ id }: { id: DesktopId }) {
         onSubmit={(event) => {
           event.preventDefault()
           // Something else may be shown by then, where it was refused.
-          if (dispatch('desktop.copyLook', { desktop: id, to, parts }, 'key').ok) closeView()
+          if (shelf.dispatch('desktop.copyLook', { desktop: id, to, parts }, 'key').ok)
+            shelf.closeView()
         }}
       >
         <fieldset className="mt-4 flex flex-wrap gap-x-5 gap-y-1">

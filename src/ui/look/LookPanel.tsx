@@ -3,7 +3,7 @@ import { searchEmblems } from '@/core/look/emblems'
 import { SIGN_OPACITY, SIGN_SIZE, signOf } from '@/core/look/look'
 import { desktop } from '@/core/model/selectors'
 import { BACKDROPS, type DesktopId, HUES } from '@/core/model/types'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Emblem } from '@/ui/parts/Emblem'
 import { Kite } from '@/ui/parts/Kite'
 import { SidePanel } from '@/ui/parts/SidePanel'
@@ -13,10 +13,11 @@ import { SignFields } from './SignFields'
 
 /** By what a desktop is recognised; the desktop itself, beside it, shows each choice at once. */
 export function LookPanel({ id }: { id: DesktopId }) {
+  const shelf = useShelf()
   const { name, letter, hue, backdrop, picture, sign, signed } = useArrangement((state) =>
     desktop(state, id),
   )
-  const set = (look: object) => dispatch('desktop.look', { desktop: id, ...look }, 'key')
+  const set = (look: object) => shelf.dispatch('desktop.look', { desktop: id, ...look }, 'key')
   // So that the sign stays in sight.
   const side = sign && signOf({ signed }).place.endsWith('right') ? 'left' : 'right'
   const patterns = picture ? [...BACKDROPS, 'picture' as const] : BACKDROPS
@@ -53,7 +54,7 @@ export function LookPanel({ id }: { id: DesktopId }) {
             </>
           )}
         </Choices>
-        <button type="button" className="btn mt-2" onClick={() => void choosePicture(id)}>
+        <button type="button" className="btn mt-2" onClick={() => void choosePicture(shelf, id)}>
           {picture ? 'Another picture…' : 'A picture of your own…'}
         </button>
         {backdrop === 'picture' && picture ? (
@@ -108,14 +109,14 @@ export function LookPanel({ id }: { id: DesktopId }) {
         <button
           type="button"
           className="btn"
-          onClick={() => dispatch('desktop.askCopyLook', { desktop: id }, 'key')}
+          onClick={() => shelf.dispatch('desktop.askCopyLook', { desktop: id }, 'key')}
         >
           Copy to…
         </button>
         <button
           type="button"
           className="btn ml-auto"
-          onClick={() => dispatch('desktop.resetLook', { desktop: id }, 'key')}
+          onClick={() => shelf.dispatch('desktop.resetLook', { desktop: id }, 'key')}
         >
           Reset backdrop and sign
         </button>
@@ -128,6 +129,7 @@ export function LookPanel({ id }: { id: DesktopId }) {
 const SHOWN = 36
 
 function Emblems({ id }: { id: DesktopId }) {
+  const shelf = useShelf()
   const emblem = useArrangement((state) => desktop(state, id).emblem) ?? ''
   const [query, setQuery] = useState('')
   const found = searchEmblems(query)
@@ -147,7 +149,9 @@ function Emblems({ id }: { id: DesktopId }) {
         name="Emblem"
         of={['', ...shown]}
         chosen={emblem}
-        onChoose={(choice) => dispatch('desktop.look', { desktop: id, emblem: choice }, 'key')}
+        onChoose={(choice) =>
+          shelf.dispatch('desktop.look', { desktop: id, emblem: choice }, 'key')
+        }
         className="grid grid-cols-10 gap-0.5"
         each="h-[33px]"
         says={(choice) => choice.replaceAll('-', ' ') || 'none'}

@@ -1,31 +1,31 @@
 import { current } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
 import { putContent } from '@/store/documents'
-import { dispatch, getState, say } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 import { chooseFiles } from '@/ui/documents/openFiles'
 
 /** The longest side a backdrop is kept with, in pixels: it is drawn behind windows. */
 const LONGEST = 2560
 
 /** Asks for a picture and puts it behind the windows, no larger than it has to be. */
-export async function choosePicture(id: DesktopId): Promise<void> {
+export async function choosePicture(shelf: Shelf, id: DesktopId): Promise<void> {
   const [file] = await chooseFiles('image/png,image/jpeg,image/webp,image/avif,image/gif', false)
   if (!file) return
   const data = await smaller(file).catch(() => null)
   if (!data)
-    return say(
+    return shelf.say(
       `“${file.name}” is not a picture the browser can show. Nothing was changed. Choose a PNG or JPEG file.`,
       { refused: true },
     )
-  const state = getState()
+  const state = shelf.state()
   const document = `document-${crypto.randomUUID()}`
   const title = file.name.replace(/\.\w+$/, '').slice(0, 200) || current(state).name
-  putContent(document, { saved: { kind: 'picture', data }, draft: null })
+  putContent(shelf, document, { saved: { kind: 'picture', data }, draft: null })
   const info = { id: document, app: 'reader', title, unsaved: false, openedAt: Date.now() }
-  dispatch('documents.bring', { documents: [info] }, 'app')
+  shelf.dispatch('documents.bring', { documents: [info] }, 'app')
   const before = state.desktops[id]?.picture
   const picture = { fit: 'fill' as const, x: 50, y: 50, strength: 100, ...before, document }
-  dispatch('desktop.look', { desktop: id, backdrop: 'picture', picture }, 'key')
+  shelf.dispatch('desktop.look', { desktop: id, backdrop: 'picture', picture }, 'key')
 }
 
 /** The picture as a data address, made smaller where it is larger than a desktop needs. */

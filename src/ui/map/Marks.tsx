@@ -1,6 +1,6 @@
 import { rowsOf } from '@/core/model/grid'
 import { currentId, desktop } from '@/core/model/selectors'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Kite } from '@/ui/parts/Kite'
 
 /** How many marks of a line stand side by side. */
@@ -8,6 +8,7 @@ const LINE = 12
 
 /** The desktops' marks in their rows and columns, the current one filled; a click goes there. */
 export function Marks({ width }: { width: number }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const here = currentId(state)
   const rows = rowsOf(state.columns > 1 ? state : { order: state.order, columns: LINE })
@@ -23,7 +24,7 @@ export function Marks({ width }: { width: number }) {
             aria-label={name}
             title={name}
             aria-current={id === here ? 'true' : undefined}
-            onClick={() => id !== here && dispatch('desktop.go', { to: id })}
+            onClick={() => id !== here && shelf.dispatch('desktop.go', { to: id })}
           >
             <Kite hue={hue} letter={letter} emblem={emblem} filled={id === here} width={width} />
           </button>

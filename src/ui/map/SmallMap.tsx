@@ -1,10 +1,10 @@
-import { useShelf } from '@/store/shelf'
+import { usePage } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Marks } from './Marks'
 
 /** Near the sign while Alt is held after next or previous: where one is among the desktops. */
 export function SmallMap() {
-  const shown = useShelf((shelf) => shelf.map)
+  const shown = usePage((page) => page.map)
   if (!shown) return null
   return (
     <section

@@ -1,7 +1,8 @@
 import { DropdownMenu } from 'radix-ui'
 import { title, window as windowOf } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { getState, type Menu, shelf, useShelf } from '@/store/shelf'
+import type { Menu } from '@/store/shelf'
+import { usePage, useShelf } from '@/store/useShelf'
 import { AppItems } from '@/ui/apps/AppItems'
 import { DesktopItems } from '@/ui/desktop/DesktopItems'
 import { CommandItem } from '@/ui/parts/CommandItem'
@@ -14,10 +15,11 @@ import { WindowItems } from '@/ui/window/WindowItems'
  * long touch or the menu key. One for the page, so that none waits beside every window and row.
  */
 export function OpenMenu() {
-  const menu = useShelf((now) => now.menu)
+  const shelf = useShelf()
+  const menu = usePage((now) => now.menu)
   if (!menu) return null
   return (
-    <DropdownMenu.Root open modal={false} onOpenChange={() => shelf.setState({ menu: null })}>
+    <DropdownMenu.Root open modal={false} onOpenChange={() => shelf.page.setState({ menu: null })}>
       <DropdownMenu.Trigger asChild>
         {/* On the page also when that has become smaller since. */}
         <span
@@ -26,7 +28,7 @@ export function OpenMenu() {
           style={{ left: `min(${menu.x}px, 100vw)`, top: `min(${menu.y}px, 100vh)` }}
         />
       </DropdownMenu.Trigger>
-      <MenuSheet aria-label={nameOf(menu)} onCloseAutoFocus={giveBack}>
+      <MenuSheet aria-label={nameOf(menu)} onCloseAutoFocus={(event) => giveBack(shelf, event)}>
         <Items menu={menu} />
       </MenuSheet>
     </DropdownMenu.Root>
@@ -41,7 +43,8 @@ function nameOf(menu: Menu): string {
 
 /** Windows there is no room for where they were asked for; each is gone to. */
 function Windows({ ids }: { ids: WindowId[] }) {
-  const state = getState()
+  const shelf = useShelf()
+  const state = shelf.state()
   return ids.map((id) => (
     <CommandItem
       key={id}

@@ -1,5 +1,6 @@
 import { DropdownMenu } from 'radix-ui'
-import { dispatch, shelf, useShelf } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { usePage, useShelf } from '@/store/useShelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { giveBack } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
@@ -7,12 +8,13 @@ import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
 
 /** The name of the product, with the menu of what concerns the whole shelf. */
 export function ShelfMenu({ name }: { name: string }) {
-  const open = useShelf(({ view }) => view?.view === 'menu')
+  const shelf = useShelf()
+  const open = usePage(({ view }) => view?.view === 'menu')
   return (
     <DropdownMenu.Root
       modal={false}
       open={open}
-      onOpenChange={(wanted) => (wanted ? dispatch('shelf.menu') : closeMenu())}
+      onOpenChange={(wanted) => (wanted ? shelf.dispatch('shelf.menu') : closeMenu(shelf))}
     >
       <DropdownMenu.Trigger asChild>
         <button
@@ -27,7 +29,7 @@ export function ShelfMenu({ name }: { name: string }) {
           ) : null}
         </button>
       </DropdownMenu.Trigger>
-      <MenuSheet onCloseAutoFocus={giveBack}>
+      <MenuSheet onCloseAutoFocus={(event) => giveBack(shelf, event)}>
         <CommandItem command="loft.open" />
         <CommandItem command="loft.byApp" />
         <CommandItem command="windows.sweep" />
@@ -84,4 +86,5 @@ export function ShelfMenu({ name }: { name: string }) {
 }
 
 /** What was chosen in it may have opened something else by then. */
-const closeMenu = () => shelf.setState(({ view }) => (view?.view === 'menu' ? { view: null } : {}))
+const closeMenu = (shelf: Shelf) =>
+  shelf.page.setState(({ view }) => (view?.view === 'menu' ? { view: null } : {}))

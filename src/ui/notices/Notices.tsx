@@ -1,5 +1,5 @@
 import { type Notice, putAwayNotice, useNotices } from '@/store/notices'
-import { dispatchAny } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Digest } from '@/ui/attention/Waits'
 import { Works } from '@/ui/line/Works'
 
@@ -21,6 +21,7 @@ export function Notices() {
 }
 
 function One({ notice: { id, text, offers } }: { notice: Notice }) {
+  const shelf = useShelf()
   return (
     <div
       role="alert"
@@ -29,11 +30,11 @@ function One({ notice: { id, text, offers } }: { notice: Notice }) {
       <p className="min-w-0 flex-1">{text}</p>
       <p className="flex shrink-0 justify-end gap-2">
         {offers ? (
-          <button type="button" className="btn" onClick={() => dispatchAny(offers.command)}>
+          <button type="button" className="btn" onClick={() => shelf.dispatchAny(offers.command)}>
             {offers.label}
           </button>
         ) : null}
-        <button type="button" className="btn" onClick={() => putAwayNotice(id)}>
+        <button type="button" className="btn" onClick={() => putAwayNotice(shelf, id)}>
           Put away
         </button>
       </p>

@@ -8,7 +8,8 @@ import { connected, frameOf, standsOn } from '@/core/model/displays'
 import { excepted, limitsOf } from '@/core/model/exceptions'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
 import type { Rect, Size, WindowId } from '@/core/model/types'
-import { closeView, dispatch, dispatchAny, getState, useArrangement, useShelf } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
 
@@ -17,7 +18,7 @@ const sizeFor = (lines: number) => ({ width: 240, height: 164 + 23 * lines })
 
 /** A card of nine cells beside a window; on the desktop only the seam of where it would go. */
 export function Pad() {
-  const id = useShelf(({ view }) => (view?.view === 'pad' ? view.window : null))
+  const id = usePage(({ view }) => (view?.view === 'pad' ? view.window : null))
   // On another display, or one that changes size, it is begun anew.
   const over = useArrangement((state) => {
     const window = id ? state.windows[id] : undefined
@@ -28,13 +29,14 @@ export function Pad() {
 }
 
 function Card({ id }: { id: WindowId }) {
+  const shelf = useShelf()
   const window = useArrangement((state) => windowOf(state, id))
   const area = useArrangement((state) => state.displays[standsOn(state, window)])
   const gap = useArrangement((state) => state.settings.gap)
   const several = useArrangement((state) => connected(state).length > 1)
 
   const [target, setTarget] = useState<PadTarget>(() => ({
-    frame: frameOf(getState(), window),
+    frame: frameOf(shelf.state(), window),
     span: window.placed,
     first: null,
   }))
@@ -45,23 +47,23 @@ function Card({ id }: { id: WindowId }) {
   const [sized, setSized] = useState(false)
   const move = (act: string) => (args: { cell?: number; to?: Direction }) => {
     const size = sized || act === 'pad:sized'
-    const limits = size ? window.limits : limitsOf(getState(), window)
+    const limits = size ? window.limits : limitsOf(shelf.state(), window)
     const over = { area: area ?? NO_ROOM, limits, gap }
     const moved = padMove(target, act === 'pad:sized' ? 'pad:cell' : act, args, over)
     if (!moved) return
     setTarget(moved.target)
     setSized(size)
-    if (moved.done) keep(id, moved.target, size)
+    if (moved.done) keep(shelf, id, moved.target, size)
   }
   const hear = usePlaceKeys(
     'pad',
     {
       ...Object.fromEntries(MOVES.map((act) => [act, move(act)])),
-      'pad:keep': () => keep(id, target, sized),
-      'pad:leave': closeView,
-      'pad:fill': () => leaveBy(id, 'fill'),
-      'pad:restore': () => leaveBy(id, 'restore'),
-      'pad:next': () => leaveBy(id, 'next display'),
+      'pad:keep': () => keep(shelf, id, target, sized),
+      'pad:leave': shelf.closeView,
+      'pad:fill': () => leaveBy(shelf, id, 'fill'),
+      'pad:restore': () => leaveBy(shelf, id, 'restore'),
+      'pad:next': () => leaveBy(shelf, id, 'next display'),
     },
     () => ({ window: id }),
   )
@@ -73,7 +75,7 @@ function Card({ id }: { id: WindowId }) {
     event.preventDefault()
     move('pad:cell')({ cell })
   }
-  const state = getState()
+  const state = shelf.state()
   const letters = CELLS.map((args) => keysIn(state, 'pad', 'pad:cell', args))
   const hints = rowsIn(state, 'pad').filter(
     ({ does }) =>
@@ -83,7 +85,7 @@ function Card({ id }: { id: WindowId }) {
   )
   if (!area) return null
   const card = sizeFor(hints.length)
-  const { x, y } = beside(shownFrame(getState(), window), card, area)
+  const { x, y } = beside(shownFrame(shelf.state(), window), card, area)
   return (
     <>
       <Seam frame={target.frame} />
@@ -96,7 +98,7 @@ function Card({ id }: { id: WindowId }) {
         style={{ left: x, top: y, ...card }}
         onKeyDown={keys}
         onBlur={(event) =>
-          event.currentTarget.contains(event.relatedTarget) || keep(id, target, sized)
+          event.currentTarget.contains(event.relatedTarget) || keep(shelf, id, target, sized)
         }
       >
         <div className="grid grid-cols-3 gap-1">
@@ -168,26 +170,26 @@ const Seam = ({ frame: { x, y, width, height } }: { frame: Rect }) => (
 )
 
 /** One step of undo, or none where nothing would change. */
-function keep(id: WindowId, { frame, span }: PadTarget, sized: boolean): void {
-  const window = windowOf(getState(), id)
-  const now = frameOf(getState(), window)
+function keep(shelf: Shelf, id: WindowId, { frame, span }: PadTarget, sized: boolean): void {
+  const window = windowOf(shelf.state(), id)
+  const now = frameOf(shelf.state(), window)
   if (span && (window.maximised || !sameFrame(frame, now) || !window.placed))
-    dispatch('window.place', { window: id, ...span, ...(sized && { sized }) }, 'key')
+    shelf.dispatch('window.place', { window: id, ...span, ...(sized && { sized }) }, 'key')
   else if (!span && (window.maximised || !sameFrame(frame, now)))
-    dispatch('window.resize', { window: id, ...frame }, 'key')
-  closeView()
+    shelf.dispatch('window.resize', { window: id, ...frame }, 'key')
+  shelf.closeView()
 }
 
 const sameFrame = (a: Rect, b: Rect): boolean =>
   a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height
 
-function leaveBy(id: WindowId, kind: 'fill' | 'restore' | 'next display'): void {
+function leaveBy(shelf: Shelf, id: WindowId, kind: 'fill' | 'restore' | 'next display'): void {
   const command = {
     fill: 'window.maximise',
     restore: 'window.restore',
     'next display': 'window.nextDisplay',
   }[kind]
-  if (kind !== 'fill' || !windowOf(getState(), id).maximised)
-    dispatchAny(command, { window: id }, 'key')
-  closeView()
+  if (kind !== 'fill' || !windowOf(shelf.state(), id).maximised)
+    shelf.dispatchAny(command, { window: id }, 'key')
+  shelf.closeView()
 }

@@ -1,9 +1,10 @@
 import { useDrag } from '@use-gesture/react'
 import { currentId, SEAM } from '@/core/model/selectors'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 
 /** Between the windows of a pair: dragged by pointer, moved by arrows, 20 to 80 %. */
 export function Divider() {
+  const shelf = useShelf()
   const divider = useArrangement((state) => {
     const here = state.desktops[currentId(state)]
     return here?.kind === 'pair' ? (here.divider ?? 0.5) : null
@@ -16,7 +17,7 @@ export function Divider() {
       const to = Math.min(0.8, Math.max(0.2, (x - left - SEAM / 2) / (width - SEAM)))
       if (last) {
         element.style.translate = ''
-        dispatch('pair.divide', { to })
+        shelf.dispatch('pair.divide', { to })
       } else element.style.translate = `${(to - (divider ?? 0.5)) * (width - SEAM)}px`
     },
     { pointer: { keys: false } },
@@ -36,7 +37,7 @@ export function Divider() {
       {...drag()}
       onKeyDown={(event) => {
         const by = { ArrowLeft: -0.05, ArrowRight: 0.05 }[event.key]
-        if (by) dispatch('pair.divide', { by }, 'key')
+        if (by) shelf.dispatch('pair.divide', { by }, 'key')
       }}
     />
   )

@@ -1,17 +1,18 @@
 import { desktop, openDesktop, title, window as windowOf } from '@/core/model/selectors'
 import type { DesktopId, WindowId } from '@/core/model/types'
-import { closeView, dispatchAny, getState } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** A solo or a pair takes no other window: what would work instead. */
 export function FullDialog({ id, to }: { id: WindowId; to: DesktopId }) {
-  const state = getState()
+  const shelf = useShelf()
+  const state = shelf.state()
   const { name, kind, windows } = desktop(state, to)
   const origin = openDesktop(state, to)
   const sent = windowOf(state, id)
   const run = (command: string, args: object) => {
-    closeView()
-    dispatchAny(command, args, 'key')
+    shelf.closeView()
+    shelf.dispatchAny(command, args, 'key')
   }
   return (
     <Dialog
@@ -38,7 +39,7 @@ export function FullDialog({ id, to }: { id: WindowId; to: DesktopId }) {
             Send it to {desktop(state, origin).name}, where {name} came from
           </button>
         ) : null}
-        <button type="button" className="btn" onClick={closeView}>
+        <button type="button" className="btn" onClick={shelf.closeView}>
           Leave it where it is
         </button>
       </div>

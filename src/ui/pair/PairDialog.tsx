@@ -2,7 +2,8 @@ import { useMemo, useState } from 'react'
 import { appOf } from '@/apps/list'
 import { byUse, title, window as windowOf } from '@/core/model/selectors'
 import type { Window, WindowId } from '@/core/model/types'
-import { closeView, dispatch, getState } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
@@ -12,18 +13,19 @@ const MOST = 8
 
 /** The second window of a pair: the latest used first, a digit or Enter picks, letters narrow. */
 export function PairDialog({ id }: { id: WindowId }) {
-  const state = getState()
+  const shelf = useShelf()
+  const state = shelf.state()
   const [typed, setTyped] = useState('')
   const [at, setAt] = useState(0)
-  const others = useMemo(() => candidates(id), [id])
+  const others = useMemo(() => candidates(shelf, id), [id, shelf])
   const wanted = typed.trim().toLowerCase()
   const shown = others
     .filter((one) => title(state, one).toLowerCase().includes(wanted))
     .slice(0, MOST)
   const pick = (one: Window | undefined) => {
     if (!one) return
-    closeView()
-    dispatch('window.pair', { window: id, with: one.id }, 'key')
+    shelf.closeView()
+    shelf.dispatch('window.pair', { window: id, with: one.id }, 'key')
   }
   return (
     <Dialog title={`Pair “${title(state, windowOf(state, id))}” with…`} width={480}>
@@ -53,7 +55,7 @@ export function PairDialog({ id }: { id: WindowId }) {
       <div id="pair-list" role="listbox" aria-label="Windows" className="mt-2">
         {shown.map((one, index) => {
           const lives = state.desktops[one.desktop]
-          const Glyph = appOf(one.app)?.glyph
+          const Glyph = appOf(shelf, one.app)?.glyph
           return (
             // biome-ignore lint/a11y/useKeyWithClickEvents: the field above has the keys
             <div
@@ -81,8 +83,8 @@ export function PairDialog({ id }: { id: WindowId }) {
 }
 
 /** Windows that can share a desktop: those with no largest size that fill none yet. */
-function candidates(id: WindowId): Window[] {
-  const state = getState()
+function candidates(shelf: Shelf, id: WindowId): Window[] {
+  const state = shelf.state()
   return byUse(state).filter(
     (one) =>
       one.id !== id &&

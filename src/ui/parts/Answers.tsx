@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { closeView } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { Keys } from './Keys'
 
 /** The end of a form that asks: leave it, or do what it says with Enter. */
@@ -16,9 +16,10 @@ export function Answers({
   /** Whether it stands beside what is typed, not below. */
   beside?: boolean
 }) {
+  const shelf = useShelf()
   return (
     <div className={`flex justify-end gap-2 ${beside ? 'ml-auto' : 'mt-4'}`}>
-      <button type="button" className="btn" onClick={closeView}>
+      <button type="button" className="btn" onClick={shelf.closeView}>
         Cancel
       </button>
       <button

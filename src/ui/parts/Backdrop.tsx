@@ -1,7 +1,7 @@
 import { type CSSProperties, type ReactNode, useEffect, useState } from 'react'
 import type { BackdropPicture, DesktopId, DocumentId } from '@/core/model/types'
 import { peekContent } from '@/store/documents'
-import { useDesktop } from '@/store/shelf'
+import { useDesktop, useShelf } from '@/store/useShelf'
 
 const SIZES = { fill: 'cover', whole: 'contain', repeat: 'auto' }
 
@@ -46,10 +46,11 @@ function Own({ picture: { document, fit, x, y, strength } }: { picture: Backdrop
 
 /** The data address of a picture that is kept as a document. */
 function usePicture(document: DocumentId): string | null {
+  const shelf = useShelf()
   const [data, setData] = useState<string | null>(null)
   useEffect(() => {
     let wanted = true
-    peekContent(document)
+    peekContent(shelf, document)
       .then(({ saved }) => {
         const found = (saved as { data?: unknown } | null)?.data
         if (wanted) setData(typeof found === 'string' && isPicture(found) ? found : null)
@@ -58,7 +59,7 @@ function usePicture(document: DocumentId): string | null {
     return () => {
       wanted = false
     }
-  }, [document])
+  }, [document, shelf])
   return data
 }
 

@@ -1,5 +1,5 @@
 import { keysFor } from '@/core/keys/bindings'
-import { dispatchAny, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Keys } from './Keys'
 
 /** A quiet button that runs a command, with its keys as they are now. */
@@ -14,12 +14,13 @@ export function CommandButton({
   label: string
   className?: string
 }) {
+  const shelf = useShelf()
   const keys = useArrangement((state) => keysFor(state, command, args))
   return (
     <button
       type="button"
       className={`flex items-center gap-1.5 text-soft hover:text-ink ${className}`}
-      onClick={() => dispatchAny(command, args)}
+      onClick={() => shelf.dispatchAny(command, args)}
     >
       {label} {keys ? <Keys keys={keys} /> : null}
     </button>

@@ -1,7 +1,7 @@
 import { DropdownMenu } from 'radix-ui'
 import { registry } from '@/core/commands/registry'
 import { keysFor } from '@/core/keys/bindings'
-import { dispatchAny, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Keys } from './Keys'
 
 /** A menu item that runs a command, with its title and its keys as they are now. */
@@ -14,9 +14,10 @@ export function CommandItem({
   args?: object
   label?: string
 }) {
+  const shelf = useShelf()
   const keys = useArrangement((state) => keysFor(state, command, args))
   return (
-    <DropdownMenu.Item className="menu-item" onSelect={() => dispatchAny(command, args)}>
+    <DropdownMenu.Item className="menu-item" onSelect={() => shelf.dispatchAny(command, args)}>
       {label ?? registry.get(command)?.title}
       {keys ? (
         <span className="ml-auto pl-6">

@@ -1,6 +1,6 @@
 import { Dialog as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'
-import { closeView } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { giveBack } from './focus'
 
 /** A sheet over the desktop that asks or shows something; Escape leaves it. */
@@ -18,15 +18,16 @@ export function Dialog({
   printed?: boolean
   children: ReactNode
 }) {
+  const shelf = useShelf()
   return (
-    <Radix.Root open onOpenChange={(open) => open || closeView()}>
+    <Radix.Root open onOpenChange={(open) => open || shelf.closeView()}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-ground/55" />
         <Radix.Content
           className={`sheet-dialog rise inset-x-0 top-9 mx-auto p-5 ${printed ? 'printed' : ''}`}
           style={{ width, maxWidth: 'calc(100vw - 48px)' }}
           {...(!intro && { 'aria-describedby': undefined })}
-          onCloseAutoFocus={giveBack}
+          onCloseAutoFocus={(event) => giveBack(shelf, event)}
         >
           <Radix.Title className="font-bold font-display text-[19px] leading-tight">
             {title}

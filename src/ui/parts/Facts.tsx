@@ -4,7 +4,7 @@ import { misplaced } from '@/core/homes/putRight'
 import { where } from '@/core/homes/words'
 import { title } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 
 /** A line of what is known of a window. */
 export function Fact({ name, children }: { name: string; children: ReactNode }) {
@@ -18,6 +18,7 @@ export function Fact({ name, children }: { name: string; children: ReactNode }) 
 
 /** Where the window's home is; a push asks why it is here. */
 export function HomeFact({ id }: { id: WindowId }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const window = state.windows[id]
   if (!window) return null
@@ -30,7 +31,7 @@ export function HomeFact({ id }: { id: WindowId }) {
       tabIndex={-1}
       title="Why here?"
       className="text-left underline decoration-dashed underline-offset-[3px]"
-      onClick={() => dispatch('window.why', { window: id })}
+      onClick={() => shelf.dispatch('window.why', { window: id })}
     >
       {home ? where(home, state) : 'none'}
       {away ? ', away from it' : ''}

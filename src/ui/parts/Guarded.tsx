@@ -1,19 +1,20 @@
 import type { ReactNode } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
-import { closeView, say, useShelf } from '@/store/shelf'
+import { usePage, useShelf } from '@/store/useShelf'
 
 /** A view that fails is closed, with word; everything beside it lives on. */
 export function Guarded({
   name,
-  onFail = closeView,
+  onFail,
   children,
 }: {
   name: string
   onFail?: () => void
   children: ReactNode
 }) {
-  const view = useShelf((shelf) => shelf.view)
-  const loft = useShelf((shelf) => shelf.loft)
+  const shelf = useShelf()
+  const view = usePage((page) => page.view)
+  const loft = usePage((page) => page.loft)
   return (
     <ErrorBoundary
       // Opened again, it begins anew.
@@ -21,8 +22,9 @@ export function Guarded({
       fallback={null}
       onError={(error) => {
         const why = error instanceof Error ? error.message.slice(0, 160) : ''
-        onFail()
-        say(`${name} failed and was closed; nothing is lost. Try it again. (${why})`, {
+        if (onFail) onFail()
+        else shelf.closeView()
+        shelf.say(`${name} failed and was closed; nothing is lost. Try it again. (${why})`, {
           refused: true,
         })
       }}

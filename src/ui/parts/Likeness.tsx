@@ -3,7 +3,7 @@ import { useShallow } from 'zustand/react/shallow'
 import { shownFrame } from '@/core/model/selectors'
 import type { Size, WindowId } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement } from '@/store/useShelf'
 import { windowElement } from './focus'
 
 /** A picture of a window: its elements, copied, and copied again when they change if it is live. */

@@ -1,6 +1,6 @@
 import { Dialog as Radix } from 'radix-ui'
 import { type ReactNode, useRef } from 'react'
-import { closeView, dispatch, useShelf } from '@/store/shelf'
+import { usePage, useShelf } from '@/store/useShelf'
 import { giveBack } from './focus'
 import { Keys } from './Keys'
 
@@ -14,8 +14,9 @@ export function SidePanel({
   side?: 'left' | 'right'
   children: ReactNode
 }) {
+  const shelf = useShelf()
   return (
-    <Radix.Root open onOpenChange={(open) => open || closeView()}>
+    <Radix.Root open onOpenChange={(open) => open || shelf.closeView()}>
       <Radix.Portal>
         <Radix.Content
           className={`side-panel side-panel-${side} rise`}
@@ -25,7 +26,7 @@ export function SidePanel({
           onEscapeKeyDown={(event) =>
             document.activeElement?.matches('[data-own-escape]') && event.preventDefault()
           }
-          onCloseAutoFocus={giveBack}
+          onCloseAutoFocus={(event) => giveBack(shelf, event)}
         >
           <header className="flex items-center gap-3 border-seam border-b px-4 py-2.5">
             <Radix.Title
@@ -35,7 +36,7 @@ export function SidePanel({
             >
               {title}
             </Radix.Title>
-            <button type="button" className="btn ml-auto" onClick={closeView}>
+            <button type="button" className="btn ml-auto" onClick={shelf.closeView}>
               Done <Keys keys="Esc" />
             </button>
           </header>
@@ -62,7 +63,8 @@ function focusFirst(event: Event): void {
 
 /** What was changed last, with its undo: the line is out of reach while the panel is open. */
 function JustDone() {
-  const said = useShelf((shelf) => shelf.said)
+  const shelf = useShelf()
+  const said = usePage((page) => page.said)
   const opened = useRef(said)
   if (!said || said === opened.current) return null
   return (
@@ -74,7 +76,11 @@ function JustDone() {
         {said.text}
       </span>
       {said.step ? (
-        <button type="button" className="btn ml-auto" onClick={() => dispatch('history.undo')}>
+        <button
+          type="button"
+          className="btn ml-auto"
+          onClick={() => shelf.dispatch('history.undo')}
+        >
           Undo
         </button>
       ) : null}

@@ -1,6 +1,7 @@
 import { focusId } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { getState, shelf } from '@/store/shelf'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
 
 /**
  * Where the keys land. Unless something is being asked, or the person went elsewhere by Tab, the
@@ -8,28 +9,32 @@ import { getState, shelf } from '@/store/shelf'
  */
 
 /** The element that had the browser's focus in each window, to return to. */
-const remembered = new Map<WindowId, WeakRef<HTMLElement>>()
+const remembered = ofShelf(() => new Map<WindowId, WeakRef<HTMLElement>>())
 
-export function rememberElement(id: WindowId, element: EventTarget): void {
+export function rememberElement(shelf: Shelf, id: WindowId, element: EventTarget): void {
   // A page in a frame is given the keys anew each time: one that is shut takes no focus.
   if (element instanceof HTMLIFrameElement) return
-  if (element instanceof HTMLElement && isContent(element)) remembered.set(id, new WeakRef(element))
+  if (element instanceof HTMLElement && isContent(element))
+    remembered(shelf).set(id, new WeakRef(element))
 }
 
-/**
- * Whether the person went by key to what has the focus. The browser's own `:focus-visible` says so
- * too of what was pushed, as soon as a key is pressed.
- */
-let byKey = true
-let pushed = false
+const own = ofShelf(() => ({
+  /**
+   * Whether the person went by key to what has the focus. The browser's own `:focus-visible` says so
+   * too of what was pushed, as soon as a key is pressed.
+   */
+  byKey: true,
+  pushed: false,
+  landed: 0,
+}))
 
-export const isByKey = (): boolean => byKey
+export const isByKey = (shelf: Shelf): boolean => own(shelf).byKey
 
 /** To be called with every push, key and change of the focus. */
-export function noteInput({ type }: Event): void {
-  if (type === 'pointerdown') pushed = true
-  else if (type === 'keydown') pushed = false
-  else byKey = !pushed
+export function noteInput(shelf: Shelf, { type }: Event): void {
+  if (type === 'pointerdown') own(shelf).pushed = true
+  else if (type === 'keydown') own(shelf).pushed = false
+  else own(shelf).byKey = !own(shelf).pushed
 }
 
 export const windowElement = (id: WindowId): HTMLElement | null =>
@@ -48,22 +53,22 @@ const lacksCaret = (active: Element): boolean =>
   !active.contains(document.getSelection()?.anchorNode ?? null)
 
 /** Whether the keys belong to something that asks. */
-export function isAsking(): boolean {
-  const { view, loft, menu } = shelf.getState()
+export function isAsking(shelf: Shelf): boolean {
+  const { view, loft, menu } = shelf.page.getState()
   return view !== null || loft || menu !== null
 }
 
 /** Where the keys of a window land; null while there is nothing that takes them. */
-export function keyTarget(id: WindowId): HTMLElement | null {
+export function keyTarget(shelf: Shelf, id: WindowId): HTMLElement | null {
   const element = windowElement(id)
-  const before = remembered.get(id)?.deref()
+  const before = remembered(shelf).get(id)?.deref()
   if (before && element?.contains(before) && !before.matches(':disabled')) return before
   return element?.querySelector<HTMLElement>('[data-autofocus]') ?? null
 }
 
 /** Puts the browser's focus where the focused window had it, or on the first thing to type in. */
-export function focusContent(): void {
-  const id = focusId(getState())
+export function focusContent(shelf: Shelf): void {
+  const id = focusId(shelf.state())
   const element = id ? windowElement(id) : null
   if (!id || !element) {
     document.getElementById('desktop')?.focus({ preventScroll: true })
@@ -74,15 +79,15 @@ export function focusContent(): void {
     // On its hem only as long as it was gone to by Tab.
     if (
       (isContent(active) && !lacksCaret(active)) ||
-      (byKey && !active.classList.contains('win-body'))
+      (own(shelf).byKey && !active.classList.contains('win-body'))
     )
       return
   }
-  const target = keyTarget(id) ?? element.querySelector<HTMLElement>('.win-body')
+  const target = keyTarget(shelf, id) ?? element.querySelector<HTMLElement>('.win-body')
   // An editor puts its caret when it gets the focus, not when it has it already.
   if (target === active) target?.blur()
   target?.focus({ preventScroll: true })
-  landed = performance.now()
+  own(shelf).landed = performance.now()
 }
 
 /**
@@ -91,47 +96,45 @@ export function focusContent(): void {
  */
 export const LANDING = 40
 
-let landed = 0
-
 /** Whether the focus has only just come to a window. */
-export const isLanding = (): boolean => performance.now() - landed < LANDING
+export const isLanding = (shelf: Shelf): boolean => performance.now() - own(shelf).landed < LANDING
 
 /** Whether the keys are where they should be, although perhaps not in the focused window. */
-export function isSettled(): boolean {
+export function isSettled(shelf: Shelf): boolean {
   const active = document.activeElement
   if (!active || active === document.body || active.id === 'desktop') return false
   const window = active.closest<HTMLElement>('[data-window]')
   if (window && isContent(active))
-    return window.dataset.window === focusId(getState()) && !lacksCaret(active)
+    return window.dataset.window === focusId(shelf.state()) && !lacksCaret(active)
   if (!window && active.matches('input, textarea, select, [contenteditable=true]')) return true
   if (active.closest('[role=dialog], [role=alertdialog], [role=menu]')) return true
-  return byKey && !active.classList.contains('win-body')
+  return own(shelf).byKey && !active.classList.contains('win-body')
 }
 
 /** Gives the keys back to the focused window, where nothing else rightly has them. */
-export function settle(): void {
-  if (!isAsking() && !isSettled()) focusContent()
+export function settle(shelf: Shelf): void {
+  if (!isAsking(shelf) && !isSettled(shelf)) focusContent(shelf)
 }
 
 /**
  * What had the keys does not take them any more, as “Redo” after the last step: they go to what stands
  * beside it where something is asked, else to the focused window.
  */
-export function leaveDisabled(): void {
+export function leaveDisabled(shelf: Shelf): void {
   const active = document.activeElement
   if (!(active instanceof HTMLElement) || !active.matches(':disabled')) return
   const asked = active.closest<HTMLElement>('[role=dialog], [role=alertdialog]')
   const beside = active.parentElement?.querySelector<HTMLElement>('button:enabled') ?? asked
   active.blur()
   if (asked) beside?.focus({ preventScroll: true })
-  else focusContent()
+  else focusContent(shelf)
 }
 
 /** Where the focus goes when a dialog or a menu closes, instead of to what opened it. */
-export function giveBack(event: Event): void {
+export function giveBack(shelf: Shelf, event: Event): void {
   event.preventDefault()
-  const { view, loft } = shelf.getState()
+  const { view, loft } = shelf.page.getState()
   if (view) return
   if (loft) document.getElementById('loft')?.focus()
-  else focusContent()
+  else focusContent(shelf)
 }

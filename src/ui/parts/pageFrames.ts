@@ -4,22 +4,27 @@
  * taken back at once. A page that does it again and again is stopped, for a key may be lost each time.
  */
 
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+
 const frames = (): NodeListOf<HTMLIFrameElement> => document.querySelectorAll('iframe[data-page]')
 
-/** The frame whose page was given the keys, by key or by pushing into it. */
-let given: HTMLIFrameElement | null = null
+const own = ofShelf(() => ({
+  /** The frame whose page was given the keys, by key or by pushing into it. */
+  given: null as HTMLIFrameElement | null,
+}))
 
 /** Gives the keys to the page in a frame. */
-export function giveKeys(frame: HTMLIFrameElement): void {
-  given = frame
+export function giveKeys(shelf: Shelf, frame: HTMLIFrameElement): void {
+  own(shelf).given = frame
   frame.inert = false
   frame.focus()
 }
 
 /** No page gets the keys before the pointer moves over it again. */
-export function shutFrames(): void {
+export function shutFrames(shelf: Shelf): void {
   const { activeElement } = document
-  if (given !== activeElement) given = null
+  if (own(shelf).given !== activeElement) own(shelf).given = null
   for (const frame of frames()) if (frame !== activeElement) frame.inert = true
 }
 
@@ -39,21 +44,21 @@ interface Watched {
   taken: number
   stop(): void
 }
-const watched = new WeakMap<HTMLIFrameElement, Watched>()
+const watched = ofShelf(() => new WeakMap<HTMLIFrameElement, Watched>())
 
 /** A frame that was just made: inert, and stopped when its page takes the keys again and again. */
-export function watchFrame(frame: HTMLIFrameElement, stop: () => void): void {
+export function watchFrame(shelf: Shelf, frame: HTMLIFrameElement, stop: () => void): void {
   frame.inert = true
-  watched.set(frame, { taken: 0, stop })
+  watched(shelf).set(frame, { taken: 0, stop })
 }
 
 /** Whether the person can have given the keys to a frame; else it took them by itself. */
-export function wasGiven(frame: HTMLIFrameElement): boolean {
+export function wasGiven(shelf: Shelf, frame: HTMLIFrameElement): boolean {
   // Not every browser tells whether anything was pushed.
-  if (!frame.inert && navigator.userActivation?.isActive !== false) given = frame
+  if (!frame.inert && navigator.userActivation?.isActive !== false) own(shelf).given = frame
   // Once given it has them until they are taken back, also when nothing is pushed for long.
-  if (frame === given) return true
-  const watch = watched.get(frame)
+  if (frame === own(shelf).given) return true
+  const watch = watched(shelf).get(frame)
   if (watch && ++watch.taken === TAKEN_MOST) watch.stop()
   return false
 }

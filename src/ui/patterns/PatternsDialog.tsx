@@ -4,13 +4,14 @@ import { appOf } from '@/apps/list'
 import { BLANK } from '@/core/commands/patterns'
 import { currentId, desktop } from '@/core/model/selectors'
 import type { Pattern } from '@/core/model/types'
-import { closeView, dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
 
 /** Desktops to make others like: one is chosen, a name typed, and it is there. */
 export function PatternsDialog({ pattern }: { pattern?: string }) {
+  const shelf = useShelf()
   const patterns = useArrangement((state) => state.patterns)
   const here = useArrangement((state) => desktop(state, currentId(state)))
   const [chosen, setChosen] = useState(pattern ?? patterns[0]?.id ?? '')
@@ -18,7 +19,8 @@ export function PatternsDialog({ pattern }: { pattern?: string }) {
   const found = patterns.find(({ id }) => id === chosen) ?? patterns[0]
   const make = (event: FormEvent) => {
     event.preventDefault()
-    if (found && dispatch('pattern.make', { pattern: found.id, name }, 'key').ok) closeView()
+    if (found && shelf.dispatch('pattern.make', { pattern: found.id, name }, 'key').ok)
+      shelf.closeView()
   }
   return (
     <Dialog
@@ -60,7 +62,7 @@ export function PatternsDialog({ pattern }: { pattern?: string }) {
             type="button"
             className="btn mt-4"
             disabled={here.kind !== 'open'}
-            onClick={() => dispatch('pattern.keep', {}, 'key')}
+            onClick={() => shelf.dispatch('pattern.keep', {}, 'key')}
           >
             Keep {here.name} as one
           </button>
@@ -81,7 +83,8 @@ function Row({
   chosen: boolean
   onChoose(): void
 }) {
-  const apps = windows.map(({ app, title }) => title || appOf(app)?.name || app).join(', ')
+  const shelf = useShelf()
+  const apps = windows.map(({ app, title }) => title || appOf(shelf, app)?.name || app).join(', ')
   return (
     <li className="flex items-center gap-2 border-seam border-b border-dashed last:border-0">
       <label className="flex min-h-10 min-w-0 flex-1 items-center gap-2.5">
@@ -100,7 +103,7 @@ function Row({
         type="button"
         aria-label={`Remove the pattern ${name}`}
         className="grid size-7 place-items-center text-soft hover:text-ink"
-        onClick={() => dispatch('pattern.remove', { pattern: id }, 'key')}
+        onClick={() => shelf.dispatch('pattern.remove', { pattern: id }, 'key')}
       >
         <Trash2 size={13} aria-hidden />
       </button>

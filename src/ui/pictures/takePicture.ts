@@ -2,7 +2,7 @@ import type { Pictured, PictureFormat } from '@/core/commands/command'
 import { connected } from '@/core/model/displays'
 import { current, title, window as windowOf } from '@/core/model/selectors'
 import type { Display, Rect } from '@/core/model/types'
-import { getState, say } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 import { largeId, surfaces } from '@/ui/desktop/area'
 import { download } from '@/ui/parts/download'
 import { windowElement } from '@/ui/parts/focus'
@@ -37,44 +37,48 @@ function windowPart(element: HTMLElement): Part {
 }
 
 /** The page moved and scaled so that a display, wherever on it that is drawn, has its own pixels. */
-function displayPart(element: HTMLElement, { id, x, y, width, height }: Display): Part[] {
-  const surface = surfaces(getState())[id]
+function displayPart(
+  shelf: Shelf,
+  element: HTMLElement,
+  { id, x, y, width, height }: Display,
+): Part[] {
+  const surface = surfaces(shelf, shelf.state())[id]
   if (!surface) return []
   const transform = `scale(${1 / surface.scale}) translate(${-surface.x}px, ${-surface.y}px)`
   const style = { transform, transformOrigin: '0 0', overflow: 'visible', contain: 'none' }
   return [{ element, x, y, width, height, style }]
 }
 
-function parts({ of, window: id }: Omit<Pictured, 'format'>): Part[] {
+function parts(shelf: Shelf, { of, window: id }: Omit<Pictured, 'format'>): Part[] {
   const element = id ? windowElement(id) : document.getElementById('desktop')
   if (!element) return []
   if (id) return [windowPart(element)]
-  const state = getState()
+  const state = shelf.state()
   // Together, a desktop is on all displays; apart, on the one it is shown on.
   const displays = connected(state).filter(
     (display) => display.id === largeId(state) || (of === 'desktop' && !state.apart),
   )
-  return displays.flatMap((display) => displayPart(element, display))
+  return displays.flatMap((display) => displayPart(shelf, element, display))
 }
 
 /** A window, a display or the desktop one is on, drawn into a file. */
-export async function takePicture({ format, ...what }: Pictured): Promise<void> {
-  const state = getState()
-  const drawn = parts(what)
-  if (drawn.length === 0) return say('There is nothing to draw.', { refused: true })
+export async function takePicture(shelf: Shelf, { format, ...what }: Pictured): Promise<void> {
+  const state = shelf.state()
+  const drawn = parts(shelf, what)
+  if (drawn.length === 0) return shelf.say('There is nothing to draw.', { refused: true })
   const file = await asFile(drawn, format)
-  const name = called(what)
+  const name = called(shelf, what)
   download(file, nameOf(what.window ? `${current(state).name}, ${name}` : name, format))
   const frames = drawn[0]?.element.querySelectorAll('iframe') ?? []
   const pages = [...frames].filter((frame) => frame.checkVisibility()).length
   const some = pages === 1 ? 'a page in a frame' : `${pages} pages in frames`
   const without = pages > 0 ? `; ${some} cannot be drawn and stands as a sheet` : ''
   const where = drawn.length > 1 ? ` over ${drawn.length} displays` : ''
-  say(`Made a picture of ${what.window ? `“${name}”` : name}${where}${without}`)
+  shelf.say(`Made a picture of ${what.window ? `“${name}”` : name}${where}${without}`)
 }
 
-function called({ of, window: id }: Omit<Pictured, 'format'>): string {
-  const state = getState()
+function called(shelf: Shelf, { of, window: id }: Omit<Pictured, 'format'>): string {
+  const state = shelf.state()
   if (id) return title(state, windowOf(state, id))
   const { name } = current(state)
   return of === 'display' ? `${name} on ${state.displays[largeId(state)]?.name}` : name

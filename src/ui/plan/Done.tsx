@@ -3,7 +3,7 @@ import { spell } from '@/core/journal/words'
 import type { Block } from '@/core/model/types'
 import { compared } from '@/core/plan/done'
 import { atMinute, dayOf } from '@/core/plan/plan'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement } from '@/store/useShelf'
 import { Kite } from '@/ui/parts/Kite'
 import { PanelSection } from '@/ui/parts/PanelSection'
 

@@ -3,7 +3,7 @@ import type { ReadCalendar } from '@/core/formats/calendar'
 import type { DesktopId } from '@/core/model/types'
 import { blocksFrom, type Topic, topicsOf } from '@/core/plan/fromCalendar'
 import { atMinute, dayOf } from '@/core/plan/plan'
-import { closeView, dispatch, getState, say, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { chooseFiles } from '@/ui/documents/openFiles'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
@@ -22,30 +22,35 @@ const WEEKS = [1, 2, 4, 13, 26]
 
 /** Asks for a calendar file and shows which blocks it would make, to choose their desktops. */
 export function ImportCalendar({ given }: { given?: Given }) {
+  const shelf = useShelf()
   const [file, setFile] = useState(given ?? null)
   const asked = useRef(false)
   useEffect(() => {
     if (file || asked.current) return
     asked.current = true
     void chooseFiles('.ics,text/calendar', false).then(async ([chosen]) =>
-      chosen ? setFile({ name: chosen.name, text: await chosen.text() }) : closeView(),
+      chosen ? setFile({ name: chosen.name, text: await chosen.text() }) : shelf.closeView(),
     )
-  }, [file])
+  }, [file, shelf])
   return file ? <Events file={file} /> : null
 }
 
 function Events({ file }: { file: Given }) {
+  const shelf = useShelf()
   const [weeks, setWeeks] = useState(4)
   const [read, setRead] = useState<ReadCalendar | null>(null)
   useEffect(() => {
     let over = false
     const today = dayOf(Date.now())
-    readOffPage(file.name, file.text, { from: today, until: atMinute(today, weeks * 7 * 24 * 60) })
+    readOffPage(shelf, file.name, file.text, {
+      from: today,
+      until: atMinute(today, weeks * 7 * 24 * 60),
+    })
       .then((found) => over || setRead(found))
       .catch((error: Error) => {
         if (over) return
-        closeView()
-        say(
+        shelf.closeView()
+        shelf.say(
           `“${file.name}” was not read: ${error.message}. Nothing was changed. Choose an .ics file.`,
           { refused: true },
         )
@@ -53,7 +58,7 @@ function Events({ file }: { file: Given }) {
     return () => {
       over = true
     }
-  }, [file, weeks])
+  }, [file, weeks, shelf])
   if (!read) return null
   return (
     <Preview
@@ -94,9 +99,10 @@ function Preview({
   weeks: number
   onWeeks(weeks: number): void
 }) {
-  const [topics, setTopics] = useState<Topic[]>(() => topicsOf(read.events, getState()))
+  const shelf = useShelf()
+  const [topics, setTopics] = useState<Topic[]>(() => topicsOf(read.events, shelf.state()))
   const [own, rest] = [topics.slice(0, OWN_CHOICE), topics.slice(OWN_CHOICE)]
-  const blocks = blocksFrom(topics, getState())
+  const blocks = blocksFrom(topics, shelf.state())
   const left = leftOut(read)
   const choose = (changed: readonly Topic[], desktop: DesktopId | null) =>
     setTopics(topics.map((topic) => (changed.includes(topic) ? { ...topic, desktop } : topic)))
@@ -111,8 +117,8 @@ function Preview({
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          const outcome = dispatch('plan.put', { blocks }, 'key')
-          if (outcome.ok) dispatch('plan.open', {}, 'key')
+          const outcome = shelf.dispatch('plan.put', { blocks }, 'key')
+          if (outcome.ok) shelf.dispatch('plan.open', {}, 'key')
           else setProblem(outcome.reason)
         }}
       >

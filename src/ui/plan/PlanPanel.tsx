@@ -1,6 +1,6 @@
 import { type FormEvent, useEffect, useState } from 'react'
 import { atMinute, blockAt, blocksOf, dayOf } from '@/core/plan/plan'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { PanelSection } from '@/ui/parts/PanelSection'
 import { SidePanel } from '@/ui/parts/SidePanel'
 import { Done } from './Done'
@@ -11,6 +11,7 @@ import { usePlanTime } from './usePlan'
 
 /** The blocks of a day, typed or drawn, beside the desktop. */
 export function PlanPanel() {
+  const shelf = useShelf()
   const now = usePlanTime()
   const plan = useArrangement((state) => state.plan)
   const [ahead, setAhead] = useState(0)
@@ -60,13 +61,17 @@ export function PlanPanel() {
       </PanelSection>
       {ahead === 0 && blocks.length > 0 ? (
         <div className="mt-3 flex gap-2">
-          <button type="button" className="btn" onClick={() => dispatch('plan.late', {}, 'key')}>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => shelf.dispatch('plan.late', {}, 'key')}
+          >
             All 15 min later
           </button>
           <button
             type="button"
             className="btn"
-            onClick={() => dispatch('plan.late', { minutes: -15 }, 'key')}
+            onClick={() => shelf.dispatch('plan.late', { minutes: -15 }, 'key')}
           >
             Earlier
           </button>
@@ -74,14 +79,18 @@ export function PlanPanel() {
       ) : null}
       {ahead <= 0 ? <Done day={day} blocks={blocks} done={done} /> : null}
       <div className="mt-3 flex gap-2">
-        <button type="button" className="btn" onClick={() => dispatch('plan.import', {}, 'key')}>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => shelf.dispatch('plan.import', {}, 'key')}
+        >
           From a calendar…
         </button>
         <button
           type="button"
           className="btn"
           disabled={plan.length === 0}
-          onClick={() => dispatch('plan.export', {}, 'key')}
+          onClick={() => shelf.dispatch('plan.export', {}, 'key')}
         >
           Export
         </button>
@@ -101,10 +110,11 @@ function useMinute(): number {
 }
 
 function Typed({ day }: { day: number }) {
+  const shelf = useShelf()
   const [text, setText] = useState('')
   const add = (event: FormEvent) => {
     event.preventDefault()
-    if (dispatch('plan.add', { text, day }, 'key').ok) setText('')
+    if (shelf.dispatch('plan.add', { text, day }, 'key').ok) setText('')
   }
   return (
     <form className="mt-3" onSubmit={add}>

@@ -1,13 +1,14 @@
 import { Play, SkipForward, Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import type { Block } from '@/core/model/types'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Kite } from '@/ui/parts/Kite'
 import { Tool } from '@/ui/parts/Tool'
 
 /** A block with its times, which are typed anew to move it, and what else can be done with it. */
 export function PlanRow({ block, on }: { block: Block; on: boolean }) {
+  const shelf = useShelf()
   const lives = useArrangement((state) => state.desktops[block.desktop])
   if (!lives) return null
   const { id, start, end, skipped, goes, title } = block
@@ -31,19 +32,19 @@ export function PlanRow({ block, on }: { block: Block; on: boolean }) {
           type="checkbox"
           checked={goes === true}
           aria-label={`Go by itself: ${about}`}
-          onChange={() => dispatch('plan.goes', { block: id }, 'key')}
+          onChange={() => shelf.dispatch('plan.goes', { block: id }, 'key')}
         />
         by itself
       </label>
       <Tool
         label={`${skipped ? 'Plan again' : 'Skip'}: ${about}`}
-        onClick={() => dispatch('plan.skip', { block: id }, 'key')}
+        onClick={() => shelf.dispatch('plan.skip', { block: id }, 'key')}
       >
         {skipped ? <Play size={12} aria-hidden /> : <SkipForward size={12} aria-hidden />}
       </Tool>
       <Tool
         label={`Remove: ${about}`}
-        onClick={() => dispatch('plan.remove', { block: id }, 'key')}
+        onClick={() => shelf.dispatch('plan.remove', { block: id }, 'key')}
       >
         <Trash2 size={13} aria-hidden />
       </Tool>
@@ -53,10 +54,11 @@ export function PlanRow({ block, on }: { block: Block; on: boolean }) {
 
 /** What is typed moves the block with Enter, or when one leaves it; Escape brings back what was. */
 function Times({ block, times, about }: { block: string; times: string; about: string }) {
+  const shelf = useShelf()
   const [text, setText] = useState(times)
   const changed = text.trim() !== times
   const move = () => {
-    if (changed) dispatch('plan.move', { block, text }, 'key')
+    if (changed) shelf.dispatch('plan.move', { block, text }, 'key')
   }
   return (
     <input

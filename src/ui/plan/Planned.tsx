@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId } from '@/core/model/selectors'
 import { blockAfter, blockAt, offered } from '@/core/plan/plan'
-import { dispatch, shelf, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
@@ -27,6 +27,7 @@ export function Planned() {
 }
 
 function Block({ id, due }: { id: string; due: boolean }) {
+  const shelf = useShelf()
   const block = useArrangement(({ plan }) => plan.find((one) => one.id === id))
   const lives = useArrangement(({ desktops }) => desktops[block?.desktop ?? ''])
   const keys = useArrangement((state) => keysFor(state, 'plan.go'))
@@ -38,7 +39,7 @@ function Block({ id, due }: { id: string; due: boolean }) {
         type="button"
         title={`${block.title ? `${block.title}: ` : ''}${lives.name} at ${timeOfDay(block.start)}, as planned`}
         className="flex shrink-0 items-center gap-1.5 text-soft hover:text-ink max-[1150px]:hidden"
-        onClick={() => dispatch('plan.open')}
+        onClick={() => shelf.dispatch('plan.open')}
       >
         <Kite hue={lives.hue} letter={lives.letter} width={14} />
         <span className="font-mono text-[12px]">{timeOfDay(block.start)}</span>
@@ -49,7 +50,7 @@ function Block({ id, due }: { id: string; due: boolean }) {
       <button
         type="button"
         className="flex min-w-0 items-center gap-2 hover:underline"
-        onClick={() => dispatch('plan.go')}
+        onClick={() => shelf.dispatch('plan.go')}
       >
         <Kite hue={lives.hue} letter={lives.letter} width={15} />
         <span dir="auto" className="max-w-24 truncate" title={block.title ?? lives.name}>
@@ -61,7 +62,7 @@ function Block({ id, due }: { id: string; due: boolean }) {
       <button
         type="button"
         className="text-soft hover:text-ink"
-        onClick={() => dispatch('plan.leave', { block: block.id })}
+        onClick={() => shelf.dispatch('plan.leave', { block: block.id })}
       >
         not now
       </button>
@@ -71,6 +72,7 @@ function Block({ id, due }: { id: string; due: boolean }) {
 
 /** Goes where a block says by itself, as soon as nothing is typed or asked for a while. */
 function useGoing(block: string | null): void {
+  const shelf = useShelf()
   const typed = useRef(0)
   useEffect(() => {
     const hear = () => {
@@ -86,11 +88,11 @@ function useGoing(block: string | null): void {
   useEffect(() => {
     if (block === null) return
     const timer = setInterval(() => {
-      const { view, loft, menu, pending } = shelf.getState()
+      const { view, loft, menu, pending } = shelf.page.getState()
       if (view || loft || menu || pending || performance.now() - typed.current < PAUSE) return
       clearInterval(timer)
-      dispatch('plan.go', {}, 'app')
+      shelf.dispatch('plan.go', {}, 'app')
     }, 1000)
     return () => clearInterval(timer)
-  }, [block])
+  }, [block, shelf])
 }

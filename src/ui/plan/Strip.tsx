@@ -3,7 +3,7 @@ import type { Stretch } from '@/core/journal/time'
 import { currentId } from '@/core/model/selectors'
 import type { Block } from '@/core/model/types'
 import { atMinute, dayOf } from '@/core/plan/plan'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { timeOfDay } from '@/ui/parts/Facts'
 
 /** Hours the strip shows at least, and its height for each of them in CSS pixels. */
@@ -40,6 +40,7 @@ export function Strip({
   done: readonly Stretch[]
   now: number
 }) {
+  const shelf = useShelf()
   const desktops = useArrangement((state) => state.desktops)
   const here = useArrangement(currentId)
   const strip = useRef<HTMLDivElement>(null)
@@ -73,8 +74,8 @@ export function Strip({
     setDrag(null)
     if (!drag || drag.from === drag.to) return
     const times = draggedTo(drag, midnight)
-    if (drag.block) dispatch('plan.move', { block: drag.block.id, ...times })
-    else dispatch('plan.put', { blocks: [{ desktop: here, ...times }] })
+    if (drag.block) shelf.dispatch('plan.move', { block: drag.block.id, ...times })
+    else shelf.dispatch('plan.put', { blocks: [{ desktop: here, ...times }] })
   }
   const height = (until - from) * HOUR
   const box = ({ start, end: over }: Pick<Block, 'start' | 'end'>) => {

@@ -1,6 +1,7 @@
 import type { Between, ReadCalendar } from '@/core/formats/calendar'
 import type { State } from '@/core/model/types'
 import { offPage } from '@/store/offPage'
+import type { Shelf } from '@/store/shelf'
 import { work } from '@/store/working'
 import type { calendars } from './calendar.worker'
 
@@ -10,8 +11,13 @@ const worker = () =>
 const fault = (why: string) => new Error(why)
 
 /** What a calendar has between two moments. @throws Error with a sentence that says what is wrong */
-export function readOffPage(name: string, text: string, between: Between): Promise<ReadCalendar> {
-  return work(`Reading “${name}”…`, async (working) => {
+export function readOffPage(
+  shelf: Shelf,
+  name: string,
+  text: string,
+  between: Between,
+): Promise<ReadCalendar> {
+  return work(shelf, `Reading “${name}”…`, async (working) => {
     const found = await offPage<typeof calendars, Awaited<ReturnType<typeof calendars.read>>>(
       worker(),
       working,
@@ -24,11 +30,11 @@ export function readOffPage(name: string, text: string, between: Between): Promi
 }
 
 /** The plan as a calendar file. */
-export async function planFile({
-  plan,
-  desktops,
-}: Pick<State, 'plan' | 'desktops'>): Promise<Blob> {
-  const text = await work('Writing the calendar…', (working) =>
+export async function planFile(
+  shelf: Shelf,
+  { plan, desktops }: Pick<State, 'plan' | 'desktops'>,
+): Promise<Blob> {
+  const text = await work(shelf, 'Writing the calendar…', (working) =>
     offPage<typeof calendars, string>(
       worker(),
       working,

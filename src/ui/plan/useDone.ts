@@ -4,9 +4,11 @@ import { type Stretch, stretchesOf } from '@/core/journal/time'
 import { atMinute, dayOf } from '@/core/plan/plan'
 import { journalOf } from '@/store/begin'
 import { useToday } from '@/store/journal'
+import { useShelf } from '@/store/useShelf'
 
 /** On which desktops one was on a day, up to now, from the journal. */
 export function useDone(day: number, now: number): Stretch[] {
+  const shelf = useShelf()
   const today = useToday()
   const [before, setBefore] = useState<readonly JournalEvent[]>([])
   const isToday = dayOf(day) === dayOf(now)
@@ -14,11 +16,11 @@ export function useDone(day: number, now: number): Stretch[] {
     if (isToday) return
     let over = false
     setBefore([])
-    void journalOf(day).then((events) => over || setBefore(events))
+    void journalOf(shelf, day).then((events) => over || setBefore(events))
     return () => {
       over = true
     }
-  }, [day, isToday])
+  }, [day, isToday, shelf])
   const events = isToday ? today : before
   return useMemo(() => {
     const midnight = dayOf(day)

@@ -1,17 +1,18 @@
 import { useEffect, useState } from 'react'
 import { planChangesAt } from '@/core/plan/plan'
-import { getState, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 
 /** The longest one timer waits, in milliseconds. */
 const LONGEST = 60 * 60_000
 
 /** The time, looked at again when what is planned changes: a block begins or ends. */
 export function usePlanTime(): number {
+  const shelf = useShelf()
   const plan = useArrangement((state) => state.plan)
   const [now, setNow] = useState(() => Date.now())
   // biome-ignore lint/correctness/useExhaustiveDependencies: another plan changes at other times
   useEffect(() => {
-    const next = planChangesAt(getState().plan, now)
+    const next = planChangesAt(shelf.state().plan, now)
     if (next === null) return
     const timer = setTimeout(() => setNow(Date.now()), Math.min(next - Date.now() + 50, LONGEST))
     return () => clearTimeout(timer)

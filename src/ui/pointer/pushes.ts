@@ -1,6 +1,6 @@
 import { type Zone, zoneAt } from '@/core/geometry/zones'
 import { leadsTo, PUSH_TIME } from '@/core/keys/ways'
-import { dispatch, getState } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 
 /** The bar that grows while the pointer stays at a corner or an edge that does something. */
 function showBar(zone: Zone | null, time = 0): void {
@@ -21,7 +21,10 @@ export class Pushes {
   private at: Zone | null = null
   private timer: ReturnType<typeof setTimeout> | undefined
 
-  constructor(private take: (zone: Zone) => boolean) {}
+  constructor(
+    private shelf: Shelf,
+    private take: (zone: Zone) => boolean,
+  ) {}
 
   move = ({ clientX: x, clientY: y, buttons, pointerType }: PointerEvent) => {
     if (pointerType === 'touch') return
@@ -30,13 +33,13 @@ export class Pushes {
     this.leave()
     this.at = zone
     if (!zone) return
-    const led = leadsTo(getState().bindings, zone)
+    const led = leadsTo(this.shelf.state().bindings, zone)
     const time = led?.time ?? PUSH_TIME.first
     if (led) showBar(zone, time)
     this.timer = setTimeout(() => {
       showBar(null)
       if (led) this.take(zone)
-      else dispatch('pointer.brush', { zone }, 'app')
+      else this.shelf.dispatch('pointer.brush', { zone }, 'app')
     }, time)
   }
 

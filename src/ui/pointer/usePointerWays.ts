@@ -1,18 +1,19 @@
 import { useEffect } from 'react'
 import { bindings } from '@/core/keys/bindings'
 import { leadsTo } from '@/core/keys/ways'
-import { dispatchAny, getState, shelf } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { runAbout } from '@/ui/keys/running'
 import { mouseStroke } from '@/ui/keys/stroke'
 import { Pushes } from './pushes'
 
 /** Does what a way of the pointer leads to, where it does something and nothing else is open. */
-function take(way: string): boolean {
-  const led = leadsTo(getState().bindings, way)
-  const { view, menu, loft } = shelf.getState()
+function take(shelf: Shelf, way: string): boolean {
+  const led = leadsTo(shelf.state().bindings, way)
+  const { view, menu, loft } = shelf.page.getState()
   // In the loft a wheel and a finger scroll the shelves.
   if (!led || view || menu || (loft && /wheel|swipe/.test(way))) return false
-  dispatchAny(led.command, led.args, 'pointer')
+  shelf.dispatchAny(led.command, led.args, 'pointer')
   return true
 }
 
@@ -64,9 +65,10 @@ function scrolls(target: Element, by: number): boolean {
  * with a finger or on a touch pad, side buttons, and pushes at corners and edges.
  */
 export function usePointerWays(): void {
+  const shelf = useShelf()
   useEffect(() => {
     const [upright, sideways] = [new Turning(), new Turning()]
-    const pushes = new Pushes(take)
+    const pushes = new Pushes(shelf, (zone) => take(shelf, zone))
     const wheel = (event: WheelEvent) => {
       const { deltaX, deltaY, altKey, timeStamp } = event
       const target = event.target as Element
@@ -75,26 +77,26 @@ export function usePointerWays(): void {
         if (!rack && !onBare(target)) return
         const to = sideways.add(deltaX, SWIPE, timeStamp)
         // The content follows the finger: what lies to the right comes with a swipe to the left.
-        if (to) take(to > 0 ? 'swipe left' : 'swipe right')
+        if (to) take(shelf, to > 0 ? 'swipe left' : 'swipe right')
         return event.preventDefault()
       }
-      if (shelf.getState().loft || (!altKey && !(rack && !scrolls(target, deltaY)))) return
+      if (shelf.page.getState().loft || (!altKey && !(rack && !scrolls(target, deltaY)))) return
       if (altKey && !rack && !target.closest('#desktop')) return
       const to = upright.add(deltaY, TURN, timeStamp)
       const name = altKey ? 'Alt and wheel' : 'wheel'
       const over = altKey ? '' : ' over the rack'
-      if (to) take(`${name} ${to > 0 ? 'down' : 'up'}${over}`)
+      if (to) take(shelf, `${name} ${to > 0 ? 'down' : 'up'}${over}`)
       event.preventDefault()
     }
     // A browser would leave the page with them.
     const side = (event: MouseEvent) => {
-      if (buttonPressed(event)) return event.preventDefault()
+      if (buttonPressed(shelf, event)) return event.preventDefault()
       const way = SIDES[event.button]
-      if (!way || !leadsTo(getState().bindings, way)) return
+      if (!way || !leadsTo(shelf.state().bindings, way)) return
       event.preventDefault()
-      if (event.type === 'mouseup') take(way)
+      if (event.type === 'mouseup') take(shelf, way)
     }
-    const swipe = new Swipe()
+    const swipe = new Swipe(shelf)
     const listening = new AbortController()
     const { signal } = listening
     addEventListener('wheel', wheel, { passive: false, signal })
@@ -110,21 +112,21 @@ export function usePointerWays(): void {
       listening.abort()
       pushes.leave()
     }
-  }, [])
+  }, [shelf])
 }
 
 /** Runs what a button of the mouse is bound to, about what is under the pointer. @returns whether it is bound */
-function buttonPressed(event: MouseEvent): boolean {
+function buttonPressed(shelf: Shelf, event: MouseEvent): boolean {
   const stroke = mouseStroke(event)
-  const bound = stroke && bindings(getState()).get(stroke)
-  const { view, menu } = shelf.getState()
+  const bound = stroke && bindings(shelf.state()).get(stroke)
+  const { view, menu } = shelf.page.getState()
   if (!bound || view || menu) return false
   if (event.type === 'mouseup') {
     const { dataset: over } = (event.target as Element).closest<HTMLElement>('[data-window]') ?? {}
     const { dataset: row } =
       (event.target as Element).closest<HTMLElement>('[data-desktop-row]') ?? {}
     const subject = { window: over?.window ?? null, desktop: row?.desktopRow ?? null }
-    runAbout(bound.command, bound.args ?? {}, subject, 'pointer')
+    runAbout(shelf, bound.command, bound.args ?? {}, subject, 'pointer')
   }
   return true
 }
@@ -135,6 +137,8 @@ const SIDES: Record<number, string> = { 3: 'side button back', 4: 'side button f
 const QUICK = 1000
 
 class Swipe {
+  constructor(private shelf: Shelf) {}
+
   private from: { x: number; y: number; at: number } | null = null
 
   begin = ({ pointerType, target, clientX, clientY, timeStamp }: PointerEvent) => {
@@ -151,6 +155,6 @@ class Swipe {
     if (!from || timeStamp - from.at > QUICK) return
     const [x, y] = [clientX - from.x, clientY - from.y]
     if (Math.abs(x) > SWIPE && Math.abs(x) > 2 * Math.abs(y))
-      take(x < 0 ? 'swipe left' : 'swipe right')
+      take(this.shelf, x < 0 ? 'swipe left' : 'swipe right')
   }
 }

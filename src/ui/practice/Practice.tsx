@@ -5,7 +5,8 @@ import { type Go, median, nextGo, ROUND, slowest } from '@/core/keys/practice'
 import { asPressed } from '@/core/keys/sets'
 import { currentId, desktop } from '@/core/model/selectors'
 import { keepRound, practised } from '@/store/practice'
-import { closeView, getState, onDone, useArrangement } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
@@ -14,27 +15,28 @@ const TOLD_AFTER = 3000
 
 /** Twenty goes on one's own desktops: each asked for by its name, reached by its letter. */
 export function Practice() {
+  const shelf = useShelf()
   const [goes, setGoes] = useState<Go[]>([])
-  const [to, setTo] = useState(() => target([]))
+  const [to, setTo] = useState(() => target(shelf, []))
   const since = useRef(performance.now())
   const place = useRef<HTMLDivElement>(null)
   const over = goes.length >= ROUND || to === null
   useEffect(() => place.current?.focus(), [])
   useEffect(
     () =>
-      onDone((events) => {
+      shelf.onDone((events) => {
         if (over) return
         const gone = events.some((event) => event.kind === 'switch' && event.by === 'key')
-        if (!gone || currentId(getState()) !== to) return
+        if (!gone || currentId(shelf.state()) !== to) return
         const time = Math.round(performance.now() - since.current)
         const next = [...goes, { to, time }]
         since.current = performance.now()
         setGoes(next)
-        setTo(target(next))
+        setTo(target(shelf, next))
         if (next.length === ROUND)
           keepRound({ at: Date.now(), median: median(next.map((one) => one.time)) })
       }),
-    [goes, to, over],
+    [goes, to, over, shelf.state, shelf.onDone, shelf],
   )
   return (
     <div
@@ -44,7 +46,7 @@ export function Practice() {
       tabIndex={-1}
       className="rise fixed top-[9%] left-1/2 z-40 w-[380px] -translate-x-1/2 border-2 border-ink bg-panel p-5 outline-none"
       onKeyDown={(event) => {
-        if (event.key === 'Escape') closeView()
+        if (event.key === 'Escape') shelf.closeView()
       }}
     >
       {over || !to ? (
@@ -53,7 +55,7 @@ export function Practice() {
           onAgain={() => {
             since.current = performance.now()
             setGoes([])
-            setTo(target([]))
+            setTo(target(shelf, []))
             place.current?.focus()
           }}
         />
@@ -64,8 +66,8 @@ export function Practice() {
   )
 }
 
-const target = (goes: Go[]): string | null => {
-  const state = getState()
+const target = (shelf: Shelf, goes: Go[]): string | null => {
+  const state = shelf.state()
   const called = state.order.filter((id) => desktop(state, id).letter)
   return nextGo(called, currentId(state), goes, Math.random())
 }
@@ -108,6 +110,7 @@ function Asked({ id, nth, last }: { id: string; nth: number; last: number | unde
 const seconds = (time: number): string => `${(time / 1000).toFixed(1)} s`
 
 function Figures({ goes, onAgain }: { goes: Go[]; onAgain(): void }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const [before] = useState(() => practised().slice(0, goes.length >= ROUND ? -1 : undefined))
   const best = Math.min(...before.map((one) => one.median))
@@ -147,7 +150,7 @@ function Figures({ goes, onAgain }: { goes: Go[]; onAgain(): void }) {
             <Keys keys={carry} /> all keys
           </span>
         ) : null}
-        <button type="button" className="btn" onClick={closeView}>
+        <button type="button" className="btn" onClick={shelf.closeView}>
           Leave <Keys keys="Esc" />
         </button>
         <button

@@ -4,7 +4,7 @@ import { focusId } from '@/core/model/selectors'
 import type { State, WindowId } from '@/core/model/types'
 import { useLevel, useWaiting } from '@/store/attention'
 import { useReport } from '@/store/reports'
-import { dispatch, openMenu, openMenuBelow, useList } from '@/store/shelf'
+import { useList, useShelf } from '@/store/useShelf'
 
 /** What a bow shows of each window, in a flat list that is cheap to compare. */
 const facts = (state: State, ids: WindowId[]): (string | boolean)[] =>
@@ -48,6 +48,7 @@ export const Bows = memo(function Bows({ ids, most = MOST }: { ids: WindowId[]; 
 
 /** The windows there is no room for: how many, which, and whether one of them wants attention. */
 function More({ ids }: { ids: WindowId[] }) {
+  const shelf = useShelf()
   const list = useList((state) => facts(state, ids))
   const at = (field: number) => ids.map((_, index) => String(list[index * 6 + field] ?? ''))
   const waiting = useWaiting(at(5))
@@ -59,7 +60,7 @@ function More({ ids }: { ids: WindowId[] }) {
       data-more=""
       aria-haspopup="menu"
       title={at(2).join('\n')}
-      onClick={({ currentTarget }) => openMenuBelow(currentTarget, { windows: ids })}
+      onClick={({ currentTarget }) => shelf.openMenuBelow(currentTarget, { windows: ids })}
       className={`bow-more ${waiting ? 'bow-more-asking' : ''} ${focused ? 'bow-more-focused' : ''}`}
     >
       +{ids.length}
@@ -82,9 +83,10 @@ interface BowProps {
 
 /** A window on a desktop's tail: its app's glyph, hollow when minimised. A click goes there. */
 const Bow = memo(function Bow({ id, app, title, minimised, focused, document }: BowProps) {
+  const shelf = useShelf()
   const attention = useLevel(document)
   const { outside } = useReport(document) ?? {}
-  const Glyph = appOf(app)?.glyph
+  const Glyph = appOf(shelf, app)?.glyph
   const name = [
     title,
     minimised && 'minimised',
@@ -101,10 +103,10 @@ const Bow = memo(function Bow({ id, app, title, minimised, focused, document }: 
       aria-label={name}
       title={name}
       className={`bow ${minimised ? 'bow-hollow' : ''} ${focused ? 'bow-focused' : ''} ${attention ? 'bow-asking' : ''}`}
-      onClick={() => dispatch('window.focus', { window: id })}
+      onClick={() => shelf.dispatch('window.focus', { window: id })}
       onContextMenu={(event) => {
         event.stopPropagation()
-        openMenu(event, { window: id })
+        shelf.openMenu(event, { window: id })
       }}
     >
       {Glyph ? <Glyph size={16} aria-hidden /> : null}

@@ -1,10 +1,11 @@
 import { useEffect, useRef } from 'react'
 import type { DesktopId } from '@/core/model/types'
-import { closeView, dispatch, useShelf } from '@/store/shelf'
+import { usePage, useShelf } from '@/store/useShelf'
 
 /** The name of a desktop, ready to be typed over. Enter or leaving keeps it, Escape does not. */
 export function NameField({ id, name }: { id: DesktopId; name: string }) {
-  const fresh = useShelf(({ view }) => view?.view === 'rename' && view.fresh === true)
+  const shelf = useShelf()
+  const fresh = usePage(({ view }) => view?.view === 'rename' && view.fresh === true)
   const field = useRef<HTMLInputElement>(null)
   const left = useRef(false)
   useEffect(() => {
@@ -17,13 +18,16 @@ export function NameField({ id, name }: { id: DesktopId; name: string }) {
     const unchanged = typed.trim() === name
     if (
       !unchanged &&
-      !dispatch('desktop.rename', { desktop: id, name: typed, ...(fresh && { fresh }) }, 'key')
-        .ok &&
+      !shelf.dispatch(
+        'desktop.rename',
+        { desktop: id, name: typed, ...(fresh && { fresh }) },
+        'key',
+      ).ok &&
       !leaving
     )
       return
     left.current = true
-    closeView()
+    shelf.closeView()
   }
   return (
     <input
@@ -40,7 +44,7 @@ export function NameField({ id, name }: { id: DesktopId; name: string }) {
         if (event.key === 'Enter') keep(false)
         if (event.key !== 'Escape') return
         left.current = true
-        closeView()
+        shelf.closeView()
       }}
       onBlur={() => keep(true)}
     />

@@ -1,7 +1,7 @@
 import { type FocusEvent, type PointerEvent, useEffect, useState } from 'react'
 import { desktop, summary } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement } from '@/store/useShelf'
 
 interface At {
   id: DesktopId

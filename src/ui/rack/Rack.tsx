@@ -6,7 +6,7 @@ import {
 } from '@dnd-kit/sortable'
 import { type PointerEvent, type RefObject, useEffect, useRef } from 'react'
 import { currentId } from '@/core/model/selectors'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Apps } from '@/ui/apps/Apps'
 import { Marks } from '@/ui/map/Marks'
 import { ShelfMenu } from '@/ui/menu/ShelfMenu'
@@ -38,6 +38,7 @@ class RowSensor extends PointerSensor {
 
 /** The list of desktops at the left: where everything is, without opening anything. */
 export function Rack({ name }: { name: string }) {
+  const shelf = useShelf()
   const order = useArrangement((state) => state.order)
   const columns = useArrangement((state) => state.columns)
   const everywhere = useArrangement((state) => state.everywhere)
@@ -79,11 +80,12 @@ export function Rack({ name }: { name: string }) {
         aria-label="Desktops"
         {...follow}
         className="min-h-0 overflow-y-auto overflow-x-hidden [overflow-anchor:none]"
-        onDragOver={(event) => contentOver(event.target)}
+        onDragOver={(event) => contentOver(shelf, event.target)}
         onDragLeave={(event) => {
-          if (!event.currentTarget.contains(event.relatedTarget as Node | null)) contentOver(null)
+          if (!event.currentTarget.contains(event.relatedTarget as Node | null))
+            contentOver(shelf, null)
         }}
-        onDrop={() => contentOver(null)}
+        onDrop={() => contentOver(shelf, null)}
       >
         <DndContext
           sensors={sensors}
@@ -91,7 +93,7 @@ export function Rack({ name }: { name: string }) {
           onDragEnd={({ active, over }) => {
             const to = over ? order.indexOf(String(over.id)) : -1
             if (over && over.id !== active.id)
-              dispatch('desktop.reorder', { desktop: String(active.id), to })
+              shelf.dispatch('desktop.reorder', { desktop: String(active.id), to })
           }}
         >
           <SortableContext

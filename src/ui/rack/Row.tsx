@@ -6,15 +6,8 @@ import { displayShowing } from '@/core/model/displays'
 import { currentId, lastId, summary } from '@/core/model/selectors'
 import type { DesktopId, State, WindowId } from '@/core/model/types'
 import { useWaiting } from '@/store/attention'
-import {
-  dispatch,
-  openMenu,
-  openMenuBelow,
-  useArrangement,
-  useDesktop,
-  useList,
-  useShelf,
-} from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useArrangement, useDesktop, useList, usePage, useShelf } from '@/store/useShelf'
 import { useQuiet } from '@/ui/attention/useQuiet'
 import { Emblem } from '@/ui/parts/Emblem'
 import { Kite } from '@/ui/parts/Kite'
@@ -23,6 +16,7 @@ import { NameField } from './NameField'
 
 /** A desktop in the rack: its mark, its name, and a tail with a bow for each window. */
 export const Row = memo(function Row({ id }: { id: DesktopId }) {
+  const shelf = useShelf()
   const { name, letter, hue, emblem, windows, kind } = useDesktop(id, [
     'name',
     'letter',
@@ -38,7 +32,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
     ({ order, columns }) => columns > 1 && order.indexOf(id) % columns === 0,
   )
   const spoken = useArrangement((state) => summary(state, id))
-  const naming = useShelf(
+  const naming = usePage(
     ({ view, loft }) => !loft && view?.view === 'rename' && view.desktop === id,
   )
   const elsewhere = useArrangement((state) => shownBeside(state, id))
@@ -50,7 +44,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
       className={`row hue-${hue} ${here ? 'row-current' : ''} ${starts ? 'row-starts' : ''} ${isDragging ? 'z-10 opacity-90' : ''} group`}
       style={{ transform: CSS.Translate.toString(transform), transition }}
       {...listeners}
-      onContextMenu={(event) => openMenu(event, { desktop: id })}
+      onContextMenu={(event) => shelf.openMenu(event, { desktop: id })}
     >
       <button
         type="button"
@@ -58,7 +52,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
         aria-hidden
         title={name}
         className="shrink-0"
-        onClick={() => go(id, here)}
+        onClick={() => go(shelf, id, here)}
       >
         <Kite hue={hue} letter={letter} emblem={emblem} filled={here} width={29} />
       </button>
@@ -82,8 +76,8 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
                 .filter(Boolean)
                 .join(', ')}
               className={`min-w-0 flex-1 truncate text-left font-display font-semibold outline-none focus-visible:underline focus-visible:decoration-2 focus-visible:underline-offset-4 ${here ? '' : 'opacity-85'}`}
-              onClick={() => go(id, here)}
-              onDoubleClick={() => dispatch('desktop.askName', { desktop: id })}
+              onClick={() => go(shelf, id, here)}
+              onDoubleClick={() => shelf.dispatch('desktop.askName', { desktop: id })}
             >
               {name}
             </button>
@@ -112,7 +106,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
             aria-haspopup="menu"
             aria-label={`Menu of ${name}`}
             className="row-menu absolute top-[7px] right-2 size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-hover:opacity-100 max-[1000px]:hidden"
-            onClick={(event) => openMenuBelow(event.currentTarget, { desktop: id })}
+            onClick={(event) => shelf.openMenuBelow(event.currentTarget, { desktop: id })}
           >
             {dots}
           </button>
@@ -144,8 +138,8 @@ function shownBeside(state: State, id: DesktopId): string | undefined {
   return showing && showing !== state.display ? state.displays[showing]?.name : undefined
 }
 
-function go(id: DesktopId, here: boolean): void {
-  if (!here) dispatch('desktop.go', { to: id })
+function go(shelf: Shelf, id: DesktopId, here: boolean): void {
+  if (!here) shelf.dispatch('desktop.go', { to: id })
 }
 
 const dots = <Ellipsis size={15} aria-hidden />

@@ -1,8 +1,10 @@
-import { dispatch } from '@/store/shelf'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
 
-/** What is dragged over the rack finds its row here; rows are marked without a render. */
-
-let marked: HTMLElement | null = null
+const own = ofShelf(() => ({
+  /** What is dragged over the rack finds its row here; rows are marked without a render. */
+  marked: null as HTMLElement | null,
+}))
 
 export function rowAt(x: number, y: number): HTMLElement | null {
   for (const element of document.elementsFromPoint(x, y)) {
@@ -12,10 +14,11 @@ export function rowAt(x: number, y: number): HTMLElement | null {
   return null
 }
 
-export function markRow(row: HTMLElement | null): void {
-  if (marked === row) return
-  if (marked) delete marked.dataset.drop
-  marked = row
+export function markRow(shelf: Shelf, row: HTMLElement | null): void {
+  const mine = own(shelf)
+  if (mine.marked === row) return
+  if (mine.marked) delete mine.marked.dataset.drop
+  mine.marked = row
   if (row) row.dataset.drop = 'true'
 }
 
@@ -38,11 +41,13 @@ export class Hold {
 }
 
 /** Opens the desktop that content dragged by the browser itself is held over. */
-const content = new Hold((desktop) => dispatch('desktop.go', { to: desktop }))
+const content = ofShelf(
+  (shelf) => new Hold((desktop) => shelf.dispatch('desktop.go', { to: desktop })),
+)
 
 /** Something is dragged over the rack, or not any more. */
-export function contentOver(target: EventTarget | null): void {
+export function contentOver(shelf: Shelf, target: EventTarget | null): void {
   const row = target instanceof Element ? target.closest<HTMLElement>('[data-desktop-row]') : null
-  markRow(row)
-  content.over(row?.dataset.desktopRow)
+  markRow(shelf, row)
+  content(shelf).over(row?.dataset.desktopRow)
 }

@@ -1,7 +1,8 @@
 import { useDrag } from '@use-gesture/react'
 import { currentId, title, window as windowOf } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { dispatch, getState } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { onEscape, showInHand } from '@/ui/window/inHand'
 import { sendByHand } from '@/ui/window/sendByHand'
 import { Hold, markRow, rowAt } from './dropping'
@@ -11,23 +12,28 @@ import { Hold, markRow, rowAt } from './dropping'
  * it comes here. One listener for all; Escape puts it back.
  */
 export function useBowDrag() {
+  const shelf = useShelf()
   return useDrag(
     ({ first, last, tap, initial, xy: [x, y], canceled, cancel, memo }) => {
       if (tap) return
       const drag = first
-        ? grasp(document.elementFromPoint(...initial)?.closest<HTMLElement>('[data-bow]'), cancel)
+        ? grasp(
+            shelf,
+            document.elementFromPoint(...initial)?.closest<HTMLElement>('[data-bow]'),
+            cancel,
+          )
         : (memo as Drag | undefined)
       if (!drag) return
       const row = rowAt(x, y)?.dataset.desktopRow
       if (!last) {
-        markRow(rowAt(x, y))
+        markRow(shelf, rowAt(x, y))
         drag.hold.over(row)
         showInHand(drag.title, x, y)
         return drag
       }
       drag.release()
       const left = document.getElementById('desktop')?.getBoundingClientRect().left ?? 0
-      if (!canceled) drop(drag.window, row, x > left)
+      if (!canceled) drop(shelf, drag.window, row, x > left)
     },
     { threshold: 5, filterTaps: true, pointer: { keys: false } },
   )
@@ -40,28 +46,32 @@ interface Drag {
   release(): void
 }
 
-function grasp(bow: HTMLElement | null | undefined, cancel: () => void): Drag | undefined {
-  const window = getState().windows[bow?.dataset.bow ?? '']
+function grasp(
+  shelf: Shelf,
+  bow: HTMLElement | null | undefined,
+  cancel: () => void,
+): Drag | undefined {
+  const window = shelf.state().windows[bow?.dataset.bow ?? '']
   if (!window) return
-  const hold = new Hold((desktop) => dispatch('desktop.go', { to: desktop }))
+  const hold = new Hold((desktop) => shelf.dispatch('desktop.go', { to: desktop }))
   const stop = onEscape(cancel)
   return {
     window: window.id,
-    title: title(getState(), window),
+    title: title(shelf.state(), window),
     hold,
     release: () => {
       stop()
       hold.over(undefined)
-      markRow(null)
+      markRow(shelf, null)
       showInHand(null, 0, 0)
     },
   }
 }
 
-function drop(id: WindowId, row: string | undefined, onDesktop: boolean): void {
-  const state = getState()
+function drop(shelf: Shelf, id: WindowId, row: string | undefined, onDesktop: boolean): void {
+  const state = shelf.state()
   const here = currentId(state)
   const to = row ?? (onDesktop ? here : undefined)
   if (!to || windowOf(state, id).desktop === to) return
-  sendByHand(id, to)
+  sendByHand(shelf, id, to)
 }

@@ -1,13 +1,14 @@
 import type { KeyboardEvent } from 'react'
 import { type Direction, nearest } from '@/core/geometry/direction'
+import type { Shelf } from '@/store/shelf'
 import { focusContent } from '@/ui/parts/focus'
 
 /** Arrows walk through what a selector finds, round at its ends; Escape goes back to the window. */
 export const walkAmong =
-  (selector: string) =>
+  (shelf: Shelf, selector: string) =>
   (event: KeyboardEvent): void => {
     const by = { ArrowDown: 1, ArrowUp: -1, ArrowRight: 1, ArrowLeft: -1 }[event.key]
-    if (event.key === 'Escape') focusContent()
+    if (event.key === 'Escape') focusContent(shelf)
     if (!by) return
     const all = [...document.querySelectorAll<HTMLElement>(selector)]
     const at = all.indexOf(document.activeElement as HTMLElement)

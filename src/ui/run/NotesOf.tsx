@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { desktopOf, type Running, stopName } from '@/core/run/run'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement } from '@/store/useShelf'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Kite } from '@/ui/parts/Kite'
 

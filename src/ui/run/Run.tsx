@@ -1,6 +1,6 @@
 import { useEffect } from 'react'
 import type { Running } from '@/core/run/run'
-import { dispatch } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { NotesOf } from './NotesOf'
 import { RunKeys } from './RunKeys'
@@ -18,6 +18,7 @@ export function Run() {
 const REMOTE = new Set(['PageUp', 'PageDown'])
 
 function Notes({ running }: { running: Running }) {
+  const shelf = useShelf()
   const hear = usePlaceKeys('run', {})
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
@@ -30,13 +31,13 @@ function Notes({ running }: { running: Running }) {
     <section aria-label="Notes" className="run-card top-4 right-4 w-[min(460px,calc(100vw-32px))]">
       <NotesOf running={running} />
       <div className="mt-3 flex gap-2">
-        <button type="button" className="btn" onClick={() => dispatch('run.back')}>
+        <button type="button" className="btn" onClick={() => shelf.dispatch('run.back')}>
           Back
         </button>
-        <button type="button" className="btn btn-main" onClick={() => dispatch('run.next')}>
+        <button type="button" className="btn btn-main" onClick={() => shelf.dispatch('run.next')}>
           Next
         </button>
-        <button type="button" className="btn ml-auto" onClick={() => dispatch('run.end')}>
+        <button type="button" className="btn ml-auto" onClick={() => shelf.dispatch('run.end')}>
           End
         </button>
       </div>

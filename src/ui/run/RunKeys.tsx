@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react'
 import { keysIn } from '@/core/keys/places'
 import type { Running } from '@/core/run/run'
-import { dispatch, dispatchAny, getState, shelf } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
 import { NotesOf } from './NotesOf'
@@ -17,19 +18,20 @@ const CHANGES = new Set(['Enter', 'Tab', 'Backspace', 'Delete'])
  * wants to work in a window takes them in hand until Escape.
  */
 export function RunKeys({ running }: { running: Running }) {
+  const shelf = useShelf()
   const [hands, setHands] = useState(false)
   const [notes, setNotes] = useState(false)
   const [told, hide] = useTold()
   const acts: Acts = {
-    'run.next': () => go('run.next'),
-    'run.back': () => go('run.back'),
+    'run.next': () => go(shelf, 'run.next'),
+    'run.back': () => go(shelf, 'run.back'),
     'run:notes': () => setNotes(!notes),
     'run:hands': () => setHands(true),
   }
   const hear = usePlaceKeys('run', acts)
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
-      const { view, loft, menu, pending } = shelf.getState()
+      const { view, loft, menu, pending } = shelf.page.getState()
       if (view || loft || menu || pending || event.defaultPrevented) return
       if (hands) {
         if (event.key !== 'Escape') return
@@ -53,14 +55,17 @@ export function RunKeys({ running }: { running: Running }) {
   })
   useLeavingScreen()
   // Whatever else was open stands in the way of what is to be seen.
-  useEffect(() => shelf.setState({ loft: false, loftBehind: false, view: null, menu: null }), [])
-  const state = getState()
+  useEffect(
+    () => shelf.page.setState({ loft: false, loftBehind: false, view: null, menu: null }),
+    [shelf.page.setState],
+  )
+  const state = shelf.state()
   const act = (command: string, says: string) => (
     <button
       type="button"
       tabIndex={-1}
       className="flex items-center gap-1.5 hover:underline"
-      onClick={() => (acts[command] ? acts[command]({}) : dispatchAny(command))}
+      onClick={() => (acts[command] ? acts[command]({}) : shelf.dispatchAny(command))}
     >
       <Keys keys={keysIn(state, 'run', command) ?? ''} /> {says}
     </button>
@@ -101,9 +106,9 @@ export function RunKeys({ running }: { running: Running }) {
   )
 }
 
-function go(command: 'run.next' | 'run.back'): void {
-  const outcome = dispatch(command, {}, 'key')
-  if (!outcome.ok) shelf.setState({ announced: outcome.reason })
+function go(shelf: Shelf, command: 'run.next' | 'run.back'): void {
+  const outcome = shelf.dispatch(command, {}, 'key')
+  if (!outcome.ok) shelf.page.setState({ announced: outcome.reason })
 }
 
 /** Whether it is told how to go on: at the start, and for a while when the pointer moves. */
@@ -129,18 +134,19 @@ function useTold(): [told: boolean, hide: () => void] {
 
 /** A run fills the screen where the browser lets it; who leaves that by Escape ends the run as well. */
 function useLeavingScreen(): void {
+  const shelf = useShelf()
   useEffect(() => {
     const filled = document.fullscreenElement === null
     if (filled) void document.documentElement.requestFullscreen?.().catch(() => {})
     let was = false
     const changed = () => {
       if (document.fullscreenElement) was = true
-      else if (was) dispatch('run.end', {}, 'key')
+      else if (was) shelf.dispatch('run.end', {}, 'key')
     }
     addEventListener('fullscreenchange', changed)
     return () => {
       removeEventListener('fullscreenchange', changed)
       if (filled && document.fullscreenElement) void document.exitFullscreen()
     }
-  }, [])
+  }, [shelf])
 }

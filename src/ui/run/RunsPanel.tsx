@@ -3,7 +3,7 @@ import { type FormEvent, useEffect, useRef, useState } from 'react'
 import { currentId, focusId } from '@/core/model/selectors'
 import type { Run, Stop } from '@/core/model/types'
 import { desktopOf, isThere, stopName } from '@/core/run/run'
-import { closeView, dispatch, dispatchAny, getState, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Kite } from '@/ui/parts/Kite'
 import { PanelSection } from '@/ui/parts/PanelSection'
 import { SidePanel } from '@/ui/parts/SidePanel'
@@ -41,10 +41,11 @@ export function RunsPanel() {
 }
 
 function Make({ onMade }: { onMade(): void }) {
+  const shelf = useShelf()
   const [name, setName] = useState('')
   const make = (event: FormEvent) => {
     event.preventDefault()
-    if (!dispatch('run.make', { name }, 'key').ok) return
+    if (!shelf.dispatch('run.make', { name }, 'key').ok) return
     setName('')
     onMade()
   }
@@ -65,10 +66,11 @@ function Make({ onMade }: { onMade(): void }) {
 }
 
 function One({ run }: { run: Run }) {
+  const shelf = useShelf()
   const window = useArrangement(focusId)
   const start = (command: string) => {
-    closeView()
-    dispatchAny(command, { run: run.id }, 'key')
+    shelf.closeView()
+    shelf.dispatchAny(command, { run: run.id }, 'key')
   }
   return (
     <PanelSection name={run.name}>
@@ -82,7 +84,7 @@ function One({ run }: { run: Run }) {
         <button
           type="button"
           className="btn ml-auto"
-          onClick={() => dispatch('run.remove', { run: run.id }, 'key')}
+          onClick={() => shelf.dispatch('run.remove', { run: run.id }, 'key')}
         >
           Remove
         </button>
@@ -97,7 +99,7 @@ function One({ run }: { run: Run }) {
           type="button"
           className="btn"
           onClick={() =>
-            dispatch('run.add', { run: run.id, desktop: currentId(getState()) }, 'key')
+            shelf.dispatch('run.add', { run: run.id, desktop: currentId(shelf.state()) }, 'key')
           }
         >
           Add this desktop
@@ -106,7 +108,7 @@ function One({ run }: { run: Run }) {
           type="button"
           className="btn"
           disabled={!window}
-          onClick={() => dispatch('run.add', { run: run.id, window: window ?? '' }, 'key')}
+          onClick={() => shelf.dispatch('run.add', { run: run.id, window: window ?? '' }, 'key')}
         >
           Add this window
         </button>
@@ -115,7 +117,7 @@ function One({ run }: { run: Run }) {
         <input
           type="checkbox"
           checked={run.back}
-          onChange={() => dispatch('run.ends', { run: run.id }, 'key')}
+          onChange={() => shelf.dispatch('run.ends', { run: run.id }, 'key')}
         />
         at the end, back to where it began
       </label>
@@ -124,10 +126,11 @@ function One({ run }: { run: Run }) {
 }
 
 function Row({ run, stop, at }: { run: Run; stop: Stop; at: number }) {
+  const shelf = useShelf()
   const name = useArrangement((state) => stopName(state, stop))
   const there = useArrangement((state) => isThere(state, stop))
   const lives = useArrangement((state) => state.desktops[desktopOf(state, stop)])
-  const move = (by: number) => dispatch('run.move', { run: run.id, stop: stop.id, by }, 'key')
+  const move = (by: number) => shelf.dispatch('run.move', { run: run.id, stop: stop.id, by }, 'key')
   return (
     <li className="border-seam border-b border-dashed py-1.5 last:border-0">
       <span className="flex items-center gap-1.5">
@@ -154,7 +157,7 @@ function Row({ run, stop, at }: { run: Run; stop: Stop; at: number }) {
         </Tool>
         <Tool
           label={`Take out: ${name}`}
-          onClick={() => dispatch('run.drop', { run: run.id, stop: stop.id }, 'key')}
+          onClick={() => shelf.dispatch('run.drop', { run: run.id, stop: stop.id }, 'key')}
         >
           <Trash2 size={13} aria-hidden />
         </Tool>
@@ -169,11 +172,12 @@ const PAUSE = 700
 
 /** Kept as they are typed, each pause a step, and however they are left. */
 function Notes({ run, stop, name }: { run: Run; stop: Stop; name: string }) {
+  const shelf = useShelf()
   const [text, setText] = useState(stop.notes)
   const keep = useRef(() => {})
   keep.current = () => {
     if (text !== stop.notes)
-      dispatch('run.note', { run: run.id, stop: stop.id, notes: text }, 'key')
+      shelf.dispatch('run.note', { run: run.id, stop: stop.id, notes: text }, 'key')
   }
   // What was undone, or written in another view, is what stands here.
   useEffect(() => setText(stop.notes), [stop.notes])

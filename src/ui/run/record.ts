@@ -1,14 +1,17 @@
 import { runningNow } from '@/core/run/run'
-import { dispatch, getState, say, shelf } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 import { download } from '@/ui/parts/download'
 
 /** Films the page from the first stop of a run to its end, and gives the person the file. */
-export async function record(run: string): Promise<void> {
+export async function record(shelf: Shelf, run: string): Promise<void> {
   const media: Partial<MediaDevices> = navigator.mediaDevices ?? {}
   if (!media.getDisplayMedia || typeof MediaRecorder === 'undefined') {
-    say('This browser cannot record a page. Start the run and record it with another program.', {
-      refused: true,
-    })
+    shelf.say(
+      'This browser cannot record a page. Start the run and record it with another program.',
+      {
+        refused: true,
+      },
+    )
     return
   }
   let stream: MediaStream
@@ -21,27 +24,30 @@ export async function record(run: string): Promise<void> {
     } as DisplayMediaStreamOptions
     stream = await media.getDisplayMedia(wanted)
   } catch {
-    say('Nothing is recorded: the browser was not allowed to. Start it again to choose anew.', {
-      refused: true,
-    })
+    shelf.say(
+      'Nothing is recorded: the browser was not allowed to. Start it again to choose anew.',
+      {
+        refused: true,
+      },
+    )
     return
   }
   const parts: Blob[] = []
   const recorder = new MediaRecorder(stream)
-  const name = getState().runs.find(({ id }) => id === run)?.name ?? 'run'
+  const name = shelf.state().runs.find(({ id }) => id === run)?.name ?? 'run'
   recorder.addEventListener('dataavailable', ({ data }) => data.size && parts.push(data))
   recorder.addEventListener('stop', () => {
     for (const track of stream.getTracks()) track.stop()
     const type = recorder.mimeType || 'video/webm'
     download(new Blob(parts, { type }), `${name}.${type.includes('mp4') ? 'mp4' : 'webm'}`)
-    say(`Recorded ${name}`)
+    shelf.say(`Recorded ${name}`)
   })
   const stop = () => recorder.state === 'inactive' || recorder.stop()
   // The person may end it in the browser as well.
   for (const track of stream.getTracks()) track.addEventListener('ended', stop)
   recorder.start()
-  if (!dispatch('run.start', { run }, 'key').ok) return void stop()
-  const off = shelf.subscribe(({ session: { state } }) => {
+  if (!shelf.dispatch('run.start', { run }, 'key').ok) return void stop()
+  const off = shelf.page.subscribe(({ session: { state } }) => {
     if (runningNow(state)) return
     off()
     stop()

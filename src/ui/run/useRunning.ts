@@ -1,27 +1,33 @@
 import type { State } from '@/core/model/types'
 import { type Running, runningNow } from '@/core/run/run'
+import { ofShelf } from '@/store/ofShelf'
 import { sameItems } from '@/store/same'
-import { getState, useArrangement, useList, useShelf } from '@/store/shelf'
+import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
 import { useSeat } from '@/ui/desktop/seat'
 
 /** What decides what a run shows: nothing is drawn anew for anything else. */
 const parts = ({ running, runs, desktops, windows }: State) =>
   running ? [running, runs, desktops, windows] : []
 
-let memo: { of: readonly unknown[]; running: Running | null } | null = null
+const own = ofShelf(() => ({
+  memo: null as { of: readonly unknown[]; running: Running | null } | null,
+}))
 
 /** The run that goes on, or null. */
 export function useRunning(): Running | null {
+  const shelf = useShelf()
   const of = useList(parts)
-  if (!memo || !sameItems(memo.of, of)) memo = { of, running: runningNow(getState()) }
-  return memo.running
+  const mine = own(shelf)
+  if (!mine.memo || !sameItems(mine.memo.of, of))
+    mine.memo = { of, running: runningNow(shelf.state()) }
+  return mine.memo.running
 }
 
 /** Whether this page is the one that shows the run; its frame gives way to it. */
 export function useRunsHere(): boolean {
   const on = useArrangement((state) => runningNow(state)?.display ?? null)
   const { display, fixed } = useSeat()
-  const elsewhere = useShelf((now) => now.elsewhere)
+  const elsewhere = usePage((now) => now.elsewhere)
   if (on === null) return false
   return fixed ? on === display : !elsewhere.includes(on)
 }

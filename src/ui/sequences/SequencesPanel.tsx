@@ -2,7 +2,7 @@ import { Play, Trash2 } from 'lucide-react'
 import { type FormEvent, useState } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import type { Deed, Sequence } from '@/core/model/types'
-import { dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Keys } from '@/ui/parts/Keys'
 import { PanelSection } from '@/ui/parts/PanelSection'
@@ -31,7 +31,8 @@ export function SequencesPanel() {
 }
 
 function Record() {
-  const done = useShelf((shelf) => shelf.done)
+  const shelf = useShelf()
+  const done = usePage((page) => page.done)
   const [ticked, setTicked] = useState<number[]>([])
   const [name, setName] = useState('')
   const tick = (at: number) =>
@@ -41,7 +42,7 @@ function Record() {
     const deeds = done
       .filter(({ at }) => ticked.includes(at))
       .map(({ command, args }): Deed => ({ command, args }))
-    if (dispatch('sequence.keep', { name, deeds }, 'key').ok) {
+    if (shelf.dispatch('sequence.keep', { name, deeds }, 'key').ok) {
       setTicked([])
       setName('')
     }
@@ -87,6 +88,7 @@ function Record() {
 }
 
 function Kept({ sequence: { id, name, deeds } }: { sequence: Sequence }) {
+  const shelf = useShelf()
   const keys = useArrangement((state) => keysFor(state, 'sequence.run', { sequence: id }))
   return (
     <li className="flex items-center gap-2 border-seam border-b border-dashed py-1.5 last:border-0">
@@ -96,7 +98,7 @@ function Kept({ sequence: { id, name, deeds } }: { sequence: Sequence }) {
       <button
         type="button"
         className="flex items-center gap-1 text-soft hover:text-ink"
-        onClick={() => dispatch('keys.open', { find: name }, 'key')}
+        onClick={() => shelf.dispatch('keys.open', { find: name }, 'key')}
       >
         {keys ? <Keys keys={keys} /> : 'give it keys'}
       </button>
@@ -104,7 +106,7 @@ function Kept({ sequence: { id, name, deeds } }: { sequence: Sequence }) {
         type="button"
         aria-label={`Run ${name}`}
         className="grid size-6 place-items-center border border-seam hover:border-ink"
-        onClick={() => dispatch('sequence.run', { sequence: id }, 'key')}
+        onClick={() => shelf.dispatch('sequence.run', { sequence: id }, 'key')}
       >
         <Play size={12} aria-hidden />
       </button>
@@ -112,7 +114,7 @@ function Kept({ sequence: { id, name, deeds } }: { sequence: Sequence }) {
         type="button"
         aria-label={`Remove ${name}`}
         className="grid size-6 place-items-center text-soft hover:text-ink"
-        onClick={() => dispatch('sequence.remove', { sequence: id }, 'key')}
+        onClick={() => shelf.dispatch('sequence.remove', { sequence: id }, 'key')}
       >
         <Trash2 size={13} aria-hidden />
       </button>

@@ -3,7 +3,7 @@ import { appOf } from '@/apps/list'
 import { title } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { type KeptSession, useSessions } from '@/store/sessions'
-import { closeView, dispatchAny, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** Earlier arrangements: one is reopened whole, or windows are picked from it. */
@@ -56,19 +56,20 @@ export function SessionsDialog() {
 }
 
 function Content({ session: { state } }: { session: KeptSession }) {
+  const shelf = useShelf()
   const open = useArrangement((now) => now.windows)
   const [ticked, setTicked] = useState<ReadonlySet<WindowId>>(new Set())
   const all = Object.values(state.windows)
   const run = (command: string, args: object) => {
-    closeView()
-    dispatchAny(command, args, 'key')
+    shelf.closeView()
+    shelf.dispatchAny(command, args, 'key')
   }
   return (
     <div className="flex min-w-0 flex-1 flex-col">
       <ul aria-label="Windows of the session" className="max-h-72 overflow-auto">
         {all.map((one) => {
           const there = !!open[one.id]
-          const Glyph = appOf(one.app)?.glyph
+          const Glyph = appOf(shelf, one.app)?.glyph
           return (
             <li key={one.id}>
               <label className="flex items-center gap-2 py-1">

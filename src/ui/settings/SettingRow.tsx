@@ -2,14 +2,16 @@ import { RotateCcw } from 'lucide-react'
 import { useId } from 'react'
 import { valueInWords } from '@/core/settings/choices'
 import { defaults, type SettingName, settingOf } from '@/core/settings/table'
-import { dispatch, useArrangement } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { AmountField } from './AmountField'
 
-const set = (name: SettingName, value: unknown) =>
-  dispatch('settings.set', { [name]: value }, 'key')
+const set = (shelf: Shelf, name: SettingName, value: unknown) =>
+  shelf.dispatch('settings.set', { [name]: value }, 'key')
 
 /** A setting with what it does, what it is set to, and the way back to what it was at first. */
 export function SettingRow({ name }: { name: SettingName }) {
+  const shelf = useShelf()
   const value = useArrangement((state) => state.settings[name])
   const setting = settingOf(name)
   const first = defaults()[name]
@@ -33,7 +35,7 @@ export function SettingRow({ name }: { name: SettingName }) {
             aria-checked={value === true}
             className="switch"
             {...by}
-            onClick={() => set(name, !value)}
+            onClick={() => set(shelf, name, !value)}
           >
             <span aria-hidden className="switch-knob" />
             <span className="w-5">{value ? 'on' : 'off'}</span>
@@ -48,7 +50,7 @@ export function SettingRow({ name }: { name: SettingName }) {
                 type="radio"
                 name={id}
                 checked={value === choice}
-                onChange={() => set(name, choice)}
+                onChange={() => set(shelf, name, choice)}
               />
               {label}
             </label>
@@ -59,7 +61,7 @@ export function SettingRow({ name }: { name: SettingName }) {
         <AmountField
           setting={setting}
           value={Number(value)}
-          onSet={(next) => set(name, next)}
+          onSet={(next) => set(shelf, name, next)}
           {...by}
         />
       ) : null}
@@ -67,7 +69,7 @@ export function SettingRow({ name }: { name: SettingName }) {
         <button
           type="button"
           className="mt-1 flex items-center gap-1.5 text-soft hover:text-ink"
-          onClick={() => dispatch('settings.reset', { name }, 'key')}
+          onClick={() => shelf.dispatch('settings.reset', { name }, 'key')}
         >
           <RotateCcw size={12} aria-hidden />
           Back to “{valueInWords(name, first)}”

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { searchSettings } from '@/core/settings/search'
 import { changedSettings, SECTIONS, type SettingName, settingOf } from '@/core/settings/table'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { PanelSection } from '@/ui/parts/PanelSection'
 import { SearchField } from '@/ui/parts/SearchField'
 import { SidePanel } from '@/ui/parts/SidePanel'
@@ -61,20 +61,21 @@ function Section({ name, settings }: { name: string; settings: SettingName[] }) 
 
 /** What concerns all of them together. */
 function Files() {
+  const shelf = useShelf()
   const changed = useArrangement((state) => changedSettings(state.settings).length)
   return (
     <div className="mt-5 flex flex-wrap items-center gap-2 border-seam border-t border-dashed pt-3">
-      <button type="button" className="btn" onClick={exportSettings}>
+      <button type="button" className="btn" onClick={() => exportSettings(shelf)}>
         Export
       </button>
-      <button type="button" className="btn" onClick={() => void importSettings()}>
+      <button type="button" className="btn" onClick={() => void importSettings(shelf)}>
         Import…
       </button>
       <button
         type="button"
         className="btn ml-auto"
         disabled={changed === 0}
-        onClick={() => dispatch('settings.reset', {}, 'key')}
+        onClick={() => shelf.dispatch('settings.reset', {}, 'key')}
       >
         Reset all{changed > 0 ? ` (${changed})` : ''}
       </button>

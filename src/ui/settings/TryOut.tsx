@@ -3,7 +3,7 @@ import { registry } from '@/core/commands/registry'
 import { type Zone, zoneAt } from '@/core/geometry/zones'
 import { leadsTo, PUSH_TIME } from '@/core/keys/ways'
 import { useToday } from '@/store/journal'
-import { useArrangement } from '@/store/shelf'
+import { useArrangement } from '@/store/useShelf'
 
 /** How near the edge of the small page counts: it is drawn many times smaller. */
 const NEAR = 10

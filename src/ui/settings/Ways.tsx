@@ -1,7 +1,7 @@
 import { registry } from '@/core/commands/registry'
 import { allWords } from '@/core/finding/words'
 import { leadsTo, PUSH_TIME, WAYS, type Way } from '@/core/keys/ways'
-import { dispatch, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { PanelSection } from '@/ui/parts/PanelSection'
 import { AmountField } from './AmountField'
 import { TryOut } from './TryOut'
@@ -58,6 +58,7 @@ const PUSH = {
 }
 
 function WayRow({ way: { id, pushed } }: { way: Way }) {
+  const shelf = useShelf()
   const bindings = useArrangement((state) => state.bindings)
   const led = leadsTo(bindings, id)
   const now = led ? asValue(led.command, led.args) : ''
@@ -66,7 +67,7 @@ function WayRow({ way: { id, pushed } }: { way: Way }) {
     const [command, args] = value
       ? (JSON.parse(value) as [string, Record<string, unknown>])
       : [null, {}]
-    dispatch('pointer.set', { way: id, command, args }, 'key')
+    shelf.dispatch('pointer.set', { way: id, command, args }, 'key')
   }
   return (
     <div className="setting" data-way={id}>
@@ -87,7 +88,7 @@ function WayRow({ way: { id, pushed } }: { way: Way }) {
           <AmountField
             setting={PUSH}
             value={led.time}
-            onSet={(time) => dispatch('pointer.set', { way: id, time }, 'key')}
+            onSet={(time) => shelf.dispatch('pointer.set', { way: id, time }, 'key')}
             aria-label={`Push time of the ${id}`}
           />
         </div>

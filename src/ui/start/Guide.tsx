@@ -1,7 +1,7 @@
 import { Check } from 'lucide-react'
 import { useEffect } from 'react'
 import { keysFor } from '@/core/keys/bindings'
-import { dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useSeat } from '@/ui/desktop/seat'
 import { Keys } from '@/ui/parts/Keys'
 import { STEPS } from './steps'
@@ -9,7 +9,7 @@ import { STEPS } from './steps'
 /** The first five minutes, on the person's own shelf: each step is ticked by what happens. */
 export function Guide() {
   const at = useArrangement((state) => state.guide)
-  const covered = useShelf(({ loft, view }) => loft || view?.view === 'unstack')
+  const covered = usePage(({ loft, view }) => loft || view?.view === 'unstack')
   // Displays in browser windows of their own show the same shelf; it is told once.
   const { fixed } = useSeat()
   useTicks(at)
@@ -22,23 +22,25 @@ const after = (at: number): number => (at + 1) % (STEPS.length + 1)
 
 /** Goes on to the next step when this one was done. */
 function useTicks(at: number): void {
+  const shelf = useShelf()
   useEffect(() => {
     const step = STEPS[at - 1]
     if (!step) return
-    let then = shelf.getState()
+    let then = shelf.page.getState()
     let over = false
-    return shelf.subscribe((now) => {
+    return shelf.page.subscribe((now) => {
       if (over) return
       over = step.done(now, then)
-      if (over) queueMicrotask(() => dispatch('guide.go', { step: after(at) }, 'app'))
+      if (over) queueMicrotask(() => shelf.dispatch('guide.go', { step: after(at) }, 'app'))
       // What opens and closes is told from one moment to the next; what is made, from the start.
       else if (now.loft !== then.loft || now.view !== then.view)
         then = { ...then, loft: now.loft, view: now.view }
     })
-  }, [at])
+  }, [at, shelf])
 }
 
 function Sheet({ at }: { at: number }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   return (
     <section aria-label="First five minutes" className="lesson">
@@ -72,7 +74,7 @@ function Sheet({ at }: { at: number }) {
                 type="button"
                 className="flex min-w-0 items-center gap-2 text-left hover:text-ink"
                 title={does}
-                onClick={() => dispatch('guide.go', { step: index + 1 })}
+                onClick={() => shelf.dispatch('guide.go', { step: index + 1 })}
               >
                 <span className="grid size-4 shrink-0 place-items-center font-mono text-[11px]">
                   {index + 1 < at ? <Check size={13} aria-label="done" /> : index + 1}
@@ -84,13 +86,17 @@ function Sheet({ at }: { at: number }) {
         ))}
       </ol>
       <div className="mt-2 flex gap-2">
-        <button type="button" className="btn" onClick={() => dispatch('guide.go', { step: 0 })}>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => shelf.dispatch('guide.go', { step: 0 })}
+        >
           Leave
         </button>
         <button
           type="button"
           className="btn ml-auto"
-          onClick={() => dispatch('guide.go', { step: after(at) })}
+          onClick={() => shelf.dispatch('guide.go', { step: after(at) })}
         >
           Skip this step
         </button>

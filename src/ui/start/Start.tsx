@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { allApps } from '@/apps/list'
 import { isBare } from '@/core/commands/start'
-import { dispatch, getState, useArrangement } from '@/store/shelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { useSeat } from '@/ui/desktop/seat'
 
 /** On a shelf where nothing was made yet: three ways to begin. */
@@ -23,6 +23,7 @@ const linesOf = (typed: string): string[] => [
 ]
 
 function Ways() {
+  const shelf = useShelf()
   const [typed, setTyped] = useState('')
   const [homes, setHomes] = useState<Record<string, string>>({})
   const [problem, setProblem] = useState('')
@@ -31,9 +32,9 @@ function Ways() {
     const chosen = Object.entries(homes).flatMap(([app, name]) =>
       names.includes(name) ? { app, name } : [],
     )
-    const outcome = dispatch('start.contexts', { names, homes: chosen }, 'key')
+    const outcome = shelf.dispatch('start.contexts', { names, homes: chosen }, 'key')
     if (!outcome.ok) return setProblem(outcome.reason)
-    dispatch('guide.go', { step: 1 }, 'app')
+    shelf.dispatch('guide.go', { step: 1 }, 'app')
   }
   return (
     <section aria-label="Where to begin" className="start">
@@ -77,14 +78,18 @@ function Ways() {
         <button
           type="button"
           className="btn"
-          onClick={() => dispatch('settings.set', { start: false }, 'key')}
+          onClick={() => shelf.dispatch('settings.set', { start: false }, 'key')}
         >
           Empty, on my own
         </button>
         <a className="btn" href="/demo">
           See the demo
         </a>
-        <button type="button" className="btn" onClick={() => dispatch('guide.go', { step: 1 })}>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => shelf.dispatch('guide.go', { step: 1 })}
+        >
           Five minutes by keyboard
         </button>
       </div>
@@ -102,11 +107,12 @@ function Homes({
   homes: Record<string, string>
   onSet(homes: Record<string, string>): void
 }) {
+  const shelf = useShelf()
   return (
     <details className="mt-2">
       <summary className="font-semibold">Where apps live</summary>
       <div className="mt-1.5 grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-3 gap-y-1">
-        {allApps(getState().apps).map(({ id, name }) => (
+        {allApps(shelf.state().apps).map(({ id, name }) => (
           <label key={id} className="contents">
             {name}
             <select

@@ -1,9 +1,9 @@
 import { currentId } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
-import type { shelf } from '@/store/shelf'
+import type { PageState } from '@/store/shelf'
 
 /** What is looked at to see whether a step was done. */
-type Seen = ReturnType<typeof shelf.getState>
+type Seen = PageState
 
 interface Step {
   does: string

@@ -3,18 +3,8 @@ import { type FormEvent, useEffect, useRef, useState } from 'react'
 import { appOf } from '@/apps/list'
 import type { WindowId } from '@/core/model/types'
 import { useTyped } from '@/store/documents'
-import {
-  closeView,
-  dispatch,
-  getState,
-  openMenu,
-  openMenuBelow,
-  say,
-  useArrangement,
-  useList,
-  useShelf,
-} from '@/store/shelf'
 import { actAfar, type Control, useTethers } from '@/store/tethers'
+import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
 import { focusContent } from '@/ui/parts/focus'
 import { useMedia } from '@/ui/parts/useMedia'
 import { placed, type Shown, shownTethers } from './list'
@@ -30,29 +20,33 @@ function useRoom(): number {
 
 /** In the line: what is at work elsewhere, with a hand on it. */
 export function Tethers() {
+  const shelf = useShelf()
   const tethers = useTethers()
   // Drawn anew only when another window is among them.
   const ids = useList((state) => shownTethers(state, tethers).map(({ window }) => window))
   const places = useRef<(WindowId | null)[]>([])
   places.current = placed(places.current, ids)
-  const known = shownTethers(getState(), tethers)
+  const known = shownTethers(shelf.state(), tethers)
   const all = places.current.map((id) => known.find(({ window }) => window === id))
-  const asked = useShelf(({ view }) => (view?.view === 'tether' ? view.nth : null))
+  const asked = usePage(({ view }) => (view?.view === 'tether' ? view.nth : null))
   const room = useRoom()
   const [replying, setReplying] = useState<string | null>(null)
   const meant = asked === null ? undefined : all[asked - 1]
   useEffect(() => {
     if (asked === null) return
-    closeView()
+    shelf.closeView()
     if (!meant)
-      return say(`There is no tether ${asked}: nothing is at work elsewhere with that number.`, {
-        refused: true,
-      })
+      return shelf.say(
+        `There is no tether ${asked}: nothing is at work elsewhere with that number.`,
+        {
+          refused: true,
+        },
+      )
     const [first] = meant.tether?.controls ?? []
     if (meant.tether?.replies) setReplying(meant.document)
-    else if (first) actAfar(meant.document, first.id)
-    else dispatch('tether.go', { window: meant.window }, 'key')
-  }, [asked, meant])
+    else if (first) actAfar(shelf, meant.document, first.id)
+    else shelf.dispatch('tether.go', { window: meant.window }, 'key')
+  }, [asked, meant, shelf])
   if (ids.length === 0) return null
   const more = all.slice(room).flatMap((one) => one ?? [])
   return (
@@ -79,7 +73,7 @@ export function Tethers() {
             className="border border-seam px-1.5 text-[12px]"
             title={more.map(({ title }) => title).join('\n')}
             onClick={({ currentTarget }) =>
-              openMenuBelow(currentTarget, { windows: more.map(({ window }) => window) })
+              shelf.openMenuBelow(currentTarget, { windows: more.map(({ window }) => window) })
             }
           >
             +{more.length}
@@ -104,19 +98,20 @@ function One({
   replying: boolean
   onReply(wanted: boolean): void
 }) {
-  const Glyph = appOf(app)?.glyph
+  const shelf = useShelf()
+  const Glyph = appOf(shelf, app)?.glyph
   const title = useArrangement(({ documents }) => documents[document]?.title ?? '')
   const says = tether?.says || title
   return (
     <li
       className="relative flex h-6 shrink-0 items-center gap-1 border border-seam border-dashed pr-0.5"
-      onContextMenu={(event) => openMenu(event, { window })}
+      onContextMenu={(event) => shelf.openMenu(event, { window })}
     >
       <button
         type="button"
         title={`${title}: ${says}`}
         className="flex min-w-0 items-center gap-1.5 pl-1.5 hover:underline"
-        onClick={() => dispatch('tether.go', { window })}
+        onClick={() => shelf.dispatch('tether.go', { window })}
       >
         <span aria-hidden className="font-mono text-[10px] text-soft">
           {nth}
@@ -150,7 +145,7 @@ function One({
           key={control.id}
           control={control}
           about={title}
-          onAct={() => actAfar(document, control.id)}
+          onAct={() => actAfar(shelf, document, control.id)}
         />
       ))}
       {replying && tether?.replies ? (
@@ -198,18 +193,19 @@ function Reply({
   left: boolean
   onDone(): void
 }) {
+  const shelf = useShelf()
   // The same as in the window of the thread: what is begun there goes on here.
   const [text, setText] = useTyped(document, name)
   const field = useRef<HTMLInputElement>(null)
   useEffect(() => field.current?.focus(), [])
   const leave = () => {
     onDone()
-    focusContent()
+    focusContent(shelf)
   }
   const send = (event: FormEvent) => {
     event.preventDefault()
     if (!text.trim()) return
-    actAfar(document, 'reply', text.trim())
+    actAfar(shelf, document, 'reply', text.trim())
     setText('')
     leave()
   }

@@ -12,7 +12,7 @@ import {
   Undo2,
 } from 'lucide-react'
 
-import { dispatchAny, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useMedia } from '../parts/useMedia'
 
 interface Verb {
@@ -43,14 +43,15 @@ const FINGERS = '(hover: none) and (pointer: coarse)'
 
 /** The verbs to push, above the line, on screens without a keyboard. */
 export function VerbBar() {
+  const shelf = useShelf()
   const wanted = useArrangement((state) => state.settings.verbs)
   const fingers = useMedia(FINGERS)
-  const pending = useShelf((now) => now.pending)
+  const pending = usePage((now) => now.pending)
   if (wanted === 'never' || (wanted === 'fingers' && !fingers)) return null
   const push = ({ command, args, begins }: Verb) => {
-    if (command) dispatchAny(command, args)
+    if (command) shelf.dispatchAny(command, args)
     // Pushed again it is taken back.
-    else shelf.setState({ pending: pending === begins ? '' : begins })
+    else shelf.page.setState({ pending: pending === begins ? '' : begins })
   }
   return (
     <section aria-label="Verbs">

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react'
 import { appOf } from '@/apps/list'
 import { keysIn } from '@/core/keys/places'
 import { byUse, currentId, title } from '@/core/model/selectors'
-import { closeView, dispatch, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Hint } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
@@ -10,7 +10,7 @@ import { Likeness } from '@/ui/parts/Likeness'
 
 /** Recent windows in order of use, while Alt is held; letting go picks. */
 export function Trail() {
-  const view = useShelf((shelf) => (shelf.view?.view === 'trail' ? shelf.view : null))
+  const view = usePage((shelf) => (shelf.view?.view === 'trail' ? shelf.view : null))
   return view ? <List back={view.back} /> : null
 }
 
@@ -18,6 +18,7 @@ export function Trail() {
 const NEAR = 9
 
 function List({ back }: { back: boolean }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const [here, setHere] = useState(state.settings.trail === 'here')
   const windows = byUse(state).filter((window) => !here || window.desktop === currentId(state))
@@ -32,8 +33,8 @@ function List({ back }: { back: boolean }) {
     list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' })
   })
   const pick = (id: string | undefined) => {
-    closeView()
-    if (id) dispatch('window.focus', { window: id }, 'key')
+    shelf.closeView()
+    if (id) shelf.dispatch('window.focus', { window: id }, 'key')
   }
   const step = (by: number) => setAt((index + by + windows.length) % Math.max(1, windows.length))
   const heard = usePlaceKeys(
@@ -46,7 +47,7 @@ function List({ back }: { back: boolean }) {
         setAt(0)
       },
       'trail:pick': () => pick(chosen?.id),
-      'trail:leave': closeView,
+      'trail:leave': shelf.closeView,
     },
     () => ({ window: chosen?.id ?? null }),
   )
@@ -79,7 +80,7 @@ function List({ back }: { back: boolean }) {
       >
         {windows.length === 0 ? <p className="p-2 text-soft">No windows on this desktop.</p> : null}
         {windows.map((window, row) => {
-          const Glyph = appOf(window.app)?.glyph
+          const Glyph = appOf(shelf, window.app)?.glyph
           const lives = state.desktops[window.desktop]
           return (
             <div
@@ -90,8 +91,8 @@ function List({ back }: { back: boolean }) {
               tabIndex={-1}
               className="flex min-h-12 items-center gap-2.5 px-2 aria-selected:bg-ink/10 aria-selected:shadow-[inset_2px_0_0_var(--ink)]"
               onClick={() => {
-                closeView()
-                dispatch('window.focus', { window: window.id })
+                shelf.closeView()
+                shelf.dispatch('window.focus', { window: window.id })
               }}
               onKeyDown={() => {}}
             >
@@ -105,7 +106,7 @@ function List({ back }: { back: boolean }) {
               </span>
               <span className="flex shrink-0 items-center gap-1.5 text-[12px] text-soft">
                 {Glyph ? <Glyph size={14} aria-hidden className="shrink-0" /> : null}
-                {appOf(window.app)?.name}
+                {appOf(shelf, window.app)?.name}
               </span>
               {window.minimised ? <span className="text-soft">minimised</span> : null}
               <span className="ml-auto flex shrink-0 items-center gap-2 text-soft">

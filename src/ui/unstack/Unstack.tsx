@@ -15,7 +15,7 @@ import {
   title,
 } from '@/core/model/selectors'
 import type { Size, State, Window } from '@/core/model/types'
-import { closeView, dispatch, shelf, useArrangement, useShelf } from '@/store/shelf'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useArea } from '@/ui/desktop/area'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
@@ -23,11 +23,12 @@ import { Kite } from '@/ui/parts/Kite'
 
 /** Windows side by side, none covering another, each with a letter to pick it by. */
 export function Unstack() {
-  const view = useShelf((now) => (now.view?.view === 'unstack' ? now.view : null))
+  const view = usePage((now) => (now.view?.view === 'unstack' ? now.view : null))
   return view ? <Laid ofApp={view.app} of={view.desktop} /> : null
 }
 
 function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
+  const shelf = useShelf()
   const state = useArrangement((now) => now)
   const apps = useMemo(
     () => [...new Set(Object.values(state.windows).map(({ app }) => app))].sort(),
@@ -48,8 +49,8 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   const places = useMemo(() => layOut(state, windows, area), [state, windows, area])
   const letters = hints(windows.length)
   const current = windows.find(({ id }) => id === chosen) ?? windows[0]
-  useLayoutEffect(() => shelf.setState({ places }), [places])
-  useLayoutEffect(() => () => shelf.setState({ places: null }), [])
+  useLayoutEffect(() => shelf.page.setState({ places }), [places, shelf.page.setState])
+  useLayoutEffect(() => () => shelf.page.setState({ places: null }), [shelf.page.setState])
   useEffect(() => {
     const area = document.getElementById('desktop')
     if (area) area.dataset.gliding = ''
@@ -60,8 +61,8 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   }, [])
   const pick = (window: Window | undefined) => {
     // A pick does not return to the loft, wherever it was asked from.
-    shelf.setState({ view: null, loftBehind: false })
-    if (window) dispatch('window.focus', { window: window.id }, 'key')
+    shelf.page.setState({ view: null, loftBehind: false })
+    if (window) shelf.dispatch('window.focus', { window: window.id }, 'key')
   }
   const step = (direction: Direction) => {
     const rects = windows.map(({ id }) => rectOf(places[id]))
@@ -85,7 +86,7 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
     {
       'unstack:walk': ({ to }: { to: Direction }) => step(to),
       'unstack:pick': () => pick(current),
-      'unstack:leave': closeView,
+      'unstack:leave': shelf.closeView,
       'unstack:minimised': () => setWithout(!without),
       'unstack:next': () => toApp(1),
       'unstack:previous': () => toApp(-1),
@@ -199,8 +200,9 @@ function Picked({
   rect: { x: number; y: number; width: number; height: number }
   onPick(): void
 }) {
+  const shelf = useShelf()
   const lives = state.desktops[window.desktop]
-  const Glyph = appOf(window.app)?.glyph
+  const Glyph = appOf(shelf, window.app)?.glyph
   return (
     <button
       type="button"

@@ -4,34 +4,38 @@ import type { AppProps } from '@/apps/contract'
 import { appOf } from '@/apps/list'
 import type { DocumentId } from '@/core/model/types'
 import { retryContent, shownContent, useContent, useUnreadable } from '@/store/documents'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { beginOpening, didNotEnd, endOpening, isLarge } from './opening'
 import { useShownPassage } from './passage'
 
-const components = new Map<string, ComponentType<AppProps>>()
+const components = ofShelf(() => new Map<string, ComponentType<AppProps>>())
 
 /** An app's component, loaded when its first window opens. */
-function componentOf(app: string): ComponentType<AppProps> | null {
-  const manifest = appOf(app)
+function componentOf(shelf: Shelf, app: string): ComponentType<AppProps> | null {
+  const manifest = appOf(shelf, app)
   if (!manifest) return null
-  const known = components.get(app) ?? lazy(manifest.load)
-  components.set(app, known)
+  const known = components(shelf).get(app) ?? lazy(manifest.load)
+  components(shelf).set(app, known)
   return known
 }
 
 /** What a window shows. An app that fails takes only its own window with it. */
 export const Content = memo(function Content({ app, ...props }: AppProps & { app: string }) {
+  const shelf = useShelf()
   const [, setRound] = useState(0)
   const unreadable = useUnreadable(props.document)
-  const [wanted, setWanted] = useState(() => !didNotEnd(props.document))
+  const [wanted, setWanted] = useState(() => !didNotEnd(shelf, props.document))
   const large = useLarge(props.document, wanted)
-  const App = componentOf(app)
+  const App = componentOf(shelf, app)
   useShownPassage(props.window, props.document)
   if (unreadable)
     return (
       <Stopped
         says="What is in this document cannot be read. It is not written over."
         does="Try again"
-        onDo={() => retryContent(props.document)}
+        onDo={() => retryContent(shelf, props.document)}
       />
     )
   if (large && !wanted)
@@ -43,13 +47,13 @@ export const Content = memo(function Content({ app, ...props }: AppProps & { app
       />
     )
   // Noted before it begins: what hangs the page does not come to its end.
-  if (large) beginOpening(props.document)
+  if (large) beginOpening(shelf, props.document)
   if (!App) return <p className="m-auto p-4 text-soft">There is no app called “{app}” here.</p>
   return (
     <ErrorBoundary
       onReset={() => {
         // Its code may not have come: what failed once is not remembered.
-        components.delete(app)
+        components(shelf).delete(app)
         setRound((round) => round + 1)
       }}
       fallbackRender={({ error, resetErrorBoundary }) => (
@@ -73,13 +77,14 @@ const SETTLED = 1500
 
 /** Whether there is very much in a document; once it is opened, that is noted. */
 function useLarge(id: DocumentId, opened: boolean): boolean {
+  const shelf = useShelf()
   const content = useContent(id)
   const large = useMemo(() => content !== undefined && isLarge(shownContent(content)), [content])
   useEffect(() => {
     if (!large || !opened) return
-    const timer = setTimeout(() => endOpening(id), SETTLED)
+    const timer = setTimeout(() => endOpening(shelf, id), SETTLED)
     return () => clearTimeout(timer)
-  }, [large, opened, id])
+  }, [large, opened, id, shelf])
   return large
 }
 

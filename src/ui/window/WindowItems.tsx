@@ -1,8 +1,8 @@
 import { connected } from '@/core/model/displays'
 import { desktop, focusId } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { getState, shelf, useArrangement } from '@/store/shelf'
 import { tethersNow } from '@/store/tethers'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { Exceptions } from '@/ui/apps/Exceptions'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
@@ -29,9 +29,10 @@ const DOCUMENT = [
 
 /** Everything that can be done with a window; where several are marked, it is sent with them. */
 export function WindowItems({ id }: { id: WindowId }) {
-  const elsewhere = shelf.getState().loft || focusId(getState()) !== id
+  const shelf = useShelf()
+  const elsewhere = shelf.page.getState().loft || focusId(shelf.state()) !== id
   const one = { window: id }
-  const several = connected(getState()).length > 1
+  const several = connected(shelf.state()).length > 1
   return (
     <>
       {elsewhere ? <CommandItem command="window.focus" args={one} /> : null}
@@ -44,7 +45,7 @@ export function WindowItems({ id }: { id: WindowId }) {
         <CommandItem key={command} command={command} args={one} />
       ))}
       <TetherItem id={id} />
-      <Exceptions app={getState().windows[id]?.app ?? ''} />
+      <Exceptions app={shelf.state().windows[id]?.app ?? ''} />
       <MenuSeam />
       {HOME.map((command) => (
         <CommandItem key={command} command={command} args={one} />
@@ -59,10 +60,11 @@ export function WindowItems({ id }: { id: WindowId }) {
 
 /** The other way than it is now: one that offers itself is let go in one act. */
 function TetherItem({ id }: { id: WindowId }) {
-  const state = getState()
+  const shelf = useShelf()
+  const state = shelf.state()
   const found = state.windows[id]
   if (!found) return null
-  const tethered = isTethered(state, found, tethersNow())
+  const tethered = isTethered(state, found, tethersNow(shelf))
   const offered = tethered && state.tethered[id] === undefined
   return (
     <CommandItem
@@ -74,9 +76,10 @@ function TetherItem({ id }: { id: WindowId }) {
 }
 
 function SendItems({ id }: { id: WindowId }) {
+  const shelf = useShelf()
   const order = useArrangement((state) => state.order)
-  const state = getState()
-  const { marked } = shelf.getState()
+  const state = shelf.state()
+  const { marked } = shelf.page.getState()
   const lives = state.windows[id]?.desktop
   const others = order.filter((desktopId) => desktopId !== lives)
   const several = marked.includes(id) && marked.length > 1

@@ -14,7 +14,8 @@ import type { Place } from '@/core/geometry/shelves'
 import { focusId } from '@/core/model/selectors'
 import { isTopmost } from '@/core/model/stacking'
 import type { WindowId } from '@/core/model/types'
-import { dispatch, dispatchAny, getState, openMenu, openMenuBelow, useShelf } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { usePage, useShelf } from '@/store/useShelf'
 import { takeKeys } from '@/ui/keys/frames'
 import { rememberElement } from '@/ui/parts/focus'
 import { Content } from './Content'
@@ -48,8 +49,9 @@ export const WindowSlot = memo(function WindowSlot({
 })
 
 const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
+  const shelf = useShelf()
   const facts = useFacts(id)
-  useEffect(() => restoreScroll(id), [id])
+  useEffect(() => restoreScroll(shelf, id), [id, shelf])
   const { app, document, desktop, display, name, unsaved, away, full, place } = facts
   const { x, y, width, height, still, clip } = facts
   if (!document) return null
@@ -64,10 +66,10 @@ const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
       className="win"
       inert={still}
       style={place ? standing(place, x, y, clip) : { left: x, top: y, width, height }}
-      onPointerDownCapture={() => raise(id)}
+      onPointerDownCapture={() => raise(shelf, id)}
       onFocusCapture={(event) => {
-        rememberElement(id, event.target)
-        if (focusId(getState()) !== id) dispatch('window.focus', { window: id }, 'app')
+        rememberElement(shelf, id, event.target)
+        if (focusId(shelf.state()) !== id) shelf.dispatch('window.focus', { window: id }, 'app')
       }}
     >
       <div className="win-edge">
@@ -108,10 +110,10 @@ const standing = (
 })
 
 /** A push anywhere in a window puts it on top with the focus; nothing happens when it is there. */
-function raise(id: WindowId): void {
-  const state = getState()
+function raise(shelf: Shelf, id: WindowId): void {
+  const state = shelf.state()
   if (focusId(state) !== id || !isTopmost(state, id))
-    dispatch('window.focus', { window: id }, 'app')
+    shelf.dispatch('window.focus', { window: id }, 'app')
 }
 
 const Hem = memo(function Hem({
@@ -130,19 +132,20 @@ const Hem = memo(function Hem({
   away: boolean
   full: Full
 }) {
+  const shelf = useShelf()
   const moving = useMoving(id)
-  const Glyph = appOf(app)?.glyph
+  const Glyph = appOf(shelf, app)?.glyph
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: every action is on a key and in the menu
     <header
       className="hem"
       {...moving()}
       onDoubleClick={() =>
-        dispatch(full === 'solo' || full === 'pair' ? 'window.solo' : 'window.maximise', {
+        shelf.dispatch(full === 'solo' || full === 'pair' ? 'window.solo' : 'window.maximise', {
           window: id,
         })
       }
-      onContextMenu={(event) => openMenu(event, { window: id })}
+      onContextMenu={(event) => shelf.openMenu(event, { window: id })}
     >
       <button
         type="button"
@@ -151,7 +154,7 @@ const Hem = memo(function Hem({
         aria-label={`Menu of ${name}`}
         onPointerDown={(event) => event.button === 0 && event.stopPropagation()}
         onDoubleClick={(event) => event.stopPropagation()}
-        onClick={(event) => openMenuBelow(event.currentTarget, { window: id })}
+        onClick={(event) => shelf.openMenuBelow(event.currentTarget, { window: id })}
       >
         {Glyph ? <Glyph size={15} aria-hidden /> : null}
       </button>
@@ -200,14 +203,15 @@ const Hem = memo(function Hem({
 
 /** Says that the keys go to the page in the window; a push takes them back. */
 function PageKeys({ id }: { id: WindowId }) {
-  const inPage = useShelf(({ keysIn }) => keysIn === id)
+  const shelf = useShelf()
+  const inPage = usePage(({ keysIn }) => keysIn === id)
   if (!inPage) return null
   return (
     <button
       type="button"
       title="Take the keys back"
       className="shrink-0 border border-current border-dashed px-1 text-[11px] leading-4"
-      onClick={takeKeys}
+      onClick={() => takeKeys(shelf)}
     >
       keys go to the page
     </button>
@@ -225,6 +229,7 @@ function HemIcon({
   label: string
   children: ReactNode
 }) {
+  const shelf = useShelf()
   return (
     <button
       type="button"
@@ -233,7 +238,7 @@ function HemIcon({
       title={label}
       onPointerDown={(event) => event.stopPropagation()}
       onDoubleClick={(event) => event.stopPropagation()}
-      onClick={() => dispatchAny(command, { window: id })}
+      onClick={() => shelf.dispatchAny(command, { window: id })}
     >
       {children}
     </button>

@@ -4,7 +4,7 @@ import type { Direction } from '@/core/geometry/direction'
 import { besideDisplay } from '@/core/model/displays'
 import { desktop } from '@/core/model/selectors'
 import type { Rect } from '@/core/model/types'
-import { dispatch, getState } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 import { showFlip } from './guides'
 
 /** How near to an edge the pointer is held, and how thick the bar along it is, in CSS pixels. */
@@ -27,7 +27,10 @@ export class Flip {
   private timer: ReturnType<typeof setTimeout> | undefined
 
   /** @param cross sends the window over to the display in a direction */
-  constructor(private cross: (to: Direction) => void) {}
+  constructor(
+    private shelf: Shelf,
+    private cross: (to: Direction) => void,
+  ) {}
 
   /**
    * @param x where the pointer is on the desktop, as `y`, in CSS pixels
@@ -48,9 +51,9 @@ export class Flip {
   }
 
   private begin(edge: Direction, area: Rect): void {
-    const state = getState()
+    const state = this.shelf.state()
     const time = state.settings.flip
-    const leads = beyond(edge)
+    const leads = beyond(this.shelf, edge)
     if (!leads || time === 0) return
     showFlip(bar(edge, area), time, leads.says)
     this.timer = setTimeout(() => {
@@ -60,7 +63,7 @@ export class Flip {
         this.cross(edge)
         return
       }
-      dispatch('desktop.go', { to: PLACES[edge] })
+      this.shelf.dispatch('desktop.go', { to: PLACES[edge] })
       // Held on, it goes on.
       if (this.edge === edge) this.begin(edge, area)
     }, time)
@@ -76,8 +79,8 @@ function edgeAt(x: number, y: number, { width, height }: Rect): Direction | null
 }
 
 /** What lies beyond an edge: a display, else a desktop; null where nothing does. */
-function beyond(edge: Direction): { says: string; display: boolean } | null {
-  const state = getState()
+function beyond(shelf: Shelf, edge: Direction): { says: string; display: boolean } | null {
+  const state = shelf.state()
   const here = state.displays[state.display]
   const display = here && besideDisplay(state, here, edge)
   if (display) return { says: display.name, display: true }

@@ -1,4 +1,6 @@
 import type { Rect } from '@/core/model/types'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
 
 /**
  * What is drawn on the desktop while a window is in hand: lines its edges have come to, the nine
@@ -45,13 +47,15 @@ function line(id: string, upright: boolean, at: number | null, area: Rect): void
   element.style.translate = upright ? `${at}px 0` : `0 ${at}px`
 }
 
-let shown = ''
+const own = ofShelf(() => ({
+  shown: '',
+}))
 
 /** Lines in pixels of the desktop; null for none. */
-export function showGuides(x: number | null, y: number | null, area: Rect): void {
+export function showGuides(shelf: Shelf, x: number | null, y: number | null, area: Rect): void {
   const now = `${x} ${y}`
-  if (now === shown) return
-  shown = now
+  if (now === own(shelf).shown) return
+  own(shelf).shown = now
   line('guide-x', true, x, area)
   line('guide-y', false, y, area)
 }
@@ -74,8 +78,8 @@ export function showFlip(rect: Rect | null, time: number, says: string): void {
   bar.style.setProperty('--time', `${time}ms`)
 }
 
-export function clearGuides(): void {
-  shown = ''
+export function clearGuides(shelf: Shelf): void {
+  own(shelf).shown = ''
   for (const id of ['guide-x', 'guide-y']) mark(id, '', null)
   showCells([], -1)
   showFlip(null, 0, '')

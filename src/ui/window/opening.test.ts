@@ -1,8 +1,5 @@
-/** The page as it is loaded anew, with what a stopped page left. */
-async function loaded() {
-  jest.resetModules()
-  return import('./opening')
-}
+import { makeShelf } from '@/store/testing'
+import { beginOpening, didNotEnd, endOpening, isLarge } from './opening'
 
 const kept = new Map<string, string>()
 
@@ -16,26 +13,26 @@ beforeEach(() => {
   })
 })
 
-test('what was being opened when the page stopped is known when it comes back', async () => {
-  const before = await loaded()
-  before.beginOpening('big')
-  before.beginOpening('fine')
-  before.endOpening('fine')
-  const after = await loaded()
-  expect([after.didNotEnd('big'), after.didNotEnd('fine')]).toEqual([true, false])
-  after.endOpening('big')
-  expect((await loaded()).didNotEnd('big')).toBe(false)
+test('what was being opened when the page stopped is known when it comes back', () => {
+  const before = makeShelf()
+  beginOpening(before, 'big')
+  beginOpening(before, 'fine')
+  endOpening(before, 'fine')
+  expect(didNotEnd(before, 'big')).toBe(false)
+  const after = makeShelf()
+  expect([didNotEnd(after, 'big'), didNotEnd(after, 'fine')]).toEqual([true, false])
+  endOpening(after, 'big')
+  expect(didNotEnd(makeShelf(), 'big')).toBe(false)
 })
 
-test('what stands there is not believed blindly', async () => {
+test('what stands there is not believed blindly', () => {
   for (const odd of ['{', '5', '{"a":1}', 'null']) {
     kept.set('kite-shelf-opening', odd)
-    expect((await loaded()).didNotEnd('a')).toBe(false)
+    expect(didNotEnd(makeShelf(), 'a')).toBe(false)
   }
 })
 
-test('large is what has much text, wherever it stands', async () => {
-  const { isLarge } = await loaded()
+test('large is what has much text, wherever it stands', () => {
   expect(isLarge({ markdown: 'x'.repeat(300_000) })).toBe(true)
   expect(isLarge({ rows: Array.from({ length: 5000 }, () => ['x'.repeat(50)]) })).toBe(true)
   expect(isLarge({ text: 'short', more: null, n: 5 })).toBe(false)

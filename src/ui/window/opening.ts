@@ -1,4 +1,6 @@
 import type { DocumentId } from '@/core/model/types'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
 
 /**
  * What hangs the page while it is opened must not hang it again: which large documents are being
@@ -39,21 +41,20 @@ const write = (ids: DocumentId[]): void => {
   }
 }
 
-let unfinished: Set<DocumentId> | null = null
+/** Those whose opening did not end the last time the page was open. */
+const unfinished = ofShelf(() => new Set(read()))
 
 /** Whether opening a document did not end the last time the page was open. */
-export function didNotEnd(id: DocumentId): boolean {
-  unfinished ??= new Set(read())
-  return unfinished.has(id)
-}
+export const didNotEnd = (shelf: Shelf, id: DocumentId): boolean => unfinished(shelf).has(id)
 
-export function beginOpening(id: DocumentId): void {
-  unfinished ??= new Set(read())
+export function beginOpening(shelf: Shelf, id: DocumentId): void {
+  // What is written now is of this time.
+  unfinished(shelf)
   const ids = read()
   if (!ids.includes(id)) write([...ids, id])
 }
 
-export function endOpening(id: DocumentId): void {
-  unfinished?.delete(id)
+export function endOpening(shelf: Shelf, id: DocumentId): void {
+  unfinished(shelf).delete(id)
   write(read().filter((other) => other !== id))
 }

@@ -1,13 +1,15 @@
 import type { DocumentId, WindowId } from '@/core/model/types'
 import { usePassage } from '@/store/passages'
+import { useShelf } from '@/store/useShelf'
 import { isLanding, windowElement } from '@/ui/parts/focus'
 
 /** Shows a passage that was found, in whatever a window shows as text. */
 export function useShownPassage(window: WindowId, shown: DocumentId): void {
+  const shelf = useShelf()
   usePassage(shown, (text) => {
     // What gets the focus puts its caret where it was; what is found is selected after that.
     const element = windowElement(window)
-    if (!element?.contains(document.activeElement) || isLanding()) return false
+    if (!element?.contains(document.activeElement) || isLanding(shelf)) return false
     const body = element.querySelector('.win-body')
     const range = body && rangeOf(body, text)
     if (!range) return false

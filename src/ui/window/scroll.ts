@@ -1,4 +1,6 @@
 import type { WindowId } from '@/core/model/types'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
 import { windowElement } from '@/ui/parts/focus'
 
 /** Where something is scrolled to: its way from the window's body down, child by child. */
@@ -8,7 +10,7 @@ interface Scrolled {
   left: number
 }
 
-const remembered = new Map<WindowId, Scrolled[]>()
+const remembered = ofShelf(() => new Map<WindowId, Scrolled[]>())
 
 /** How long a window that wakes is given to show what it had, in milliseconds. */
 const PATIENCE = 3000
@@ -16,7 +18,7 @@ const PATIENCE = 3000
 const bodyOf = (id: WindowId) => windowElement(id)?.querySelector('.win-body')
 
 /** Keeps how far everything in a window is scrolled, before it is put to rest. */
-export function rememberScroll(id: WindowId): void {
+export function rememberScroll(shelf: Shelf, id: WindowId): void {
   const body = bodyOf(id)
   if (!body) return
   const found: Scrolled[] = []
@@ -24,12 +26,12 @@ export function rememberScroll(id: WindowId): void {
     const { scrollTop: top, scrollLeft: left } = element
     if (top || left) found.push({ path: pathTo(element, body), top, left })
   }
-  remembered.set(id, found)
+  remembered(shelf).set(id, found)
 }
 
 /** Scrolls a window that was woken to where it was, as soon as its content is there. */
-export function restoreScroll(id: WindowId): () => void {
-  const wanted = remembered.get(id)
+export function restoreScroll(shelf: Shelf, id: WindowId): () => void {
+  const wanted = remembered(shelf).get(id)
   if (!wanted?.length) return () => {}
   const until = performance.now() + PATIENCE
   let frame = 0

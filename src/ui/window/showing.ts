@@ -6,10 +6,8 @@ import { standsOn } from '@/core/model/displays'
 import { currentId, desktop, focusId, isVisible, shownFrame } from '@/core/model/selectors'
 import type { Hue, Rect, State, Window, WindowId } from '@/core/model/types'
 import { sameValues } from '@/store/same'
-import { shelf } from '@/store/shelf'
+import type { PageState, Shelf } from '@/store/shelf'
 import { area, largeId, surfaces } from '@/ui/desktop/area'
-
-type Shelf = ReturnType<typeof shelf.getState>
 
 /** What a window fills, if anything. */
 export type Full = 'solo' | 'pair' | 'maximised' | null
@@ -46,13 +44,15 @@ export class Showing {
   private groups = new Map<number, Group>()
   /** A window in hand stays in sight while its desktop is left. */
   private held: WindowId | null = null
-  private last: Shelf | null = null
+  private last: PageState | null = null
+
+  constructor(private shelf: Shelf) {}
 
   /** Follows the shelf. @returns how to stop */
   follow(): () => void {
-    this.look(shelf.getState())
-    const offShelf = shelf.subscribe((now) => this.look(now))
-    const offArea = area.subscribe(() => this.look(shelf.getState(), true))
+    this.look(this.shelf.page.getState())
+    const offShelf = this.shelf.page.subscribe((now) => this.look(now))
+    const offArea = area(this.shelf).subscribe(() => this.look(this.shelf.page.getState(), true))
     return () => {
       offShelf()
       offArea()
@@ -72,7 +72,7 @@ export class Showing {
   /** Draws a window ahead of being shown, unless its desktop is at rest. */
   warm(id: WindowId): void {
     const shown = this.of(id)
-    const now = shelf.getState()
+    const now = this.shelf.page.getState()
     if (shown.woken || isResting(now, id) || isAway(now, id)) return
     shown.woken = true
     tell(shown)
@@ -88,7 +88,7 @@ export class Showing {
     if (slot) {
       mark(shown)
       hide(this.group(group))
-    } else if (!shelf.getState().session.state.windows[id]) this.windows.delete(id)
+    } else if (!this.shelf.page.getState().session.state.windows[id]) this.windows.delete(id)
   }
 
   putGroup(key: number, element: HTMLElement | null): void {
@@ -111,7 +111,7 @@ export class Showing {
     for (const one of [before, id]) {
       const shown = one === null ? undefined : this.windows.get(one)
       if (one === null || !shown) continue
-      this.update(shelf.getState(), one, shown)
+      this.update(this.shelf.page.getState(), one, shown)
       if (shown.group) hide(shown.group)
     }
   }
@@ -119,14 +119,14 @@ export class Showing {
   private of(id: WindowId): Shown {
     const known = this.windows.get(id)
     if (known) return known
-    const now = shelf.getState()
-    const visible = isShown(now, id)
+    const now = this.shelf.page.getState()
+    const visible = isShown(this.shelf, now, id)
     const made: Shown = {
       group: null,
       slot: null,
       woken: visible,
       visible,
-      facts: factsOf(now, id),
+      facts: factsOf(this.shelf, now, id),
       marks: marksOf(now, id),
       listeners: new Set(),
     }
@@ -134,7 +134,7 @@ export class Showing {
     return made
   }
 
-  private look(now: Shelf, moved = false): void {
+  private look(now: PageState, moved = false): void {
     const { last } = this
     this.last = now
     if (
@@ -153,8 +153,8 @@ export class Showing {
   }
 
   /** @returns whether it is seen now and was not, or was and is not any more */
-  private update(now: Shelf, id: WindowId, shown: Shown): boolean {
-    const visible = isShown(now, id) || id === this.held
+  private update(now: PageState, id: WindowId, shown: Shown): boolean {
+    const visible = isShown(this.shelf, now, id) || id === this.held
     const was = shown.visible
     shown.visible = visible
     if (visible || was) {
@@ -167,7 +167,8 @@ export class Showing {
     const woken = visible || (shown.woken && !isResting(now, id) && !isAway(now, id))
     // A hidden window takes no updates, but that it is elsewhere.
     const lives = now.session.state.windows[id]?.desktop ?? ''
-    const facts = visible || lives !== shown.facts.desktop ? factsOf(now, id) : shown.facts
+    const facts =
+      visible || lives !== shown.facts.desktop ? factsOf(this.shelf, now, id) : shown.facts
     if (woken !== shown.woken || !sameValues(facts, shown.facts)) {
       shown.woken = woken
       shown.facts = facts
@@ -189,23 +190,27 @@ const tell = ({ listeners }: Shown) => {
 }
 
 /** Whether a window is drawn: as a miniature while windows are laid out to be seen, else in its place. */
-function isShown({ session: { state }, places, loft, elsewhere }: Shelf, id: WindowId): boolean {
+function isShown(
+  shelf: Shelf,
+  { session: { state }, places, loft, elsewhere }: PageState,
+  id: WindowId,
+): boolean {
   const window = state.windows[id]
   if (!window) return false
   if (places && Object.hasOwn(places, id)) return true
   if (!isVisible(state, window) || elsewhere.includes(standsOn(state, window))) return false
   const on = standsOn(state, window)
   // What is laid out takes the large area; the column stays, but in the loft.
-  return on === largeId(state) ? !places : !loft && on in surfaces(state)
+  return on === largeId(state) ? !places : !loft && on in surfaces(shelf, state)
 }
 
 /** Above the column, and all that stands below it. */
 const ABOVE_COLUMN = 1_000_001
 
 /** Where a window of a display is drawn that is not as large as it is. */
-function miniature(state: State, window: Window): Place | undefined {
+function miniature(shelf: Shelf, state: State, window: Window): Place | undefined {
   const on = standsOn(state, window)
-  const surface = surfaces(state)[on]
+  const surface = surfaces(shelf, state)[on]
   if (!surface || (surface.scale === 1 && surface.x === 0 && surface.y === 0)) return undefined
   const { x, y, width, height } = shownFrame(state, window)
   const { scale } = surface
@@ -222,11 +227,11 @@ function beyond(state: State, window: Window): string {
   return `inset(${over.map((length) => `${length > 0 ? length : -20}px`).join(' ')})`
 }
 
-const isResting = ({ session: { state }, resting }: Shelf, id: WindowId): boolean =>
+const isResting = ({ session: { state }, resting }: PageState, id: WindowId): boolean =>
   resting.length > 0 && resting.includes(state.windows[id]?.desktop ?? '')
 
 /** Whether it is drawn in another browser window. */
-const isAway = ({ session: { state }, elsewhere }: Shelf, id: WindowId): boolean => {
+const isAway = ({ session: { state }, elsewhere }: PageState, id: WindowId): boolean => {
   const window = elsewhere.length > 0 ? state.windows[id] : undefined
   return window !== undefined && elsewhere.includes(standsOn(state, window))
 }
@@ -242,7 +247,7 @@ interface Marks {
   z: number
 }
 
-function marksOf({ session: { state }, places }: Shelf, id: WindowId): Marks {
+function marksOf({ session: { state }, places }: PageState, id: WindowId): Marks {
   const focused = focusId(state) === id
   const window = state.windows[id]
   const lift = window && standsOn(state, window) !== largeId(state) ? ABOVE_COLUMN : 0
@@ -261,11 +266,11 @@ function mark({ slot, marks: { focused, hue, z } }: Shown): void {
   section.style.zIndex = String(z)
 }
 
-function factsOf({ session: { state }, places }: Shelf, id: WindowId) {
+function factsOf(shelf: Shelf, { session: { state }, places }: PageState, id: WindowId) {
   const window: Window | undefined = state.windows[id]
   const document = state.documents[window?.document ?? '']
   const laid: Place | undefined = places?.[id]
-  const place = laid ?? (window && miniature(state, window))
+  const place = laid ?? (window && miniature(shelf, state, window))
   return {
     /** Nothing can be done in it as it is drawn. */
     still: !!laid || (!!window && standsOn(state, window) !== largeId(state)),

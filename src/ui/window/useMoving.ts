@@ -5,8 +5,10 @@ import { snap } from '@/core/geometry/snapping'
 import type { Surface } from '@/core/geometry/surfaces'
 import { frameOf, standsOn } from '@/core/model/displays'
 import { currentId, isVisible, shownFrame, window as windowOf } from '@/core/model/selectors'
-import type { Display, Point, Rect, WindowId } from '@/core/model/types'
-import { dispatch, getState } from '@/store/shelf'
+import type { DesktopId, Display, Point, Rect, WindowId } from '@/core/model/types'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { area, largeId, surfaces } from '@/ui/desktop/area'
 import { windowElement } from '@/ui/parts/focus'
 import { Hold, markRow, rowAt } from '@/ui/rack/dropping'
@@ -23,6 +25,7 @@ import { type Showing, useShowing } from './showing'
  * Alt; with Shift it is dropped into one of nine cells. Escape puts it back.
  */
 export function useMoving(id: WindowId) {
+  const shelf = useShelf()
   const showing = useShowing()
   return useDrag(
     ({ first, last, initial, xy: [x, y], canceled, cancel, memo, event }) => {
@@ -30,7 +33,7 @@ export function useMoving(id: WindowId) {
       if (!element) return
       // Not the gesture's own movement, which leaves out the pixels before it was sure of a drag.
       const [mx, my] = [x - initial[0], y - initial[1]]
-      if (first) return new InHand(id, element, showing, cancel)
+      if (first) return new InHand(shelf, id, element, showing, cancel)
       const hand = memo as InHand | undefined
       if (!hand) return
       if (!last) {
@@ -47,9 +50,9 @@ export function useMoving(id: WindowId) {
 
 /** A window while it is dragged. */
 class InHand {
-  private from = currentId(getState())
+  private from: DesktopId
   private title: string
-  private hold = new Hold((desktop) => dispatch('desktop.go', { to: desktop }))
+  private hold: Hold
   private flip: Flip
   /** The desktop on the page; only left of it can there be rows. */
   private main: DOMRect
@@ -68,27 +71,30 @@ class InHand {
   private stop: () => void
 
   constructor(
+    private shelf: Shelf,
     private id: WindowId,
     private element: HTMLElement,
     private showing: Showing,
     cancel: () => void,
   ) {
-    const state = getState()
+    const state = shelf.state()
     const window = windowOf(state, id)
+    this.from = currentId(state)
+    this.hold = new Hold((desktop) => shelf.dispatch('desktop.go', { to: desktop }))
     // In hand it stays visible, whatever desktop opens meanwhile.
     showing.hold(id)
     this.title = element.getAttribute('aria-label') ?? ''
     this.main = document.getElementById('desktop')?.getBoundingClientRect() ?? new DOMRect()
-    this.large = surfaces(state)[largeId(state)] ?? { x: 0, y: 0, scale: 1 }
+    this.large = surfaces(shelf, state)[largeId(state)] ?? { x: 0, y: 0, scale: 1 }
     this.display = state.displays[largeId(state)]
     this.frame = shownFrame(state, window)
     this.at = this.frame
     this.gap = state.settings.gap
     this.cells = this.display ? nineCells(this.display, this.gap) : []
-    this.flip = new Flip((to) => {
+    this.flip = new Flip(shelf, (to) => {
       this.over = true
       cancel()
-      dispatch('window.toDisplay', { window: id, to })
+      shelf.dispatch('window.toDisplay', { window: id, to })
     })
     this.stop = onEscape(cancel)
   }
@@ -106,18 +112,22 @@ class InHand {
     this.element.style.translate = `${dx}px ${dy}px`
     this.cell = shiftKey && !row && !mini ? this.cellAt(pointer) : -1
     const guides = this.cell < 0 ? snapped : null
-    showGuides(this.drawn(guides?.guideX), this.drawn(guides?.guideY), this.area())
+    showGuides(this.shelf, this.drawn(guides?.guideX), this.drawn(guides?.guideY), this.area())
     showCells(this.cell < 0 ? [] : this.cells.map((cell) => this.onPage(cell)), this.cell)
-    this.flip.over(x - this.main.left, y - this.main.top, { ...area.getState(), x: 0, y: 0 })
-    markRow(row)
+    this.flip.over(x - this.main.left, y - this.main.top, {
+      ...area(this.shelf).getState(),
+      x: 0,
+      y: 0,
+    })
+    markRow(this.shelf, row)
     this.hold.over(row?.dataset.desktopRow)
-    markMiniature(mini)
+    markMiniature(this.shelf, mini)
     showInHand(row || mini ? this.title : null, x, y)
   }
 
   /** What its edges can go to, on the desktop that is open now. */
   private beside(): Rect[] {
-    const state = getState()
+    const state = this.shelf.state()
     const on = currentId(state)
     if (this.others.on !== on)
       this.others = {
@@ -134,9 +144,9 @@ class InHand {
     this.stop()
     this.flip.stop()
     this.hold.over(undefined)
-    markRow(null)
-    markMiniature(null)
-    clearGuides()
+    markRow(this.shelf, null)
+    markMiniature(this.shelf, null)
+    clearGuides(this.shelf)
     showInHand(null, 0, 0)
     this.showing.hold(null)
     this.element.style.translate = ''
@@ -144,41 +154,42 @@ class InHand {
 
   /** Where the drag began, desktop and all. */
   putBack(): void {
-    if (!this.over && currentId(getState()) !== this.from) dispatch('desktop.go', { to: this.from })
+    if (!this.over && currentId(this.shelf.state()) !== this.from)
+      this.shelf.dispatch('desktop.go', { to: this.from })
   }
 
   drop({ x, y }: Point, by: Point): void {
     const { id } = this
-    const state = getState()
+    const state = this.shelf.state()
     const window = windowOf(state, id)
     const here = currentId(state)
     const row = x < this.main.left ? rowAt(x, y)?.dataset.desktopRow : undefined
     const mini = row ? null : this.miniatureAt({ x, y })
     if (row) {
       if (row === window.desktop) return
-      sendByHand(id, row)
+      sendByHand(this.shelf, id, row)
     } else if (mini) this.dropOn(mini, x, y)
     else if (this.cell >= 0 && this.isHere(here))
-      dispatch('window.place', { window: id, ...spanOf(this.cell, this.cell) })
+      this.shelf.dispatch('window.place', { window: id, ...spanOf(this.cell, this.cell) })
     else {
       // A maximised window comes off the edge at its own size, under the pointer.
       const left = window.maximised
         ? (x - this.main.left - this.large.x) / this.large.scale -
-          frameOf(getState(), window).width / 2
+          frameOf(this.shelf.state(), window).width / 2
         : this.at.x
       const at = { x: Math.round(left), y: Math.round(this.at.y) }
       if (by.x === 0 && by.y === 0) return
-      if (this.isHere(here)) dispatch('window.move', { window: id, ...at })
-      else dispatch('window.carry', { window: id, to: here, at, anyway: true })
+      if (this.isHere(here)) this.shelf.dispatch('window.move', { window: id, ...at })
+      else this.shelf.dispatch('window.carry', { window: id, to: here, at, anyway: true })
     }
   }
 
   /** The display whose miniature is at a point; reckoned, for to ask the page costs it a layout. */
   private miniatureAt(pointer: Point): string | null {
     const [x, y] = [pointer.x - this.main.left, pointer.y - this.main.top]
-    if (x <= area.getState().width) return null
-    const state = getState()
-    for (const [id, surface] of Object.entries(surfaces(state))) {
+    if (x <= area(this.shelf).getState().width) return null
+    const state = this.shelf.state()
+    for (const [id, surface] of Object.entries(surfaces(this.shelf, state))) {
       const { width = 0, height = 0 } = state.displays[id] ?? {}
       const within = x >= surface.x && x <= surface.x + width * surface.scale
       if (within && y >= surface.y && y <= surface.y + height * surface.scale) return id
@@ -187,19 +198,19 @@ class InHand {
   }
 
   private isHere(here: string): boolean {
-    const { desktop } = windowOf(getState(), this.id)
+    const { desktop } = windowOf(this.shelf.state(), this.id)
     return desktop === here || desktop === 'every'
   }
 
   /** Onto another display, where it is dropped on its miniature. */
   private dropOn(display: string, x: number, y: number): void {
-    const surface = surfaces(getState())[display]
+    const surface = surfaces(this.shelf, this.shelf.state())[display]
     if (!surface) return
     const at = {
       x: Math.round((x - this.main.left - surface.x) / surface.scale - this.frame.width / 2),
       y: Math.round((y - this.main.top - surface.y) / surface.scale),
     }
-    dispatch('window.toDisplay', { window: this.id, to: display, at })
+    this.shelf.dispatch('window.toDisplay', { window: this.id, to: display, at })
   }
 
   /** The cell under the pointer, or the nearest. */
@@ -237,12 +248,14 @@ class InHand {
   }
 }
 
-/** The miniature that is marked as what a window would be dropped on. */
-let markedMiniature: string | null = null
+const own = ofShelf(() => ({
+  /** The miniature that is marked as what a window would be dropped on. */
+  markedMiniature: null as string | null,
+}))
 
-function markMiniature(display: string | null): void {
-  if (display === markedMiniature) return
-  markedMiniature = display
+function markMiniature(shelf: Shelf, display: string | null): void {
+  if (display === own(shelf).markedMiniature) return
+  own(shelf).markedMiniature = display
   for (const element of document.querySelectorAll<HTMLElement>('[data-display-target]')) {
     if (element.dataset.displayTarget === display) element.dataset.drop = 'true'
     else delete element.dataset.drop

@@ -5,7 +5,8 @@ import type { Edge } from '@/core/geometry/edges'
 import { limited } from '@/core/geometry/rect'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
 import { HEM, type Rect, type WindowId } from '@/core/model/types'
-import { dispatch, getState } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { largeScale } from '@/ui/desktop/area'
 import { windowElement } from '@/ui/parts/focus'
 import { onEscape } from './inHand'
@@ -15,20 +16,21 @@ type Grip = (typeof GRIPS)[number]
 
 /** Resizing a window by one of its eight grips; one command when it ends. */
 export function useResizing(id: WindowId) {
+  const shelf = useShelf()
   return useDrag(
     ({ args: [grip], first, last, movement: [mx, my], canceled, cancel, memo }) => {
       const element = windowElement(id)
       if (!element) return
       const stop = first ? onEscape(cancel) : (memo as (() => void) | undefined)
-      const scale = largeScale()
+      const scale = largeScale(shelf)
       const [dx, dy] = [mx / scale, my / scale]
-      const frame = resized(id, grip as Grip, dx, dy)
+      const frame = resized(shelf, id, grip as Grip, dx, dy)
       const { style } = element
       if (last) {
         stop?.()
-        const before = shownFrame(getState(), windowOf(getState(), id))
+        const before = shownFrame(shelf.state(), windowOf(shelf.state(), id))
         set(style, before)
-        if (!canceled && (mx !== 0 || my !== 0)) end(id, grip as Grip, dx, dy, frame)
+        if (!canceled && (mx !== 0 || my !== 0)) end(shelf, id, grip as Grip, dx, dy, frame)
       } else set(style, frame)
       return stop
     },
@@ -39,13 +41,14 @@ export function useResizing(id: WindowId) {
 const EDGE: Partial<Record<Grip, Edge>> = { n: 'top', e: 'right', s: 'bottom', w: 'left' }
 
 /** The edge that placed windows share moves for both. */
-function end(id: WindowId, grip: Grip, dx: number, dy: number, frame: Rect): void {
+function end(shelf: Shelf, id: WindowId, grip: Grip, dx: number, dy: number, frame: Rect): void {
   const edge = EDGE[grip]
   const by = Math.round(grip === 'e' || grip === 'w' ? dx : dy)
   const given = { window: id, edge, by }
-  const window = windowOf(getState(), id)
-  if (edge && !refused(spansAfter(getState(), window, { edge, by }))) dispatch('window.edge', given)
-  else dispatch('window.resize', { window: id, ...frame })
+  const window = windowOf(shelf.state(), id)
+  if (edge && !refused(spansAfter(shelf.state(), window, { edge, by })))
+    shelf.dispatch('window.edge', given)
+  else shelf.dispatch('window.resize', { window: id, ...frame })
 }
 
 function set(style: CSSStyleDeclaration, { x, y, width, height }: Rect): void {
@@ -56,8 +59,8 @@ function set(style: CSSStyleDeclaration, { x, y, width, height }: Rect): void {
 }
 
 /** The frame with the edges of a grip moved; the opposite edges stay where they are. */
-function resized(id: WindowId, grip: Grip, mx: number, my: number): Rect {
-  const state = getState()
+function resized(shelf: Shelf, id: WindowId, grip: Grip, mx: number, my: number): Rect {
+  const state = shelf.state()
   const window = windowOf(state, id)
   const from = shownFrame(state, window)
   const west = grip.includes('w')

@@ -1,0 +1,45 @@
+import { createContext, useContext, useRef } from 'react'
+import { useStore } from 'zustand'
+import { useShallow } from 'zustand/react/shallow'
+import { desktop } from '@/core/model/selectors'
+import type { Desktop, DesktopId, State } from '@/core/model/types'
+import { sameItems } from './same'
+import type { PageState, Shelf } from './shelf'
+
+const ShelfContext = createContext<Shelf | null>(null)
+
+/** Gives the shelf to all that is drawn in it. */
+export const ShelfProvider = ShelfContext.Provider
+
+/** The shelf this is drawn in. */
+export function useShelf(): Shelf {
+  const shelf = useContext(ShelfContext)
+  if (!shelf) throw new Error('There is no shelf around this')
+  return shelf
+}
+
+/** What a selector picks of the page; draws anew only when that changes. */
+export const usePage = <T>(select: (page: PageState) => T): T => useStore(useShelf().page, select)
+
+/** The same of the arrangement. */
+export const useArrangement = <T>(select: (state: State) => T): T =>
+  usePage(({ session }) => select(session.state))
+
+/** Some fields of a desktop: what else changes of it, such as its focus, draws nothing anew. */
+export const useDesktop = <K extends keyof Desktop>(id: DesktopId, fields: K[]): Pick<Desktop, K> =>
+  useArrangement(
+    useShallow((state: State) => {
+      const found = desktop(state, id)
+      return Object.fromEntries(fields.map((field) => [field, found[field]])) as Pick<Desktop, K>
+    }),
+  )
+
+/** As `useArrangement` for a list: the same array as long as it lists the same. */
+export function useList<T>(select: (state: State) => readonly T[]): readonly T[] {
+  const last = useRef<readonly T[]>([])
+  return useArrangement((state) => {
+    const next = select(state)
+    if (!sameItems(last.current, next)) last.current = next
+    return last.current
+  })
+}
