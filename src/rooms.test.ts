@@ -1,5 +1,13 @@
 import { spawnSync } from 'node:child_process'
-import { copyFileSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  copyFileSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 
@@ -50,4 +58,36 @@ test.each(IMPORTS)('src/%s importing %s is allowed: %s', (path, _from, may) => {
   expect(found.map(({ category }) => category)).toEqual(
     may ? [] : ['lint/style/noRestrictedImports'],
   )
+})
+
+/** What a module would keep for all shelves at once: a variable that changes, or something to fill. */
+const KEEPS =
+  /^(?:export )?(?:let\b.*|const \w+(?:: (?!Readonly).*)? = (?:new (?:Map|Set)(?:<.*>)?\(\)|createStore\b).*)$/gm
+
+test.each([
+  ['let timer: Timer | undefined', true],
+  ['export let count = 0', true],
+  ['const known = new Map<string, number>()', true],
+  ['const listeners: Set<() => void> = new Set()', true],
+  ['export const area = createStore<Area>(() => ({ width: 0 }))', true],
+  ['const area = ofShelf(() => createStore<Area>(() => ({ width: 0 })))', false],
+  ['const NO_TEXTS: ReadonlyMap<string, string> = new Map()', false],
+  ["const LAYS_OUT = new Set(['unstack', 'glance'])", false],
+  ['  let left = false', false],
+])('“%s” keeps something: %s', (line, keeps) => {
+  expect(line.match(KEEPS) !== null).toBe(keeps)
+})
+
+test('a shelf is made, not imported: no module of store or ui keeps anything by itself', () => {
+  const kept = ['store', 'ui'].flatMap((room) =>
+    readdirSync(join(root, 'src', room), { recursive: true, encoding: 'utf8' })
+      // A worker is of one shelf alone.
+      .filter((file) => /\.tsx?$/.test(file) && !/\.(test|worker)\.tsx?$/.test(file))
+      .flatMap((file) =>
+        (readFileSync(join(root, 'src', room, file), 'utf8').match(KEEPS) ?? []).map(
+          (line) => `${room}/${file}: ${line}`,
+        ),
+      ),
+  )
+  expect(kept).toEqual([])
 })

@@ -1,8 +1,9 @@
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 
+/** What is dragged over the rack finds its row here; rows are marked without a render. */
+
 const own = ofShelf(() => ({
-  /** What is dragged over the rack finds its row here; rows are marked without a render. */
   marked: null as HTMLElement | null,
 }))
 
