@@ -14,6 +14,8 @@ export interface AppManifest extends AppFacts {
   glyph: LucideIcon
   /** Extensions of the files it opens, with the dot. */
   opens: string[]
+  /** Whether it is at work, or may be told something, while nobody looks: it is drawn ahead first. */
+  worksUnseen?: boolean
   /** Whether changes wait for the person to save them. */
   drafts: boolean
   /** Whether it is left out of the list of apps until a window of it is open: a command opens it. */

@@ -11,6 +11,7 @@ export const countdown: AppManifest = {
   height: 180,
   limits: { minWidth: 240, minHeight: 170, maxWidth: 420, maxHeight: 280 },
   opens: [],
+  worksUnseen: true,
   drafts: false,
   load: () => import('./Countdown'),
 }

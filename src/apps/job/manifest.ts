@@ -11,6 +11,7 @@ export const job: AppManifest = {
   height: 380,
   limits: { minWidth: 320, minHeight: 220 },
   opens: [],
+  worksUnseen: true,
   drafts: false,
   load: () => import('./Jobs'),
 }

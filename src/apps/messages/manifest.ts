@@ -13,6 +13,7 @@ export const messages: AppManifest = {
   limits: { minWidth: 380, minHeight: 240 },
   opens: [],
   extension: '.txt',
+  worksUnseen: true,
   drafts: false,
   load: () => import('./Messages'),
   write: (content) => {

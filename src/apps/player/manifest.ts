@@ -28,6 +28,7 @@ export const player: AppManifest = {
   height: 320,
   limits: { minWidth: 280, minHeight: 220 },
   opens: ['.mp3', '.ogg', '.oga', '.opus', '.wav', '.m4a', '.flac'],
+  worksUnseen: true,
   drafts: false,
   load: () => import('./Player'),
   read: async (file): Promise<PlayerContent> => {

@@ -10,7 +10,6 @@ import {
 } from 'react'
 import { currentId, desktop } from '@/core/model/selectors'
 import { DISPLAY_LEAST, type WindowId } from '@/core/model/types'
-import { whenIdle } from '@/store/idle'
 import { useArrangement, useDesktop, useList, usePage, useShelf } from '@/store/useShelf'
 import { Column } from '@/ui/displays/Column'
 import { openFiles } from '@/ui/documents/openFiles'
@@ -36,6 +35,7 @@ import { useRest } from './rest'
 import { Sign } from './Sign'
 import { useSeat } from './seat'
 import { useTransition } from './transition'
+import { useWarming } from './useWarming'
 
 /** The focused display: the windows of the current desktop over its backdrop and sign. */
 export function Desktop() {
@@ -156,7 +156,7 @@ function AllWindows() {
   const shelf = useShelf()
   const ids = useList((state) => Object.keys(state.windows))
   const groups = useGroups(ids)
-  const warm = useWarming(ids.length)
+  useWarming(ids)
   const loft = usePage((now) => now.loft)
   return (
     // Always a box: to become one would build all windows anew when the loft opens.
@@ -174,24 +174,18 @@ function AllWindows() {
         </Guarded>
       ) : null}
       {groups.map(({ key, members }) => (
-        <WindowGroup key={key} group={key} members={members} warm={warm} />
+        <WindowGroup key={key} group={key} members={members} />
       ))}
     </div>
   )
 }
 
-interface Member {
-  id: WindowId
-  /** How many were opened before it. */
-  at: number
-}
-
-function WindowGroup({ group, members, warm }: { group: number; members: Member[]; warm: number }) {
+function WindowGroup({ group, members }: { group: number; members: WindowId[] }) {
   const place = useGroup(group)
   return (
     <div ref={place} className="slots">
-      {members.map(({ id, at }) => (
-        <WindowSlot key={id} id={id} warm={at < warm} group={group} />
+      {members.map((id) => (
+        <WindowSlot key={id} id={id} group={group} />
       ))}
     </div>
   )
@@ -204,39 +198,22 @@ const GROUP = 32
  * Windows in groups, in the order they were opened: those of a desktop are mostly together. One
  * stays where it is, whatever is opened and closed, for to move it would load what it shows anew.
  */
-function useGroups(ids: readonly WindowId[]): { key: number; members: Member[] }[] {
+function useGroups(ids: readonly WindowId[]): { key: number; members: WindowId[] }[] {
   const [groupOf] = useState(() => new Map<WindowId, number>())
   return useMemo(() => {
     const there = new Set(ids)
     for (const id of groupOf.keys()) if (!there.has(id)) groupOf.delete(id)
-    const groups = new Map<number, Member[]>()
+    const groups = new Map<number, WindowId[]>()
     let newest = Math.max(0, ...groupOf.values())
-    for (const [at, id] of ids.entries()) {
+    for (const id of ids) {
       if ((groups.get(newest)?.length ?? 0) >= GROUP) newest++
       const key = groupOf.get(id) ?? newest
       groupOf.set(id, key)
-      groups.set(key, [...(groups.get(key) ?? []), { id, at }])
+      groups.set(key, [...(groups.get(key) ?? []), id])
     }
     return [...groups].map(([key, members]) => ({ key, members }))
   }, [ids, groupOf])
 }
-
-/** How many windows are drawn ahead of being shown: one more whenever the page has nothing to do. */
-function useWarming(count: number): number {
-  const [warm, setWarm] = useState(0)
-  const most = Math.min(count, WARM_MOST)
-  useEffect(() => {
-    if (warm >= most) return
-    if (warm > 0) return whenIdle(() => setWarm(warm + 1), 2000)
-    const timer = setTimeout(() => setWarm(1), WARM_AFTER)
-    return () => clearTimeout(timer)
-  }, [warm, most])
-  return warm
-}
-
-const WARM_MOST = 300
-/** The first moments belong to what is on the screen, in milliseconds. */
-const WARM_AFTER = 5000
 
 /** The sign of the desktop one has come to, copied above its windows for a moment. */
 function Arrival({ time }: { time: number }) {

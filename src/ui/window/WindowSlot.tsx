@@ -29,16 +29,8 @@ import { GRIPS, useResizing } from './useResizing'
  * stays mounted, and the browser skips it while it is hidden. What hides it and marks it as the
  * focused one is not drawn: `showing` puts it to the elements.
  */
-export const WindowSlot = memo(function WindowSlot({
-  id,
-  warm,
-  group,
-}: {
-  id: WindowId
-  warm: boolean
-  group: number
-}) {
-  const woken = useWoken(id, warm)
+export const WindowSlot = memo(function WindowSlot({ id, group }: { id: WindowId; group: number }) {
+  const woken = useWoken(id)
   const slot = useSlot(id, group)
   if (!woken) return null
   return (

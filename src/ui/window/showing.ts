@@ -1,4 +1,4 @@
-import { createContext, useCallback, useContext, useEffect, useSyncExternalStore } from 'react'
+import { createContext, useCallback, useContext, useSyncExternalStore } from 'react'
 import type { Place } from '@/core/geometry/shelves'
 import { momentOf } from '@/core/homes/matching'
 import { misplaced } from '@/core/homes/putRight'
@@ -69,13 +69,14 @@ export class Showing {
 
   isWoken = (id: WindowId): boolean => this.of(id).woken
 
-  /** Draws a window ahead of being shown, unless its desktop is at rest. */
-  warm(id: WindowId): void {
+  /** Draws a window ahead of being shown, unless its desktop is at rest. @returns whether it did */
+  warm(id: WindowId): boolean {
     const shown = this.of(id)
     const now = this.shelf.page.getState()
-    if (shown.woken || isResting(now, id) || isAway(now, id)) return
+    if (shown.woken || isResting(now, id) || isAway(now, id)) return false
     shown.woken = true
     tell(shown)
+    return true
   }
 
   /** The slot a window stands in, with the window in it, and the group that stands in. */
@@ -319,11 +320,8 @@ export function useGroup(key: number): (element: HTMLElement | null) => void {
 }
 
 /** Whether a window's content is drawn, shown or not. */
-export function useWoken(id: WindowId, warm: boolean): boolean {
+export function useWoken(id: WindowId): boolean {
   const showing = useShowing()
-  useEffect(() => {
-    if (warm) showing.warm(id)
-  }, [showing, id, warm])
   const subscribe = useCallback(
     (listener: () => void) => showing.subscribe(id, listener),
     [showing, id],
