@@ -63,34 +63,25 @@ export function followWaits(shelf: Shelf): void {
   })
 }
 
-export const useWaits = (): Waits => {
-  const shelf = useShelf()
-  return useStore(waits(shelf))
-}
+export const useWaits = (): Waits => useStore(waits(useShelf()))
 
 /** What a document wants attention for, as far as it may be told now. */
-export const useLevel = (document: DocumentId): Asking['level'] | undefined => {
-  const shelf = useShelf()
-  return useStore(
-    waits(shelf),
+export const useLevel = (document: DocumentId): Asking['level'] | undefined =>
+  useStore(
+    waits(useShelf()),
     ({ list }) => list.find((asking) => asking.document === document)?.level,
   )
-}
 
 /** How many of these documents want attention. */
-export const useWaiting = (documents: DocumentId[]): number => {
-  const shelf = useShelf()
-  return useStore(
-    waits(shelf),
+export const useWaiting = (documents: DocumentId[]): number =>
+  useStore(
+    waits(useShelf()),
     ({ list }) => list.filter((asking) => documents.includes(asking.document)).length,
   )
-}
 
 /** Whether anything at all wants attention. */
-export const useAnyWaiting = (): boolean => {
-  const shelf = useShelf()
-  return useStore(waits(shelf), ({ list }) => list.length > 0)
-}
+export const useAnyWaiting = (): boolean =>
+  useStore(waits(useShelf()), ({ list }) => list.length > 0)
 
 /** Calls back with what may be told and was not before, each time there is more of it. */
 export const onTold = (shelf: Shelf, listener: (fresh: Asking[]) => void): (() => void) =>

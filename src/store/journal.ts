@@ -20,10 +20,8 @@ const today = ofShelf(() =>
 )
 
 /** What has happened today. */
-export const useToday = (): readonly JournalEvent[] => {
-  const shelf = useShelf()
-  return useStore(today(shelf), ({ events }) => events)
-}
+export const useToday = (): readonly JournalEvent[] =>
+  useStore(today(useShelf()), ({ events }) => events)
 
 /** So many events stand in one record: what is written again with each event stays small. */
 const PART = 50

@@ -17,10 +17,7 @@ const own = ofShelf(() => ({
   keep: (_list: Notice[]) => {},
 }))
 
-export const useNotices = (): Notice[] => {
-  const shelf = useShelf()
-  return useStore(notices(shelf), ({ list }) => list)
-}
+export const useNotices = (): Notice[] => useStore(notices(useShelf()), ({ list }) => list)
 
 function set(shelf: Shelf, list: Notice[]): void {
   notices(shelf).setState({ list })

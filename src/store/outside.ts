@@ -18,10 +18,8 @@ const opened = ofShelf(() => new Map<DocumentId, { page: Window; since: number }
 const standings = ofShelf(() => createStore<Record<DocumentId, Standing>>(() => ({})))
 
 /** How the browser window of a document is; undefined where none is open that is known of. */
-export const useStanding = (id: DocumentId): Standing | undefined => {
-  const shelf = useShelf()
-  return useStore(standings(shelf), (all) => all[id])
-}
+export const useStanding = (id: DocumentId): Standing | undefined =>
+  useStore(standings(useShelf()), (all) => all[id])
 
 /** How often it is looked whether one was closed, in milliseconds. */
 const LOOK_EVERY = 1000

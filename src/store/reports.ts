@@ -64,10 +64,8 @@ export function hearReport(shelf: Shelf, document: DocumentId, given: Report): b
   return true
 }
 
-export const useReport = (document: DocumentId | undefined): Report | undefined => {
-  const shelf = useShelf()
-  return useStore(reports(shelf), (all) => all[document ?? ''])
-}
+export const useReport = (document: DocumentId | undefined): Report | undefined =>
+  useStore(reports(useShelf()), (all) => all[document ?? ''])
 
 /** Whether what shows a document goes on by itself. */
 export const isBusy = (shelf: Shelf, document: DocumentId): boolean =>

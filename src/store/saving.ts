@@ -11,10 +11,7 @@ export const saving = ofShelf(() =>
   createStore<{ saving: Saving }>(() => ({ saving: { state: 'saved' } })),
 )
 
-export const useSaving = (): Saving => {
-  const shelf = useShelf()
-  return useStore(saving(shelf), ({ saving }) => saving)
-}
+export const useSaving = (): Saving => useStore(saving(useShelf()), ({ saving }) => saving)
 
 export function setSaving(shelf: Shelf, next: Saving): void {
   const before = saving(shelf).getState().saving

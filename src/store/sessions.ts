@@ -25,10 +25,7 @@ export const SESSION_EVERY = 3_600_000
 
 const sessions = ofShelf(() => createStore<{ list: KeptSession[] }>(() => ({ list: [] })))
 
-export const useSessions = (): KeptSession[] => {
-  const shelf = useShelf()
-  return useStore(sessions(shelf), ({ list }) => list)
-}
+export const useSessions = (): KeptSession[] => useStore(sessions(useShelf()), ({ list }) => list)
 
 const isSession = (value: unknown): value is KeptSession => {
   const { at, state } = (value ?? {}) as Partial<KeptSession>

@@ -63,10 +63,7 @@ function drop(shelf: Shelf, document: DocumentId): void {
 
 export const tethersNow = (shelf: Shelf): Record<DocumentId, Tether> => tethers(shelf).getState()
 
-export const useTethers = (): Record<DocumentId, Tether> => {
-  const shelf = useShelf()
-  return useStore(tethers(shelf))
-}
+export const useTethers = (): Record<DocumentId, Tether> => useStore(tethers(useShelf()))
 
 /** Does from afar what the app does at its window. */
 export const actAfar = (shelf: Shelf, document: DocumentId, control: string, text?: string): void =>

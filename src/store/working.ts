@@ -18,10 +18,7 @@ const own = ofShelf(() => ({
   count: 0,
 }))
 
-export const useWorks = (): Work[] => {
-  const shelf = useShelf()
-  return useStore(works(shelf), ({ list }) => list)
-}
+export const useWorks = (): Work[] => useStore(works(useShelf()), ({ list }) => list)
 
 /** What somebody who does the work is given. */
 export interface Working {

@@ -41,7 +41,7 @@ async function run(shelf: Shelf, effect: Effect): Promise<void> {
     case 'export keys':
       return exportKeys(shelf)
     case 'export calendar':
-      download(await planFile(shelf, shelf.state()), 'plan.ics')
+      download(await planFile(shelf), 'plan.ics')
       return shelf.say('Exported the plan as a calendar file')
     case 'export settings':
       return exportSettings(shelf)

@@ -18,10 +18,7 @@ interface Area extends Size {
 export const area = ofShelf(() =>
   createStore<Area>(() => ({ width: 1072, height: 764, column: 0 })),
 )
-export const useArea = (): Area => {
-  const shelf = useShelf()
-  return useStore(area(shelf))
-}
+export const useArea = (): Area => useStore(area(useShelf()))
 
 /** Width of the column with several displays, in CSS pixels. */
 export const COLUMN = 168

@@ -16,10 +16,7 @@ export const seat = ofShelf(() =>
   })),
 )
 
-export const useSeat = (): Seat & { rack: boolean } => {
-  const shelf = useShelf()
-  return useStore(seat(shelf))
-}
+export const useSeat = (): Seat & { rack: boolean } => useStore(seat(useShelf()))
 
 export const sitAt = (shelf: Shelf, display: string): void =>
   seat(shelf).setState({ display, fixed: true, rack: false })

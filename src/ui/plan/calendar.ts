@@ -1,5 +1,4 @@
 import type { Between, ReadCalendar } from '@/core/formats/calendar'
-import type { State } from '@/core/model/types'
 import { offPage } from '@/store/offPage'
 import type { Shelf } from '@/store/shelf'
 import { work } from '@/store/working'
@@ -30,10 +29,8 @@ export function readOffPage(
 }
 
 /** The plan as a calendar file. */
-export async function planFile(
-  shelf: Shelf,
-  { plan, desktops }: Pick<State, 'plan' | 'desktops'>,
-): Promise<Blob> {
+export async function planFile(shelf: Shelf): Promise<Blob> {
+  const { plan, desktops } = shelf.state()
   const text = await work(shelf, 'Writing the calendar…', (working) =>
     offPage<typeof calendars, string>(
       worker(),

@@ -10,7 +10,7 @@ import { Likeness } from '@/ui/parts/Likeness'
 
 /** Recent windows in order of use, while Alt is held; letting go picks. */
 export function Trail() {
-  const view = usePage((shelf) => (shelf.view?.view === 'trail' ? shelf.view : null))
+  const view = usePage((page) => (page.view?.view === 'trail' ? page.view : null))
   return view ? <List back={view.back} /> : null
 }
 

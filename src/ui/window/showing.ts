@@ -34,6 +34,17 @@ interface Shown {
   listeners: Set<() => void>
 }
 
+/** Parts of the state that concern only windows that are shown, or are themselves changed. */
+const SHOWN_OR_CHANGED = new Set<keyof State>([
+  'presence',
+  'stacking',
+  'windows',
+  'desktops',
+  'documents',
+  'attention',
+  'closed',
+])
+
 /**
  * Which windows are on screen, and how they look: decided in one place after each change, and put
  * to the elements directly. Going to another desktop hides and shows elements and marks the
@@ -42,6 +53,8 @@ interface Shown {
 export class Showing {
   private windows = new Map<WindowId, Shown>()
   private groups = new Map<number, Group>()
+  /** Those that are visible. */
+  private seen = new Set<WindowId>()
   /** A window in hand stays in sight while its desktop is left. */
   private held: WindowId | null = null
   private last: PageState | null = null
@@ -89,7 +102,12 @@ export class Showing {
     if (slot) {
       mark(shown)
       hide(this.group(group))
-    } else if (!this.shelf.page.getState().session.state.windows[id]) this.windows.delete(id)
+    } else if (!this.shelf.page.getState().session.state.windows[id]) this.forget(id)
+  }
+
+  private forget(id: WindowId): void {
+    this.windows.delete(id)
+    this.seen.delete(id)
   }
 
   putGroup(key: number, element: HTMLElement | null): void {
@@ -132,6 +150,7 @@ export class Showing {
       listeners: new Set(),
     }
     this.windows.set(id, made)
+    if (visible) this.seen.add(id)
     return made
   }
 
@@ -148,9 +167,28 @@ export class Showing {
     )
       return
     const groups = new Set<Group>()
-    for (const [id, shown] of this.windows)
-      if (this.update(now, id, shown) && shown.group) groups.add(shown.group)
+    for (const id of moved ? this.windows.keys() : this.concerned(now, last)) {
+      const shown = this.windows.get(id)
+      if (shown && this.update(now, id, shown) && shown.group) groups.add(shown.group)
+    }
     for (const group of groups) hide(group)
+  }
+
+  /** The windows that a change can have shown, hidden or altered: of a thousand mostly some twenty. */
+  private concerned(now: PageState, last: PageState | null): Iterable<WindowId> {
+    const all = this.windows.keys()
+    if (!last || now.elsewhere.length > 0) return all
+    for (const field of ['places', 'loft', 'elsewhere', 'resting'] as const)
+      if (last[field] !== now[field]) return all
+    const [before, after] = [last.session.state, now.session.state]
+    for (const part of Object.keys(after) as (keyof State)[])
+      if (before[part] !== after[part] && !SHOWN_OR_CHANGED.has(part)) return all
+    const ids = new Set([...this.seen, ...after.everywhere])
+    for (const { shows } of Object.values(after.presence))
+      for (const id of after.desktops[shows]?.windows ?? []) ids.add(id)
+    if (before.windows !== after.windows)
+      for (const id of all) if (before.windows[id] !== after.windows[id]) ids.add(id)
+    return ids
   }
 
   /** @returns whether it is seen now and was not, or was and is not any more */
@@ -158,6 +196,8 @@ export class Showing {
     const visible = isShown(this.shelf, now, id) || id === this.held
     const was = shown.visible
     shown.visible = visible
+    if (visible) this.seen.add(id)
+    else this.seen.delete(id)
     if (visible || was) {
       const marks = { ...marksOf(now, id), ...(id === this.held && { z: IN_HAND }) }
       if (!sameValues(marks, shown.marks)) {

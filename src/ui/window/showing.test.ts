@@ -1,0 +1,69 @@
+import fc from 'fast-check'
+import type { WindowId } from '@/core/model/types'
+import { said } from '@/core/testing/sequences'
+import type { Shelf } from '@/store/shelf'
+import { makeShelf } from '@/store/testing'
+import { Showing } from './showing'
+
+/** An element that only knows whether it is hidden. */
+function hiding(hidden: Set<unknown>, of: unknown): HTMLElement {
+  const toggle = (_name: string, on: boolean) => (on ? hidden.add(of) : hidden.delete(of))
+  return { classList: { toggle }, firstElementChild: null } as unknown as HTMLElement
+}
+
+/** How many windows stand in one group here. */
+const GROUP = 3
+
+/** What follows a shelf, with a slot for each window, as the page draws them. */
+function following(shelf: Shelf) {
+  const showing = new Showing(shelf)
+  const hidden = new Set<unknown>()
+  const groups = new Map<WindowId, number>()
+  let drawn = 0
+  const stop = showing.follow()
+  /** A slot is drawn for each window that is new; that of one that is gone goes. */
+  const draw = () => {
+    const { windows } = shelf.state()
+    for (const id in windows) {
+      if (groups.has(id)) continue
+      const group = Math.floor(drawn++ / GROUP)
+      groups.set(id, group)
+      showing.putGroup(group, hiding(hidden, group))
+      showing.put(id, hiding(hidden, id), group)
+    }
+    for (const [id, group] of groups)
+      if (!windows[id]) {
+        showing.put(id, null, group)
+        groups.delete(id)
+      }
+  }
+  const seen = () =>
+    Object.fromEntries(
+      [...groups]
+        .filter(([id, group]) => !hidden.has(id) && !hidden.has(group))
+        .map(([id]) => [id, showing.facts(id)]),
+    )
+  /** Where each window lives, shown or not. */
+  const lives = () => [...groups.keys()].map((id) => [id, showing.facts(id).desktop])
+  draw()
+  return { draw, seen, lives, stop }
+}
+
+test('whatever is done, the windows that are shown, and how, are those that one would show who looks anew', () => {
+  fc.assert(
+    fc.property(fc.array(said, { minLength: 1, maxLength: 60, size: 'max' }), (commands) => {
+      const shelf = makeShelf({ clock: () => 1000 })
+      const page = following(shelf)
+      for (const { id, args } of commands) {
+        shelf.dispatchAny(id, args(shelf.state()), 'key')
+        page.draw()
+        const anew = following(shelf)
+        expect({ id, seen: page.seen() }).toEqual({ id, seen: anew.seen() })
+        expect({ id, lives: page.lives().sort() }).toEqual({ id, lives: anew.lives().sort() })
+        anew.stop()
+      }
+      page.stop()
+    }),
+    { numRuns: 40 },
+  )
+})
