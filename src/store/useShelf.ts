@@ -34,12 +34,20 @@ export const useDesktop = <K extends keyof Desktop>(id: DesktopId, fields: K[]):
     }),
   )
 
-/** As `useArrangement` for a list: the same array as long as it lists the same. */
-export function useList<T>(select: (state: State) => readonly T[]): readonly T[] {
-  const last = useRef<readonly T[]>([])
+/**
+ * As `useArrangement` for a list: the same array as long as it lists the same.
+ * @param parts what it is made from, where that is little: while none of it changes it is not made anew
+ */
+export function useList<T>(
+  select: (state: State) => readonly T[],
+  parts?: readonly (keyof State)[],
+): readonly T[] {
+  const last = useRef<{ list: readonly T[]; of?: State; by?: typeof select }>({ list: [] })
   return useArrangement((state) => {
+    const { list, of, by } = last.current
+    if (of && by === select && parts?.every((part) => of[part] === state[part])) return list
     const next = select(state)
-    if (!sameItems(last.current, next)) last.current = next
-    return last.current
+    last.current = { list: sameItems(list, next) ? list : next, of: state, by: select }
+    return last.current.list
   })
 }

@@ -11,7 +11,7 @@ import { launching } from './AppItems'
 export function Apps() {
   const shelf = useShelf()
   const slots = useArrangement((state) => state.slots)
-  const counts = useArrangement(useShallow(countWindows))
+  const counts = useArrangement(useShallow(({ windows }) => countsOf(windows)))
   const place = ({ id }: AppManifest) => (slots.indexOf(id) + 10) % 10
   const own = useArrangement((state) => state.apps)
   const listed = allApps(own).toSorted((a, b) => place(a) - place(b))
@@ -59,9 +59,14 @@ export function Apps() {
   )
 }
 
-/** How many windows each app has. */
-function countWindows({ windows }: State): Record<string, number> {
+const counted = new WeakMap<State['windows'], Record<string, number>>()
+
+/** How many windows each app has: counted once, as long as they are the same. */
+function countsOf(windows: State['windows']): Record<string, number> {
+  const known = counted.get(windows)
+  if (known) return known
   const counts: Record<string, number> = {}
+  counted.set(windows, counts)
   for (const id in windows) {
     const app = windows[id]?.app ?? ''
     counts[app] = (counts[app] ?? 0) + 1

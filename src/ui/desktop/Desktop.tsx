@@ -154,7 +154,7 @@ function Behind() {
 /** Every window; and the loft, which lays them out. */
 function AllWindows() {
   const shelf = useShelf()
-  const ids = useList((state) => Object.keys(state.windows))
+  const ids = useList(({ windows }) => Object.keys(windows), ['windows'])
   const groups = useGroups(ids)
   useWarming(ids)
   const loft = usePage((now) => now.loft)

@@ -69,8 +69,9 @@ export function useFrames(): void {
     const listening = new AbortController()
     const { signal } = listening
     addEventListener('keydown', () => shutFrames(shelf), { capture: true, signal })
-    addEventListener('pointermove', openFrame, { capture: true, passive: true, signal })
-    addEventListener('pointerdown', openFrame, { capture: true, passive: true, signal })
+    const over = (event: Event) => openFrame(shelf, event)
+    addEventListener('pointermove', over, { capture: true, passive: true, signal })
+    addEventListener('pointerdown', over, { capture: true, passive: true, signal })
     addEventListener('blur', left)
     addEventListener('focus', back)
     return () => {

@@ -7,17 +7,22 @@
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 
-const frames = (): NodeListOf<HTMLIFrameElement> => document.querySelectorAll('iframe[data-page]')
-
 const own = ofShelf(() => ({
   /** The frame whose page was given the keys, by key or by pushing into it. */
   given: null as HTMLIFrameElement | null,
 }))
+/** The frames that are not inert. */
+const open = ofShelf(() => new Set<HTMLIFrameElement>())
+
+function openUp(shelf: Shelf, frame: HTMLIFrameElement): void {
+  frame.inert = false
+  open(shelf).add(frame)
+}
 
 /** Gives the keys to the page in a frame. */
 export function giveKeys(shelf: Shelf, frame: HTMLIFrameElement): void {
   own(shelf).given = frame
-  frame.inert = false
+  openUp(shelf, frame)
   frame.focus()
 }
 
@@ -25,16 +30,20 @@ export function giveKeys(shelf: Shelf, frame: HTMLIFrameElement): void {
 export function shutFrames(shelf: Shelf): void {
   const { activeElement } = document
   if (own(shelf).given !== activeElement) own(shelf).given = null
-  for (const frame of frames()) if (frame !== activeElement) frame.inert = true
+  for (const frame of open(shelf)) {
+    if (frame === activeElement) continue
+    frame.inert = true
+    open(shelf).delete(frame)
+  }
 }
 
 /** The pointer is over a frame: it may be pushed now. */
-export function openFrame({ target }: Event): void {
+export function openFrame(shelf: Shelf, { target }: Event): void {
   const frame =
     target instanceof Element
       ? target.querySelector<HTMLIFrameElement>(':scope > iframe[data-page]')
       : null
-  if (frame?.inert) frame.inert = false
+  if (frame?.inert) openUp(shelf, frame)
 }
 
 /** So often a page may take the keys by itself before it is stopped: many do when they are loaded. */

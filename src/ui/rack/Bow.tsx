@@ -4,16 +4,27 @@ import { focusId } from '@/core/model/selectors'
 import type { State, WindowId } from '@/core/model/types'
 import { useLevel, useWaiting } from '@/store/attention'
 import { useReport } from '@/store/reports'
-import { useList, useShelf } from '@/store/useShelf'
+import { useArrangement, useList, useShelf } from '@/store/useShelf'
 
 /** What a bow shows of each window, in a flat list that is cheap to compare. */
-const facts = (state: State, ids: WindowId[]): (string | boolean)[] =>
-  ids.flatMap((id) => {
-    const window = state.windows[id]
-    if (!window) return []
-    const title = state.documents[window.document]?.title ?? ''
-    return [id, window.app, title, window.minimised, focusId(state) === id, window.document]
-  })
+function useFacts(ids: WindowId[]): readonly (string | boolean)[] {
+  return useList(
+    ({ windows, documents }) =>
+      ids.flatMap((id) => {
+        const window = windows[id]
+        if (!window) return []
+        const title = documents[window.document]?.title ?? ''
+        return [id, window.app, title, window.minimised, window.document]
+      }),
+    FACTS_OF,
+  )
+}
+
+const FACTS_OF: (keyof State)[] = ['windows', 'documents']
+
+/** The one of these windows that has the focus. */
+const useFocused = (ids: WindowId[]): WindowId | null =>
+  useArrangement((state) => ids.find((id) => id === focusId(state)) ?? null)
 
 /** How many bows have room on a tail; where there are more, the last place is their number. */
 const MOST = 5
@@ -21,9 +32,10 @@ const MOST = 5
 /** The bows of a tail. One look at the state serves them all. */
 export const Bows = memo(function Bows({ ids, most = MOST }: { ids: WindowId[]; most?: number }) {
   const shown = ids.length > most ? ids.slice(0, most - 1) : ids
-  const list = useList((state) => facts(state, shown))
-  const bows = Array.from({ length: list.length / 6 }, (_, at) => {
-    const [id, app, title, minimised, focused, document] = list.slice(at * 6, at * 6 + 6)
+  const list = useFacts(shown)
+  const focus = useFocused(shown)
+  const bows = Array.from({ length: list.length / 5 }, (_, at) => {
+    const [id, app, title, minimised, document] = list.slice(at * 5, at * 5 + 5)
     return (
       <Bow
         key={String(id)}
@@ -31,7 +43,7 @@ export const Bows = memo(function Bows({ ids, most = MOST }: { ids: WindowId[]; 
         app={String(app)}
         title={String(title)}
         minimised={minimised === true}
-        focused={focused === true}
+        focused={id === focus}
         document={String(document)}
       />
     )
@@ -49,10 +61,10 @@ export const Bows = memo(function Bows({ ids, most = MOST }: { ids: WindowId[]; 
 /** The windows there is no room for: how many, which, and whether one of them wants attention. */
 function More({ ids }: { ids: WindowId[] }) {
   const shelf = useShelf()
-  const list = useList((state) => facts(state, ids))
-  const at = (field: number) => ids.map((_, index) => String(list[index * 6 + field] ?? ''))
-  const waiting = useWaiting(at(5))
-  const focused = list.some((value, index) => index % 6 === 4 && value === true)
+  const list = useFacts(ids)
+  const at = (field: number) => ids.map((_, index) => String(list[index * 5 + field] ?? ''))
+  const waiting = useWaiting(at(4))
+  const focused = useFocused(ids) !== null
   return (
     <button
       type="button"

@@ -122,7 +122,10 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
 
 /** Where a tail has no room: how many windows there are, and how many of them want attention. */
 const Figure = memo(function Figure({ ids }: { ids: WindowId[] }) {
-  const documents = useList((state) => ids.map((id) => state.windows[id]?.document ?? ''))
+  const documents = useList(
+    ({ windows }) => ids.map((id) => windows[id]?.document ?? ''),
+    ['windows'],
+  )
   const waiting = useWaiting([...documents])
   return (
     <span aria-hidden className="row-figure">

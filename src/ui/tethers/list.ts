@@ -23,6 +23,9 @@ export const isTethered = (
  * The tethers there are, in the order their windows were opened: tethered windows that cannot be seen now.
  */
 export function shownTethers(state: State, tethers: Record<DocumentId, Tether>): Shown[] {
+  // Mostly there are none: then not every window is looked at.
+  const some = Object.values(tethers).some(({ offered }) => offered)
+  if (!some && Object.keys(state.tethered).length === 0) return []
   return Object.values(state.windows)
     .filter((window) => isTethered(state, window, tethers) && !isVisible(state, window))
     .toSorted((a, b) => a.openedAt - b.openedAt || (a.id < b.id ? -1 : 1))

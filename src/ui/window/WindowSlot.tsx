@@ -15,7 +15,7 @@ import { focusId } from '@/core/model/selectors'
 import { isTopmost } from '@/core/model/stacking'
 import type { WindowId } from '@/core/model/types'
 import type { Shelf } from '@/store/shelf'
-import { usePage, useShelf } from '@/store/useShelf'
+import { useShelf } from '@/store/useShelf'
 import { takeKeys } from '@/ui/keys/frames'
 import { rememberElement } from '@/ui/parts/focus'
 import { Content } from './Content'
@@ -44,7 +44,7 @@ const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
   const shelf = useShelf()
   const facts = useFacts(id)
   useEffect(() => restoreScroll(shelf, id), [id, shelf])
-  const { app, document, desktop, display, name, unsaved, away, full, place } = facts
+  const { app, document, desktop, display, name, unsaved, away, full, inPage, place } = facts
   const { x, y, width, height, still, clip } = facts
   if (!document) return null
   return (
@@ -66,7 +66,15 @@ const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
     >
       <div className="win-edge">
         <div className="win-sheet">
-          <Hem id={id} app={app} name={name} unsaved={unsaved} away={away} full={full} />
+          <Hem
+            id={id}
+            app={app}
+            name={name}
+            unsaved={unsaved}
+            away={away}
+            full={full}
+            inPage={inPage}
+          />
           <div className="win-body" tabIndex={-1}>
             <Content app={app} window={id} document={document} />
           </div>
@@ -115,6 +123,7 @@ const Hem = memo(function Hem({
   unsaved,
   away,
   full,
+  inPage,
 }: {
   id: WindowId
   app: string
@@ -123,6 +132,7 @@ const Hem = memo(function Hem({
   /** Whether its home is elsewhere. */
   away: boolean
   full: Full
+  inPage: boolean
 }) {
   const shelf = useShelf()
   const moving = useMoving(id)
@@ -163,7 +173,7 @@ const Hem = memo(function Hem({
           not saved
         </span>
       ) : null}
-      <PageKeys id={id} />
+      {inPage ? <PageKeys /> : null}
       <span className="ml-auto flex shrink-0">
         {full === 'solo' || full === 'pair' ? (
           <HemIcon id={id} command="window.solo" label="Bring it back">
@@ -194,10 +204,8 @@ const Hem = memo(function Hem({
 })
 
 /** Says that the keys go to the page in the window; a push takes them back. */
-function PageKeys({ id }: { id: WindowId }) {
+function PageKeys() {
   const shelf = useShelf()
-  const inPage = usePage(({ keysIn }) => keysIn === id)
-  if (!inPage) return null
   return (
     <button
       type="button"

@@ -163,6 +163,7 @@ export class Showing {
       last.places === now.places &&
       last.loft === now.loft &&
       last.elsewhere === now.elsewhere &&
+      last.keysIn === now.keysIn &&
       last.resting === now.resting
     )
       return
@@ -307,7 +308,7 @@ function mark({ slot, marks: { focused, hue, z } }: Shown): void {
   section.style.zIndex = String(z)
 }
 
-function factsOf(shelf: Shelf, { session: { state }, places }: PageState, id: WindowId) {
+function factsOf(shelf: Shelf, { session: { state }, places, keysIn }: PageState, id: WindowId) {
   const window: Window | undefined = state.windows[id]
   const document = state.documents[window?.document ?? '']
   const laid: Place | undefined = places?.[id]
@@ -325,6 +326,8 @@ function factsOf(shelf: Shelf, { session: { state }, places }: PageState, id: Wi
     unsaved: document?.unsaved ?? false,
     away: !!window && misplaced(state, window, momentOf(Date.now())) !== null,
     full: fills(window, state.desktops),
+    /** Whether the page in it has the keys. */
+    inPage: keysIn === id,
     place,
     ...(window ? shownFrame(state, window) : NOWHERE),
   }
