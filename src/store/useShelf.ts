@@ -1,6 +1,5 @@
 import { createContext, useContext, useRef } from 'react'
 import { useStore } from 'zustand'
-import { useShallow } from 'zustand/react/shallow'
 import { desktop } from '@/core/model/selectors'
 import type { Desktop, DesktopId, State } from '@/core/model/types'
 import { sameItems } from './same'
@@ -26,13 +25,24 @@ export const useArrangement = <T>(select: (state: State) => T): T =>
   usePage(({ session }) => select(session.state))
 
 /** Some fields of a desktop: what else changes of it, such as its focus, draws nothing anew. */
-export const useDesktop = <K extends keyof Desktop>(id: DesktopId, fields: K[]): Pick<Desktop, K> =>
-  useArrangement(
-    useShallow((state: State) => {
-      const found = desktop(state, id)
-      return Object.fromEntries(fields.map((field) => [field, found[field]])) as Pick<Desktop, K>
-    }),
-  )
+export function useDesktop<K extends keyof Desktop>(
+  id: DesktopId,
+  fields: readonly K[],
+): Pick<Desktop, K> {
+  const last = useRef<{ of: Desktop; picked: Pick<Desktop, K> } | null>(null)
+  return useArrangement((state) => {
+    const of = desktop(state, id)
+    if (last.current?.of === of) return last.current.picked
+    const before = last.current?.picked
+    const same = before && fields.every((field) => Object.is(before[field], of[field]))
+    const picked = same ? before : pick(of, fields)
+    last.current = { of, picked }
+    return picked
+  })
+}
+
+const pick = <T, K extends keyof T>(of: T, fields: readonly K[]): Pick<T, K> =>
+  Object.fromEntries(fields.map((field) => [field, of[field]])) as Pick<T, K>
 
 /**
  * As `useArrangement` for a list: the same array as long as it lists the same.

@@ -12,23 +12,29 @@ export function PageMarks() {
   const dyed = useRef<HTMLSpanElement>(null)
   useEffect(() => {
     document.documentElement.dataset.desktop = id
-    document.title = `${name} · Kite Shelf`
-  }, [id, name])
+  }, [id])
+  // What stands on the browser's tab can wait for what is on the page.
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      document.title = `${name} · Kite Shelf`
+    })
+    return () => clearTimeout(timer)
+  }, [name])
   useEffect(() => {
     if (cloth === 'system') delete document.documentElement.dataset.cloth
     else document.documentElement.dataset.cloth = cloth
   }, [cloth])
   // biome-ignore lint/correctness/useExhaustiveDependencies: another hue or cloth is another colour
   useEffect(() => {
-    if (!dyed.current) return
-    const { color, backgroundColor, borderColor } = getComputedStyle(dyed.current)
-    const drawn = mark(
-      letter ?? '',
-      { fill: color, ink: backgroundColor, alarm: borderColor },
-      waiting,
-    )
-    const link = document.querySelector<HTMLLinkElement>('link[rel="icon"]')
-    if (link) link.href = `data:image/svg+xml,${encodeURIComponent(drawn)}`
+    const timer = setTimeout(() => {
+      if (!dyed.current) return
+      const { color, backgroundColor, borderColor } = getComputedStyle(dyed.current)
+      const colours = { fill: color, ink: backgroundColor, alarm: borderColor }
+      const link = document.querySelector<HTMLLinkElement>('link[rel="icon"]')
+      const drawn = encodeURIComponent(mark(letter ?? '', colours, waiting))
+      if (link) link.href = `data:image/svg+xml,${drawn}`
+    })
+    return () => clearTimeout(timer)
   }, [hue, letter, cloth, waiting])
   return (
     <span
