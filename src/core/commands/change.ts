@@ -28,7 +28,8 @@ import { NAME_MOST } from './places'
 /** Gives a window the focus and puts it on top; its display takes the keys. It must be visible. */
 export function focusOn(draft: State, id: WindowId): void {
   raise(draft, id)
-  takeKeys(draft, standsOn(draft, window(draft, id)))
+  const raised = peek(draft.windows, id)
+  if (raised) takeKeys(draft, standsOn(draft, raised))
   presence(draft).focus = id
   current(draft).focus = id
 }

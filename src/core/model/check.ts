@@ -160,7 +160,10 @@ function suspects(state: State, change: Change | undefined): Iterable<string> {
   const ids = new Set(changed(state, 'windows', change))
   // What was listed and is not any more has to be listed elsewhere.
   const left = (then: readonly string[] = [], now: readonly string[] = []) => {
-    if (then !== now) for (const id of then) ids.add(id)
+    if (then === now) return
+    const still = new Set(now)
+    const twice = still.size !== now.length
+    for (const id of then) if (twice || !still.has(id)) ids.add(id)
   }
   for (const id of changed(state, 'desktops', change))
     left(before.desktops[id]?.windows, state.desktops[id]?.windows)
@@ -170,11 +173,13 @@ function suspects(state: State, change: Change | undefined): Iterable<string> {
 
 /** Every window stands in the stack once, and nothing else does. */
 function stacking({ stacking: all, windows }: State, change: Change | undefined): string[] {
-  if (change && all === change.before.stacking && windows === change.before.windows) return []
-  const standing = new Set(all)
   const ids = Object.keys(change ? (change.changes.objects.windows ?? {}) : windows)
   const isThere = (id: string) => Object.hasOwn(windows, id)
   const was = (id: string) => change !== undefined && Object.hasOwn(change.before.windows, id)
+  // The same windows, one of which may stand elsewhere among them.
+  const same = change && (all === change.before.stacking || change.changes.moved)
+  if (same && ids.every((id) => isThere(id) && was(id))) return []
+  const standing = new Set(all)
   let count = change ? change.before.stacking.length : 0
   for (const id of ids) count += Number(isThere(id)) - Number(was(id))
   const right = ids.every((id) => isThere(id) === standing.has(id))

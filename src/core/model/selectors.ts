@@ -106,7 +106,7 @@ export const documentsInUse = ({ windows, desktops, stowed }: State): Set<Docume
   )
 
 export const title = (state: State, window: Window): string =>
-  state.documents[window.document]?.title ?? 'Untitled'
+  peek(state.documents, window.document)?.title ?? 'Untitled'
 
 /** Room between the windows of a pair. */
 export const SEAM = 8
