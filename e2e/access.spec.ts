@@ -2,7 +2,7 @@ import { ASKED, expect, type ShelfPage, test } from './shelf'
 
 /** What axe finds by day, and on night cloth, where only colours differ. */
 async function violations(shelf: ShelfPage, within?: string): Promise<string[]> {
-  await shelf.page.waitForTimeout(250)
+  await shelf.drawn()
   const byDay = await shelf.violations('all', within)
   await shelf.page.emulateMedia({ colorScheme: 'dark' })
   await shelf.drawn()
@@ -50,7 +50,7 @@ test('axe finds nothing on anything that is asked', async ({ shelf, page }) => {
   ]) {
     await page.evaluate((id) => window.kiteShelf?.run(id), command)
     await expect(page.locator(ASKED).last(), command).toBeVisible()
-    await page.waitForTimeout(250)
+    await shelf.drawn()
     expect(await shelf.violations('all', ASKED), command).toEqual([])
     await shelf.press('Escape')
     await expect(page.locator(ASKED), command).toHaveCount(0)
