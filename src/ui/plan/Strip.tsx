@@ -105,6 +105,13 @@ export function Strip({
             {hour}:00
           </span>
         ))}
+      {/* Behind the blocks: it would cross out the name of one that has just begun. */}
+      {y(now) >= 0 && y(now) <= height ? (
+        <span
+          className="pointer-events-none absolute inset-x-0 border-alarm border-t-2"
+          style={{ top: y(now) }}
+        />
+      ) : null}
       {blocks.map((block) => {
         const { id, desktop: of, skipped } = block
         const dragged = drag?.block?.id === id
@@ -136,12 +143,6 @@ export function Strip({
         <span
           className="absolute right-5 left-12 border-2 border-ink border-dashed"
           style={box(draggedTo(drag, midnight))}
-        />
-      ) : null}
-      {y(now) >= 0 && y(now) <= height ? (
-        <span
-          className="pointer-events-none absolute inset-x-0 border-alarm border-t-2"
-          style={{ top: y(now) }}
         />
       ) : null}
     </div>
