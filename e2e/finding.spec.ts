@@ -140,3 +140,19 @@ test('axe finds nothing on line and trail', async ({ shelf, page }) => {
   await page.waitForTimeout(300)
   expect(await shelf.violations()).toEqual([])
 })
+
+test('the trail shows windows that nobody has seen yet as they are', async ({ shelf, page }) => {
+  await shelf.open()
+  await page.keyboard.down('Alt')
+  await page.keyboard.press('`')
+  const trail = page.getByRole('dialog', { name: 'Trail' })
+  // What is drawn ahead comes later: these are drawn for the trail.
+  for (const [title, text] of [
+    ['Hazard wording', 'Considerable'],
+    ['Duty rota', 'Wednesday'],
+  ])
+    await expect(
+      trail.getByRole('option').filter({ hasText: title }).locator('.win'),
+    ).toContainText(text ?? '')
+  await page.keyboard.up('Alt')
+})

@@ -26,7 +26,7 @@ import { useRunsHere } from '@/ui/run/useRunning'
 import { Guide } from '@/ui/start/Guide'
 import { Start } from '@/ui/start/Start'
 import { Unstack } from '@/ui/unstack/Unstack'
-import { Showing, ShowingProvider, useGroup } from '@/ui/window/showing'
+import { useGroup, useShowing } from '@/ui/window/showing'
 import { WindowSlot } from '@/ui/window/WindowSlot'
 import { area, columnFor, hasOthers } from './area'
 import { EmptyHelp } from './EmptyHelp'
@@ -40,7 +40,7 @@ import { useWarming } from './useWarming'
 /** The focused display: the windows of the current desktop over its backdrop and sign. */
 export function Desktop() {
   const shelf = useShelf()
-  const [showing] = useState(() => new Showing(shelf))
+  const showing = useShowing()
   useEffect(() => showing.follow(), [showing])
   return (
     <FileDrop>
@@ -49,9 +49,7 @@ export function Desktop() {
         <EmptyHelp />
         <Start />
       </Large>
-      <ShowingProvider value={showing}>
-        <AllWindows />
-      </ShowingProvider>
+      <AllWindows />
       <Column />
       <Large>
         <Divider />

@@ -4,7 +4,7 @@ import { appOf } from '@/apps/list'
 import { shownFrame } from '@/core/model/selectors'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Fact, HomeFact, timeOfDay } from '@/ui/parts/Facts'
-import { Likeness } from '@/ui/parts/Likeness'
+import { Likeness } from '@/ui/window/Likeness'
 import type { LoftRow } from './rows'
 import type { Choice } from './walking'
 

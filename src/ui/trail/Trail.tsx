@@ -6,7 +6,7 @@ import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Hint } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
-import { Likeness } from '@/ui/parts/Likeness'
+import { Likeness } from '@/ui/window/Likeness'
 
 /** Recent windows in order of use, while Alt is held; letting go picks. */
 export function Trail() {

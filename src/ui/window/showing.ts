@@ -1,12 +1,14 @@
-import { createContext, useCallback, useContext, useSyncExternalStore } from 'react'
+import { useCallback, useSyncExternalStore } from 'react'
 import type { Place } from '@/core/geometry/shelves'
 import { momentOf } from '@/core/homes/matching'
 import { misplaced } from '@/core/homes/putRight'
 import { standsOn } from '@/core/model/displays'
 import { currentId, desktop, focusId, isVisible, shownFrame } from '@/core/model/selectors'
 import type { Hue, Rect, State, Window, WindowId } from '@/core/model/types'
+import { ofShelf } from '@/store/ofShelf'
 import { sameValues } from '@/store/same'
 import type { PageState, Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { area, largeId, surfaces } from '@/ui/desktop/area'
 
 /** What a window fills, if anything. */
@@ -341,14 +343,9 @@ function fills(window: Window | undefined, desktops: State['desktops']): Full {
   return window?.maximised ? 'maximised' : null
 }
 
-const Context = createContext<Showing | null>(null)
-export const ShowingProvider = Context.Provider
+const showingOf = ofShelf((shelf) => new Showing(shelf))
 
-export function useShowing(): Showing {
-  const showing = useContext(Context)
-  if (!showing) throw new Error('Windows are drawn within a desktop')
-  return showing
-}
+export const useShowing = (): Showing => showingOf(useShelf())
 
 /** What keeps a window's slot, to be given as its `ref`. */
 export function useSlot(id: WindowId, group: number): (slot: HTMLElement | null) => void {

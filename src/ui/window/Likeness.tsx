@@ -4,7 +4,13 @@ import { shownFrame } from '@/core/model/selectors'
 import type { Size, WindowId } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
 import { useArrangement } from '@/store/useShelf'
-import { windowElement } from './focus'
+import { windowElement } from '@/ui/parts/focus'
+import { useShowing } from './showing'
+
+/** How long what a window shows is waited for, in milliseconds. */
+const COMING = 2000
+
+const ALL_OF_IT = { childList: true, subtree: true, characterData: true, attributes: true }
 
 /** A picture of a window: its elements, copied, and copied again when they change if it is live. */
 export function Likeness({ id, within, live }: { id: WindowId; within: Size; live?: boolean }) {
@@ -15,29 +21,38 @@ export function Likeness({ id, within, live }: { id: WindowId; within: Size; liv
     }),
   )
   const place = useRef<HTMLDivElement>(null)
+  const showing = useShowing()
   useEffect(() => {
-    const original = windowElement(id)?.querySelector('.win-edge')
-    if (!original) return
+    let frame = 0
+    let enough: ReturnType<typeof setTimeout> | undefined
+    const original = () => windowElement(id)?.querySelector('.win-edge')
     const copy = () => {
-      const copied = original.cloneNode(true) as Element
+      const copied = original()?.cloneNode(true) as Element | undefined
+      if (!copied) return
       for (const named of copied.querySelectorAll('[id]')) named.removeAttribute('id')
       place.current?.replaceChildren(copied)
     }
-    // What is opened with it comes first: a picture can wait.
-    const leave = whenIdle(copy, 100)
-    if (!live) return leave
     const watch = new MutationObserver(copy)
-    watch.observe(original, {
-      childList: true,
-      subtree: true,
-      characterData: true,
-      attributes: true,
-    })
+    const begin = () => {
+      copy()
+      const of = original()
+      if (of) watch.observe(of, ALL_OF_IT)
+    }
+    // What is opened with it comes first: a picture can wait.
+    const leave = whenIdle(() => {
+      // A window that was not seen yet is drawn for it, and what it shows comes a little later.
+      const fresh = showing.warm(id)
+      if (!live && !fresh) return copy()
+      frame = requestAnimationFrame(begin)
+      if (!live) enough = setTimeout(() => watch.disconnect(), COMING)
+    }, 100)
     return () => {
       leave()
+      cancelAnimationFrame(frame)
+      clearTimeout(enough)
       watch.disconnect()
     }
-  }, [id, live])
+  }, [id, live, showing])
   if (!size) return null
   const scale = Math.min(within.width / size.width, within.height / size.height)
   return (
