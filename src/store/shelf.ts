@@ -234,8 +234,8 @@ export function createShelf({ stores, apps: facts, clock, channel }: Given) {
     }
     const named = by === 'pointer' ? keysFor(before.session.state, id, args) : undefined
     // The same is not told again and again.
-    const told = named && at - (before.hinted[named] ?? 0) < HINT_EVERY
-    const keys = told ? undefined : named
+    const lately = named && at - (before.hinted[named] ?? 0) < HINT_EVERY
+    const keys = lately ? undefined : named
     const text = outcome.say ?? (named ? announce : undefined)
     if (text !== undefined) {
       patch.said = { text, step, count: ++count, ...(keys && { nextTime: keys }) }

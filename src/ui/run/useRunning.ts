@@ -1,7 +1,6 @@
+import { useMemo } from 'react'
 import type { State } from '@/core/model/types'
 import { type Running, runningNow } from '@/core/run/run'
-import { ofShelf } from '@/store/ofShelf'
-import { sameItems } from '@/store/same'
 import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
 import { useSeat } from '@/ui/desktop/seat'
 
@@ -9,18 +8,12 @@ import { useSeat } from '@/ui/desktop/seat'
 const parts = ({ running, runs, desktops, windows }: State) =>
   running ? [running, runs, desktops, windows] : []
 
-const own = ofShelf(() => ({
-  memo: null as { of: readonly unknown[]; running: Running | null } | null,
-}))
-
 /** The run that goes on, or null. */
 export function useRunning(): Running | null {
   const shelf = useShelf()
   const of = useList(parts)
-  const mine = own(shelf)
-  if (!mine.memo || !sameItems(mine.memo.of, of))
-    mine.memo = { of, running: runningNow(shelf.state()) }
-  return mine.memo.running
+  // biome-ignore lint/correctness/useExhaustiveDependencies: other parts are the reason to look again
+  return useMemo(() => runningNow(shelf.state()), [shelf, of])
 }
 
 /** Whether this page is the one that shows the run; its frame gives way to it. */
