@@ -14,8 +14,12 @@ export function Trail() {
   return view ? <List back={view.back} /> : null
 }
 
-/** How many rows from the chosen one still have a miniature; the others are out of sight. */
-const NEAR = 9
+/** A row and how much of the page the list takes at most, as they are drawn. */
+const ROW = 48
+const SHARE = 0.7
+
+/** How many rows from the chosen one have a miniature; the others are out of sight. */
+const near = (): number => Math.ceil((innerHeight * SHARE) / ROW)
 
 function List({ back }: { back: boolean }) {
   const shelf = useShelf()
@@ -97,7 +101,7 @@ function List({ back }: { back: boolean }) {
               onKeyDown={() => {}}
             >
               <span className="grid h-11 w-[72px] shrink-0 place-items-center overflow-hidden">
-                {Math.abs(row - index) <= NEAR ? (
+                {Math.abs(row - index) <= near() ? (
                   <Likeness id={window.id} within={{ width: 72, height: 42 }} />
                 ) : null}
               </span>

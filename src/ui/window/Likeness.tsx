@@ -40,9 +40,8 @@ export function Likeness({ id, within, live }: { id: WindowId; within: Size; liv
     }
     // What is opened with it comes first: a picture can wait.
     const leave = whenIdle(() => {
-      // A window that was not seen yet is drawn for it, and what it shows comes a little later.
-      const fresh = showing.warm(id)
-      if (!live && !fresh) return copy()
+      // A window that was not seen yet is drawn for it; what it shows may come a little later.
+      showing.warm(id)
       frame = requestAnimationFrame(begin)
       if (!live) enough = setTimeout(() => watch.disconnect(), COMING)
     }, 100)
