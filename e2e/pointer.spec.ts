@@ -27,7 +27,19 @@ test('a window is dragged by its hem, in one step, and Escape puts it back', asy
   expect((await shelf.state()).focus).toBe('observers')
   await page.getByRole('button', { name: 'undo', exact: true }).click()
   expect((await shelf.state()).windows.observers?.frame).toMatchObject({ x: 24, y: 396 })
+  // Moves go to what is in hand alone: one is heard by the page, which tells that it is a drag.
+  const heard = await page.evaluateHandle(() => {
+    const moves: Event[] = []
+    for (const type of ['pointermove', 'mousemove'])
+      document.addEventListener(
+        type,
+        (event) => (event as MouseEvent).buttons && moves.push(event),
+        true,
+      )
+    return moves
+  })
   await shelf.grasp(hem, { x: 900, y: 200 }, { x: 200, y: 15 })
+  expect(await heard.evaluate(({ length }) => length)).toBeLessThanOrEqual(2)
   await page.keyboard.press('Escape')
   await page.mouse.up()
   expect((await shelf.state()).windows.observers?.frame).toMatchObject({ x: 24, y: 396 })

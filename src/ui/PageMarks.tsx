@@ -3,6 +3,12 @@ import { currentId } from '@/core/model/selectors'
 import { useAnyWaiting } from '@/store/attention'
 import { useArrangement, useDesktop } from '@/store/useShelf'
 
+/**
+ * What stands on the browser's tab waits, in milliseconds, until one stays on a desktop: to draw a
+ * mark takes as long as half a switch.
+ */
+const CALM = 150
+
 /** What stands on the page itself: the tab's title and mark, the current desktop, the cloth. */
 export function PageMarks() {
   const id = useArrangement(currentId)
@@ -13,11 +19,10 @@ export function PageMarks() {
   useEffect(() => {
     document.documentElement.dataset.desktop = id
   }, [id])
-  // What stands on the browser's tab can wait for what is on the page.
   useEffect(() => {
     const timer = setTimeout(() => {
       document.title = `${name} · Kite Shelf`
-    })
+    }, CALM)
     return () => clearTimeout(timer)
   }, [name])
   useEffect(() => {
@@ -33,7 +38,7 @@ export function PageMarks() {
       const link = document.querySelector<HTMLLinkElement>('link[rel="icon"]')
       const drawn = encodeURIComponent(mark(letter ?? '', colours, waiting))
       if (link) link.href = `data:image/svg+xml,${drawn}`
-    })
+    }, CALM)
     return () => clearTimeout(timer)
   }, [hue, letter, cloth, waiting])
   return (

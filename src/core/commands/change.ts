@@ -19,7 +19,7 @@ import {
 } from '@/core/model/selectors'
 import { hiddenFor, refocus, settleShown, showOn } from '@/core/model/showing'
 import { raise, standOn } from '@/core/model/stacking'
-import type { Desktop, DesktopId, DisplayId, State, Window, WindowId } from '@/core/model/types'
+import type { Desktop, DesktopId, DisplayId, State, WindowId } from '@/core/model/types'
 import { EVERY } from '@/core/model/types'
 import { runningNow } from '@/core/run/run'
 import type { Env } from './command'
@@ -229,10 +229,4 @@ export function nameLetters(draft: State): void {
     const letter = letters[id] ?? null
     if (desktop(draft, id).letter !== letter) desktop(draft, id).letter = letter
   }
-}
-
-/** The window a command is about: the one named, or the focused one. */
-export function subject(state: State, id: string | undefined): Window | undefined {
-  const named = id ?? focusId(state) ?? ''
-  return Object.hasOwn(state.windows, named) ? state.windows[named] : undefined
 }

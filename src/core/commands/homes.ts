@@ -10,7 +10,7 @@ import { title, window } from '@/core/model/selectors'
 import { EVERY, HERE, type Home, NAMED, type State, type Window } from '@/core/model/types'
 import { makeDesktop, moveTo, settleFocus } from './change'
 import { command, type Env, nameArgument, no, type Refusal, refused } from './command'
-import { meant, on, which } from './meant'
+import { lookingAt, meant, which } from './meant'
 import { nameProblem, roomFor } from './places'
 
 const group = 'Homes' as const
@@ -173,7 +173,7 @@ const asking = <Id extends string>(view: 'home' | 'why', id: Id, commandTitle: s
     group,
     step: false,
     args: which,
-    plan: on((_draft, found) => ({ show: { view, window: found.id } })),
+    plan: lookingAt((_draft, found) => ({ show: { view, window: found.id } })),
   })
 
 export const homeCommands = [

@@ -2,9 +2,9 @@
 
 import { maybeId } from '@/core/formats/shape'
 import { keysFor } from '@/core/keys/bindings'
-import { title } from '@/core/model/selectors'
+import { peek } from '@/core/model/peek'
+import { focusId, title, window } from '@/core/model/selectors'
 import type { State, Window } from '@/core/model/types'
-import { subject } from './change'
 import { type Env, no, type Refusal, type Result, refused } from './command'
 
 export const which = { window: maybeId() }
@@ -13,9 +13,15 @@ interface Given {
   window?: string
 }
 
-/** The window meant, or why there is none. */
+/** The window meant: the one named, or the focused one; or why there is none. */
 export function meant(state: State, id: string | undefined): Window | Refusal {
-  const found = subject(state, id)
+  const found = looked(state, id)
+  return refused(found) ? found : window(state, found.id)
+}
+
+/** The same, to be read only. */
+function looked(state: State, id: string | undefined): Window | Refusal {
+  const found = peek(state.windows, id ?? focusId(state) ?? '')
   if (found) return found
   return no(id ? 'That window is not open any more.' : 'No window has the focus. Click one first.')
 }
@@ -44,6 +50,9 @@ const onFound =
 
 /** Plans a change of the window meant, where there is one. */
 export const on = onFound((state, args) => meant(state, args.window))
+
+/** Plans what leaves the window meant as it is, or changes it by its id. */
+export const lookingAt = onFound((state, args) => looked(state, args.window))
 
 /** Plans a change of the frame of the window meant, where it has one. */
 export const onFramed = onFound(framedWindow)

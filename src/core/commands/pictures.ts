@@ -2,7 +2,7 @@
 
 import { isShown } from '@/core/model/selectors'
 import { command, no, type PictureFormat } from './command'
-import { on, quoted, which } from './meant'
+import { lookingAt, quoted, which } from './meant'
 
 const group = 'Shelf' as const
 
@@ -15,7 +15,7 @@ const ofWindow = FORMATS.map((format) =>
     group,
     step: false,
     args: which,
-    plan: on((draft, found) =>
+    plan: lookingAt((draft, found) =>
       isShown(draft, found) && !found.minimised
         ? { effect: { does: 'picture', of: 'window', window: found.id, format } }
         : no(`${quoted(draft, found)} is not in sight. Go to it first.`),

@@ -2,7 +2,7 @@ import { boolean, number } from 'yup'
 import { currentId, focusId, title } from '@/core/model/selectors'
 import { comeBack } from './attention'
 import { command } from './command'
-import { on, quoted, which } from './meant'
+import { lookingAt, quoted, which } from './meant'
 import { visit } from './opening'
 
 const group = 'Windows' as const
@@ -13,7 +13,7 @@ const tether = command({
   title: 'Tether this window: keep it in the line while it is elsewhere, and back',
   group,
   args: { ...which, on: boolean() },
-  plan: on((draft, found, { on = draft.tethered[found.id] !== true }) => {
+  plan: lookingAt((draft, found, { on = draft.tethered[found.id] !== true }) => {
     draft.tethered[found.id] = on
     return { say: `${on ? 'Tethered' : 'Not tethered any more:'} ${quoted(draft, found)}` }
   }),
@@ -24,7 +24,7 @@ const go = command({
   title: 'Go to a tethered window, and come back',
   group,
   args: which,
-  plan: on((draft, found) => {
+  plan: lookingAt((draft, found) => {
     if (focusId(draft) === found.id && draft.answering) return comeBack(draft)
     draft.answering ??= { desktop: currentId(draft), window: focusId(draft) }
     return { ...visit(draft, found.id), announce: title(draft, found) }

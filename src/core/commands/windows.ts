@@ -15,7 +15,7 @@ import { unstacked } from '@/core/model/stacking'
 import { CLOSED_KEPT, type Rect, type State, type Window } from '@/core/model/types'
 import { forget, settleFocus, settleFull, takeKeys, takeOff } from './change'
 import { command, no, type Result, refused } from './command'
-import { meant, on, onFramed, quoted, which } from './meant'
+import { lookingAt, meant, onFramed, quoted, which } from './meant'
 import { openWindow, visit } from './opening'
 
 const group = 'Windows' as const
@@ -24,7 +24,7 @@ const focus = command({
   title: 'Go to window',
   group,
   args: which,
-  plan: on((draft, found) => visit(draft, found.id)),
+  plan: lookingAt((draft, found) => visit(draft, found.id)),
 })
 
 /** Whether nobody would see any more what was changed in it and not saved. */
@@ -162,7 +162,7 @@ const aboutDocument = <Id extends string>(
     group,
     step: false,
     args: which,
-    plan: on((_draft, found) => does(found)),
+    plan: lookingAt((_draft, found) => does(found)),
   })
 
 export const windowCommands = [

@@ -14,6 +14,7 @@ import { windowElement } from '@/ui/parts/focus'
 import { Hold, markRow, rowAt } from '@/ui/rack/dropping'
 import { Flip } from './flip'
 import { clearGuides, showCells, showGuides } from './guides'
+import { heardAlone } from './heardAlone'
 import { onEscape, showInHand } from './inHand'
 import { sendByHand } from './sendByHand'
 import { type Showing, useShowing } from './showing'
@@ -28,21 +29,19 @@ export function useMoving(id: WindowId) {
   const shelf = useShelf()
   const showing = useShowing()
   return useDrag(
-    ({ first, last, initial, xy: [x, y], canceled, cancel, memo, event }) => {
+    ({ first, last, initial: [x, y], canceled, cancel, memo, event }) => {
       const element = windowElement(id)
       if (!element) return
-      // Not the gesture's own movement, which leaves out the pixels before it was sure of a drag.
-      const [mx, my] = [x - initial[0], y - initial[1]]
-      if (first) return new InHand(shelf, id, element, showing, cancel)
-      const hand = memo as InHand | undefined
-      if (!hand) return
-      if (!last) {
-        hand.move({ x, y }, { x: mx, y: my }, event as PointerEvent)
-        return hand
+      if (first) {
+        const taken = new InHand(shelf, id, element, showing, { x, y }, cancel)
+        taken.move(event as PointerEvent)
+        return taken
       }
-      hand.letGo()
-      if (canceled) hand.putBack()
-      else hand.drop({ x, y }, { x: mx, y: my })
+      const hand = memo as InHand | undefined
+      if (!last) return hand
+      hand?.letGo()
+      if (canceled) hand?.putBack()
+      else hand?.drop()
     },
     { threshold: 3, pointer: { keys: false }, eventOptions: { passive: false } },
   )
@@ -63,18 +62,21 @@ class InHand {
   private others: { on: string; frames: Rect[] } = { on: '', frames: [] }
   private cells: Rect[]
   private gap: number
-  /** Where it would be if it was let go now. */
+  /** Where the pointer is, and where the window would be if it was let go now. */
+  private pointer: Point
   private at: Point
   private cell = -1
   /** It is let go already: sent over an edge. */
   private over = false
-  private stop: () => void
+  private stop: (() => void)[]
 
+  /** @param start where the pointer took it: the gesture leaves out what it was not sure of yet */
   constructor(
     private shelf: Shelf,
     private id: WindowId,
     private element: HTMLElement,
     private showing: Showing,
+    private start: Point,
     cancel: () => void,
   ) {
     const state = shelf.state()
@@ -96,11 +98,17 @@ class InHand {
       cancel()
       shelf.dispatch('window.toDisplay', { window: id, to })
     })
-    this.stop = onEscape(cancel)
+    this.pointer = start
+    this.stop = [onEscape(cancel), heardAlone((event) => this.move(event))]
   }
 
-  move(pointer: Point, by: Point, { altKey, shiftKey }: PointerEvent): void {
-    const { x, y } = pointer
+  private get by(): Point {
+    return { x: this.pointer.x - this.start.x, y: this.pointer.y - this.start.y }
+  }
+
+  move({ clientX: x, clientY: y, altKey, shiftKey }: PointerEvent): void {
+    this.pointer = { x, y }
+    const { pointer, by } = this
     const { scale } = this.large
     const row = x < this.main.left ? rowAt(x, y) : null
     const mini = row ? null : this.miniatureAt(pointer)
@@ -141,7 +149,7 @@ class InHand {
   }
 
   letGo(): void {
-    this.stop()
+    for (const stop of this.stop) stop()
     this.flip.stop()
     this.hold.over(undefined)
     markRow(this.shelf, null)
@@ -158,13 +166,14 @@ class InHand {
       this.shelf.dispatch('desktop.go', { to: this.from })
   }
 
-  drop({ x, y }: Point, by: Point): void {
-    const { id } = this
+  drop(): void {
+    const { id, pointer, by } = this
+    const { x, y } = pointer
     const state = this.shelf.state()
     const window = windowOf(state, id)
     const here = currentId(state)
     const row = x < this.main.left ? rowAt(x, y)?.dataset.desktopRow : undefined
-    const mini = row ? null : this.miniatureAt({ x, y })
+    const mini = row ? null : this.miniatureAt(pointer)
     if (row) {
       if (row === window.desktop) return
       sendByHand(this.shelf, id, row)
