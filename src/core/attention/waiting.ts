@@ -1,5 +1,7 @@
 import { fits } from '@/core/homes/matching'
+import { peek } from '@/core/model/peek'
 import { currentId } from '@/core/model/selectors'
+import { heights } from '@/core/model/stacking'
 import type { Desktop, DocumentId, State, Waiting, Window, WindowId } from '@/core/model/types'
 import { runningNow } from '@/core/run/run'
 
@@ -31,14 +33,15 @@ function letsThrough(
 const byUrgency = (a: Waiting, b: Waiting): number =>
   Number(b.level === 'alarm') - Number(a.level === 'alarm') || a.since - b.since
 
-/** The windows of documents that want attention; of several the one used last. One look at all of them. */
-function windowsAsking({ attention, windows, stacking }: State): Map<DocumentId, Window> {
+/**
+ * The windows of documents that want attention; of several the one used last. One look at all of
+ * them, to be read only: in the middle of a command none of it is copied.
+ */
+function windowsAsking(state: State): Map<DocumentId, Window> {
   const found = new Map<DocumentId, Window>()
-  for (const window of Object.values(windows)) {
-    if (!(window.document in attention)) continue
-    const other = found.get(window.document)
-    if (!other || stacking.indexOf(window.id) > stacking.indexOf(other.id))
-      found.set(window.document, window)
+  for (const id of heights(state)) {
+    const window = peek(state.windows, id)
+    if (window && peek(state.attention, window.document)) found.set(window.document, window)
   }
   return found
 }
@@ -49,11 +52,11 @@ function windowsAsking({ attention, windows, stacking }: State): Map<DocumentId,
  */
 function all(state: State): Asking[] {
   const windows = windowsAsking(state)
-  return Object.entries(state.attention)
-    .flatMap(([document, waiting]): Asking[] => {
-      const window = windows.get(document)
-      const title = state.documents[document]?.title ?? ''
-      return window ? [{ ...waiting, document, window: window.id, title }] : []
+  return Object.keys(state.attention)
+    .flatMap((document): Asking[] => {
+      const [window, waiting] = [windows.get(document), peek(state.attention, document)]
+      const title = peek(state.documents, document)?.title ?? ''
+      return window && waiting ? [{ ...waiting, document, window: window.id, title }] : []
     })
     .toSorted(byUrgency)
 }
@@ -61,8 +64,8 @@ function all(state: State): Asking[] {
 /** Whether something is not to be told now, since one is on a quiet desktop or shows others something. */
 function isHeld(state: State, asking: Asking, now: number): boolean {
   if (runningNow(state)) return true
-  const here = state.desktops[currentId(state)]
-  const app = state.windows[asking.window]?.app ?? ''
+  const here = peek(state.desktops, currentId(state))
+  const app = peek(state.windows, asking.window)?.app ?? ''
   return !!here && isQuiet(here, now) && !letsThrough(here, asking, asking.title, app)
 }
 

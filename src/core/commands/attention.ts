@@ -1,7 +1,7 @@
 import { array, number, string } from 'yup'
 import { type Asking, heldBack, isQuiet, untold, waitingNow } from '@/core/attention/waiting'
 import { peek } from '@/core/model/peek'
-import { currentId, desktop, focusedWindow, focusId, isVisible } from '@/core/model/selectors'
+import { currentId, desktop, focusId, isVisible } from '@/core/model/selectors'
 import { LEVELS, type State } from '@/core/model/types'
 import { askAbout } from './asking'
 import { focusOn, goTo } from './change'
@@ -26,7 +26,7 @@ const report = command({
     says: string(),
   },
   plan: (draft, { document, level, says = '' }, { now }) => {
-    if (!(document in draft.documents)) return no('There is no such document.')
+    if (!peek(draft.documents, document)) return no('There is no such document.')
     const before = peek(draft.attention, document)
     if (level === null) {
       if (before) delete draft.attention[document]
@@ -56,10 +56,10 @@ function tell(draft: State, document: string, now: number): Result {
   if (!asking || !waiting) return {}
   waiting.told = true
   const { window, says, title } = asking
-  const focused = focusedWindow(draft)?.document === document
+  const focused = peek(draft.windows, focusId(draft) ?? '')?.document === document
   return {
     ...(!focused && { announce: says || title }),
-    journal: [{ kind: 'asks', window, app: draft.windows[window]?.app ?? '' }],
+    journal: [{ kind: 'asks', window, app: peek(draft.windows, window)?.app ?? '' }],
   }
 }
 

@@ -112,9 +112,13 @@ function Happened() {
   )
 }
 
+/** So long a change takes to be kept before that is told: of every moment it would be a flicker. */
+const LONG = 600
+
 function SaveState() {
   const shelf = useShelf()
   const saving = useSaving()
+  const long = useLasts(saving.state === 'saving', LONG)
   if (saving.state === 'failed')
     return (
       <span role="alert" className="flex min-w-0 items-center gap-2 text-alarm">
@@ -132,9 +136,20 @@ function SaveState() {
     )
   return (
     <span className="shrink-0 text-soft" data-saving={saving.state}>
-      {saving.state}
+      {long ? 'saving' : 'saved'}
     </span>
   )
+}
+
+/** Whether something goes on for that long already, in milliseconds. */
+function useLasts(goesOn: boolean, time: number): boolean {
+  const [lasts, setLasts] = useState(false)
+  useEffect(() => {
+    if (!goesOn) return setLasts(false)
+    const timer = setTimeout(() => setLasts(true), time)
+    return () => clearTimeout(timer)
+  }, [goesOn, time])
+  return goesOn && lasts
 }
 
 const clock = () =>
