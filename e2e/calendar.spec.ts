@@ -28,7 +28,7 @@ END:VCALENDAR
 async function open(shelf: ShelfPage): Promise<void> {
   await shelf.page.clock.install({ time: new Date('2026-11-24T08:00') })
   await shelf.open('shelf')
-  for (const name of ['Model', 'Rota']) await shelf.run('desktop.create', { name, stay: true })
+  await shelf.desktops('Model', 'Rota')
 }
 
 async function bring(shelf: ShelfPage, name: string, text: string): Promise<void> {

@@ -461,3 +461,43 @@ test('killed at any moment, at most the last 300 ms are lost and never the shelf
     }
   }
 })
+
+test('what is kept at once is not told of each time; what takes long is', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.desktops('Other')
+  await shelf.kept()
+  const told = page.locator('[data-saving]')
+  const words = await told.evaluateHandle((element) => {
+    const seen: (string | null)[] = []
+    const watch = new MutationObserver(() => seen.push(element.textContent))
+    watch.observe(element, { characterData: true, childList: true, subtree: true })
+    return seen
+  })
+  for (const to of ['Other', 'first']) {
+    await shelf.run('desktop.go', { to })
+    await shelf.kept()
+  }
+  expect(await words.jsonValue()).toEqual([])
+  // Another takes the store for a while: what is to be kept waits.
+  await page.evaluate(async () => {
+    for (const { name = '' } of await indexedDB.databases()) {
+      const asked = indexedDB.open(name)
+      await new Promise((resolve) => asked.addEventListener('success', resolve))
+      const names = [...asked.result.objectStoreNames]
+      if (!names[0]) continue
+      const store = asked.result.transaction(names, 'readwrite').objectStore(names[0])
+      const until = performance.now() + 1500
+      const hold = () => {
+        store.get('nothing').onsuccess = () => performance.now() < until && hold()
+      }
+      hold()
+    }
+  })
+  await shelf.run('desktop.go', { to: 'Other' })
+  await expect(told).toHaveText('saving')
+  await expect(told).toHaveText('saved')
+  await shelf.kept()
+})

@@ -1,14 +1,13 @@
 import { readFileSync } from 'node:fs'
 import { FIXED } from '../src/core/keys/bindings'
-import { expect, test } from './shelf'
+import { expect, numbered, test } from './shelf'
 
 test('the key card: kept in a window, searched there, as Markdown, and on one sheet of paper', async ({
   shelf,
   page,
 }) => {
   await shelf.open()
-  for (let at = 6; at < 12; at++)
-    await shelf.run('desktop.create', { name: `Context number ${at}`, stay: true })
+  await shelf.desktops(...numbered('Context number', 6, 11))
   await shelf.press('Alt+M', 'Alt+Shift+/')
   const card = page.getByRole('dialog', { name: 'Keys' })
   await expect(card).toContainText('Context number 9')
@@ -34,8 +33,7 @@ test('the key card: kept in a window, searched there, as Markdown, and on one sh
   // It tells the keys as they become.
   await shelf.run('keys.bind', { keys: 'Alt+F8', command: 'history.undo' })
   await expect(kept).toContainText('F8')
-  for (let at = 12; at < 40; at++)
-    await shelf.run('desktop.create', { name: `Context number ${at}`, stay: true })
+  await shelf.desktops(...numbered('Context number', 12, 39))
   await shelf.run('shelf.keys')
   expect(await pages('A4')).toBeLessThanOrEqual(2)
   expect(await pages('Letter')).toBeLessThanOrEqual(2)
@@ -78,8 +76,7 @@ test('beyond the alphabet letters have two strokes, in the line, the loft and wi
   page,
 }) => {
   await shelf.open()
-  for (let at = 6; at < 26; at++)
-    await shelf.run('desktop.create', { name: `Desk ${at}`, stay: true })
+  await shelf.desktops(...numbered('Desk', 6, 25))
   const { desktops } = await shelf.state()
   const two = Object.values(desktops).find(({ letter }) => letter?.length === 2)
   const second = two?.letter?.[1] ?? ''

@@ -1,4 +1,4 @@
-import { expect, type ShelfPage, test } from './shelf'
+import { expect, numbered, type ShelfPage, test } from './shelf'
 
 const bow = (shelf: ShelfPage, id: string) => shelf.page.locator(`[data-bow="${id}"]`)
 
@@ -174,8 +174,7 @@ test('folded apps make room: forty names in two columns, and beside a mark its w
   page,
 }) => {
   await shelf.open('shelf')
-  for (let count = 2; count <= 40; count++)
-    await shelf.run('desktop.create', { name: `Number ${count}`, stay: true })
+  await shelf.desktops(...numbered('Number', 2, 40))
   const { order } = await shelf.state()
   const rack = page.getByRole('navigation', { name: 'Desktops' })
   await expect(page.locator('.rack-marks')).toBeVisible()
@@ -218,7 +217,8 @@ test('bows are walked along their tail, and those without room stand in a menu',
 test('with many desktops a row tells its windows as a figure', async ({ shelf, page }) => {
   await shelf.open('shelf')
   for (const app of ['table', 'job']) await shelf.run('window.open', { app })
-  for (let count = 2; count <= 10; count++) await shelf.run('desktop.create', { name: `N${count}` })
+  await shelf.desktops(...numbered('N', 2, 10))
+  await shelf.run('desktop.go', { to: 'next' })
   await expect(page.locator('.rack-tight')).toBeVisible()
   const { desktops } = await shelf.state()
   const first = Object.values(desktops).find(({ windows }) => windows.length === 2)?.id

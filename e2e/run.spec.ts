@@ -13,7 +13,7 @@ test('a run is made, put in order with notes, and walked by single keys with not
 }) => {
   await shelf.open('shelf')
   await shelf.run('desktop.rename', { name: 'Field' })
-  for (const name of ['Rota', 'Model']) await shelf.run('desktop.create', { name, stay: true })
+  await shelf.desktops('Rota', 'Model')
   await shelf.press('Alt+1')
   await shelf.press('Alt+J', 'Shift+R')
   const panel = page.getByRole('dialog', { name: 'Runs' })
@@ -75,7 +75,7 @@ test('a run is made, put in order with notes, and walked by single keys with not
 
 test('notes and time are on another display, which leads as well', async ({ shelf, page }) => {
   await shelf.open('shelf')
-  for (const name of ['Rota', 'Model']) await shelf.run('desktop.create', { name, stay: true })
+  await shelf.desktops('Rota', 'Model')
   await shelf.run('display.add', { name: 'Side', width: 900, height: 700 })
   const side = (await shelf.state()).displayOrder?.at(-1) ?? ''
   await shelf.run('run.make', {

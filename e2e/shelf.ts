@@ -42,6 +42,16 @@ export class ShelfPage {
     await this.drawn()
   }
 
+  /** Makes desktops behind the current one, all of them before the page draws. */
+  async desktops(...names: string[]): Promise<void> {
+    const made = await this.page.evaluate(
+      (all) => all.map((name) => window.kiteShelf?.run('desktop.create', { name, stay: true })?.ok),
+      names,
+    )
+    expect(made).toEqual(names.map(() => true))
+    await this.drawn()
+  }
+
   /** Presses keys one after the other, and waits until the page has drawn what they did. */
   async press(...keys: string[]): Promise<void> {
     for (const key of keys) await this.page.keyboard.press(key)
@@ -149,11 +159,13 @@ export class ShelfPage {
   async violations(
     rules: 'all' | 'all but colours' | 'colours' = 'all but colours',
     within?: string,
+    without: string[] = [],
   ) {
     const menu = await this.page.locator('[role=menu]').count()
     // In one go and without what passes: a quarter of the time. Frames hold pages from elsewhere.
     const axe = new AxeBuilder({ page: this.page })
     if (within) axe.include(within)
+    for (const one of without) axe.exclude(one)
     const { violations } = await axe
       .setLegacyMode()
       .exclude('.slot-hidden')
@@ -176,6 +188,10 @@ export class ShelfPage {
     )
   }
 }
+
+/** “Number 3”, “Number 4” and so on. */
+export const numbered = (word: string, from: number, to: number): string[] =>
+  Array.from({ length: to - from + 1 }, (_, at) => `${word} ${from + at}`)
 
 /** What stands above the desktop and asks something. */
 export const ASKED = ':is([role=dialog], [role=alertdialog], [role=menu]):not(.win-body *)'

@@ -1,4 +1,4 @@
-import { expect, test } from './shelf'
+import { expect, numbered, test } from './shelf'
 
 test('what was done is undone after a reload, by key and by pointer; and done again', async ({
   shelf,
@@ -84,7 +84,7 @@ test('after the leader keys are told without Alt, and what may follow fits the s
   await page.setViewportSize({ width: 960, height: 700 })
   await shelf.open()
   await shelf.run('settings.set', { keys: 'leader' })
-  for (let n = 0; n < 33; n++) await shelf.run('desktop.create', { name: `Slope ${n}`, stay: true })
+  await shelf.desktops(...numbered('Slope', 0, 32))
   await shelf.press('Alt+B')
   expect(await shelf.here()).toBe('field')
   for (const keys of [['Control+.'], ['Control+.', ','], ['Control+.', 'Shift+;']]) {

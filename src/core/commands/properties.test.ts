@@ -5,6 +5,7 @@ import { changesBetween, withChanges } from '@/core/history/changes'
 import { check } from '@/core/model/check'
 import { connected } from '@/core/model/displays'
 import type { State } from '@/core/model/types'
+import { expectSame } from '@/core/testing/same'
 import { said } from '@/core/testing/sequences'
 import { World } from '@/core/testing/world'
 import { refused } from './command'
@@ -49,7 +50,7 @@ test('a command refuses before it changes anything: what comes after it in a seq
           },
           { enablePatches: true },
         )
-        if (refusal) expect({ id, changes }).toEqual({ id, changes: [] })
+        if (refusal) expectSame({ id, changes }, { id, changes: [] })
         world.try(id, given)
       }
     }),
@@ -105,7 +106,7 @@ test('a step undone gives back the state before it, and done again the state aft
           documents: null,
         })
         world.run('history.redo')
-        expect(compared(world.state)).toEqual(compared(after))
+        expectSame(compared(world.state), compared(after))
       }
     }),
     { numRuns: 40 },
@@ -128,11 +129,11 @@ test('undoing everything gives back each arrangement, and redoing each state aft
       for (const { before } of kept.toReversed()) {
         after.push(world.state)
         world.run('history.undo')
-        expect(arranged(world.state)).toEqual(arranged(before))
+        expectSame(arranged(world.state), arranged(before))
       }
       for (const state of after.toReversed()) {
         world.run('history.redo')
-        expect(arranged(world.state)).toEqual(arranged(state))
+        expectSame(arranged(world.state), arranged(state))
       }
     }),
     { numRuns: 40 },
@@ -150,9 +151,9 @@ test('what can be run can be loaded: whole, and from what each command changed',
         const changes = changesBetween(before, world.state)
         if (!changes) continue
         kept = withChanges(kept, JSON.parse(JSON.stringify(changes)))
-        expect(readState(kept)).toEqual(world.state)
+        expectSame(readState(kept), world.state)
       }
-      expect(readState(JSON.parse(JSON.stringify(world.state)))).toEqual(world.state)
+      expectSame(readState(JSON.parse(JSON.stringify(world.state))), world.state)
     }),
     { numRuns: 25 },
   )
@@ -164,8 +165,8 @@ test('the same commands with the same times and ids give the same state', () => 
       const [one, two] = [new World(), new World()]
       for (const { id, args } of commands) one.try(id, args(one.state))
       for (const { id, args } of commands) two.try(id, args(two.state))
-      expect(two.state).toEqual(one.state)
-      expect(JSON.parse(JSON.stringify(one.state))).toEqual(one.state)
+      expectSame(two.state, one.state)
+      expectSame(JSON.parse(JSON.stringify(one.state)), one.state)
     }),
     { numRuns: 40 },
   )

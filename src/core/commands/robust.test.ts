@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import type { SchemaDescription, SchemaFieldDescription, SchemaInnerTypeDescription } from 'yup'
 import { check } from '@/core/model/check'
 import type { State } from '@/core/model/types'
+import { expectSame } from '@/core/testing/same'
 import { World } from '@/core/testing/world'
 import { registry } from './registry'
 
@@ -94,11 +95,10 @@ test.each([...registry.keys()])('%s takes or refuses whatever it is given', (id)
       let made = 0
       world.env.id = (kind) => `made-${kind}-${++made}`
       const outcome = world.try(id, given)
-      if (!outcome.ok) {
-        expect(outcome.reason).toMatch(/\S/)
-        expect(world.state).toBe(state)
-      }
-      expect(check(world.state)).toEqual([])
+      // Of sixty times eighty commands: what looks at a state costs more than the command.
+      if (!outcome.ok && (!outcome.reason.trim() || world.state !== state))
+        throw new Error(`Refused with “${outcome.reason}”, and the state is not as it was`)
+      if (world.state !== state) expectSame(check(world.state), [])
     }),
     { numRuns: 60 },
   )
