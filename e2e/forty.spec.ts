@@ -94,6 +94,16 @@ test('on half a screen, with all it can tell at once, the line keeps the time an
   await expect(line.getByRole('list', { name: 'Tethers' }).getByRole('listitem')).not.toHaveCount(0)
   const parts = line.locator('time, [data-saving], button:not(.flex-wrap *)')
   for (const part of await parts.all()) await expect(part).toBeInViewport({ ratio: 1 })
+  // What has no room is not there, rather than cut.
+  const cut = await line.locator('.flex-wrap button').evaluateAll((buttons) =>
+    buttons.map((button) => {
+      const [own, room] = [button, button.closest('.flex-wrap') ?? button].map((one) =>
+        one.getBoundingClientRect(),
+      ) as [DOMRect, DOMRect]
+      return own.top < room.bottom && own.right > room.right + 1
+    }),
+  )
+  expect(cut).toEqual([false, false])
 })
 
 test('a menu that is open stays on the screen when the page becomes smaller', async ({

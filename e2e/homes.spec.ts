@@ -172,8 +172,10 @@ test('a pair is made from a short list, divided by pointer and key, swapped, and
   const before = await shelf.state()
   await shelf.press('Alt+Shift+Enter')
   const dialog = page.getByRole('dialog', { name: /^Pair/ })
-  await page.keyboard.type('observer')
-  await expect(dialog.getByRole('option')).toHaveCount(1)
+  await expect(dialog.getByRole('option')).toHaveCount(8)
+  // Words in any order, of title, app and desktop.
+  await page.keyboard.type('field obs')
+  await expect(dialog.getByRole('option')).toHaveText(['Observer reportsF'])
   await shelf.press('Enter')
   await expect(shelf.window('observers')).toBeVisible()
   const divider = page.getByRole('separator', { name: 'Divider of the pair' })

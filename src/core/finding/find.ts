@@ -155,25 +155,9 @@ export function everything(
   state: State,
   { apps, texts, documents: all = state.documents }: Sources,
 ): Found[] {
-  const appName = (id: string) => apps.find((app) => app.id === id)?.name ?? id
+  const appName = named(apps)
   const text = (id: DocumentId) => texts.get(id) ?? ''
-  const open = byUse(state)
-  const windows = open.map((window): Found => {
-    const lives = state.desktops[window.desktop]
-    return {
-      kind: 'windows',
-      id: window.id,
-      title: title(state, window),
-      command: 'window.focus',
-      args: { window: window.id },
-      window: window.id,
-      app: window.app,
-      document: window.document,
-      ...(lives && { desktop: lives.id }),
-      also: [appName(window.app), lives?.name ?? 'every desktop'],
-      text: text(window.document),
-    }
-  })
+  const windows = openWindows(state, { apps, texts })
   const away = state.stowed.flatMap(({ id, desktop: { name }, windows: its }) =>
     Object.values(its).map(
       (window): Found => ({
@@ -200,7 +184,7 @@ export function everything(
       also: ['stowed', name],
     }),
   )
-  const shown = new Set([...open, ...away].map(({ document }) => document))
+  const shown = new Set([...windows, ...away].map(({ document }) => document))
   const documents = Object.values(all)
     .filter(({ id, discarded }) => !shown.has(id) && !discarded)
     .sort((a, b) => b.openedAt - a.openedAt)
@@ -285,6 +269,35 @@ export function everything(
     ...settings,
   ]
 }
+
+/** The windows that are open, most recently used first. */
+export function openWindows(
+  state: State,
+  { apps, texts }: Pick<Sources, 'apps' | 'texts'>,
+): Found[] {
+  const appName = named(apps)
+  return byUse(state).map((window): Found => {
+    const lives = state.desktops[window.desktop]
+    return {
+      kind: 'windows',
+      id: window.id,
+      title: title(state, window),
+      command: 'window.focus',
+      args: { window: window.id },
+      window: window.id,
+      app: window.app,
+      document: window.document,
+      ...(lives && { desktop: lives.id }),
+      also: [appName(window.app), lives?.name ?? 'every desktop'],
+      text: texts.get(window.document) ?? '',
+    }
+  })
+}
+
+const named =
+  (apps: AppFacts[]) =>
+  (id: string): string =>
+    apps.find((app) => app.id === id)?.name ?? id
 
 /** The desktops as answers to “where to?”, latest visited first; for moves also a new one. */
 export function desktopsFor(state: State, command: string, args: Record<string, unknown>): Found[] {

@@ -44,5 +44,8 @@ function put(draft: State, all: WindowId[]): void {
   draft.stacking = Object.freeze(all) as WindowId[]
 }
 
-const without = (state: State, id: WindowId): WindowId[] =>
-  heights(state).filter((other) => other !== id)
+function without(state: State, id: WindowId): WindowId[] {
+  const all = heights(state)
+  const at = all.indexOf(id)
+  return at < 0 ? [...all] : all.toSpliced(at, 1)
+}

@@ -33,8 +33,9 @@ export function Line() {
       <Planned />
       <Waits />
       <SaveState />
-      {/* What has no room goes to a second line, which is not seen. */}
-      <span className="flex h-[22px] min-w-0 shrink-[99] flex-wrap gap-3 overflow-hidden">
+      {/* What has no room goes to a second line, which is not seen; of the first it would be cut. */}
+      <span className="-ml-3 flex h-[22px] min-w-0 shrink-[99] flex-wrap gap-3 overflow-hidden">
+        <span className="h-[22px]" />
         <Parted>
           <CommandButton command="line.open" label="find" />
         </Parted>
