@@ -221,6 +221,16 @@ test('the drawer lists what is kept, shows, opens, renames, deletes and takes ba
   await drawer.getByRole('button', { name: 'Delete' }).click()
   await expect(shelf.said()).toContainText('is open. Close its windows first')
   expect(await shelf.violations()).toEqual([])
+  // Words in any order; and what is walked to comes into sight.
+  await drawer.getByLabel('Filter the drawer').fill('readings station')
+  await expect(drawer.getByRole('listitem')).toHaveCount(2)
+  await drawer.getByLabel('Filter the drawer').fill('')
+  const last = drawer.getByRole('listitem').last()
+  await expect(last).not.toBeInViewport()
+  const files = await drawer.getByRole('listitem').count()
+  await shelf.press(...Array(files).fill('ArrowDown'))
+  await expect(last.locator('[aria-current]')).toBeVisible()
+  await expect(last).toBeInViewport()
 })
 
 test('many windows share one connection; what is lost for one is not lost for the others', async ({

@@ -1,6 +1,7 @@
 'use client'
 import { Brush, Download, FolderInput, Pencil, Trash2 } from 'lucide-react'
-import { type DragEvent, type KeyboardEvent, useEffect, useState } from 'react'
+import { type DragEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import { allWords } from '@/core/finding/words'
 import { referenceTo } from '@/core/formats/reference'
 import type { DocumentInfo } from '@/core/model/types'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
@@ -17,10 +18,10 @@ export default function Drawer({ document: own }: AppProps) {
   const documents = useAllDocuments()
   const [filter, setFilter] = useTyped(own, 'filter')
   const [chosen, setChosen] = useState<string | null>(null)
-  const wanted = filter.trim().toLowerCase()
+  const wanted = allWords(filter)
   // Deleted ones stand last, to be taken back.
   const listed = Object.values(documents)
-    .filter(({ id, title }) => id !== own && title.toLowerCase().includes(wanted))
+    .filter(({ id, title }) => id !== own && wanted(title))
     .sort(
       (a, b) =>
         Number(a.discarded ?? false) - Number(b.discarded ?? false) ||
@@ -133,6 +134,11 @@ function Actions({ shown }: { shown: DocumentInfo }) {
 
 function Item({ one, chosen, onChoose }: { one: DocumentInfo; chosen: boolean; onChoose(): void }) {
   const shelf = useShelf()
+  const button = useRef<HTMLButtonElement>(null)
+  // Walked to by key it may lie out of sight.
+  useEffect(() => {
+    if (chosen) button.current?.scrollIntoView({ block: 'nearest' })
+  }, [chosen])
   const drag = (event: DragEvent) => {
     event.dataTransfer.setData('text/plain', referenceTo(one))
     event.dataTransfer.effectAllowed = 'copy'
@@ -140,6 +146,7 @@ function Item({ one, chosen, onChoose }: { one: DocumentInfo; chosen: boolean; o
   return (
     <li>
       <button
+        ref={button}
         type="button"
         draggable
         aria-current={chosen ? 'true' : undefined}
@@ -149,7 +156,9 @@ function Item({ one, chosen, onChoose }: { one: DocumentInfo; chosen: boolean; o
         onDragStart={drag}
       >
         <span
-          className={`min-w-0 flex-1 truncate ${one.discarded ? 'text-soft line-through' : ''}`}
+          dir="auto"
+          title={one.title}
+          className={`min-w-0 flex-1 truncate text-left ${one.discarded ? 'text-soft line-through' : ''}`}
         >
           {one.title}
         </span>
