@@ -194,6 +194,13 @@ test('what is half-typed stays: over another thread, a rest and a reload', async
   await shelf.press('PageUp', 'Enter')
   await expect(messages.getByRole('log')).toContainText('Hold them at\nthe hut')
   await expect(reply).toHaveValue('')
+  // In the smallest window the thread that is walked to comes into sight.
+  await shelf.run('window.resize', { window: 'line', x: 40, y: 40, width: 200, height: 100 })
+  const threads = await messages.locator('nav button').count()
+  for (let at = 0; at < threads; at++) {
+    await shelf.press('PageDown')
+    await expect(messages.locator('nav [aria-current]')).toBeInViewport({ ratio: 0.9 })
+  }
 })
 
 test('unknown and broken files are named, and nothing changes', async ({ shelf }) => {

@@ -1,6 +1,6 @@
 'use client'
 import { Brush, Download, FolderInput, Pencil, Trash2 } from 'lucide-react'
-import { type DragEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import { type DragEvent, type KeyboardEvent, useEffect, useState } from 'react'
 import { allWords } from '@/core/finding/words'
 import { referenceTo } from '@/core/formats/reference'
 import type { DocumentInfo } from '@/core/model/types'
@@ -10,6 +10,7 @@ import type { Shelf } from '@/store/shelf'
 import { textsOf } from '@/store/texts'
 import { useShelf } from '@/store/useShelf'
 import { Tool } from '@/ui/parts/Tool'
+import { useInSight } from '@/ui/parts/useInSight'
 import type { AppProps } from '../contract'
 
 /** Everything the person keeps: documents, open or not, to be looked at, opened and put away. */
@@ -134,11 +135,7 @@ function Actions({ shown }: { shown: DocumentInfo }) {
 
 function Item({ one, chosen, onChoose }: { one: DocumentInfo; chosen: boolean; onChoose(): void }) {
   const shelf = useShelf()
-  const button = useRef<HTMLButtonElement>(null)
-  // Walked to by key it may lie out of sight.
-  useEffect(() => {
-    if (chosen) button.current?.scrollIntoView({ block: 'nearest' })
-  }, [chosen])
+  const button = useInSight<HTMLButtonElement>(chosen)
   const drag = (event: DragEvent) => {
     event.dataTransfer.setData('text/plain', referenceTo(one))
     event.dataTransfer.effectAllowed = 'copy'

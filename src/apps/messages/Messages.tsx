@@ -7,6 +7,7 @@ import { useSeen } from '@/store/seen'
 import type { Shelf } from '@/store/shelf'
 import { useTether } from '@/store/tethers'
 import { useShelf } from '@/store/useShelf'
+import { useInSight } from '@/ui/parts/useInSight'
 import type { AppProps } from '../contract'
 import { serviceSpeed, useService } from '../useService'
 import type { Incoming } from './protocol'
@@ -154,21 +155,39 @@ function Threads({
   return (
     <nav aria-label="Threads" className="w-40 shrink-0 overflow-auto border-seam border-r">
       {threads.map((thread) => (
-        <button
-          key={thread.id}
-          type="button"
-          aria-current={thread === open ? 'true' : undefined}
-          className="flex w-full items-center gap-2 px-3 py-2 text-left aria-[current]:bg-ink/8 aria-[current]:font-semibold"
-          onClick={() => onOpen(thread.id)}
-        >
-          <span className="min-w-0 flex-1 truncate">{thread.who}</span>
-          {mentioned(thread) ? <b className="font-mono text-alarm">!</b> : null}
-          {unread(thread) ? (
-            <span className="font-mono text-[12px]">{unread(thread)} new</span>
-          ) : null}
-        </button>
+        <Entry key={thread.id} thread={thread} open={thread === open} onOpen={onOpen} />
       ))}
     </nav>
+  )
+}
+
+function Entry({
+  thread,
+  open,
+  onOpen,
+}: {
+  thread: Thread
+  open: boolean
+  onOpen(id: string): void
+}) {
+  const button = useInSight<HTMLButtonElement>(open)
+  const { id, who } = thread
+  return (
+    <button
+      ref={button}
+      type="button"
+      aria-current={open ? 'true' : undefined}
+      className="flex w-full items-center gap-2 px-3 py-2 text-left aria-[current]:bg-ink/8 aria-[current]:font-semibold"
+      onClick={() => onOpen(id)}
+    >
+      <span dir="auto" title={who} className="min-w-0 flex-1 truncate text-left">
+        {who}
+      </span>
+      {mentioned(thread) ? <b className="font-mono text-alarm">!</b> : null}
+      {unread(thread) ? (
+        <span className="shrink-0 font-mono text-[12px]">{unread(thread)} new</span>
+      ) : null}
+    </button>
   )
 }
 

@@ -8,6 +8,7 @@ import { Dialog } from '@/ui/parts/Dialog'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
+import { useInSight } from '@/ui/parts/useInSight'
 
 /** All that waits, walked by keys: gone to, put off, or let go in one stroke each. */
 export function WaitingDialog() {
@@ -162,10 +163,7 @@ function Row({
   onOver(): void
 }) {
   const lives = useArrangement((state) => state.desktops[state.windows[window]?.desktop ?? ''])
-  const element = useRef<HTMLDivElement>(null)
-  useEffect(() => {
-    if (chosen) element.current?.scrollIntoView({ block: 'nearest' })
-  }, [chosen])
+  const element = useInSight<HTMLDivElement>(chosen)
   return (
     <div
       ref={element}
