@@ -105,3 +105,24 @@ test('the page is served with a strict policy and no script without its nonce', 
   const again = (await request.get('/demo')).headers()['content-security-policy']
   expect(again).not.toBe(policy)
 })
+
+test('an address that leads nowhere is told with ways on, by itself and in a window', async ({
+  shelf,
+  page,
+}) => {
+  shelf.expected = /404/
+  await page.goto('/nowhere')
+  await expect(page.getByRole('heading')).toHaveText('There is no page at this address')
+  expect(await shelf.violations('all')).toEqual([])
+  await page.getByRole('link', { name: 'Your shelf' }).click()
+  await expect(page.locator('#desktop')).toBeVisible()
+  await shelf.run('window.open', { app: 'web' })
+  await page.getByLabel('Address').fill('/pages/nowhere')
+  await shelf.press('Enter')
+  const shown = page.frameLocator('iframe')
+  await expect(shown.getByRole('heading')).toHaveText('There is no page at this address')
+  await expect(shown.getByRole('link', { name: 'ridge camera' })).toHaveAttribute(
+    'href',
+    /^\/pages\/ridge-camera\?kite=/,
+  )
+})

@@ -106,6 +106,26 @@ test('on half a screen, with all it can tell at once, the line keeps the time an
   expect(cut).toEqual([false, false])
 })
 
+test('in rows and columns on a small screen the map leaves room for the names', async ({
+  shelf,
+  page,
+}) => {
+  await page.setViewportSize({ width: 1024, height: 640 })
+  const order = await forty(shelf)
+  await shelf.run('grid.columns', { columns: 2 })
+  const rack = page.locator('[data-rack]')
+  for (const to of [order[39], order[0]]) {
+    await shelf.run('desktop.go', { to })
+    await expect(rack.locator('[data-map] [aria-current]')).toBeInViewport({ ratio: 0.9 })
+    await expect(rack.locator('.row-current')).toBeInViewport({ ratio: 0.9 })
+  }
+  await expect(rack.getByRole('button', { name: 'Kite Shelf menu' })).toBeInViewport({ ratio: 1 })
+  // Nothing lies outside, to where it could be scrolled.
+  expect(
+    await rack.evaluate((one) => [one.scrollHeight - one.clientHeight, one.scrollTop]),
+  ).toEqual([0, 0])
+})
+
 test('a menu that is open stays on the screen when the page becomes smaller', async ({
   shelf,
   page,

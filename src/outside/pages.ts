@@ -30,10 +30,10 @@ export function askerOf(request: Request): Asker {
   }
 }
 
-const page = ({ nonce, token }: Asker, title: string, body: string): Response =>
+const page = ({ nonce, token }: Asker, title: string, body: string, status = 200): Response =>
   new Response(
     `<!doctype html><html lang="en"><meta charset="utf-8"><title>${title}</title><script nonce="${nonce}">${passKeys(token)}</script><body>${body}</body></html>`,
-    { headers: { 'content-type': 'text/html; charset=utf-8' } },
+    { status, headers: { 'content-type': 'text/html; charset=utf-8' } },
   )
 
 /** A link to another of these pages, which passes keys on as well. */
@@ -72,4 +72,14 @@ export const notice = (asker: Asker): Response =>
     `<h1 style="font:600 18px sans-serif">Harrow Range Snow Office</h1>
 <p style="font:15px sans-serif">The bulletin is issued every day at 16:00. Ask at the hut before you cross Tarn Ridge.</p>
 <p style="font:15px sans-serif">${link(asker, '/pages/ridge-camera', 'Ridge camera')}</p>`,
+  )
+
+/** Says that an address leads nowhere, without a script of the shelf in the window of a web page. */
+export const notThere = (asker: Asker): Response =>
+  page(
+    asker,
+    'No such page',
+    `<h1 style="font:600 18px sans-serif">There is no page at this address</h1>
+<p style="font:15px sans-serif">Look at how it is written, or go to the ${link(asker, '/pages/ridge-camera', 'ridge camera')} or the ${link(asker, '/pages/notice', 'notice of the snow office')}.</p>`,
+    404,
   )

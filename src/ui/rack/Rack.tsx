@@ -53,7 +53,7 @@ export function Rack({ name }: { name: string }) {
       {...bows()}
       ref={rack}
       data-rack=""
-      className="row-span-1 flex touch-pan-y min-h-0 flex-col overflow-hidden border-seam border-r bg-panel py-2"
+      className="row-span-1 flex touch-pan-y min-h-0 flex-col overflow-clip border-seam border-r bg-panel py-2"
     >
       <InSight rack={rack} stand={`${fit} ${room} ${order.length}`} />
       <ShelfMenu name={name} />
@@ -72,7 +72,11 @@ export function Rack({ name }: { name: string }) {
         className="mx-3.5 mb-1 text-[12px] max-[1000px]:hidden"
       />
       {columns > 1 ? (
-        <div className="mx-3.5 mt-1 mb-2.5 flex flex-col gap-1 max-[1000px]:hidden">
+        // Of many rows those near the current one: the names below have to have room.
+        <div
+          data-map=""
+          className="mx-3.5 mt-1 mb-2.5 flex max-h-[24%] shrink-0 flex-col gap-1 overflow-y-auto max-[1000px]:hidden"
+        >
           <Marks width={Math.min(20, Math.floor(MAP / columns) - MAP_GAP)} />
         </div>
       ) : null}
@@ -117,15 +121,16 @@ export function Rack({ name }: { name: string }) {
   )
 }
 
-/** Keeps the row of the current desktop in sight. @param stand how the rows stand */
+/** Keeps the row of the current desktop in sight, and its mark on the map. @param stand how the rows stand */
 function InSight({ rack, stand }: { rack: RefObject<HTMLElement | null>; stand: string }) {
   const here = useArrangement(currentId)
   // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop or other room is the reason to look
   useEffect(() => {
     // Once the rows stand as they will.
-    const frame = requestAnimationFrame(() =>
-      rack.current?.querySelector('.row-current')?.scrollIntoView({ block: 'nearest' }),
-    )
+    const frame = requestAnimationFrame(() => {
+      for (const found of ['[data-map] [aria-current]', '.row-current'])
+        rack.current?.querySelector(found)?.scrollIntoView({ block: 'nearest' })
+    })
     return () => cancelAnimationFrame(frame)
   }, [here, stand])
   return null

@@ -1,0 +1,3 @@
+import { askerOf, notThere } from '@/outside/pages'
+
+export const GET = (request: Request): Response => notThere(askerOf(request))
