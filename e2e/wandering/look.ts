@@ -75,6 +75,12 @@ const seen = (): string => {
         outside.push(`cut without a full form: ${part.textContent?.slice(0, 60)}`)
     }
   }
+  // What no hand can scroll stays where it is: else a part of it could never be seen again.
+  for (const fixed of document.querySelectorAll(
+    'html, body, #desktop, [data-rack], [aria-label="Line"], .win, .win-edge, .win-sheet, .win-body',
+  ))
+    if (fixed.scrollTop !== 0 || fixed.scrollLeft !== 0)
+      outside.push(`scrolled: ${named(fixed)} by ${fixed.scrollLeft}, ${fixed.scrollTop}`)
   const all: Seen = {
     path: location.pathname,
     alive: document.getElementById('desktop') !== null && state !== undefined,
