@@ -192,7 +192,9 @@ export class Wanderer {
       (at) =>
         document
           .elementsFromPoint(...at)
-          .map((element) => element.closest<HTMLElement>('[data-window]')?.dataset.window)
+          // The browser has been seen to name none for one of them.
+          .map((found: Element | null) => found?.closest<HTMLElement>('[data-window]'))
+          .map((found) => found?.dataset.window)
           .find(Boolean),
       [x, y] as [number, number],
     )

@@ -4,6 +4,7 @@ import { type DesktopId, EVERY, type WindowId } from '@/core/model/types'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
+import { foundAt } from '@/ui/parts/foundAt'
 import { onEscape, showInHand } from '@/ui/window/inHand'
 
 /** How near the upper and lower edge the shelves scroll while something is dragged, and by what. */
@@ -11,13 +12,7 @@ const EDGE = 48
 const STEP = 14
 
 /** The shelf, or the mark that stands for it, at a point. */
-function targetAt(x: number, y: number): HTMLElement | null {
-  for (const element of document.elementsFromPoint(x, y)) {
-    const target = element.closest<HTMLElement>('[data-shelf]')
-    if (target) return target
-  }
-  return null
-}
+const targetAt = (x: number, y: number): HTMLElement | null => foundAt('[data-shelf]', x, y)
 
 const own = ofShelf(() => ({
   shown: null as HTMLElement | null,

@@ -1,5 +1,6 @@
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
+import { foundAt } from '@/ui/parts/foundAt'
 
 /** What is dragged over the rack finds its row here; rows are marked without a render. */
 
@@ -7,13 +8,8 @@ const own = ofShelf(() => ({
   marked: null as HTMLElement | null,
 }))
 
-export function rowAt(x: number, y: number): HTMLElement | null {
-  for (const element of document.elementsFromPoint(x, y)) {
-    const row = element.closest<HTMLElement>('[data-desktop-row]')
-    if (row) return row
-  }
-  return null
-}
+export const rowAt = (x: number, y: number): HTMLElement | null =>
+  foundAt('[data-desktop-row]', x, y)
 
 export function markRow(shelf: Shelf, row: HTMLElement | null): void {
   const mine = own(shelf)
