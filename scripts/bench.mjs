@@ -393,8 +393,13 @@ async function attention() {
     const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
     let drawn = 0
     let changed = false
-    const watch = new MutationObserver(() => {
-      changed = true
+    // What ticks by itself, in windows and tethers, has nothing to do with it.
+    const ticks = '.win-body, [aria-label="Tethers"]'
+    const watch = new MutationObserver((records) => {
+      changed ||= records.some(({ target }) => {
+        const element = target instanceof Element ? target : target.parentElement
+        return !element?.closest(ticks)
+      })
     })
     watch.observe(document.body, { childList: true, subtree: true, characterData: true })
     await frame()
