@@ -67,6 +67,9 @@ test('axe finds nothing on anything that is asked', async ({ shelf, page }) => {
     await page.evaluate((id) => window.kiteShelf?.run(id), command)
     await expect(page.locator(ASKED).last(), command).toBeVisible()
     await shelf.drawn()
+    // Of a hundred entries that look the same a few are enough.
+    const search = page.locator(ASKED).last().getByRole('searchbox')
+    if (await search.count()) await search.fill('desktop')
     expect(await shelf.violations('all', ASKED), command).toEqual([])
     await shelf.press('Escape')
     await expect(page.locator(ASKED), command).toHaveCount(0)

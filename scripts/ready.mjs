@@ -29,7 +29,7 @@ export function installPackages() {
   const lock = digest(read(join(root, 'package-lock.json')))
   if (read(stamp) === lock) return
   console.log('Installing the locked packages…')
-  const { status } = spawnSync('npm', ['ci', '--no-audit', '--no-fund'], {
+  const { status } = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--prefer-offline'], {
     cwd: root,
     stdio: 'inherit',
   })
