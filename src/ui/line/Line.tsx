@@ -33,7 +33,7 @@ export function Line() {
       <Planned />
       <Waits />
       <SaveState />
-      {/* What has no room goes to a second line, which is not seen; of the first it would be cut. */}
+      {/* What has no room goes to a line below, out of sight. The first of a line never does: it is empty. */}
       <span className="-ml-3 flex h-[22px] min-w-0 shrink-[99] flex-wrap gap-3 overflow-hidden">
         <span className="h-[22px]" />
         <Parted>
