@@ -15,6 +15,8 @@ export interface Seen {
   takesText: boolean
   /** What stands open and leaves the screen, or says less than it has to say. */
   outside: string[]
+  /** How many steps can be undone. */
+  steps: number
 }
 
 /** Looks at the page as a person would, and at where its keys go. */
@@ -90,6 +92,7 @@ const seen = (): string => {
     settled,
     takesText,
     outside,
+    steps: window.kiteShelf?.steps().length ?? 0,
   }
   return JSON.stringify(all)
 }

@@ -142,6 +142,8 @@ export class Wanderer {
     const before = step.does === 'type' || !this.seen ? await look(this.page) : this.seen
     await this.act(step, before)
     this.seen = await this.settled(step)
+    // Undone beyond the beginning: it cannot be come back to.
+    if (this.seen.steps < this.undoable) this.beginning = null
     this.rules(step, before, this.seen)
   }
 
