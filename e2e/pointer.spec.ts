@@ -46,6 +46,41 @@ test('a window is dragged by its hem, in one step, and Escape puts it back', asy
   await expect(shelf.window('observers')).toHaveCSS('translate', 'none')
 })
 
+test('what is closed while it is in hand lets pointer and keys go', async ({ shelf, page }) => {
+  await shelf.open()
+  const hem = shelf.window('observers').locator('.hem')
+  await shelf.grasp(hem, { x: 700, y: 300 }, { x: 200, y: 15 })
+  await shelf.press('Alt+Backspace')
+  await expect(shelf.window('observers')).toHaveCount(0)
+  await page.mouse.up()
+  const before = (await shelf.state()).windows.stations?.frame.x ?? 0
+  const other = shelf.window('stations').locator('.hem')
+  await shelf.drag(other, { x: 208 + before + 240, y: 120 }, { x: 200, y: 15 })
+  await expect.poll(async () => (await shelf.state()).windows.stations?.frame.x).not.toBe(before)
+  await page.mouse.move(400, 300)
+  const heard = page.evaluate(
+    () =>
+      new Promise((resolve) =>
+        document.addEventListener('mousemove', () => resolve(true), { once: true }),
+      ),
+  )
+  await page.mouse.move(420, 320)
+  expect(await heard).toBe(true)
+  // By a grip; and by its bow, with a caption at the pointer.
+  await shelf.run('window.focus', { window: 'stations' })
+  await shelf.grasp(shelf.window('stations').locator('[data-grip="se"]'), { x: 900, y: 500 })
+  await shelf.press('Alt+Backspace')
+  await page.mouse.up()
+  await shelf.grasp(page.locator('[data-bow="north"]'), { x: 100, y: 300 })
+  await expect(page.locator('#in-hand')).toBeVisible()
+  await shelf.run('window.close', { window: 'north' })
+  await page.mouse.up()
+  await expect(page.locator('#in-hand')).toHaveCount(0)
+  await shelf.press('Alt+;')
+  await shelf.press('Escape')
+  await expect(page.getByRole('dialog', { name: 'Line' })).toBeHidden()
+})
+
 /** A grip, how far it is dragged, and where the window stands then. */
 const GRIPS = [
   ['se', 30, 20, { x: 24, y: 24, width: 670, height: 370 }],

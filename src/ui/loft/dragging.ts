@@ -5,7 +5,7 @@ import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { foundAt } from '@/ui/parts/foundAt'
-import { onEscape, showInHand } from '@/ui/window/inHand'
+import { held, showInHand } from '@/ui/window/inHand'
 
 /** How near the upper and lower edge the shelves scroll while something is dragged, and by what. */
 const EDGE = 48
@@ -68,8 +68,8 @@ const rowInHand = (shelf: Shelf, id: DesktopId): Dragged => ({
 function inHand(shelf: Shelf, target: Element | null): Dragged | null {
   // A name that is typed is not dragged by.
   if (target instanceof HTMLInputElement) return null
-  const held = target?.closest<HTMLElement>('[data-choice]')
-  const { standing, head } = held?.dataset ?? {}
+  const choice = target?.closest<HTMLElement>('[data-choice]')
+  const { standing, head } = choice?.dataset ?? {}
   return standing ? windowInHand(shelf, standing) : head ? rowInHand(shelf, head) : null
 }
 
@@ -87,18 +87,20 @@ export function useLoftDrag(onDragging: (dragging: boolean) => void) {
         : (memo?.dragged as Dragged | undefined)
       if (!dragged) return
       if (first && dragged.as === 'into') onDragging(true)
-      const stop: () => void = memo?.stop ?? onEscape(cancel)
+      const putAway = () => {
+        mark(shelf, null, dragged.as)
+        showInHand(null, 0, 0)
+        onDragging(false)
+      }
+      const end: () => void = memo?.end ?? held(cancel, putAway)
       const target = targetAt(x, y)
       if (!last) {
         mark(shelf, target, dragged.as)
         scrollNear(y)
         showInHand(dragged.caption, x, y)
-        return { dragged, stop }
+        return { dragged, end }
       }
-      stop()
-      mark(shelf, null, dragged.as)
-      showInHand(null, 0, 0)
-      onDragging(false)
+      end()
       if (!canceled && target?.dataset.shelf) dragged.drop(target.dataset.shelf)
     },
     {

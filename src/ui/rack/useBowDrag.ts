@@ -1,9 +1,9 @@
 import { useDrag } from '@use-gesture/react'
-import { currentId, title, window as windowOf } from '@/core/model/selectors'
+import { currentId, title } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { onEscape, showInHand } from '@/ui/window/inHand'
+import { held, showInHand } from '@/ui/window/inHand'
 import { sendByHand } from '@/ui/window/sendByHand'
 import { Hold, markRow, rowAt } from './dropping'
 
@@ -54,24 +54,19 @@ function grasp(
   const window = shelf.state().windows[bow?.dataset.bow ?? '']
   if (!window) return
   const hold = new Hold((desktop) => shelf.dispatch('desktop.go', { to: desktop }))
-  const stop = onEscape(cancel)
-  return {
-    window: window.id,
-    title: title(shelf.state(), window),
-    hold,
-    release: () => {
-      stop()
-      hold.over(undefined)
-      markRow(shelf, null)
-      showInHand(null, 0, 0)
-    },
-  }
+  const release = held(cancel, () => {
+    hold.over(undefined)
+    markRow(shelf, null)
+    showInHand(null, 0, 0)
+  })
+  return { window: window.id, title: title(shelf.state(), window), hold, release }
 }
 
 function drop(shelf: Shelf, id: WindowId, row: string | undefined, onDesktop: boolean): void {
   const state = shelf.state()
   const here = currentId(state)
   const to = row ?? (onDesktop ? here : undefined)
-  if (!to || windowOf(state, id).desktop === to) return
+  const lives = state.windows[id]?.desktop
+  if (!to || !lives || lives === to) return
   sendByHand(shelf, id, to)
 }

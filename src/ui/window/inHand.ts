@@ -16,14 +16,28 @@ export function showInHand(title: string | null, x: number, y: number): void {
   caption.style.transform = `translate(${x + 14}px, ${y + 10}px)`
 }
 
-/** Calls back when Escape is pressed. Returns how to stop listening. */
-export function onEscape(callback: () => void): () => void {
-  const listen = (event: KeyboardEvent) => {
+/**
+ * While something is in hand: Escape gives it up. What was shown for it is put away with the push
+ * that holds it, also where what was held is gone meanwhile and is told nothing any more.
+ * @returns puts it away at once
+ */
+export function held(giveUp: () => void, putAway: () => void = () => {}): () => void {
+  const listening = new AbortController()
+  const { signal } = listening
+  const end = () => {
+    if (signal.aborted) return
+    listening.abort()
+    putAway()
+  }
+  const leave = (event: KeyboardEvent) => {
     if (event.key !== 'Escape') return
     event.preventDefault()
     event.stopPropagation()
-    callback()
+    giveUp()
   }
-  addEventListener('keydown', listen, { capture: true })
-  return () => removeEventListener('keydown', listen, { capture: true })
+  addEventListener('keydown', leave, { capture: true, signal })
+  // What is held hears of it first.
+  for (const type of ['pointerup', 'pointercancel'] as const)
+    addEventListener(type, (event) => event.isPrimary && setTimeout(end), { capture: true, signal })
+  return end
 }

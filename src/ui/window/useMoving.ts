@@ -15,7 +15,7 @@ import { Hold, markRow, rowAt } from '@/ui/rack/dropping'
 import { Flip } from './flip'
 import { clearGuides, showCells, showGuides } from './guides'
 import { heardAlone } from './heardAlone'
-import { onEscape, showInHand } from './inHand'
+import { held, showInHand } from './inHand'
 import { sendByHand } from './sendByHand'
 import { type Showing, useShowing } from './showing'
 
@@ -68,7 +68,8 @@ class InHand {
   private cell = -1
   /** It is let go already: sent over an edge. */
   private over = false
-  private stop: (() => void)[]
+  /** Puts away what is shown while it is in hand. */
+  readonly letGo: () => void
 
   /** @param start where the pointer took it: the gesture leaves out what it was not sure of yet */
   constructor(
@@ -99,7 +100,11 @@ class InHand {
       shelf.dispatch('window.toDisplay', { window: id, to })
     })
     this.pointer = start
-    this.stop = [onEscape(cancel), heardAlone((event) => this.move(event))]
+    const deaf = heardAlone((event) => this.move(event))
+    this.letGo = held(cancel, () => {
+      deaf()
+      this.putAway()
+    })
   }
 
   private get by(): Point {
@@ -148,8 +153,7 @@ class InHand {
     return this.others.frames
   }
 
-  letGo(): void {
-    for (const stop of this.stop) stop()
+  private putAway(): void {
     this.flip.stop()
     this.hold.over(undefined)
     markRow(this.shelf, null)

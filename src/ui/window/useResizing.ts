@@ -9,7 +9,7 @@ import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { largeScale } from '@/ui/desktop/area'
 import { windowElement } from '@/ui/parts/focus'
-import { onEscape } from './inHand'
+import { held } from './inHand'
 
 export const GRIPS = ['n', 'e', 's', 'w', 'nw', 'ne', 'sw', 'se'] as const
 type Grip = (typeof GRIPS)[number]
@@ -21,7 +21,7 @@ export function useResizing(id: WindowId) {
     ({ args: [grip], first, last, movement: [mx, my], canceled, cancel, memo }) => {
       const element = windowElement(id)
       if (!element) return
-      const stop = first ? onEscape(cancel) : (memo as (() => void) | undefined)
+      const stop = first ? held(cancel) : (memo as (() => void) | undefined)
       const scale = largeScale(shelf)
       const [dx, dy] = [mx / scale, my / scale]
       const frame = resized(shelf, id, grip as Grip, dx, dy)
