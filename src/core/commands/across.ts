@@ -17,6 +17,7 @@ const focus = command({
   id: 'display.focus',
   title: 'Go to a display',
   group,
+  unlisted: true,
   step: false,
   args: { to: string().required() },
   plan: (draft, { to }) => {
@@ -90,6 +91,7 @@ const toDisplay = command({
   id: 'window.toDisplay',
   title: 'Send window to the display in a direction',
   group,
+  unlisted: true,
   args: {
     ...which,
     to: string().required(),

@@ -150,6 +150,7 @@ const open = command({
   id: 'window.open',
   title: 'Open a window',
   group,
+  unlisted: true,
   args: {
     app: maybeId().required(),
     document: maybeId(),
@@ -172,6 +173,7 @@ const launch = command({
   id: 'app.launch',
   title: 'Go to an app, or open it',
   group,
+  unlisted: true,
   args: { app: maybeId(), slot: number().integer().min(1).max(9), another: boolean() },
   plan: (draft, args, env) => {
     const app = chosen(draft, args)
@@ -214,6 +216,7 @@ const slot = command({
   id: 'app.slot',
   title: 'Put an app on a number key',
   group,
+  unlisted: true,
   args: { app: maybeId().required(), slot: number().integer().min(1).max(9).required() },
   plan: (draft, args, env) => {
     const app = known(args.app, env)
@@ -230,6 +233,7 @@ const add = command({
   id: 'app.add',
   title: 'Add a web address as an app',
   group,
+  unlisted: true,
   args: { name: string().required(), address: string().required().max(2000), icon: string() },
   plan: (draft, { name, address, icon }, env) => {
     if (!name.trim()) return no('An app needs a name: type at least one letter.')
@@ -252,6 +256,7 @@ const remove = command({
   id: 'app.remove',
   title: 'Remove an app that was added',
   group,
+  unlisted: true,
   args: { app: maybeId().required() },
   plan: (draft, { app }) => {
     const own = draft.apps[app]

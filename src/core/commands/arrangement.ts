@@ -22,6 +22,7 @@ const move = command({
   id: 'display.move',
   title: 'Move a display in the arrangement',
   group,
+  unlisted: true,
   args: { ...whichDisplay, x: coordinate.required(), y: coordinate.required() },
   plan: (draft, { x, y, ...args }) => {
     const found = pluggedDisplay(draft, args)
@@ -39,6 +40,7 @@ const nudge = command({
   id: 'display.nudge',
   title: 'Move a display along the others',
   group,
+  unlisted: true,
   args: { ...whichDisplay, to: string().oneOf(DIRECTIONS).required() },
   plan: (draft, { to, ...args }) => {
     const found = pluggedDisplay(draft, args)
@@ -55,6 +57,7 @@ const main = command({
   id: 'display.main',
   title: 'Make a display the main one',
   group,
+  unlisted: true,
   args: whichDisplay,
   plan: (draft, args) => {
     const found = pluggedDisplay(draft, args)

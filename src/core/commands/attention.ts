@@ -18,6 +18,7 @@ const report = command({
   id: 'attention.report',
   title: 'Report what wants attention',
   group,
+  unlisted: true,
   step: false,
   args: {
     document: string().required(),
@@ -150,6 +151,7 @@ const later = command({
   id: 'attention.putOff',
   title: 'Put off what waits',
   group,
+  unlisted: true,
   step: false,
   args: { ...about, until: number().required() },
   plan: (draft, { document, until }, env) => {

@@ -158,6 +158,10 @@ export interface Command<Args = Record<string, unknown>, Id extends string = str
   expand?(state: State, args: Args): Refusal | Pick<Sequence, 'name' | 'deeds'>
   /** Whether what is known of documents is part of the step. */
   documents?: boolean
+  /** Whether the line leaves it out: it is no use without arguments that are not asked for there. */
+  unlisted?: boolean
+  /** How it is called in the line where that asks which desktop; the answer may be a new one. */
+  asks?: { title: string; orNew?: boolean }
 }
 
 /** An argument that is typed as a name or a title. */

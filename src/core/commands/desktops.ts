@@ -36,6 +36,7 @@ const rename = command({
   id: 'desktop.rename',
   title: 'Rename desktop',
   group,
+  unlisted: true,
   args: {
     desktop: string(),
     name: string().defined(),
@@ -69,6 +70,7 @@ const reorder = command({
   id: 'desktop.reorder',
   title: 'Move desktop in the order',
   group,
+  unlisted: true,
   args: { desktop: string(), by: number().integer(), to: number().integer() },
   plan: (draft, args) => {
     const found = named(draft, args.desktop)
@@ -92,6 +94,7 @@ const rest = command({
   id: 'desktop.rest',
   title: 'Put a desktop to rest',
   group,
+  unlisted: true,
   step: false,
   args: { desktop: string() },
   plan: (draft, args, env) => {

@@ -52,6 +52,7 @@ const resizeDisplay = command({
   id: 'display.resize',
   title: 'Set the size of a display',
   group,
+  unlisted: true,
   step: false,
   args: { display: maybeId().required(), width: width.required(), height: height.required() },
   plan: (draft, args) => {
@@ -69,6 +70,7 @@ const add = command({
   id: 'display.add',
   title: 'Add a display',
   group,
+  unlisted: true,
   args: { name: nameArgument(), width, height, scale },
   plan: (draft, args, env) => {
     if (args.name !== undefined && !args.name.trim()) return no('A display needs a name.')
@@ -110,6 +112,7 @@ const change = command({
   id: 'display.set',
   title: 'Change a display: name, size, scale',
   group,
+  unlisted: true,
   args: { ...whichDisplay, name: nameArgument(), width, height, scale },
   plan: onDisplay((draft, found, args: Partial<Display> & { display?: string }) => {
     if (args.name !== undefined && !args.name.trim()) return no('A display needs a name.')
@@ -146,6 +149,7 @@ const remove = command({
   id: 'display.remove',
   title: 'Remove a display',
   group,
+  unlisted: true,
   args: whichDisplay,
   plan: onDisplay((draft, found) => {
     const { id, name } = found
@@ -267,6 +271,7 @@ const giveBack = command({
   id: 'display.giveBack',
   title: 'A display is not shown in a browser window of its own any more',
   group,
+  unlisted: true,
   step: false,
   args: { display: maybeId().required() },
   plan: (draft, args) => {

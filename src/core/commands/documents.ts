@@ -15,6 +15,7 @@ const set = command({
   id: 'document.set',
   title: 'Rename a document',
   group,
+  unlisted: true,
   step: false,
   args: { ...which, title: nameArgument(), unsaved: boolean() },
   plan: (draft, { document, title, unsaved }) => {
@@ -32,6 +33,7 @@ const discard = command({
   id: 'document.discard',
   title: 'Delete a document, and take it back',
   group,
+  unlisted: true,
   step: false,
   args: which,
   plan: (draft, { document }, env) => {
@@ -59,6 +61,7 @@ const discardAll = command({
   id: 'documents.discard',
   title: 'Delete several documents',
   group,
+  unlisted: true,
   documents: true,
   args: { documents: array(maybeId().required()).required().min(1) },
   plan: (draft, { documents }, env) => {
@@ -76,6 +79,7 @@ const putAway = command({
   id: 'documents.putAway',
   title: 'Put documents away that nobody looks at',
   group,
+  unlisted: true,
   step: false,
   args: { documents: array(maybeId().required()).required() },
   plan: (draft, { documents }) => {
@@ -91,6 +95,7 @@ const bring = command({
   id: 'documents.bring',
   title: 'Bring documents back to hand',
   group,
+  unlisted: true,
   step: false,
   args: { documents: array(mixed<DocumentInfo>().required()).required() },
   plan: (draft, { documents }) => {
@@ -108,6 +113,7 @@ const asking = <Id extends string>(view: 'title' | 'export document', id: Id, ti
     id,
     title,
     group,
+    unlisted: true,
     step: false,
     args: which,
     plan: (draft, { document }) => {

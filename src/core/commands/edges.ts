@@ -23,6 +23,7 @@ const edge = command({
   id: 'window.edge',
   title: 'Move the edge that placed windows share',
   group: 'Windows',
+  unlisted: true,
   args: {
     ...which,
     edge: string().oneOf(EDGES),

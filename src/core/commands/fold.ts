@@ -41,6 +41,7 @@ const fold = command({
   id: 'desktop.fold',
   title: 'Fold desktop',
   group,
+  unlisted: true,
   args: {
     desktop: string(),
     desktops: array(string().required()),

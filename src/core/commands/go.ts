@@ -17,6 +17,7 @@ const go = command({
   id: 'desktop.go',
   title: 'Go to desktop',
   group: 'Switching',
+  asks: { title: 'Go to desktop…' },
   step: false,
   args: { to: string().required() },
   plan: (draft, { to }) => {
@@ -32,6 +33,7 @@ const glance = command({
   id: 'desktop.glance',
   title: 'Look into a desktop without going there',
   group: 'Switching',
+  asks: { title: 'Look into desktop…' },
   step: false,
   args: { to: string().required() },
   plan: (draft, { to }) => {

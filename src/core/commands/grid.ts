@@ -12,6 +12,7 @@ const columns = command({
   id: 'grid.columns',
   title: 'Set how many desktops stand in a row',
   group,
+  unlisted: true,
   args: { columns: number().integer().min(1).max(DESKTOPS_MOST).required() },
   plan: (draft, args) => {
     const stand = `The desktops stand ${args.columns === 1 ? 'in a line' : `in rows of ${args.columns}`}`

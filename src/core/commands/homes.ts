@@ -35,6 +35,7 @@ const set = command({
   id: 'home.set',
   title: 'Set a home',
   group,
+  unlisted: true,
   args: {
     id: maybeId(),
     app: maybeId().required(),
@@ -84,6 +85,7 @@ const remove = command({
   id: 'home.remove',
   title: 'Remove a home',
   group,
+  unlisted: true,
   args: { id: maybeId().required() },
   plan: (draft, { id }, env) => {
     const home = draft.homes.find((other) => other.id === id)
@@ -98,6 +100,7 @@ const reorder = command({
   id: 'home.reorder',
   title: 'Move a home in the order',
   group,
+  unlisted: true,
   args: { id: maybeId().required(), by: number().integer().required() },
   plan: (draft, { id, by }) => {
     const at = draft.homes.findIndex((home) => home.id === id)
@@ -140,6 +143,7 @@ const putRight = command({
   id: 'home.putRight',
   title: 'Put windows right',
   group,
+  unlisted: true,
   args: { windows: array(maybeId().required()) },
   plan: (draft, { windows }, env) => {
     const away = putRightPlan(draft, momentOf(env.now))

@@ -60,6 +60,7 @@ const mergeFile = command({
   id: 'shelf.merge',
   title: 'Bring a shelf file in',
   group,
+  unlisted: true,
   documents: true,
   args: { state: mixed<State>().required() },
   plan: (draft, { state }) => {

@@ -31,6 +31,7 @@ const bind = command({
   id: 'keys.bind',
   title: 'Bind keys to a command',
   group,
+  unlisted: true,
   args: {
     ...keyed,
     command: string().required().max(100),
@@ -49,6 +50,7 @@ const unbind = command({
   id: 'keys.unbind',
   title: 'Switch keys off',
   group,
+  unlisted: true,
   args: keyed,
   plan: (draft, { keys, place }) => {
     const built = isBuiltInAt(draft, keys, place)
@@ -89,6 +91,7 @@ const leaveTyping = command({
   id: 'keys.leaveTyping',
   title: 'Leave the characters to Alt',
   group,
+  unlisted: true,
   args: {
     to: string()
       .oneOf(['control', 'leader'] as const)

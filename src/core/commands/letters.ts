@@ -26,6 +26,7 @@ const letter = command({
   id: 'desktop.letter',
   title: 'Set call letter',
   group,
+  unlisted: true,
   args: {
     desktop: string(),
     letter: string().defined(),

@@ -14,6 +14,7 @@ const look = command({
   id: 'desktop.look',
   title: 'Change look',
   group,
+  unlisted: true,
   args: {
     desktop: string(),
     hue: string().oneOf([...HUES]),
@@ -63,6 +64,7 @@ const copy = command({
   id: 'desktop.copyLook',
   title: 'Copy look to other desktops',
   group,
+  unlisted: true,
   args: {
     desktop: string(),
     to: array(string().required()).required().min(1),

@@ -72,6 +72,7 @@ const remove = command({
   id: 'pattern.remove',
   title: 'Remove a pattern',
   group,
+  unlisted: true,
   args: { pattern: string().required() },
   plan: (draft, { pattern }) => {
     const found = patternOf(draft, pattern)
@@ -85,6 +86,7 @@ const make = command({
   id: 'pattern.make',
   title: 'New desktop from a pattern',
   group,
+  unlisted: true,
   documents: true,
   args: { pattern: string().required(), name: nameArgument().required() },
   plan: (draft, { pattern, name }, env) => {

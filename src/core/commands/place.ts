@@ -31,6 +31,7 @@ const move = command({
   id: 'window.move',
   title: 'Move window',
   group,
+  unlisted: true,
   args: { ...which, x: number().required(), y: number().required() },
   plan: onFramed((draft, found, { x, y }: { window?: string; x: number; y: number }) => {
     moveFrame(draft, found, { x, y })
@@ -42,6 +43,7 @@ const resize = command({
   id: 'window.resize',
   title: 'Resize window',
   group,
+  unlisted: true,
   args: {
     ...which,
     x: number(),
@@ -88,6 +90,7 @@ const place = command({
   id: 'window.place',
   title: 'Place window',
   group,
+  unlisted: true,
   args: { ...which, ...span, sized: boolean() },
   plan: (draft, { window: id, sized, ...given }) => {
     if (given.top >= given.bottom + 1 || given.left >= given.right + 1)
@@ -112,6 +115,7 @@ const side = command({
   id: 'window.side',
   title: 'Place window at a side: half, a third, two thirds',
   group,
+  unlisted: true,
   args: { ...which, to: string().oneOf(DIRECTIONS).required() },
   plan: (draft, args) => {
     const pair = pairOf(draft, args.window, args.to)

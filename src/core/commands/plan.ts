@@ -34,6 +34,7 @@ const add = command({
   id: 'plan.add',
   title: 'Plan a block of the day',
   group,
+  unlisted: true,
   args: {
     /** As it is typed: `9:30-11 Model`. */
     text: string().required().max(300),
@@ -57,6 +58,7 @@ const put = command({
   id: 'plan.put',
   title: 'Put blocks into the plan',
   group,
+  unlisted: true,
   args: {
     blocks: array(
       object({
@@ -99,6 +101,7 @@ const move = command({
   id: 'plan.move',
   title: 'Move a block of the plan',
   group,
+  unlisted: true,
   args: {
     ...which,
     start: number(),
@@ -136,6 +139,7 @@ const remove = command({
   id: 'plan.remove',
   title: 'Remove a block of the plan',
   group,
+  unlisted: true,
   args: which,
   plan: (draft, { block }) => {
     const found = blockOf(draft, block)
@@ -188,6 +192,7 @@ const goes = command({
   id: 'plan.goes',
   title: 'Go by itself when a block begins, or not',
   group,
+  unlisted: true,
   args: { ...which, on: boolean() },
   plan: (draft, { block, on }) => {
     const found = blockOf(draft, block)
@@ -222,6 +227,7 @@ const leave = command({
   id: 'plan.leave',
   title: 'Leave the offer of the plan',
   group,
+  unlisted: true,
   step: false,
   args: which,
   plan: (draft, { block }) => {

@@ -35,6 +35,7 @@ const make = command({
   id: 'run.make',
   title: 'Make a run through all desktops',
   group,
+  unlisted: true,
   args: {
     name: nameArgument().required(),
     /** Where it goes; without, through all desktops in their order. */
@@ -143,6 +144,7 @@ const note = command({
   id: 'run.note',
   title: 'Write the notes of a stop',
   group,
+  unlisted: true,
   args: { ...aStop, notes: string().defined().max(5000) },
   plan: onStop(({ stop, draft }, { notes }: { run?: string; stop: string; notes: string }) => {
     stop.notes = notes
@@ -154,6 +156,7 @@ const move = command({
   id: 'run.move',
   title: 'Move a stop of a run',
   group,
+  unlisted: true,
   args: { ...aStop, by: number().integer().required() },
   plan: onStop(({ run, stop, at, draft }, { by }: { run?: string; stop: string; by: number }) => {
     const to = Math.max(0, Math.min(run.stops.length - 1, at + by))
@@ -168,6 +171,7 @@ const drop = command({
   id: 'run.drop',
   title: 'Take a stop out of a run',
   group,
+  unlisted: true,
   args: aStop,
   plan: onStop(({ run, stop, at, draft }) => {
     const says = stopName(draft, stop)

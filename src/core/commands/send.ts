@@ -31,6 +31,7 @@ const send = command({
   id: 'window.send',
   title: 'Send window',
   group,
+  asks: { title: 'Send window to…', orNew: true },
   args: { ...which, to: string().required() },
   plan: on((draft, found, args: { window?: string; to: string }, env) => {
     const place = destination(draft, found, args.to)
@@ -55,6 +56,7 @@ const sendAll = command({
   id: 'window.sendAll',
   title: 'Send several windows',
   group,
+  unlisted: true,
   args: { windows: array(maybeId().required()).required().min(1), to: string().required() },
   plan: (draft, { windows, to }, env) => {
     const places = windows.map((id) => {
@@ -91,6 +93,7 @@ const carry = command({
   id: 'window.carry',
   title: 'Carry window',
   group,
+  asks: { title: 'Carry window to…', orNew: true },
   args: {
     ...which,
     to: string().required(),

@@ -26,6 +26,7 @@ const keep = command({
   id: 'sequence.keep',
   title: 'Keep what was done as a sequence',
   group,
+  unlisted: true,
   args: {
     name: nameArgument().required(),
     deeds: array(deed.required()).required().min(1).max(DEEDS_MOST),
@@ -51,6 +52,7 @@ const remove = command({
   id: 'sequence.remove',
   title: 'Remove a sequence',
   group,
+  unlisted: true,
   args: which,
   plan: (draft, { sequence }) => {
     const found = sequenceOf(draft, sequence)
@@ -66,6 +68,7 @@ const run = command({
   id: 'sequence.run',
   title: 'Run a sequence',
   group,
+  unlisted: true,
   documents: true,
   args: which,
   expand: (state, { sequence }) => sequenceOf(state, sequence),

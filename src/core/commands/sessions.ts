@@ -14,6 +14,7 @@ const reopenSession = command({
   id: 'session.reopen',
   title: 'Reopen an earlier session',
   group,
+  unlisted: true,
   documents: true,
   args: { state: mixed<State>().required() },
   plan: (draft, { state }) => {
@@ -44,6 +45,7 @@ const reopenWindows = command({
   id: 'session.windows',
   title: 'Reopen windows of an earlier session',
   group,
+  unlisted: true,
   documents: true,
   args: { windows: array(maybeId().required()).required(), from: mixed<State>().required() },
   plan: (draft, { windows, from }) => {

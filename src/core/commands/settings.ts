@@ -14,6 +14,7 @@ const setting = command({
   id: 'settings.set',
   title: 'Change a setting',
   group,
+  unlisted: true,
   args: SETTING_CHECKS,
   plan: (draft, given) => {
     const before = { ...draft.settings }
@@ -43,6 +44,7 @@ const bring = command({
   id: 'settings.bring',
   title: 'Bring in settings, homes and keys of a file',
   group,
+  unlisted: true,
   args: { wanted: wantedShape.required() },
   plan: (draft, { wanted }) => {
     const { settings, homes, bindings, sequences = [] } = wanted as Wanted

@@ -202,6 +202,7 @@ const divide = command({
   id: 'pair.divide',
   title: 'Move the divider of the pair',
   group,
+  unlisted: true,
   args: { to: number(), by: number() },
   plan: (draft, { to, by }) => {
     const here = pairHere(draft)

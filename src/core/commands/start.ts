@@ -23,6 +23,7 @@ const contexts = command({
   id: 'start.contexts',
   title: 'Start with the contexts of your day',
   group,
+  unlisted: true,
   args: {
     names: array(string().required()).required().min(1),
     homes: array(object({ app: maybeId().required(), name: string().required() }).required()),

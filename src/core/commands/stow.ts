@@ -67,6 +67,7 @@ const bring = command({
   id: 'desktop.bring',
   title: 'Bring a stowed desktop back',
   group,
+  unlisted: true,
   args: {
     desktop: string().required(),
     /** A window of it to go to. */
@@ -145,6 +146,7 @@ const brought = command({
   id: 'desktop.import',
   title: 'Bring a desktop in from a file',
   group,
+  unlisted: true,
   documents: true,
   args: { state: mixed<State>().required(), desktop: maybeId().required() },
   plan: (draft, { state, desktop: id }) => {

@@ -23,6 +23,7 @@ const go = command({
   id: 'tether.go',
   title: 'Go to a tethered window, and come back',
   group,
+  unlisted: true,
   args: which,
   plan: lookingAt((draft, found) => {
     if (focusId(draft) === found.id && draft.answering) return comeBack(draft)
@@ -36,6 +37,7 @@ const use = command({
   id: 'tether.use',
   title: 'Use a tether by its number: pause, go on, reply',
   group,
+  unlisted: true,
   step: false,
   args: { nth: number().integer().min(1).max(9).required() },
   plan: (_draft, { nth }) => ({ show: { view: 'tether', nth } }),

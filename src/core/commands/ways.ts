@@ -8,6 +8,7 @@ const set = command({
   id: 'pointer.set',
   title: 'Set what a way of the pointer does',
   group: 'Shelf',
+  unlisted: true,
   args: {
     way: string()
       .oneOf(WAYS.map(({ id }) => id))
@@ -40,6 +41,7 @@ const brush = command({
   id: 'pointer.brush',
   title: 'Note that the pointer stayed at an edge',
   group: 'Shelf',
+  unlisted: true,
   step: false,
   args: { zone: string().oneOf(ZONES).required() },
   plan: (_draft, { zone }) => ({ journal: [{ kind: 'brush', zone }] }),

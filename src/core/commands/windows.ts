@@ -23,6 +23,7 @@ const focus = command({
   id: 'window.focus',
   title: 'Go to window',
   group,
+  unlisted: true,
   args: which,
   plan: lookingAt((draft, found) => visit(draft, found.id)),
 })
@@ -93,6 +94,7 @@ const focusToward = command({
   id: 'window.focusToward',
   title: 'Focus the nearest window',
   group,
+  unlisted: true,
   step: false,
   args: { to: string().oneOf(DIRECTIONS).required() },
   plan: (draft, { to }) => {

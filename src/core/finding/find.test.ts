@@ -1,3 +1,4 @@
+import { registry } from '@/core/commands/registry'
 import { APPS, World } from '@/core/testing/world'
 import { desktopsFor, everything, rank } from './find'
 
@@ -89,4 +90,15 @@ test('settings are found by what one would call them, with what they are', () =>
   })
   expect(titles(find('wrap'), 'settings')).toContain('Wrap around at the ends')
   expect(find('wrap')).toContainEqual(expect.objectContaining({ on: true, args: { wrap: false } }))
+})
+
+test('every command that is listed can be run as it is, or asks which desktop', () => {
+  const { world } = office()
+  const [field] = world.state.order
+  const listed = everything(world.state, { apps: APPS, texts: new Map() })
+  const incomplete = listed.filter(({ command, args, asks }) => {
+    const given = asks ? { ...args, to: field } : args
+    return !registry.get(command)?.args.isValidSync(given, { strict: true })
+  })
+  expect(incomplete.map(({ command }) => command)).toEqual([])
 })

@@ -49,96 +49,6 @@ const MOST_UNASKED: Record<Kind, number> = {
   settings: 0,
 }
 
-/** Commands that ask where to; the others of the list run as they are. */
-const ASKING: Record<string, string> = {
-  'window.send': 'Send window to…',
-  'window.carry': 'Carry window to…',
-  'desktop.go': 'Go to desktop…',
-  'desktop.glance': 'Look into desktop…',
-}
-
-/** Of these the ones whose answer may be a desktop that is made for it. */
-const MAKING = new Set(['window.send', 'window.carry'])
-
-/** Commands that are no use without arguments the Line does not ask for. */
-const SILENT = new Set([
-  'desktop.rename',
-  'desktop.letter',
-  'keys.leaveTyping',
-  'sequence.keep',
-  'desktop.bring',
-  'tether.go',
-  'plan.add',
-  'run.note',
-  'run.move',
-  'run.drop',
-  'run.make',
-  'desktop.import',
-  'plan.put',
-  'plan.move',
-  'plan.remove',
-  'plan.goes',
-  'plan.leave',
-  'tether.use',
-  'pattern.make',
-  'pattern.remove',
-  'attention.report',
-  'attention.putOff',
-  'sequence.run',
-  'sequence.remove',
-  'desktop.look',
-  'desktop.copyLook',
-  'desktop.reorder',
-  'desktop.fold',
-  'desktop.rest',
-  'window.focus',
-  'window.focusToward',
-  'window.sendAll',
-  'window.place',
-  'window.side',
-  'window.edge',
-  'window.move',
-  'window.resize',
-  'window.open',
-  'app.launch',
-  'app.slot',
-  'app.add',
-  'app.remove',
-  'shelf.merge',
-  'session.reopen',
-  'session.windows',
-  'settings.set',
-  'settings.bring',
-  'start.contexts',
-  'pointer.set',
-  'keys.bind',
-  'keys.unbind',
-  'pointer.brush',
-  'display.resize',
-  'display.giveBack',
-  'display.add',
-  'display.set',
-  'display.move',
-  'display.nudge',
-  'display.remove',
-  'display.main',
-  'display.focus',
-  'window.toDisplay',
-  'document.set',
-  'document.discard',
-  'document.askTitle',
-  'document.export',
-  'line.open',
-  'trail.open',
-  'grid.columns',
-  'home.set',
-  'home.remove',
-  'home.reorder',
-  'home.putRight',
-  'pair.divide',
-  'unstack.desktop',
-])
-
 interface Sources {
   apps: AppFacts[]
   /** Text of documents, as far as it is known. */
@@ -202,15 +112,15 @@ export function everything(
       }),
     )
   const commands = [...registry.values()]
-    .filter(({ id }) => !SILENT.has(id))
+    .filter(({ unlisted }) => !unlisted)
     .map(
-      ({ id, title: name }): Found => ({
+      ({ id, title: name, asks }): Found => ({
         kind: 'commands',
         id,
-        title: ASKING[id] ?? name,
+        title: asks?.title ?? name,
         command: id,
         args: {},
-        ...(ASKING[id] && { asks: 'to' }),
+        ...(asks && { asks: 'to' }),
         also: [],
       }),
     )
@@ -317,7 +227,7 @@ export function desktopsFor(state: State, command: string, args: Record<string, 
       also: [letter ?? ''],
     }
   })
-  if (!MAKING.has(command)) return answers
+  if (!registry.get(command)?.asks?.orNew) return answers
   const fresh = { kind: 'desktops' as const, id: 'new', title: 'A new desktop', also: ['='] }
   return [...answers, { ...fresh, command, args: { ...args, to: 'new' } }]
 }
