@@ -1,4 +1,4 @@
-import { expect, type ShelfPage, test } from './shelf'
+import { expect, numbered, type ShelfPage, test } from './shelf'
 
 const SIZES = [
   { width: 1024, height: 640 },
@@ -9,7 +9,7 @@ const SIZES = [
 
 const NAMES = [
   'تقرير الثلوج اليومي للمنحدرات الشمالية والجنوبية',
-  'A very long name of a desktop that says all that is on it now',
+  'A very long name of a desktop that says all that is on it',
   '🏔️ Ridge and its observers 🛰️',
   '雪崩予報の作業場所と観測地点の一覧',
   'Équipe de nuit, secteur Nord-Est du massif',
@@ -18,12 +18,7 @@ const NAMES = [
 async function forty(shelf: ShelfPage): Promise<string[]> {
   await shelf.open('shelf')
   for (const app of ['table', 'job', 'player']) await shelf.run('window.open', { app })
-  await shelf.page.evaluate((names) => {
-    for (let count = 2; count <= 40; count++) {
-      const name = (names[count] ?? `Number ${count}`).slice(0, 60)
-      window.kiteShelf?.run('desktop.create', { name, stay: true })
-    }
-  }, NAMES)
+  await shelf.desktops(...NAMES, ...numbered('Number', NAMES.length + 2, 40))
   return (await shelf.state()).order
 }
 

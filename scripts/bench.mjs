@@ -133,6 +133,10 @@ async function drag(page, x, y) {
       await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)))
     }
     runs.push(((await counters()) - before) / frames)
+    const moved = await page.evaluate(() =>
+      [...document.querySelectorAll('section')].some(({ style }) => style.translate),
+    )
+    if (!moved) throw new Error('What was to be dragged lies still')
     await page.mouse.move(x, y)
     await page.mouse.up()
   }

@@ -1,4 +1,3 @@
-import Link from 'next/link'
 import { connection } from 'next/server'
 
 /** What is not there. Made for each who asks: a page made once has no nonce for its scripts. */
@@ -9,12 +8,13 @@ export default async function NotFound() {
       <h1 className="font-bold font-display text-[24px]">There is no page at this address</h1>
       <p>Kite Shelf and its demo are elsewhere; nothing of yours is lost.</p>
       <p className="flex gap-2">
-        <Link href="/shelf" className="btn" prefetch={false}>
+        {/* Loaded anew: the nonce of this page is not that of the next. */}
+        <a href="/shelf" className="btn">
           Your shelf
-        </Link>
-        <Link href="/demo" className="btn" prefetch={false}>
+        </a>
+        <a href="/demo" className="btn">
           The demo
-        </Link>
+        </a>
       </p>
     </main>
   )

@@ -37,9 +37,10 @@ export function PairDialog({ id }: { id: WindowId }) {
         shouldFilter={false}
         loop
         onKeyDown={(event) => {
-          if (typed || !/^[1-8]$/.test(event.key)) return
+          const { key, altKey, ctrlKey, metaKey } = event
+          if (typed || altKey || ctrlKey || metaKey || !/^[1-8]$/.test(key)) return
           event.preventDefault()
-          pick(shown[Number(event.key) - 1])
+          pick(shown[Number(key) - 1])
         }}
       >
         <Command.Input
