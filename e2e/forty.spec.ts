@@ -121,6 +121,15 @@ test('in rows and columns on a small screen the map leaves room for the names', 
   ).toEqual([0, 0])
 })
 
+test('where there is room the map is whole', async ({ shelf, page }) => {
+  await page.setViewportSize({ width: 1920, height: 1080 })
+  await forty(shelf)
+  await shelf.run('grid.columns', { columns: 4 })
+  const map = page.locator('[data-map]')
+  await expect(map.locator('button')).toHaveCount(40)
+  expect(await map.evaluate((one) => one.scrollHeight - one.clientHeight)).toBe(0)
+})
+
 test('a menu that is open stays on the screen when the page becomes smaller', async ({
   shelf,
   page,

@@ -75,7 +75,7 @@ export function Rack({ name }: { name: string }) {
         // Of many rows those near the current one: the names below have to have room.
         <div
           data-map=""
-          className="mx-3.5 mt-1 mb-2.5 flex max-h-[24%] shrink-0 flex-col gap-1 overflow-y-auto max-[1000px]:hidden"
+          className="mx-3.5 mt-1 mb-2.5 flex max-h-[max(24%,calc(100%-600px))] shrink-0 flex-col gap-1 overflow-y-auto max-[1000px]:hidden"
         >
           <Marks width={Math.min(20, Math.floor(MAP / columns) - MAP_GAP)} />
         </div>
