@@ -191,7 +191,7 @@ export async function begin(
   })
   // A first state is in both places before anything can be done to it: a log has nothing to stand on else.
   if (written === null)
-    await Promise.race([Promise.all([keeper.flush(), copies.now()]), pass(FIRST_WITHIN)])
+    await Promise.race([Promise.all([keeper.flush(), copies.first()]), pass(FIRST_WITHIN)])
   else copies.soon()
   setMarks(name, { kept: true })
   views.lead()
@@ -200,7 +200,7 @@ export async function begin(
   signal.addEventListener('abort', () => clearTimeout(late))
   shelf.page.setState({ ready: true })
   void navigator.storage?.persist?.().catch(() => false)
-  whenIdle(() => void copies.fill().catch(() => {}), IDLE_WITHIN)
+  afterFirstMoments(() => void copies.fill().catch(() => {}), signal)
   keepTidy(shelf, signal)
 }
 
@@ -313,19 +313,24 @@ const FIRST_WITHIN = 2000
 
 const pass = (time: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, time))
 
-const TIDY_EVERY = 3_600_000
+/** They belong to the person, in milliseconds. */
+const FIRST_MOMENTS = 8000
 /** What can wait is done after this time even if the page always has something to do. */
 const IDLE_WITHIN = 5000
+
+function afterFirstMoments(work: () => void, signal: AbortSignal): void {
+  const timer = setTimeout(() => whenIdle(work, IDLE_WITHIN), FIRST_MOMENTS)
+  signal.addEventListener('abort', () => clearTimeout(timer))
+}
+
+const TIDY_EVERY = 3_600_000
 
 /** Soon after the start and once an hour. */
 function keepTidy(shelf: Shelf, signal: AbortSignal): void {
   const work = () => void tidy(shelf, shelf.clock()).catch(() => {})
-  const first = setTimeout(() => whenIdle(work, IDLE_WITHIN), 8000)
+  afterFirstMoments(work, signal)
   const timer = setInterval(work, TIDY_EVERY)
-  signal.addEventListener('abort', () => {
-    clearTimeout(first)
-    clearInterval(timer)
-  })
+  signal.addEventListener('abort', () => clearInterval(timer))
 }
 
 /** Tells when the page is looked at, first now, and when it is left. */

@@ -54,6 +54,17 @@ test('the first change is copied soon, the next ones together some time after it
   expect(states).toHaveLength(2)
 })
 
+test('the first copy is of the arrangement alone; what documents say comes with the next', async () => {
+  const { copies, states, documents } = copying()
+  changeContent(shelf, 'note', 'snow', 'saved')
+  await copies.first()
+  expect(states).toHaveLength(1)
+  expect(documents.size).toBe(0)
+  copies.soon()
+  await jest.advanceTimersByTimeAsync(COPY_EVERY)
+  expect(documents.get('note')).toEqual({ saved: 'snow', draft: null })
+})
+
 test('the log is only let go of when the copy that has it is written', async () => {
   const { copies, order, place, documents } = copying()
   changeContent(shelf, 'note', 'snow', 'saved')

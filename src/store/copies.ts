@@ -1,3 +1,4 @@
+import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DocumentId, State } from '@/core/model/types'
 import type { ChangeLog } from './changeLog'
 import { giveBackForSpare, keptContent, peekContent, takeForSpare } from './documents'
@@ -40,10 +41,23 @@ export class Copies {
 
   /** Copies at once what has changed since the last time. */
   now(): Promise<void> {
+    return this.next(() => this.copy(takeForSpare(this.shelf)))
+  }
+
+  /**
+   * Copies the arrangement alone, for the person waits for it; what documents say comes the next
+   * time.
+   */
+  first(): Promise<void> {
+    return this.next(() => this.copy(new Map()))
+  }
+
+  /** One after the other. */
+  private next(copy: () => Promise<void>): Promise<void> {
     if (this.timer !== null) clearTimeout(this.timer)
     this.timer = null
     this.copiedAt = this.shelf.clock()
-    this.working = this.working.then(() => this.copy())
+    this.working = this.working.then(copy)
     return this.working
   }
 
@@ -65,11 +79,10 @@ export class Copies {
     this.soon()
   }
 
-  private async copy(): Promise<void> {
+  private async copy(documents: Map<DocumentId, KeptContent | null>): Promise<void> {
     // After the shelf was let go there is nothing here any more, and it must not be copied.
     if (this.stopped) return
     const state = this.shelf.state()
-    const documents = takeForSpare(this.shelf)
     const seq = this.log.turn(state)
     const { stateSeq } = this.log
     try {

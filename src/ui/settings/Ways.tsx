@@ -1,3 +1,4 @@
+import { useMemo } from 'react'
 import { registry } from '@/core/commands/registry'
 import { allWords } from '@/core/finding/words'
 import { leadsTo, PUSH_TIME, WAYS, type Way } from '@/core/keys/ways'
@@ -16,8 +17,10 @@ export function searchWays(query: string): Way[] {
 
 const PLACES = ['next', 'previous', 'above', 'below', 'last']
 
+type Offered = [value: string, label: string][]
+
 /** All that a way can lead to: the places one goes to, and every command that needs no more said. */
-const OFFERED: [value: string, label: string][] = [
+const allOffered = (): Offered => [
   ...PLACES.map((to): [string, string] => [
     asValue('desktop.go', { to }),
     `Go to the ${to === 'last' ? 'desktop before this one' : `${to} desktop`}`,
@@ -34,11 +37,12 @@ function asValue(command: string, args: object): string {
 
 /** What the pointer's ways do; each can be given any command, or nothing. */
 export function Ways({ ways }: { ways: Way[] }) {
+  const offered = useMemo(allOffered, [])
   if (ways.length === 0) return null
   return (
     <PanelSection name="Pointer">
       {ways.map((way) => (
-        <WayRow key={way.id} way={way} />
+        <WayRow key={way.id} way={way} offered={offered} />
       ))}
       {ways.some(({ pushed }) => pushed) ? <TryOut /> : null}
     </PanelSection>
@@ -57,12 +61,12 @@ const PUSH = {
   offered: [250, 400, 800],
 }
 
-function WayRow({ way: { id, pushed } }: { way: Way }) {
+function WayRow({ way: { id, pushed }, offered }: { way: Way; offered: Offered }) {
   const shelf = useShelf()
   const bindings = useArrangement((state) => state.bindings)
   const led = leadsTo(bindings, id)
   const now = led ? asValue(led.command, led.args) : ''
-  const known = !now || OFFERED.some(([value]) => value === now)
+  const known = !now || offered.some(([value]) => value === now)
   const set = (value: string) => {
     const [command, args] = value
       ? (JSON.parse(value) as [string, Record<string, unknown>])
@@ -76,7 +80,7 @@ function WayRow({ way: { id, pushed } }: { way: Way }) {
         <select className="field min-w-0" value={now} onChange={({ target }) => set(target.value)}>
           <option value="">does nothing</option>
           {known ? null : <option value={now}>{led?.command}</option>}
-          {OFFERED.map(([value, label]) => (
+          {offered.map(([value, label]) => (
             <option key={value} value={value}>
               {label}
             </option>
