@@ -1,3 +1,4 @@
+import { BACKDROPS } from '../src/core/model/types'
 import { expect, test } from './shelf'
 
 test.beforeEach(({ shelf }) => shelf.open())
@@ -88,6 +89,17 @@ test('a picture of one’s own lies behind the windows, made no larger than need
   await shelf.run('desktop.look', { backdrop: 'dots' })
   await shelf.run('desktop.look', { backdrop: 'picture' })
   await expect(drawn).toBeVisible()
+})
+
+test('every backdrop is painted, each another way', async ({ shelf, page }) => {
+  await shelf.run('desktop.create', { name: 'Bare' })
+  const clip = { x: 700, y: 100, width: 300, height: 200 }
+  const painted = new Set<string>()
+  for (const backdrop of BACKDROPS) {
+    await shelf.run('desktop.look', { backdrop })
+    painted.add((await page.screenshot({ clip })).toString('base64'))
+  }
+  expect(painted.size).toBe(BACKDROPS.length)
 })
 
 test('the sign of one goes to the five others by keyboard in one step, and back in one', async ({

@@ -7,6 +7,7 @@ import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Emblem } from '@/ui/parts/Emblem'
 import { Kite } from '@/ui/parts/Kite'
+import { Pattern } from '@/ui/parts/Pattern'
 
 /** Which parts of a look go to which desktops, shown on their marks before it is done. */
 export function CopyLook({ id }: { id: DesktopId }) {
@@ -112,8 +113,9 @@ function Target({
         <input type="checkbox" checked={picked} onChange={onPick} />
         <span
           aria-hidden
-          className={`hue-${look.hue} backdrop backdrop-${look.backdrop} grid size-8 shrink-0 place-items-center`}
+          className={`hue-${look.hue} backdrop relative grid size-8 shrink-0 place-items-center`}
         >
+          <Pattern of={look.backdrop} />
           <Kite hue={look.hue} letter={look.letter} width={17} />
         </span>
         <Emblem name={look.emblem} />

@@ -6,6 +6,7 @@ import { BACKDROPS, type DesktopId, HUES } from '@/core/model/types'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Emblem } from '@/ui/parts/Emblem'
 import { Kite } from '@/ui/parts/Kite'
+import { Pattern } from '@/ui/parts/Pattern'
 import { SidePanel } from '@/ui/parts/SidePanel'
 import { Choices, Part, Slider } from './Choices'
 import { choosePicture } from './choosePicture'
@@ -49,7 +50,9 @@ export function LookPanel({ id }: { id: DesktopId }) {
         >
           {(choice) => (
             <>
-              <span className={`backdrop backdrop-${choice} absolute inset-0`} />
+              <span className="backdrop absolute inset-0">
+                <Pattern of={choice} />
+              </span>
               <span className="relative bg-panel px-1.5">{choice}</span>
             </>
           )}

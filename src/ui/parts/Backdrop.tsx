@@ -2,6 +2,7 @@ import { type CSSProperties, type ReactNode, useEffect, useState } from 'react'
 import type { BackdropPicture, DesktopId, DocumentId } from '@/core/model/types'
 import { peekContent } from '@/store/documents'
 import { useDesktop, useShelf } from '@/store/useShelf'
+import { Pattern } from './Pattern'
 
 const SIZES = { fill: 'cover', whole: 'contain', repeat: 'auto' }
 
@@ -19,8 +20,8 @@ export function Backdrop({
 }) {
   const { hue, backdrop, picture } = useDesktop(of, ['hue', 'backdrop', 'picture'])
   return (
-    <div className={`hue-${hue} backdrop backdrop-${backdrop} ${className ?? ''}`} style={style}>
-      {backdrop === 'picture' && picture ? <Own picture={picture} /> : null}
+    <div className={`hue-${hue} backdrop ${className ?? ''}`} style={style}>
+      {backdrop === 'picture' && picture ? <Own picture={picture} /> : <Pattern of={backdrop} />}
       {children}
     </div>
   )
