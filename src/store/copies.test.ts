@@ -11,14 +11,16 @@ let shelf: Shelf
 /** A second place that keeps what it is given, or fails when it is told to. */
 function copying() {
   const states: State[] = []
+  const inOne: unknown[] = []
   const documents = new Map<string, unknown>()
   const order: string[] = []
   const place = { full: false }
   const spare = {
-    write: async (state: State) => {
+    write: async (state: State, _is: unknown, said: unknown) => {
       if (place.full) throw new Error('full')
       order.push('copy')
       states.push(state)
+      inOne.push(said)
     },
     writeDocument: async (id: string, content: unknown) => void documents.set(id, content),
     removeDocument: async (id: string) => void documents.delete(id),
@@ -31,7 +33,7 @@ function copying() {
     document: () => {},
   } as unknown as ChangeLog
   const copies = new Copies(shelf, spare, log, async () => {})
-  return { copies, states, documents, order, place }
+  return { copies, states, inOne, documents, order, place }
 }
 
 beforeEach(() => {
@@ -54,14 +56,15 @@ test('the first change is copied soon, the next ones together some time after it
   expect(states).toHaveLength(2)
 })
 
-test('the first copy is of the arrangement alone; what documents say comes with the next', async () => {
-  const { copies, states, documents } = copying()
+test('the first copy has what documents say in one; they come to files of their own with the next', async () => {
+  const { copies, inOne, documents } = copying()
   changeContent(shelf, 'note', 'snow', 'saved')
   await copies.first()
-  expect(states).toHaveLength(1)
+  expect(inOne).toEqual([new Map([['note', { saved: 'snow', draft: null }]])])
   expect(documents.size).toBe(0)
   copies.soon()
   await jest.advanceTimersByTimeAsync(COPY_EVERY)
+  expect(inOne[1]).toEqual(new Map())
   expect(documents.get('note')).toEqual({ saved: 'snow', draft: null })
 })
 

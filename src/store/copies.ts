@@ -1,9 +1,8 @@
-import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DocumentId, State } from '@/core/model/types'
 import type { ChangeLog } from './changeLog'
 import { giveBackForSpare, keptContent, peekContent, takeForSpare } from './documents'
 import type { Shelf } from './shelf'
-import type { Spare } from './spare'
+import type { Contents, Spare } from './spare'
 
 /** From one copy to the next; the first change after a pause is copied soon, in milliseconds. */
 export const COPY_EVERY = 25_000
@@ -41,15 +40,15 @@ export class Copies {
 
   /** Copies at once what has changed since the last time. */
   now(): Promise<void> {
-    return this.next(() => this.copy(takeForSpare(this.shelf)))
+    return this.next(() => this.copy())
   }
 
   /**
-   * Copies the arrangement alone, for the person waits for it; what documents say comes the next
-   * time.
+   * The first copy, for which the person waits: what documents say is in it, and not in a file each
+   * until the next one.
    */
   first(): Promise<void> {
-    return this.next(() => this.copy(new Map()))
+    return this.next(() => this.copy(true))
   }
 
   /** One after the other. */
@@ -79,17 +78,19 @@ export class Copies {
     this.soon()
   }
 
-  private async copy(documents: Map<DocumentId, KeptContent | null>): Promise<void> {
+  /** @param inOne what documents say as well, in one file */
+  private async copy(inOne = false): Promise<void> {
     // After the shelf was let go there is nothing here any more, and it must not be copied.
     if (this.stopped) return
     const state = this.shelf.state()
+    const documents = takeForSpare(this.shelf)
     const seq = this.log.turn(state)
     const { stateSeq } = this.log
     try {
-      for (const [id, content] of documents)
-        if (content) await this.spare?.writeDocument(id, content)
-        else await this.spare?.removeDocument(id)
-      await this.spare?.write(state, { at: this.shelf.clock(), seq, stateSeq })
+      if (inOne) giveBackForSpare(this.shelf, documents.keys())
+      else await this.writeDocuments(documents)
+      const is = { at: this.shelf.clock(), seq, stateSeq }
+      await this.spare?.write(state, is, inOne ? documents : new Map())
       this.log.drop()
     } catch {
       // A disk that is full is told where the shelf itself is written.
@@ -97,5 +98,10 @@ export class Copies {
       this.soon()
     }
     await this.also().catch(() => {})
+  }
+  private async writeDocuments(documents: Contents): Promise<void> {
+    for (const [id, content] of documents)
+      if (content) await this.spare?.writeDocument(id, content)
+      else await this.spare?.removeDocument(id)
   }
 }

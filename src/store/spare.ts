@@ -20,8 +20,16 @@ export interface SpareCopy {
   seq: number
   /** The last line that changed the arrangement. */
   stateSeq: number
-  /** What documents said after it, and in which line. */
+  /** What documents said with it or after it, and in which line. */
   documents: Map<DocumentId, { seq: number; content: KeptContent | null }>
+}
+
+/** What documents say; null: they are gone. */
+export type Contents = Map<DocumentId, KeptContent | null>
+
+/** A copy as it is in its file. */
+interface Written extends Omit<SpareCopy, 'documents'> {
+  documents?: Record<DocumentId, KeptContent | null>
 }
 
 export class Spare {
@@ -52,6 +60,9 @@ export class Spare {
     }
     if (!newest) return null
     this.last = newest.file
+    const { documents } = newest.copy
+    // A file of its own is newer.
+    if (documents.size > 0) for (const id of await this.listDocuments()) documents.delete(id)
     return this.withLog(newest.copy, newest.raw)
   }
 
@@ -81,9 +92,15 @@ export class Spare {
     }
   }
 
-  async write(state: State, is: Pick<SpareCopy, 'at' | 'seq' | 'stateSeq'>): Promise<void> {
+  /** @param documents those that have no file of their own yet */
+  async write(
+    state: State,
+    is: Pick<SpareCopy, 'at' | 'seq' | 'stateSeq'>,
+    documents: Contents,
+  ): Promise<void> {
     const file = this.last === FILES[0] ? FILES[1] : FILES[0]
-    await writeFile(this.folder, file, JSON.stringify(sealed({ ...is, state }, is.at)))
+    const written: Written = { ...is, state, documents: Object.fromEntries(documents) }
+    await writeFile(this.folder, file, JSON.stringify(sealed(written, is.at)))
     this.last = file
   }
 
@@ -115,8 +132,12 @@ function copyOf(text: string | null): { copy: SpareCopy; raw: unknown } | null {
   const found = unsealed(parsed(text))
   if (!found) return null
   try {
-    const { at, seq = 0, stateSeq = seq, state: raw } = found.value as SpareCopy
-    return { copy: { at, seq, stateSeq, state: readState(raw), documents: new Map() }, raw }
+    const { at, seq = 0, stateSeq = seq, state: raw, documents = {} } = found.value as Written
+    const said = Object.entries(documents).map(
+      ([id, content]) =>
+        [id, { seq, content }] as [DocumentId, { seq: number; content: KeptContent | null }],
+    )
+    return { copy: { at, seq, stateSeq, state: readState(raw), documents: new Map(said) }, raw }
   } catch {
     return null
   }
