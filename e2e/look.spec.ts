@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import { BACKDROPS } from '../src/core/model/types'
 import { expect, test } from './shelf'
 
@@ -83,7 +84,6 @@ test('a picture of one’s own lies behind the windows, made no larger than need
   await shelf.reload()
   await expect(drawn).toHaveCSS('background-size', 'contain')
   const [file] = await Promise.all([page.waitForEvent('download'), shelf.run('shelf.export')])
-  const { readFile } = await import('node:fs/promises')
   expect(await readFile(await file.path(), 'utf8')).toContain('data:image/webp')
   // The pattern is one choice away, and so is the picture after it.
   await shelf.run('desktop.look', { backdrop: 'dots' })
@@ -91,7 +91,29 @@ test('a picture of one’s own lies behind the windows, made no larger than need
   await expect(drawn).toBeVisible()
 })
 
-test('every backdrop is painted, each another way', async ({ shelf, page }) => {
+/** The mean colour of a part of a picture: red, green and blue. */
+const mean = (page: import('@playwright/test').Page, png: Buffer, left: number, top: number) =>
+  page.evaluate(
+    async ([base64, x, y]) => {
+      const image = new Image()
+      image.src = `data:image/png;base64,${base64}`
+      await image.decode()
+      const drawing = new OffscreenCanvas(image.width, image.height).getContext('2d')
+      drawing?.drawImage(image, 0, 0)
+      const { data = [] } = drawing?.getImageData(x, y, 300, 200) ?? {}
+      return [0, 1, 2].map((of) => {
+        let sum = 0
+        for (let at = of; at < data.length; at += 4) sum += data[at] ?? 0
+        return sum / (data.length / 4)
+      })
+    },
+    [png.toString('base64'), left, top] as const,
+  )
+
+test('every backdrop is painted, each another way, and the same in a picture', async ({
+  shelf,
+  page,
+}) => {
   await shelf.run('desktop.create', { name: 'Bare' })
   const clip = { x: 700, y: 100, width: 300, height: 200 }
   const painted = new Set<string>()
@@ -100,6 +122,18 @@ test('every backdrop is painted, each another way', async ({ shelf, page }) => {
     painted.add((await page.screenshot({ clip })).toString('base64'))
   }
   expect(painted.size).toBe(BACKDROPS.length)
+  const area = await page.locator('#desktop').boundingBox()
+  for (const backdrop of ['ripstop', 'contour']) {
+    await shelf.run('desktop.look', { backdrop })
+    const seen = await mean(page, await page.screenshot({ clip }), 0, 0)
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      shelf.run('picture.desktop.png'),
+    ])
+    const picture = await readFile(await file.path())
+    const drawn = await mean(page, picture, clip.x - (area?.x ?? 0), clip.y)
+    for (const [of, value] of seen.entries()) expect(drawn[of]).toBeCloseTo(value, 0)
+  }
 })
 
 test('the sign of one goes to the five others by keyboard in one step, and back in one', async ({

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { SIGN } from '@/core/look/look'
+import { LINES, SIGN } from '@/core/look/look'
 import { HUES } from '@/core/model/types'
 
 const css = ['tokens', 'desktop']
@@ -54,10 +54,10 @@ const over = (top: string, share: number, ground: string): string =>
     })
     .join('')}`
 
-/** How much of its hue a part of a backdrop has, as the style sheet says. */
-function share(name: string): number {
-  const found = new RegExp(`${name}: color-mix\\(in srgb, var\\(--h\\) (\\d+)%`).exec(css)
-  if (!found?.[1]) throw new Error(`${name} is not mixed in the style sheet`)
+/** How much of its hue a backdrop has, as the style sheet says. */
+function share(): number {
+  const found = /background-color: color-mix\(in srgb, var\(--h\) (\d+)%/.exec(css)
+  if (!found?.[1]) throw new Error('The ground of a backdrop is not mixed in the style sheet')
   return Number(found[1]) / 100
 }
 
@@ -65,9 +65,9 @@ test.each([...HUES])(
   'a sign of %s can be read on every backdrop of ours, on both cloths',
   (name) => {
     hue(name).forEach((colour, cloth) => {
-      const ground = over(colour, share('background-color'), token('--ground')[cloth] ?? '')
+      const ground = over(colour, share(), token('--ground')[cloth] ?? '')
       // On the bare ground and on the lines of the pattern.
-      for (const behind of [ground, over(colour, share('--weave'), ground)]) {
+      for (const behind of [ground, over(colour, LINES.clear, ground)]) {
         const sign = over(colour, SIGN.opacity / 100, behind)
         // Its letters are large: 64 px, heavy.
         expect(contrast(sign, behind)).toBeGreaterThanOrEqual(3)

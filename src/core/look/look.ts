@@ -34,6 +34,9 @@ export const SIGN: Sign = {
   place: 'bottom right',
 }
 
+/** How much of its hue the lines of a backdrop have: those seen at once, and the fainter ones. */
+export const LINES = { clear: 0.11, faint: 0.05 }
+
 export const signOf = ({ signed }: Pick<Desktop, 'signed'>): Sign => ({ ...SIGN, ...signed })
 
 type Looks = Pick<Desktop, 'hue' | 'emblem' | 'backdrop' | 'picture' | 'sign' | 'signed'>

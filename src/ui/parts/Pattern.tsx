@@ -1,4 +1,5 @@
 import { useId } from 'react'
+import { LINES } from '@/core/look/look'
 import type { Desktop } from '@/core/model/types'
 
 /** The lines of a grid in a tile of 48 pixels, as a path. */
@@ -10,35 +11,61 @@ const grid = (step: number): string =>
 interface Tile {
   width: number
   height: number
-  /** Paths, in pixels of the tile. */
-  weave?: string
-  fine?: string
+  /** Paths, in pixels of the tile: what is seen at once, and what is fainter. */
+  clear?: string
+  faint?: string
 }
 
 const TILES: Partial<Record<Desktop['backdrop'], Tile>> = {
-  ripstop: { width: 48, height: 48, weave: grid(48), fine: grid(8) },
-  stripes: { width: 64, height: 128, fine: 'M0 0h16l-16 32zM64 0v32l-48 96h-16z' },
-  panels: { width: 240, height: 180, weave: 'M0 0h240v2h-240z', fine: 'M0 0h120v180h-120z' },
-  dots: { width: 24, height: 24, weave: 'M9.75 12a2.25 2.25 0 1 0 4.5 0a2.25 2.25 0 1 0-4.5 0' },
+  ripstop: { width: 48, height: 48, clear: grid(48), faint: grid(8) },
+  stripes: { width: 64, height: 128, faint: 'M0 0h16l-16 32zM64 0v32l-48 96h-16z' },
+  panels: { width: 240, height: 180, clear: 'M0 0h240v2h-240z', faint: 'M0 0h120v180h-120z' },
+  dots: { width: 24, height: 24, clear: 'M9.75 12a2.25 2.25 0 1 0 4.5 0a2.25 2.25 0 1 0-4.5 0' },
 }
+
+/** From one line of the contour to the next, and how wide it is, in pixels. */
+const CONTOUR = { step: 39.5, line: 1.5 }
 
 /**
  * A pattern in the hue of what it lies in. It is painted with every change in front of it, and a tile
- * that repeats costs a third of gradients laid over one another.
+ * that repeats costs a third of gradients laid over one another. All is said by attributes: a picture
+ * of the desktop takes no style of what is within a drawing.
  */
 export function Pattern({ of }: { of: Desktop['backdrop'] }) {
   const id = useId()
   const tile = TILES[of]
-  if (of === 'contour') return <div aria-hidden className="contour absolute inset-0 -z-1" />
-  if (!tile) return null
-  const { width, height, weave, fine } = tile
+  if (of !== 'contour' && !tile) return null
   return (
-    <svg aria-hidden className="absolute inset-0 -z-1 size-full">
-      <pattern id={id} width={width} height={height} patternUnits="userSpaceOnUse">
-        {fine ? <path d={fine} className="fill-(--fine)" /> : null}
-        {weave ? <path d={weave} className="fill-(--weave)" /> : null}
-      </pattern>
+    <svg aria-hidden className="absolute inset-0 -z-1 size-full text-(--h)">
+      {tile ? <Tiles id={id} {...tile} /> : <Contour id={id} />}
       <rect width="100%" height="100%" fill={`url(#${id})`} />
     </svg>
+  )
+}
+
+function Tiles({ id, width, height, clear, faint }: Tile & { id: string }) {
+  return (
+    <pattern id={id} width={width} height={height} patternUnits="userSpaceOnUse">
+      {faint ? <path d={faint} fill="currentColor" fillOpacity={LINES.faint} /> : null}
+      {clear ? <path d={clear} fill="currentColor" fillOpacity={LINES.clear} /> : null}
+    </pattern>
+  )
+}
+
+function Contour({ id }: { id: string }) {
+  const { step, line } = CONTOUR
+  const from = 1 - line / step
+  return (
+    <radialGradient
+      id={id}
+      gradientUnits="userSpaceOnUse"
+      cx="75%"
+      cy="110%"
+      r={step}
+      spreadMethod="repeat"
+    >
+      <stop offset={from} stopColor="currentColor" stopOpacity={0} />
+      <stop offset={from} stopColor="currentColor" stopOpacity={LINES.clear} />
+    </radialGradient>
   )
 }
