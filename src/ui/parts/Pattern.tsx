@@ -1,4 +1,4 @@
-import { useId } from 'react'
+import { type ReactNode, useId } from 'react'
 import { LINES } from '@/core/look/look'
 import type { Desktop } from '@/core/model/types'
 
@@ -37,13 +37,13 @@ export function Pattern({ of }: { of: Desktop['backdrop'] }) {
   if (of !== 'contour' && !tile) return null
   return (
     <svg aria-hidden className="absolute inset-0 -z-1 size-full text-(--h)">
-      {tile ? <Tiles id={id} {...tile} /> : <Contour id={id} />}
+      {tile ? tiled(id, tile) : contour(id)}
       <rect width="100%" height="100%" fill={`url(#${id})`} />
     </svg>
   )
 }
 
-function Tiles({ id, width, height, clear, faint }: Tile & { id: string }) {
+function tiled(id: string, { width, height, clear, faint }: Tile): ReactNode {
   return (
     <pattern id={id} width={width} height={height} patternUnits="userSpaceOnUse">
       {faint ? <path d={faint} fill="currentColor" fillOpacity={LINES.faint} /> : null}
@@ -52,7 +52,7 @@ function Tiles({ id, width, height, clear, faint }: Tile & { id: string }) {
   )
 }
 
-function Contour({ id }: { id: string }) {
+function contour(id: string): ReactNode {
   const { step, line } = CONTOUR
   const from = 1 - line / step
   return (
