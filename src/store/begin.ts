@@ -9,7 +9,7 @@ import { Copies } from './copies'
 import { forgetContents, NotWritten, provideContents, putContent, writeContents } from './documents'
 import { exportText } from './exporting'
 import { FolderCopy } from './folder'
-import { FIRST_MOMENTS, whenIdle } from './idle'
+import { whenIdle } from './idle'
 import { hasContents } from './importing'
 import { eventsOf, Journal } from './journal'
 import { Keeper } from './keeper'
@@ -313,6 +313,8 @@ const FIRST_WITHIN = 2000
 
 const pass = (time: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, time))
 
+/** They belong to the person, in milliseconds. */
+const FIRST_MOMENTS = 8000
 /** What can wait is done after this time even if the page always has something to do. */
 const IDLE_WITHIN = 5000
 

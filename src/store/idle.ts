@@ -1,6 +1,3 @@
-/** After a start they belong to the person and to what is on the screen, in milliseconds. */
-export const FIRST_MOMENTS = 8000
-
 /**
  * Does something when the page has nothing else to do, at the latest after a time. Not every browser
  * tells when it is idle: there it is done a moment later.

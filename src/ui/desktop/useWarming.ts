@@ -1,12 +1,14 @@
 import { useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
 import type { WindowId } from '@/core/model/types'
-import { FIRST_MOMENTS, whenIdle } from '@/store/idle'
+import { whenIdle } from '@/store/idle'
 import { useShelf } from '@/store/useShelf'
 import { useShowing } from '@/ui/window/showing'
 
 /** So many windows are drawn ahead at most. */
 const MOST = 300
+/** The first moments belong to what is on the screen, in milliseconds. */
+const FIRST_MOMENTS = 5000
 /** One is drawn after this time even if the page always has something to do, in milliseconds. */
 const IDLE_WITHIN = 2000
 
