@@ -76,8 +76,8 @@ test('a corner does nothing until asked, then after its push time, never with a 
   await page.waitForTimeout(500)
   await page.mouse.up()
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
-  await corner()
-  await expect(page.locator('.push-bar')).toBeVisible()
+  // It is there for as long as the push takes: it is waited for before.
+  await Promise.all([page.locator('.push-bar').waitFor({ state: 'attached' }), corner()])
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
   // One push does one thing.
   await page.waitForTimeout(600)
