@@ -5,8 +5,8 @@ export default nextJest({ dir: './' })({
   roots: ['<rootDir>/src'],
   setupFiles: ['<rootDir>/src/core/testing/seed.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  // Found as globals of a sandbox they cost what reckons much half of its time. Not those that fake
-  // timers replace, nor any name that a package gives to something of its own.
+  // To find these through the sandbox costs tests that compute much half of their time. Left out are
+  // those that fake timers replace, and names that a package gives to something of its own.
   sandboxInjectedGlobals: [
     ...['Object', 'Array', 'Set', 'WeakMap', 'WeakSet', 'Symbol', 'Reflect', 'Proxy', 'Promise'],
     ...['JSON', 'Math', 'Number', 'String', 'Boolean', 'BigInt', 'RegExp', 'Error', 'TypeError'],

@@ -10,8 +10,9 @@ export default defineConfig({
   workers: 2,
   // A second try would hide a cause.
   retries: 0,
-  timeout: 30_000,
-  expect: { timeout: 7_000 },
+  // Enough for a machine that does much else: what comes late is not wrong.
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['line'], ['json']] : 'line',
   use: {
     baseURL: `http://localhost:${port}`,

@@ -5,8 +5,8 @@ import type { FlatState as State } from '../../src/store/flat'
 import { look, type Seen, windowsWith } from './look'
 import { type Step, told, type Walk } from './steps'
 
-/** How long something may take until it is as it should be, in milliseconds. */
-const PATIENCE = 3000
+/** How long something may take until it is as it should be, also where the machine is busy, in milliseconds. */
+const PATIENCE = 10_000
 
 /** What may be on the console: faults that the walk itself makes, and what is not ours. */
 const EXPECTED = /QuotaExceeded|full disk|net::ERR|Failed to load resource|Download/

@@ -1,3 +1,4 @@
+import type { Command } from '@/core/commands/command'
 import { registry } from '@/core/commands/registry'
 import { allWords } from '@/core/finding/words'
 import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
@@ -55,7 +56,7 @@ export function bindable(state: State, appName: (id: string) => string): Bindabl
   for (const { command, args } of FIXED) put(command, args ?? {})
   for (const { id } of state.patterns) put('patterns.open', { pattern: id })
   for (const { id } of state.sequences) put('sequence.run', { sequence: id })
-  for (const [id, { args }] of registry) if (isWhole(args)) put(id, {})
+  for (const command of registry.values()) if (isWhole(command)) put(command.id, {})
   for (const { keys, command, args } of bindings(state).values()) {
     // What is bound to a letter by the language goes without saying; what a person bound does not.
     if (spoken.has(command) && isBuiltIn(state, keys) && !isOwn(state, keys)) continue
@@ -88,7 +89,8 @@ const isOwn = (state: State, keys: string, place?: KeyPlace): boolean =>
 const told = (said: string | null, args: Record<string, unknown>): string =>
   said === null && Object.keys(args).length > 0 ? ` (${Object.values(args).join(', ')})` : ''
 
-const isWhole = (args: { isValidSync(value: unknown): boolean }): boolean => args.isValidSync({})
+/** Whether a command needs no more said. */
+export const isWhole = ({ args }: Pick<Command, 'args'>): boolean => args.isValidSync({})
 
 /** Built-in keys the person switched off, and where they were heard. */
 export const switchedOff = (state: State): Pick<Binding, 'keys' | 'place'>[] =>

@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { registry } from '@/core/commands/registry'
 import { allWords } from '@/core/finding/words'
+import { isWhole } from '@/core/keys/bindable'
 import { leadsTo, PUSH_TIME, WAYS, type Way } from '@/core/keys/ways'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { PanelSection } from '@/ui/parts/PanelSection'
@@ -26,7 +27,7 @@ const allOffered = (): Offered => [
     `Go to the ${to === 'last' ? 'desktop before this one' : `${to} desktop`}`,
   ]),
   ...[...registry.values()]
-    .filter(({ args, id }) => id !== 'desktop.go' && args.isValidSync({}))
+    .filter(isWhole)
     .map(({ id, title }): [string, string] => [asValue(id, {}), title.replace(/…$/, '')])
     .sort(([, one], [, other]) => one.localeCompare(other)),
 ]
