@@ -167,6 +167,11 @@ test('the keys go to a page that is clicked in; its hem says so and takes them b
   // Another window has the focus: a push into the page brings its window to the front.
   await shelf.run('window.move', { window: 'camera', x: 700, y: 400 })
   await shelf.run('window.focus', { window: 'stations' })
+  // Also where just then something is drawn, after which it is seen to that the keys are right.
+  await page.evaluate(() => {
+    const draw = () => document.getElementById('desktop')?.append('')
+    addEventListener('blur', draw, { capture: true, once: true })
+  })
   await body.click()
   await expect.poll(async () => (await shelf.state()).focus).toBe('camera')
   await web.locator('.hem b').click()

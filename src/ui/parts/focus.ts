@@ -103,6 +103,8 @@ export const isLanding = (shelf: Shelf): boolean => performance.now() - own(shel
 export function isSettled(shelf: Shelf): boolean {
   const active = document.activeElement
   if (!active || active === document.body || active.id === 'desktop') return false
+  // A page that was just pushed into: its window has the focus as soon as that is noticed.
+  if (active instanceof HTMLIFrameElement && !active.inert) return true
   const window = active.closest<HTMLElement>('[data-window]')
   if (window && isContent(active))
     return window.dataset.window === focusId(shelf.state()) && !lacksCaret(active)
