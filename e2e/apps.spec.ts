@@ -92,6 +92,39 @@ test('a file of this computer opens by key; a PDF shows its page', async ({ shel
   await expect(page.getByText('plain words')).toBeVisible()
 })
 
+test('where what shows PDFs did not come it is asked for again', async ({ shelf, page }) => {
+  shelf.expected = /Failed to load|ChunkLoadError/
+  let down = false
+  // What is there before there is a PDF; what only PDFs need is kept away.
+  const known = new Set<string>()
+  await page.route('**/_next/static/**', (route) => {
+    const url = route.request().url()
+    if (down && !known.has(url)) return route.abort()
+    known.add(url)
+    return route.continue()
+  })
+  await shelf.open('shelf')
+  await shelf.drop({ name: 'Words.txt', type: 'text/plain', content: 'plain words' })
+  await expect(page.getByText('plain words')).toBeVisible()
+  down = true
+  const file = { name: 'Route.pdf', type: 'application/pdf', content: pdf('Couloir') }
+  await shelf.drop(file)
+  await expect(shelf.said()).toContainText('what reads it could not be loaded')
+  const before = new Set(known)
+  down = false
+  await shelf.drop(file)
+  await expect(page.getByText('page 1 of 1')).toBeVisible()
+  known.clear()
+  for (const url of before) known.add(url)
+  down = true
+  await shelf.reload()
+  const stopped = page.getByRole('alert').filter({ hasText: 'This app could not be loaded' })
+  await expect(stopped).toBeVisible()
+  down = false
+  await stopped.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByText('page 1 of 1')).toBeVisible()
+})
+
 test('a PDF is zoomed, searched, selected from, and found in the line; its page is kept', async ({
   shelf,
   page,

@@ -45,13 +45,13 @@ test('an app whose code does not come can be started again', async ({ shelf, pag
   await shelf.open('shelf')
   down = true
   await shelf.press('Alt+4')
-  const stopped = page.getByRole('alert').filter({ hasText: 'This app stopped' })
+  const stopped = page.getByRole('alert').filter({ hasText: 'This app could not be loaded' })
   await expect(stopped).toBeVisible()
   // Its window can be dealt with as any other.
   await shelf.run('window.minimise')
   await shelf.run('window.focus', { window: Object.keys((await shelf.state()).windows)[0] })
   down = false
-  await stopped.getByRole('button', { name: 'Start it again' }).click()
+  await stopped.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByRole('textbox', { name: 'Time or duration' })).toBeVisible()
 })
 

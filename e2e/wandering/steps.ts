@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { registry } from '../../src/core/commands/registry'
 import { bindings } from '../../src/core/keys/bindings'
 import { initialState } from '../../src/core/model/initial'
 
@@ -9,14 +10,24 @@ export type Step =
   | { does: 'type' }
   | { does: 'click' | 'right click' | 'double click'; x: number; y: number }
   | { does: 'drag'; x: number; y: number; toX: number; toY: number }
+  /** Of all that can be pushed, counted as shares: some are small. */
+  | { does: 'push'; which: number }
+  /** To the line, and so many results down. */
+  | { does: 'say'; words: string; down: number }
   | { does: 'resize'; width: number; height: number }
-  | { does: 'reload' | 'take over' | 'fill the disk' | 'empty the disk' }
+  | { does: (typeof EVENTS)[number] }
 
 export interface Walk {
   /** The demo, or forty desktops with two windows each. */
   shelf: 'demo' | 'forty'
   steps: Step[]
 }
+
+/** What happens, rather than being done. */
+const EVENTS = [
+  ...(['reload', 'reload', 'take over', 'fill the disk', 'empty the disk'] as const),
+  ...(['lose the connection', 'find the connection'] as const),
+] as const
 
 const SIZES = [
   [1280, 800],
@@ -41,12 +52,31 @@ const KEYS = [
   ...['Enter', 'Enter', 'Escape', 'Escape', 'Escape', 'Tab', 'Shift+Tab', 'Space', 'Delete'],
   ...['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'PageDown', 'PageUp', 'Backspace'],
   ...['Home', 'End', 'Shift+ArrowRight', 'Control+a', 'Control+z', 'Control+c', 'ContextMenu'],
+  ...['Control+v', 'Control+x', 'Control+y', 'Control+Home', 'Control+End'],
 ]
 
-const share = fc.double({ min: 0.002, max: 0.998, noNaN: true })
+/** What commands are found by: the beginnings of two of their words. */
+const SAID = [...registry.values()].map(({ title }) =>
+  title
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .filter((word) => word.length > 2)
+    .slice(0, 2)
+    .map((word) => word.slice(0, 5))
+    .join(' '),
+)
+
+/**
+ * Anywhere between, each place as likely as another: numbers with a fraction are drawn by their
+ * size, so that most of them are small.
+ */
+const between = (from: number, to: number) =>
+  fc.noBias(fc.nat({ max: 9999 })).map((at) => from + ((to - from) * at) / 10_000)
+
+const share = between(0.002, 0.998)
 /** The rack and the line are small and hold much. */
-const across = fc.oneof(share, share, fc.double({ min: 0.002, max: 0.16, noNaN: true }))
-const down = fc.oneof(share, share, share, fc.double({ min: 0.955, max: 0.998, noNaN: true }))
+const across = fc.oneof(share, share, between(0.002, 0.16))
+const down = fc.oneof(share, share, share, between(0.955, 0.998))
 const at = { x: across, y: down }
 
 const step: fc.Arbitrary<Step> = fc.oneof(
@@ -82,12 +112,20 @@ const step: fc.Arbitrary<Step> = fc.oneof(
       .map(([width, height]) => ({ does: 'resize', width, height }) as const),
   },
   {
+    weight: 14,
+    arbitrary: between(0, 1).map((which) => ({ does: 'push', which }) as const),
+  },
+  {
+    weight: 8,
+    arbitrary: fc.record({
+      does: fc.constant('say' as const),
+      words: fc.constantFrom(...SAID),
+      down: fc.nat({ max: 2 }),
+    }),
+  },
+  {
     weight: 3,
-    arbitrary: fc
-      .constantFrom(
-        ...(['reload', 'reload', 'take over', 'fill the disk', 'empty the disk'] as const),
-      )
-      .map((does) => ({ does })),
+    arbitrary: fc.constantFrom(...EVENTS).map((does) => ({ does })),
   },
 )
 
@@ -112,6 +150,10 @@ export const told = (one: Step): string => {
       return `${one.does} ${place(one.x, one.y)}`
     case 'drag':
       return `drag ${place(one.x, one.y)} to ${place(one.toX, one.toY)}`
+    case 'push':
+      return `push ${one.which.toFixed(4)}`
+    case 'say':
+      return `say “${one.words}”, ${one.down} down`
     case 'resize':
       return `${one.width} × ${one.height}`
     default:

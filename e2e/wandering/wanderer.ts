@@ -9,7 +9,11 @@ import { type Step, told, type Walk } from './steps'
 const PATIENCE = 10_000
 
 /** What may be on the console: faults that the walk itself makes, and what is not ours. */
-const EXPECTED = /QuotaExceeded|full disk|net::ERR|Failed to load resource|Download/
+const EXPECTED = /QuotaExceeded|full disk|net::ERR|Failed to load|Download/
+
+/** What can be pushed, or takes the keys when it is. */
+const PUSHED =
+  'button, a[href], input, textarea, select, iframe, [contenteditable=true], [role=gridcell], [role^=menuitem], [role=option], [role=tab]'
 
 const KEYS: Record<string, string> = {
   Ctrl: 'Control',
@@ -172,6 +176,13 @@ export class Wanderer {
         await mouse.down()
         await mouse.move(step.toX * width, step.toY * height, { steps: 5 })
         return mouse.up()
+      case 'push':
+        return this.push(seen.state, step.which)
+      case 'say':
+        await keyboard.press('Alt+;')
+        await keyboard.type(step.words)
+        for (let at = 0; at < step.down; at++) await keyboard.press('ArrowDown')
+        return keyboard.press('Enter')
       case 'resize':
         this.beginning = null
         // A page that fills the screen has the screen's size.
@@ -185,7 +196,33 @@ export class Wanderer {
         return this.page.evaluate(() => void Object.assign(window, { fullDisk: true }))
       case 'empty the disk':
         return this.emptied()
+      case 'lose the connection':
+      case 'find the connection':
+        return this.context.setOffline(step.does === 'lose the connection')
     }
+  }
+
+  /** Pushes one of all that can be pushed now. */
+  private async push(state: State, which: number): Promise<void> {
+    const found = await this.page.evaluate(
+      ([pushed, share]) => {
+        const all = [...document.querySelectorAll<HTMLElement>(pushed)].flatMap((element) => {
+          const { left, top, width, height } = element.getBoundingClientRect()
+          const [x, y] = [left + width / 2, top + height / 2]
+          const above = document.elementFromPoint(x, y)
+          return above && element.contains(above) ? [{ element, x, y }] : []
+        })
+        const one = all[Math.floor(share * all.length)]
+        if (!one) return null
+        const { element, x, y } = one
+        return { name: element.getAttribute('aria-label') ?? element.textContent, x, y }
+      },
+      [PUSHED, which] as const,
+    )
+    if (!found) return
+    this.log.push(`  ${found.name?.slice(0, 60)}`)
+    await this.aim(state, found.x, found.y)
+    await this.page.mouse.click(found.x, found.y)
   }
 
   /** What is pushed may change what is in its window. */
@@ -263,6 +300,7 @@ export class Wanderer {
   }
 
   private async emptied(): Promise<void> {
+    await this.context.setOffline(false)
     await this.page.evaluate(() => {
       delete (window as { fullDisk?: true }).fullDisk
     })

@@ -45,3 +45,15 @@ export class OpensIn {
 
 /** Says in a sentence what is wrong with a file. */
 export class FileProblem extends Error {}
+
+/** Whether something failed because code that is fetched when it is needed did not come. */
+export const isUnloaded = (error: unknown): error is Error =>
+  error instanceof Error && error.name === 'ChunkLoadError'
+
+/** Why a file could not be read, to follow a colon. */
+export function whyUnread(error: unknown): string {
+  if (error instanceof FileProblem) return error.message
+  if (isUnloaded(error))
+    return 'what reads it could not be loaded. Try again when there is a connection'
+  return 'it cannot be read'
+}

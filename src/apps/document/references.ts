@@ -1,7 +1,7 @@
 import type { EditorView } from '@tiptap/pm/view'
 import { loadContent, putContent } from '@/store/documents'
 import type { Shelf } from '@/store/shelf'
-import { FileProblem } from '../contract'
+import { whyUnread } from '../contract'
 import { type ReaderContent, reader } from '../reader/manifest'
 
 const REFERENCE = /^\[([^\]]*)\]\(kite:([^)\s]+)\)$/
@@ -67,7 +67,8 @@ export async function insertPicture(
     shelf.dispatch('documents.bring', { documents: [info] }, 'app')
     insert(view, id, title, at, true)
   } catch (error) {
-    const why = error instanceof FileProblem ? error.message : 'it cannot be read'
-    shelf.say(`“${file.name}” was not put in: ${why}. Nothing was changed.`, { refused: true })
+    shelf.say(`“${file.name}” was not put in: ${whyUnread(error)}. Nothing was changed.`, {
+      refused: true,
+    })
   }
 }

@@ -1,6 +1,6 @@
 'use client'
 import purify from 'dompurify'
-import { lazy, Suspense, useEffect, useRef } from 'react'
+import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { shownContent, useContent } from '@/store/documents'
 import { LongText } from '@/ui/parts/LongText'
 import { LONG } from '@/ui/parts/longParts'
@@ -9,11 +9,11 @@ import { toHtml } from '../markdown/engine'
 import type { ReaderContent } from './manifest'
 import { Picture } from './Picture'
 
-const Pdf = lazy(() => import('./Pdf'))
-
 /** Shows Markdown, text, a picture or a PDF. */
 export default function Reader({ document: id }: AppProps) {
   const content = useContent(id)
+  // Each time anew: code that did not come once would never come.
+  const [Pdf] = useState(() => lazy(() => import('./Pdf')))
   if (!content) return null
   const shown = shownContent(content) as ReaderContent | null
   if (!shown)

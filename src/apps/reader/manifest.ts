@@ -1,5 +1,5 @@
 import { BookOpen } from 'lucide-react'
-import { type AppManifest, FileProblem } from '../contract'
+import { type AppManifest, FileProblem, isUnloaded } from '../contract'
 import { pictureSize } from './pictureSize'
 
 /** A PDF as a data address, with its words to be found and where it was looked at last. */
@@ -53,7 +53,8 @@ async function readText(file: File): Promise<ReaderContent> {
 async function readPdf(file: File): Promise<ReaderContent> {
   const { wordsOf } = await import('./pdf')
   const data = await dataAddress(file, 'application/pdf')
-  const text = await wordsOf(data).catch(() => {
+  const text = await wordsOf(data).catch((error) => {
+    if (isUnloaded(error)) throw error
     throw new FileProblem('it is not a PDF, or it is damaged')
   })
   return { kind: 'pdf', data, text }

@@ -8,7 +8,11 @@ pdfjs.GlobalWorkerOptions.workerSrc = new URL(
 /** Opens a PDF from a data address. The caller destroys it when it is done. */
 export function openPdf(data: string) {
   const bytes = Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0))
-  return pdfjs.getDocument({ data: bytes }).promise
+  return pdfjs.getDocument({ data: bytes }).promise.catch((error: Error) => {
+    // Only its words tell that the code of the worker did not come.
+    if (error.message.includes('worker failed')) error.name = 'ChunkLoadError'
+    throw error
+  })
 }
 
 /** The parts that show a PDF; they take the library from the page. */

@@ -1,4 +1,6 @@
 import { type RefObject, useEffect, useState } from 'react'
+import { useErrorBoundary } from 'react-error-boundary'
+import { isUnloaded } from '../contract'
 import { openPdf, viewerParts } from './pdf'
 
 type Parts = Awaited<ReturnType<typeof viewerParts>>
@@ -23,6 +25,7 @@ export function usePdf(
   data: string,
   from: { page: number; zoom: string },
 ): Shown | 'problem' | null {
+  const { showBoundary } = useErrorBoundary()
   const [shown, setShown] = useState<Shown | 'problem' | null>(null)
   // biome-ignore lint/correctness/useExhaustiveDependencies: where it was last only matters at first
   useEffect(() => {
@@ -66,7 +69,11 @@ export function usePdf(
         void pdf.loadingTask.destroy()
       }
     }
-    open().catch(() => left || setShown('problem'))
+    open().catch((error) => {
+      if (left) return
+      if (isUnloaded(error)) showBoundary(error)
+      else setShown('problem')
+    })
     return () => {
       left = true
       setShown(null)

@@ -1,4 +1,4 @@
-import { FileProblem, OpensIn } from '@/apps/contract'
+import { FileProblem, OpensIn, whyUnread } from '@/apps/contract'
 import { APPS } from '@/apps/list'
 import { putContent } from '@/store/documents'
 import type { Shelf } from '@/store/shelf'
@@ -17,8 +17,7 @@ export async function openFiles(shelf: Shelf, files: File[]): Promise<void> {
     try {
       await work(shelf, `Reading “${file.name}”…`, (working) => openFile(shelf, file, working))
     } catch (error) {
-      const why = error instanceof FileProblem ? error.message : 'it cannot be read'
-      problems.push(`“${file.name}”: ${why}`)
+      problems.push(`“${file.name}”: ${whyUnread(error)}`)
     }
   }
   const [first] = problems

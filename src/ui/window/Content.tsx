@@ -1,6 +1,6 @@
 import { type ComponentType, lazy, memo, Suspense, useEffect, useMemo, useState } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
-import type { AppProps } from '@/apps/contract'
+import { type AppProps, isUnloaded } from '@/apps/contract'
 import { appOf } from '@/apps/list'
 import type { DocumentId } from '@/core/model/types'
 import { retryContent, shownContent, useContent, useUnreadable } from '@/store/documents'
@@ -56,14 +56,22 @@ export const Content = memo(function Content({ app, ...props }: AppProps & { app
         components(shelf).delete(app)
         setRound((round) => round + 1)
       }}
-      fallbackRender={({ error, resetErrorBoundary }) => (
-        <Stopped
-          says="This app stopped. What it showed is kept."
-          why={error instanceof Error ? error.message : String(error)}
-          does="Start it again"
-          onDo={resetErrorBoundary}
-        />
-      )}
+      fallbackRender={({ error, resetErrorBoundary }) =>
+        isUnloaded(error) ? (
+          <Stopped
+            says="This app could not be loaded. Try again when there is a connection; if that does not help, reload the page. What it showed is kept."
+            does="Try again"
+            onDo={resetErrorBoundary}
+          />
+        ) : (
+          <Stopped
+            says="This app stopped. What it showed is kept."
+            why={error instanceof Error ? error.message : String(error)}
+            does="Start it again"
+            onDo={resetErrorBoundary}
+          />
+        )
+      }
     >
       <Suspense>
         <App {...props} />
