@@ -17,6 +17,17 @@ export interface Seen {
   outside: string[]
   /** How many steps can be undone. */
   steps: number
+  /** The windows in sight, in their places on the desktop. */
+  windows: Record<string, Drawn>
+  /** The desktops the rack lists, but for those in folded groups. */
+  rows: string[]
+}
+
+interface Drawn {
+  frame: { x: number; y: number; width: number; height: number }
+  title: string
+  focused: boolean
+  height: number
 }
 
 /** Looks at the page as a person would, and at where its keys go. */
@@ -83,6 +94,19 @@ const seen = (): string => {
   ))
     if (fixed.scrollTop !== 0 || fixed.scrollLeft !== 0)
       outside.push(`scrolled: ${named(fixed)} by ${fixed.scrollLeft}, ${fixed.scrollTop}`)
+  const desktop = document.getElementById('desktop')?.getBoundingClientRect()
+  const windows: Seen['windows'] = {}
+  for (const window of document.querySelectorAll<HTMLElement>('#desktop .win'))
+    if (window.checkVisibility({ contentVisibilityAuto: true, visibilityProperty: true })) {
+      const { left, top, width, height } = window.getBoundingClientRect()
+      const { x, y } = desktop ?? { x: 0, y: 0 }
+      windows[window.dataset.window ?? ''] = {
+        frame: { x: left - x, y: top - y, width, height },
+        title: window.getAttribute('aria-label') ?? '',
+        focused: 'focused' in window.dataset,
+        height: Number(window.style.zIndex),
+      }
+    }
   const all: Seen = {
     path: location.pathname,
     alive: document.getElementById('desktop') !== null && state !== undefined,
@@ -93,6 +117,10 @@ const seen = (): string => {
     takesText,
     outside,
     steps: window.kiteShelf?.steps().length ?? 0,
+    windows,
+    rows: [...document.querySelectorAll<HTMLElement>('[data-desktop-row]')].map(
+      ({ dataset }) => dataset.desktopRow ?? '',
+    ),
   }
   return JSON.stringify(all)
 }

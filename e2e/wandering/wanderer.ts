@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util'
 import { type BrowserContext, expect, type Page } from '@playwright/test'
 import { readState } from '../../src/core/formats/shelfFile'
+import { isVisible, shownFrame } from '../../src/core/model/selectors'
 import type { FlatState as State } from '../../src/store/flat'
 import { look, type Seen, windowsWith } from './look'
 import { type Step, told, type Walk } from './steps'
@@ -337,7 +338,7 @@ export class Wanderer {
     if (this.problems.length) return this.problems.join('; ')
     if (!seen.alive) return 'the page is dead'
     if (!seen.settled) return `the keys go to ${seen.keysIn}, the focus is ${seen.state.focus}`
-    return seen.outside[0] ?? null
+    return seen.outside[0] ?? differs(seen)
   }
 
   /** A link in the menu led to the other shelf. */
@@ -375,6 +376,37 @@ export class Wanderer {
     const stand = shows(now) === shows(this.beginning)
     expect(arranged(now, stand), 'undone to the beginning').toEqual(arranged(this.beginning, stand))
   }
+}
+
+/** Where what is drawn is not what is, while nothing is asked and there is one display. */
+function differs({ asking, state: flat, windows, rows }: Seen): string | null {
+  if (asking || Object.keys(flat.displays).length > 1) return null
+  const state = readState(flat)
+  const there = Object.values(state.windows).filter((window) => isVisible(state, window))
+  const ids = (all: string[]) => all.toSorted().join(' ')
+  const [seen, due] = [ids(Object.keys(windows)), ids(there.map(({ id }) => id))]
+  if (seen !== due) return `in sight are ${seen}, and should be ${due}`
+  for (const window of there) {
+    const drawn = windows[window.id]
+    const { x, y, width, height } = shownFrame(state, window)
+    const off = Object.entries({ x, y, width, height }).find(
+      ([side, length]) => Math.abs(length - (drawn?.frame[side as 'x'] ?? 0)) > 1,
+    )
+    if (off) return `${window.id} has ${off} and stands at ${JSON.stringify(drawn?.frame)}`
+    const { title } = state.documents[window.document] ?? {}
+    if (drawn?.title !== title) return `${window.id} is “${title}” and is called “${drawn?.title}”`
+    if (drawn?.focused !== (flat.focus === window.id)) return `${window.id} has a wrong edge`
+  }
+  const by = (height: (id: string) => number) =>
+    there
+      .map(({ id }) => id)
+      .toSorted((one, other) => height(one) - height(other))
+      .join(' ')
+  const above = by((id) => flat.windows[id]?.z ?? 0)
+  const drawnAbove = by((id) => windows[id]?.height ?? 0)
+  if (above !== drawnAbove) return `drawn above one another are ${drawnAbove}, not ${above}`
+  const listed = state.order.filter((id) => rows.includes(id)).join(' ')
+  return rows.join(' ') === listed ? null : `the rack lists ${rows}, not ${listed}`
 }
 
 /** All of a state but what follows from the size of the page, and what apps report meanwhile. */

@@ -1,3 +1,4 @@
+import { isUnloaded } from '@/apps/contract'
 import { appOf } from '@/apps/list'
 import type { Effect } from '@/core/commands/command'
 import { referenceTo } from '@/core/formats/reference'
@@ -23,7 +24,11 @@ import { exportSettings, importSettings } from '@/ui/settings/files'
 /** Does what a command asked the page to do at once. */
 export function carryOut(shelf: Shelf, effect: Effect): void {
   run(shelf, effect).catch((error: unknown) => {
-    const why = error instanceof Error ? error.message.slice(0, 200) : ''
+    const why = isUnloaded(error)
+      ? 'What it needs could not be loaded. Try again when there is a connection.'
+      : error instanceof Error
+        ? error.message.slice(0, 200)
+        : ''
     shelf.say(`That did not work; nothing was changed. ${why}`, { refused: true })
   })
 }
