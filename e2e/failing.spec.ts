@@ -51,7 +51,8 @@ test('an app whose code does not come can be started again', async ({ shelf, pag
   await shelf.run('window.minimise')
   await shelf.run('window.focus', { window: Object.keys((await shelf.state()).windows)[0] })
   down = false
-  await stopped.getByRole('button', { name: 'Try again' }).click()
+  // By itself, as the browser tells that it is connected again.
+  await page.evaluate(() => dispatchEvent(new Event('online')))
   await expect(page.getByRole('textbox', { name: 'Time or duration' })).toBeVisible()
 })
 

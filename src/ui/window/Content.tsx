@@ -58,11 +58,7 @@ export const Content = memo(function Content({ app, ...props }: AppProps & { app
       }}
       fallbackRender={({ error, resetErrorBoundary }) =>
         isUnloaded(error) ? (
-          <Stopped
-            says="This app could not be loaded. Try again when there is a connection; if that does not help, reload the page. What it showed is kept."
-            does="Try again"
-            onDo={resetErrorBoundary}
-          />
+          <Unloaded onAgain={resetErrorBoundary} />
         ) : (
           <Stopped
             says="This app stopped. What it showed is kept."
@@ -94,6 +90,21 @@ function useLarge(id: DocumentId, opened: boolean): boolean {
     return () => clearTimeout(timer)
   }, [large, opened, id, shelf])
   return large
+}
+
+/** Its code did not come: that is tried again by itself when the browser is connected again. */
+function Unloaded({ onAgain }: { onAgain(): void }) {
+  useEffect(() => {
+    addEventListener('online', onAgain)
+    return () => removeEventListener('online', onAgain)
+  }, [onAgain])
+  return (
+    <Stopped
+      says="This app could not be loaded. It is tried again when there is a connection; if that does not help, reload the page. What it showed is kept."
+      does="Try again"
+      onDo={onAgain}
+    />
+  )
 }
 
 /** Instead of what a window shows, with what may help. */
