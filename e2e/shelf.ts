@@ -158,18 +158,18 @@ export class ShelfPage {
   /**
    * What axe finds on what is shown; hidden windows are left out. To reckon colours takes most of its
    * time: that is done once for all that can be shown.
-   * @param within of the whole page, only what stands in here
+   * @param within only what stands in here; where it is not said, what is asked, or all of the page
    */
   async violations(
     rules: 'all' | 'all but colours' | 'colours' = 'all but colours',
     within?: string,
     without: string[] = [],
   ): Promise<string[]> {
-    const menu = await this.page.locator('[role=menu]').count()
+    const where = within ?? ((await this.page.locator(ASKED).count()) > 0 ? ASKED : 'body')
     // Read once a page: to read it anew each time takes as long as some of its rules.
     if (!(await this.page.evaluate(() => 'axe' in window))) await this.page.evaluate(AXE)
     const context = {
-      ...(within && { include: [within] }),
+      include: [where],
       exclude: ['.slot-hidden', '.slots-hidden', ...without],
     }
     const options: axeCore.RunOptions = {
@@ -179,8 +179,7 @@ export class ShelfPage {
       preload: false,
       rules: {
         'color-contrast': { enabled: rules !== 'all but colours' },
-        // A menu is no part of the page, and stands where it was asked for.
-        region: { enabled: menu === 0 && !within },
+        region: { enabled: where === 'body' },
         // It takes a label that has to be scrolled to for none.
         'label-title-only': { enabled: false },
       },

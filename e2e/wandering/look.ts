@@ -11,6 +11,8 @@ export interface Seen {
   /** Where the browser's focus is, and whether that is as it should be. */
   keysIn: string
   settled: boolean
+  /** Whether plain keys are commands. */
+  layer: boolean
   /** Whether what has the focus takes text. */
   takesText: boolean
   /** What stands open and leaves the screen, or says less than it has to say. */
@@ -114,6 +116,9 @@ const seen = (): string => {
     state: state as State,
     keysIn: `${inWindow ? `${inWindow} ` : ''}${named(active)}`,
     settled,
+    layer:
+      document.querySelector('[aria-label=Line]')?.textContent?.includes('Keys are commands') ??
+      false,
     takesText,
     outside,
     steps: window.kiteShelf?.steps().length ?? 0,

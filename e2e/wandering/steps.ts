@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { registry } from '../../src/core/commands/registry'
 import { bindings } from '../../src/core/keys/bindings'
 import { initialState } from '../../src/core/model/initial'
+import { CHOICES } from '../../src/core/settings/choices'
 
 /** Something a person might do next. Places are shares of the page, so that they fit every size. */
 export type Step =
@@ -55,16 +56,14 @@ const KEYS = [
   ...['Control+v', 'Control+x', 'Control+y', 'Control+Home', 'Control+End'],
 ]
 
-/** What commands are found by: the beginnings of two of their words. */
-const SAID = [...registry.values()].map(({ title }) =>
-  title
-    .toLowerCase()
-    .split(/[^a-z]+/)
-    .filter((word) => word.length > 2)
-    .slice(0, 2)
-    .map((word) => word.slice(0, 5))
-    .join(' '),
-)
+/** What commands and settings are found by: the beginnings of their first and last word. */
+const SAID = [
+  ...[...registry.values()].map(({ title }) => title),
+  ...CHOICES.map(({ label }) => label),
+].map((said) => {
+  const words = said.toLowerCase().match(/[a-z]{3,}/g) ?? []
+  return [...new Set([words[0], words.at(-1)])].map((word) => word?.slice(0, 5)).join(' ')
+})
 
 /**
  * Anywhere between, each place as likely as another: numbers with a fraction are drawn by their

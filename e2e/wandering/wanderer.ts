@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util'
 import { type BrowserContext, expect, type Page } from '@playwright/test'
 import { readState } from '../../src/core/formats/shelfFile'
+import { asPressed } from '../../src/core/keys/sets'
 import { isVisible, shownFrame } from '../../src/core/model/selectors'
 import type { FlatState as State } from '../../src/store/flat'
 import { look, type Seen, windowsWith } from './look'
@@ -79,6 +80,7 @@ export class Wanderer {
       // What the browser itself would ask cannot be answered here.
       const never = () => Promise.reject(new DOMException('not asked', 'AbortError'))
       Object.assign(window, { showDirectoryPicker: never, showOpenFilePicker: never })
+      Object.assign(navigator.mediaDevices ?? {}, { getDisplayMedia: never })
     })
     this.listen(this.page)
     // What opens beside the page is none of the walk's business.
@@ -157,8 +159,7 @@ export class Wanderer {
     const { width, height } = this.page.viewportSize() ?? { width: 1280, height: 800 }
     switch (step.does) {
       case 'chord':
-        for (const stroke of strokes(step.keys)) await keyboard.press(stroke)
-        return
+        return this.chord(step.keys, seen)
       case 'key':
         return keyboard.press(step.key)
       case 'type':
@@ -180,7 +181,7 @@ export class Wanderer {
       case 'push':
         return this.push(seen.state, step.which)
       case 'say':
-        await keyboard.press('Alt+;')
+        await this.chord('Alt+;', seen)
         await keyboard.type(step.words)
         for (let at = 0; at < step.down; at++) await keyboard.press('ArrowDown')
         return keyboard.press('Enter')
@@ -201,6 +202,11 @@ export class Wanderer {
       case 'find the connection':
         return this.context.setOffline(step.does === 'lose the connection')
     }
+  }
+
+  /** Presses a sequence as it is pressed in the set of keys that is used now. */
+  private async chord(keys: string, { state }: Seen): Promise<void> {
+    for (const stroke of strokes(asPressed(keys, state))) await this.page.keyboard.press(stroke)
   }
 
   /** Pushes one of all that can be pushed now. */
@@ -253,7 +259,8 @@ export class Wanderer {
     await this.page.keyboard.type(word)
     const { state } = seen
     // What is replied from the line stands in the window of its thread as well.
-    if (seen.asking || !state.focus || seen.keysIn.startsWith('INPUT “Reply to')) return
+    if (seen.asking || seen.layer || !state.focus || seen.keysIn.startsWith('INPUT “Reply to'))
+      return
     const { document } = state.windows[state.focus] ?? {}
     const where = async () => {
       const found = await windowsWith(this.page, word)
