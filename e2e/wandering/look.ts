@@ -96,6 +96,20 @@ const seen = (): string => {
   ))
     if (fixed.scrollTop !== 0 || fixed.scrollLeft !== 0)
       outside.push(`scrolled: ${named(fixed)} by ${fixed.scrollLeft}, ${fixed.scrollTop}`)
+  // What was not meant to be read.
+  const read = [
+    ...[...document.body.children].map(({ tagName, textContent }) =>
+      tagName === 'SCRIPT' ? '' : textContent,
+    ),
+    ...[...document.querySelectorAll('[aria-label], [title]')].flatMap((one) => [
+      one.getAttribute('aria-label'),
+      one.getAttribute('title'),
+    ]),
+  ]
+  for (const text of read) {
+    const raw = /.{0,30}(\bundefined\b|\bNaN\b|\bnull\b|\[object ).{0,30}/.exec(text ?? '')
+    if (raw) outside.push(`it says “${raw[0]}”`)
+  }
   const desktop = document.getElementById('desktop')?.getBoundingClientRect()
   const windows: Seen['windows'] = {}
   for (const window of document.querySelectorAll<HTMLElement>('#desktop .win'))

@@ -8,6 +8,8 @@ import { CHOICES } from '../../src/core/settings/choices'
 export type Step =
   | { does: 'chord'; keys: string }
   | { does: 'key'; key: string }
+  /** Goes somewhere and types at once, before anything is drawn. */
+  | { does: 'go and type'; keys: string }
   | { does: 'type' }
   | { does: 'click' | 'right click' | 'double click'; x: number; y: number }
   | { does: 'drag'; x: number; y: number; toX: number; toY: number }
@@ -46,6 +48,13 @@ const CHORDS = [
     `Alt+, ${letter}`,
     `Alt+' ${letter}`,
   ]),
+]
+
+/** They go to a desktop, a window or an app. */
+const GOING = [
+  ...[...'FMBPRE'].map((letter) => `Alt+${letter}`),
+  ...['Alt+Left', 'Alt+Right', 'Alt+Up', 'Alt+Down', 'Alt+[', 'Alt+]', 'Alt+0'],
+  ...[...'1234569'].map((slot) => `Alt+${slot}`),
 ]
 
 const KEYS = [
@@ -88,6 +97,10 @@ const step: fc.Arbitrary<Step> = fc.oneof(
     arbitrary: fc.constantFrom(...KEYS).map((key) => ({ does: 'key', key }) as const),
   },
   { weight: 14, arbitrary: fc.constant({ does: 'type' } as const) },
+  {
+    weight: 8,
+    arbitrary: fc.constantFrom(...GOING).map((keys) => ({ does: 'go and type', keys }) as const),
+  },
   {
     weight: 18,
     arbitrary: fc.record({
@@ -143,6 +156,8 @@ export const told = (one: Step): string => {
       return one.keys
     case 'key':
       return one.key
+    case 'go and type':
+      return `${one.keys} and type`
     case 'click':
     case 'right click':
     case 'double click':

@@ -164,6 +164,9 @@ export class Wanderer {
         return keyboard.press(step.key)
       case 'type':
         return this.type(seen)
+      case 'go and type':
+        await this.chord(step.keys, seen)
+        return this.typeAtOnce()
       case 'click':
         await this.aim(seen.state, step.x * width, step.y * height)
         return mouse.click(step.x * width, step.y * height)
@@ -254,8 +257,7 @@ export class Wanderer {
 
   /** A word nobody else types stands in the window that had the focus, and nowhere else. */
   private async type(seen: Seen): Promise<void> {
-    const word = `w${(++this.word).toString(36)}q`
-    this.log.push(`  ${word}`)
+    const word = this.nextWord()
     await this.page.keyboard.type(word)
     const { state } = seen
     // What is replied from the line stands in the window of its thread as well.
@@ -274,6 +276,31 @@ export class Wanderer {
       if (inWindow) await expect.poll(where, { timeout: PATIENCE }).toEqual(wanted)
     }
     expect((await where()).elsewhere, `“${word}” stands elsewhere`).toEqual([])
+  }
+
+  /** A word that is typed before the page has drawn where one went stands there. */
+  private async typeAtOnce(): Promise<void> {
+    const word = this.nextWord()
+    await this.page.keyboard.type(word)
+    const found = async () => {
+      const seen = await look(this.page)
+      const { state, keysIn } = seen
+      const there = await windowsWith(this.page, word)
+      const document = state.windows[state.focus ?? '']?.document
+      const elsewhere = there.filter((id) => state.windows[id]?.document !== document)
+      const due = seen.takesText && !seen.layer && keysIn.startsWith(`${state.focus} `)
+      const may = seen.asking || keysIn.startsWith('web') || keysIn.startsWith('INPUT “Reply to')
+      return may || ((!due || there.length > 0) && elsewhere.length === 0)
+        ? ''
+        : `“${word}” stands in ${there.join(' ') || 'none'}, the focus is ${state.focus}`
+    }
+    await expect.poll(found, { timeout: PATIENCE }).toBe('')
+  }
+
+  private nextWord(): string {
+    const word = `w${(++this.word).toString(36)}q`
+    this.log.push(`  ${word}`)
+    return word
   }
 
   private async reload(): Promise<void> {
