@@ -28,13 +28,21 @@ test('what was done is undone after a reload, by key and by pointer; and done ag
   expect((await shelf.state()).windows.stations?.minimised).toBe(false)
 })
 
-test('a visit of the pad is one step', async ({ shelf }) => {
+test('a visit of the pad is one step; it ends where one goes to another window', async ({
+  shelf,
+  page,
+}) => {
   await shelf.open()
   const before = (await shelf.state()).windows.stations
   await shelf.press('Alt+X', 'ArrowRight', 'Shift+ArrowDown', 'A', 'S')
   expect((await shelf.state()).windows.stations?.placed).toMatchObject({ left: 0, right: 1 })
   await shelf.press('Alt+Z')
   expect((await shelf.state()).windows.stations).toEqual(before)
+  await shelf.press('Alt+X')
+  await expect(page.getByRole('dialog', { name: 'Pad' })).toBeVisible()
+  await shelf.press('Alt+ArrowRight', 'A', 'S')
+  await expect(page.getByRole('dialog', { name: 'Pad' })).toBeHidden()
+  expect((await shelf.state()).windows.stations?.frame).toEqual(before?.frame)
 })
 
 test('a window that is sent says where it lives, and only the focused one is marked', async ({

@@ -166,7 +166,7 @@ export class Wanderer {
         return this.type(seen)
       case 'go and type':
         await this.chord(step.keys, seen)
-        return this.typeAtOnce()
+        return this.typeAtOnce(seen)
       case 'click':
         await this.aim(seen.state, step.x * width, step.y * height)
         return mouse.click(step.x * width, step.y * height)
@@ -279,9 +279,11 @@ export class Wanderer {
   }
 
   /** A word that is typed before the page has drawn where one went stands there. */
-  private async typeAtOnce(): Promise<void> {
+  private async typeAtOnce({ asking }: Seen): Promise<void> {
     const word = this.nextWord()
     await this.page.keyboard.type(word)
+    // What asked takes letters as answers.
+    if (asking) return
     const found = async () => {
       const seen = await look(this.page)
       const { state, keysIn } = seen

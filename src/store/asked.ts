@@ -6,6 +6,8 @@ import type { PageState } from './shelf'
 
 /** Views that lay windows out themselves. */
 const LAYS_OUT = new Set<View['view']>(['unstack', 'glance'])
+/** Views that end where one goes: the pad would go on to place a window that has not the keys. */
+const ENDS = new Set<View['view']>([...LAYS_OUT, 'pad'])
 
 /** The loft is a place of its own; everything else that is asked for is a view. */
 export function shown(show: View, { loft, loftBy, loftBehind }: PageState): Partial<PageState> {
@@ -23,11 +25,11 @@ export const wentElsewhere = (
 ): boolean =>
   !step && !travelled && (currentId(from) !== currentId(state) || focusId(from) !== focusId(state))
 
-/** Who goes somewhere sees it: what lays windows out stands in the way. */
+/** Who goes somewhere sees it, and types there: what lays windows out stands in the way. */
 export const leaving = ({ view }: PageState): Partial<PageState> => ({
   loft: false,
   loftBehind: false,
-  ...(view && LAYS_OUT.has(view.view) && { view: null }),
+  ...(view && ENDS.has(view.view) && { view: null }),
 })
 
 /** Whether what a view is about is still there; for the pad, whether it can be seen. */
