@@ -95,11 +95,13 @@ test('a file of this computer opens by key; a PDF shows its page', async ({ shel
 test('where what shows PDFs did not come it is asked for again', async ({ shelf, page }) => {
   shelf.expected = /Failed to load|ChunkLoadError/
   let down = false
+  let offPage = false
   // What is there before there is a PDF; what only PDFs need is kept away.
   const known = new Set<string>()
   await page.route('**/_next/static/**', (route) => {
     const url = route.request().url()
-    if (down && !known.has(url)) return route.abort()
+    const worker = url.includes('worker') || route.request().resourceType() === 'other'
+    if (down && !known.has(url) && (worker || !offPage)) return route.abort()
     known.add(url)
     return route.continue()
   })
@@ -109,7 +111,16 @@ test('where what shows PDFs did not come it is asked for again', async ({ shelf,
   down = true
   const file = { name: 'Route.pdf', type: 'application/pdf', content: pdf('Couloir') }
   await shelf.drop(file)
-  await expect(shelf.said()).toContainText('what reads it could not be loaded')
+  const unloaded = (name: string) =>
+    expect(shelf.said()).toContainText(`“${name}”: what reads it could not be loaded`)
+  await unloaded('Route.pdf')
+  // All of it is there but what works off the page.
+  offPage = true
+  await shelf.drop({ ...file, name: 'Pages.pdf' })
+  await unloaded('Pages.pdf')
+  await shelf.drop({ name: 'Rows.csv', type: 'text/csv', content: 'a,b\n'.repeat(60_000) })
+  await unloaded('Rows.csv')
+  offPage = false
   const before = new Set(known)
   down = false
   await shelf.drop(file)

@@ -1,6 +1,7 @@
 import type { LucideIcon } from 'lucide-react'
 import type { ComponentType } from 'react'
 import type { AppFacts, AppId, DocumentId, WindowId } from '@/core/model/types'
+import { isUnloaded, Unloaded } from '@/store/unloaded'
 import type { Working } from '@/store/working'
 
 /** What an app is given; the same for every app. */
@@ -46,14 +47,8 @@ export class OpensIn {
 /** Says in a sentence what is wrong with a file. */
 export class FileProblem extends Error {}
 
-/** Whether something failed because code that is fetched when it is needed did not come. */
-export const isUnloaded = (error: unknown): error is Error =>
-  error instanceof Error && error.name === 'ChunkLoadError'
-
 /** Why a file could not be read, to follow a colon. */
 export function whyUnread(error: unknown): string {
   if (error instanceof FileProblem) return error.message
-  if (isUnloaded(error))
-    return 'what reads it could not be loaded. Try again when there is a connection'
-  return 'it cannot be read'
+  return isUnloaded(error) ? new Unloaded().message : 'it cannot be read'
 }

@@ -1,4 +1,3 @@
-import { isUnloaded } from '@/apps/contract'
 import { appOf } from '@/apps/list'
 import type { Effect } from '@/core/commands/command'
 import { referenceTo } from '@/core/formats/reference'
@@ -10,6 +9,7 @@ import { damagedCopies, keepInFolder } from '@/store/begin'
 import { saveDraft } from '@/store/documents'
 import { exportDesktop, exportShelf } from '@/store/exporting'
 import type { Shelf } from '@/store/shelf'
+import { isUnloaded } from '@/store/unloaded'
 import { toggleFullScreen } from '@/ui/desktop/fullScreen'
 import { rest } from '@/ui/desktop/rest'
 import { toggleRack } from '@/ui/desktop/seat'
@@ -24,13 +24,14 @@ import { exportSettings, importSettings } from '@/ui/settings/files'
 /** Does what a command asked the page to do at once. */
 export function carryOut(shelf: Shelf, effect: Effect): void {
   run(shelf, effect).catch((error: unknown) => {
-    const why = isUnloaded(error)
-      ? 'What it needs could not be loaded. Try again when there is a connection.'
-      : error instanceof Error
-        ? error.message.slice(0, 200)
-        : ''
-    shelf.say(`That did not work; nothing was changed. ${why}`, { refused: true })
+    shelf.say(`That did not work; nothing was changed. ${whyNot(error)}`, { refused: true })
   })
+}
+
+function whyNot(error: unknown): string {
+  if (isUnloaded(error))
+    return 'What it needs could not be loaded. Try again when there is a connection.'
+  return error instanceof Error ? error.message.slice(0, 200) : ''
 }
 
 async function run(shelf: Shelf, effect: Effect): Promise<void> {

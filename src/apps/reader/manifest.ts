@@ -1,5 +1,6 @@
 import { BookOpen } from 'lucide-react'
-import { type AppManifest, FileProblem, isUnloaded } from '../contract'
+import { isUnloaded } from '@/store/unloaded'
+import { type AppManifest, FileProblem } from '../contract'
 import { pictureSize } from './pictureSize'
 
 /** A PDF as a data address, with its words to be found and where it was looked at last. */

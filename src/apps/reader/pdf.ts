@@ -1,18 +1,19 @@
 import * as pdfjs from 'pdfjs-dist'
+import { Unloaded } from '@/store/unloaded'
 
-pdfjs.GlobalWorkerOptions.workerSrc = new URL(
-  'pdfjs-dist/build/pdf.worker.min.mjs',
-  import.meta.url,
-).toString()
+const WORKER = new URL('pdfjs-dist/build/pdf.worker.min.mjs', import.meta.url).toString()
+pdfjs.GlobalWorkerOptions.workerSrc = WORKER
 
-/** Opens a PDF from a data address. The caller destroys it when it is done. */
-export function openPdf(data: string) {
+/**
+ * Opens a PDF from a data address. The caller destroys it when it is done.
+ * @throws Unloaded where what reads it did not come
+ */
+export async function openPdf(data: string) {
+  // The library never asks again for a worker that did not come once: here it is asked for before.
+  const worker = await fetch(WORKER).catch(() => null)
+  if (!worker?.ok) throw new Unloaded()
   const bytes = Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0))
-  return pdfjs.getDocument({ data: bytes }).promise.catch((error: Error) => {
-    // Only its words tell that the code of the worker did not come.
-    if (error.message.includes('worker failed')) error.name = 'ChunkLoadError'
-    throw error
-  })
+  return pdfjs.getDocument({ data: bytes }).promise
 }
 
 /** The parts that show a PDF; they take the library from the page. */

@@ -1,6 +1,6 @@
 import { type RefObject, useEffect, useState } from 'react'
 import { useErrorBoundary } from 'react-error-boundary'
-import { isUnloaded } from '../contract'
+import { isUnloaded } from '@/store/unloaded'
 import { openPdf, viewerParts } from './pdf'
 
 type Parts = Awaited<ReturnType<typeof viewerParts>>
