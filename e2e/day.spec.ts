@@ -76,24 +76,27 @@ test('an earlier session is kept when the shelf is opened again; windows are pic
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish({
+    Field: { Pit: 'job', Stations: 'table' },
+    Rota: { Duty: 'table' },
+  })
   await shelf.reload()
-  await shelf.run('window.close', { window: 'pit' })
-  await shelf.run('window.close', { window: 'rota' })
+  await shelf.run('window.close', { window: id('Pit') })
+  await shelf.run('window.close', { window: id('Duty') })
   await shelf.run('sessions.open')
   const dialog = page.getByRole('dialog', { name: 'Earlier sessions' })
   await expect(dialog.getByRole('list', { name: 'Sessions' }).getByRole('button')).toHaveCount(1)
-  await dialog.getByLabel(/^Snow pit/).check()
+  await dialog.getByLabel(/^Pit/).check()
   expect(await shelf.violations()).toEqual([])
   await dialog.getByRole('button', { name: 'Reopen selected' }).click()
-  await expect(shelf.window('pit')).toBeVisible()
-  expect((await shelf.state()).windows.rota).toBeUndefined()
+  await expect(shelf.window(id('Pit'))).toBeVisible()
+  expect((await shelf.state()).windows[id('Duty')]).toBeUndefined()
   await shelf.reload()
   await shelf.run('sessions.open')
   await expect(dialog.getByRole('list', { name: 'Sessions' }).getByRole('button')).toHaveCount(2)
   await dialog.getByRole('list', { name: 'Sessions' }).getByRole('button').nth(1).click()
   await dialog.getByRole('button', { name: 'Reopen whole session' }).click()
-  expect((await shelf.state()).windows.rota?.desktop).toBe('rota')
+  expect((await shelf.state()).windows[id('Duty')]?.desktop).toBe(id('Rota'))
 })
 
 test('a desktop at rest is not drawn, and wakes where it was scrolled to', async ({

@@ -159,6 +159,20 @@ test('what is typed before a window is there is kept for it', async ({ shelf, pa
     .toBe('table')
 })
 
+test('no letter is lost where a busy page hands the focus on late', async ({ shelf, page }) => {
+  const id = await shelf.furnish({ Field: { Run: 'job' }, Rota: { Duty: 'table' } })
+  await page.evaluate(() => {
+    const { focus } = HTMLElement.prototype
+    HTMLElement.prototype.focus = function (options) {
+      if (this.matches('.rdg-cell')) setTimeout(() => focus.call(this, options), 400)
+      else focus.call(this, options)
+    }
+  })
+  await page.keyboard.press('Alt+R')
+  await page.keyboard.type('Storm')
+  await expect(shelf.window(id('Duty')).locator('[aria-label=Cell]')).toHaveValue('Storm')
+})
+
 test('on half a screen a desktop is named beside its mark, and the rack is walked', async ({
   shelf,
   page,

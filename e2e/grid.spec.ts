@@ -1,23 +1,33 @@
 import { expect, test } from './shelf'
 
+/** Two rows of three. */
+const SIX = {
+  Field: { Pit: 'job', Stations: 'table' },
+  Model: {},
+  Bulletin: { North: 'countdown' },
+  Public: { Calls: 'job' },
+  Rota: { Handover: 'job', Duty: 'table' },
+  Breather: {},
+}
+
 test('desktops stand in rows and columns: across, above and below, going round each axis', async ({
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.press('Alt+Shift+;', '3')
   await expect(shelf.said()).toContainText('The desktops stand in rows of 3')
   await shelf.press('Alt+]', 'Alt+]', 'Alt+]')
-  expect(await shelf.here()).toBe('field')
+  expect(await shelf.here()).toBe(id('Field'))
   await shelf.press('Alt+PageDown')
-  expect(await shelf.here()).toBe('public')
+  expect(await shelf.here()).toBe(id('Public'))
   await shelf.press('Alt+PageDown')
-  expect(await shelf.here()).toBe('field')
+  expect(await shelf.here()).toBe(id('Field'))
   await shelf.press('Alt+Shift+PageDown')
-  expect((await shelf.state()).windows.stations?.desktop).toBe('public')
+  expect((await shelf.state()).windows[id('Stations')]?.desktop).toBe(id('Public'))
   // The rack has the same rows: a mark of the map goes there.
   await page.getByRole('button', { name: 'Breather', exact: true }).first().click()
-  expect(await shelf.here()).toBe('breather')
+  expect(await shelf.here()).toBe(id('Breather'))
   await shelf.reload()
   expect((await shelf.state()).columns).toBe(3)
 })
@@ -26,7 +36,7 @@ test('the small map is up while Alt is held; arrows and pointer go on from it', 
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.run('grid.columns', { columns: 3 })
   const map = page.getByRole('region', { name: 'Map of desktops' })
   await page.keyboard.down('Alt')
@@ -35,25 +45,25 @@ test('the small map is up while Alt is held; arrows and pointer go on from it', 
   await page.keyboard.press('ArrowDown')
   await expect(map.locator('[aria-current]')).toHaveAttribute('aria-label', 'Rota')
   await map.getByRole('button', { name: 'Bulletin' }).click()
-  expect(await shelf.here()).toBe('bulletin')
+  expect(await shelf.here()).toBe(id('Bulletin'))
   await page.keyboard.up('Alt')
   await expect(map).toBeHidden()
 })
 
 test('a row is made, and folding it shows first where its windows go', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.press('Alt+Shift+;', '3', 'Alt+P')
   const before = await shelf.state()
   await shelf.press('Alt+Shift+;', '=')
   expect((await shelf.state()).order).toHaveLength(9)
   await shelf.press('Alt+Shift+;', '-')
-  const dialog = page.getByRole('dialog', { name: 'Fold Public line, Rota, Breather' })
-  await dialog.getByLabel('Where “Handover” goes').selectOption('model')
+  const dialog = page.getByRole('dialog', { name: 'Fold Public, Rota, Breather' })
+  await dialog.getByLabel('Where “Handover” goes').selectOption(id('Model'))
   await shelf.press('Enter')
   const { windows, order } = await shelf.state()
   expect(order).toHaveLength(6)
-  expect(windows.handover?.desktop).toBe('model')
-  expect(windows.calls?.desktop).toBe('bulletin')
+  expect(windows[id('Handover')]?.desktop).toBe(id('Model'))
+  expect(windows[id('Calls')]?.desktop).toBe(id('Bulletin'))
   await shelf.press('Alt+Z', 'Alt+Z')
   const now = await shelf.state()
   expect([now.order, now.windows, now.desktops]).toEqual([
@@ -105,16 +115,16 @@ test('the windows of one app follow each other, and a window is shown on every d
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.press('Alt+End')
   const focus = (await shelf.state()).focus ?? ''
   expect((await shelf.state()).windows[focus]?.app).toBe('table')
-  expect(focus).not.toBe('stations')
+  expect(focus).not.toBe(id('Stations'))
   await shelf.press('Alt+Shift+End')
-  expect((await shelf.state()).focus).toBe('stations')
+  expect((await shelf.state()).focus).toBe(id('Stations'))
   await shelf.press('Alt+Shift+;', 'E', 'Alt+B')
-  await expect(shelf.window('stations')).toBeVisible()
-  await page.locator('[data-bow="stations"]').click({ button: 'right' })
+  await expect(shelf.window(id('Stations'))).toBeVisible()
+  await page.locator(`[data-bow="${id('Stations')}"]`).click({ button: 'right' })
   await page.getByRole('menuitem', { name: 'Show on every desktop' }).click()
   await expect(shelf.said()).toContainText('is on Bulletin only')
 })

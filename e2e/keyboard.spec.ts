@@ -1,5 +1,15 @@
 import { expect, test } from './shelf'
 
+/** Six desktops, two windows on the first. */
+const SIX = {
+  Field: { Due: 'countdown', Stations: 'table' },
+  Model: {},
+  Bulletin: { North: 'job' },
+  Public: {},
+  Rota: {},
+  Breather: {},
+}
+
 test('the demo starts on Field, with real windows in it', async ({ shelf, page }) => {
   await page.goto('/')
   await expect(page).toHaveURL(/\/demo$/)
@@ -22,7 +32,7 @@ test('the demo starts on Field, with real windows in it', async ({ shelf, page }
 })
 
 test('a morning by keyboard, kept over a reload', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   // A desktop, its name typed over the default one.
   await shelf.press('Alt+=')
   await page.keyboard.type('Kestrel')
@@ -32,13 +42,13 @@ test('a morning by keyboard, kept over a reload', async ({ shelf, page }) => {
   await expect(page).toHaveTitle('Kestrel · Kite Shelf')
   // Back, and a window along with one chord.
   await shelf.press('Alt+\\')
-  expect(await shelf.here()).toBe('field')
+  expect(await shelf.here()).toBe(id('Field'))
   await shelf.press('Alt+Shift+K')
   expect(await shelf.here()).toBe(made)
-  await expect(shelf.window('stations')).toBeVisible()
+  await expect(shelf.window(id('Stations'))).toBeVisible()
   // Back, and another sent while staying.
   await shelf.press('Alt+\\', 'Alt+,', 'K')
-  expect(await shelf.here()).toBe('field')
+  expect(await shelf.here()).toBe(id('Field'))
   await expect(shelf.said()).toContainText('Sent')
   // Reorder, fold with its preview, undo.
   await shelf.press('Alt+K', 'Alt+Shift+;', ']')
@@ -59,19 +69,19 @@ test('a morning by keyboard, kept over a reload', async ({ shelf, page }) => {
   const kept = await shelf.state()
   await shelf.reload()
   expect(await shelf.state()).toEqual(kept)
-  await expect(shelf.window('stations')).toBeVisible()
+  await expect(shelf.window(id('Stations'))).toBeVisible()
   expect(await shelf.here()).toBe(made)
 })
 
 test('next, previous and their end without wrapping', async ({ shelf }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.press('Alt+[')
-  expect(await shelf.here()).toBe('breather')
+  expect(await shelf.here()).toBe(id('Breather'))
   await shelf.press('Alt+]')
-  expect(await shelf.here()).toBe('field')
+  expect(await shelf.here()).toBe(id('Field'))
   await shelf.run('settings.set', { wrap: false })
   await shelf.press('Alt+[')
-  expect(await shelf.here()).toBe('field')
+  expect(await shelf.here()).toBe(id('Field'))
   await expect(shelf.said()).toHaveText(/This is the first desktop/)
 })
 
@@ -111,7 +121,7 @@ test('the start of a sequence shows what may follow; a wrong key says so; Escape
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.press('Alt+,')
   await expect(page.getByText('Send to', { exact: true })).toBeVisible()
   await shelf.press('Escape')
@@ -124,13 +134,16 @@ test('the start of a sequence shows what may follow; a wrong key says so; Escape
   for (const does of ['Arrange displays', 'Rename this desktop…', 'Menu of the whole shelf'])
     await expect(page.getByRole('status').getByText(does).last()).toBeInViewport({ ratio: 1 })
   await shelf.press('Escape')
-  expect((await shelf.state()).windows.stations?.desktop).toBe('field')
+  expect((await shelf.state()).windows[id('Stations')]?.desktop).toBe(id('Field'))
 })
 
 test('apps by number: latest window, again the next, Shift another', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish({
+    ...SIX,
+    Rota: { Duty: 'reader', Yesterday: 'reader' },
+  })
   await shelf.press('Alt+4')
-  expect((await shelf.state()).focus).toBe('due')
+  expect((await shelf.state()).focus).toBe(id('Due'))
   await shelf.press('Alt+Shift+1')
   await expect(
     page.locator('[data-app="document"]:visible').filter({ has: page.getByText('New document') }),
@@ -145,33 +158,35 @@ test('the pad places with one letter, spans with two, takes sides with arrows', 
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish({
+    Field: { Stations: { app: 'table', frame: { x: 24, y: 24, width: 640, height: 350 } } },
+  })
   await shelf.press('Alt+X')
   await expect(page.getByRole('dialog', { name: 'Pad' })).toBeVisible()
   // Only the seam moves until it is kept.
   await shelf.press('Q')
   const seam = await page.locator('.pad-seam').boundingBox()
-  expect((await shelf.state()).windows.stations?.frame.x).toBe(24)
+  expect((await shelf.state()).windows[id('Stations')]?.frame.x).toBe(24)
   await shelf.press('Enter')
-  const ninth = (await shelf.state()).windows.stations?.frame
+  const ninth = (await shelf.state()).windows[id('Stations')]?.frame
   expect(ninth?.x).toBe(8)
   expect(ninth?.width).toBe(seam?.width)
   await shelf.press('Alt+X', 'Q', 'C')
   await expect(page.getByRole('dialog', { name: 'Pad' })).toBeHidden()
-  const whole = (await shelf.state()).windows.stations?.frame
+  const whole = (await shelf.state()).windows[id('Stations')]?.frame
   expect(whole?.width).toBeGreaterThan(2.9 * (ninth?.width ?? 0))
   // A visit is one step.
   await shelf.press('Alt+Z', 'Alt+Z')
-  expect((await shelf.state()).windows.stations?.frame).toEqual({
+  expect((await shelf.state()).windows[id('Stations')]?.frame).toEqual({
     x: 24,
     y: 24,
     width: 640,
     height: 350,
   })
   await shelf.press('Alt+X', 'Shift+ArrowRight', '+', 'Escape')
-  expect((await shelf.state()).windows.stations?.frame.x).toBe(24)
+  expect((await shelf.state()).windows[id('Stations')]?.frame.x).toBe(24)
   await shelf.press('Alt+X', 'Shift+ArrowRight', '+', 'Enter')
-  expect((await shelf.state()).windows.stations?.frame).toEqual({
+  expect((await shelf.state()).windows[id('Stations')]?.frame).toEqual({
     x: 24,
     y: 0,
     width: 688,
@@ -179,50 +194,50 @@ test('the pad places with one letter, spans with two, takes sides with arrows', 
   })
   // The numeric keypad has the same cells; two sides make a corner; what stood before comes back.
   await shelf.press('Alt+X', 'Numpad3', 'Enter')
-  expect((await shelf.state()).windows.stations?.placed).toEqual({
+  expect((await shelf.state()).windows[id('Stations')]?.placed).toEqual({
     top: 2,
     left: 2,
     bottom: 2,
     right: 2,
   })
   await shelf.press('Alt+X', 'ArrowLeft', 'ArrowUp', 'ArrowUp', 'Enter')
-  expect((await shelf.state()).windows.stations?.placed).toMatchObject({
+  expect((await shelf.state()).windows[id('Stations')]?.placed).toMatchObject({
     left: 0,
     right: 0.5,
     top: 0,
     bottom: 0,
   })
   await shelf.press('Alt+X', 'R')
-  expect((await shelf.state()).windows.stations?.frame).toMatchObject({ x: 24, y: 0 })
+  expect((await shelf.state()).windows[id('Stations')]?.frame).toMatchObject({ x: 24, y: 0 })
 })
 
 test('keys after a leader, for people whose Alt is taken', async ({ shelf }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.run('settings.set', { keys: 'leader' })
   await shelf.press('Alt+B')
-  expect(await shelf.here()).toBe('field')
+  expect(await shelf.here()).toBe(id('Field'))
   await shelf.press('Control+.', 'B')
-  expect(await shelf.here()).toBe('bulletin')
+  expect(await shelf.here()).toBe(id('Bulletin'))
   await shelf.press('Control+.', ',', 'P')
-  expect((await shelf.state()).windows.bulletin?.desktop).toBe('public')
+  expect((await shelf.state()).windows[id('North')]?.desktop).toBe(id('Public'))
 })
 
 test('the key card is made from the bindings as they are', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.press('Alt+Shift+/')
   const card = page.getByRole('dialog', { name: 'Keys' })
-  await expect(card.getByText('Public line')).toBeVisible()
+  await expect(card.getByText('Breather')).toBeVisible()
   await expect(card.getByText('Minimise window')).toBeVisible()
   await shelf.press('Escape')
   await expect(card).toBeHidden()
-  await expect(shelf.window('stations').locator(':focus')).toHaveCount(1)
+  await expect(shelf.window(id('Stations')).locator(':focus')).toHaveCount(1)
 })
 
 test('the rack by keyboard: walk, go, rename, reorder', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await page.getByRole('button', { name: /^Field,/ }).focus()
   await shelf.press('ArrowDown', 'Enter')
-  expect(await shelf.here()).toBe('model')
+  expect(await shelf.here()).toBe(id('Model'))
   await page.getByRole('button', { name: /^Model,/ }).focus()
   await shelf.press('[')
   expect((await shelf.rowNames())[0]).toBe('Model')
@@ -235,24 +250,27 @@ test('the rack by keyboard: walk, go, rename, reorder', async ({ shelf, page }) 
   await name.fill('Runs')
   await shelf.press('Enter')
   expect((await shelf.rowNames())[0]).toBe('Runs')
-  expect((await shelf.state()).desktops.model?.letter).not.toBeNull()
+  expect((await shelf.state()).desktops[id('Model')]?.letter).not.toBeNull()
 })
 
 test('letter and look of a desktop by keyboard', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.press('Alt+Shift+;', 'L')
   await page.keyboard.type('x')
   await shelf.press('Enter')
   await expect(page.getByRole('alert').filter({ hasText: 'cannot be a call letter' })).toBeVisible()
   await page.getByRole('textbox', { name: 'Call letter' }).fill('k')
   await shelf.press('Enter')
-  expect((await shelf.state()).desktops.field).toMatchObject({ letter: 'K', letterByHand: true })
+  expect((await shelf.state()).desktops[id('Field')]).toMatchObject({
+    letter: 'K',
+    letterByHand: true,
+  })
   await shelf.press('Alt+Shift+;', 'V')
   await page.getByRole('radio', { name: 'rust' }).check({ force: true })
   await page.getByRole('radio', { name: 'dots' }).check({ force: true })
   await page.getByRole('checkbox').uncheck()
   await shelf.press('Escape')
-  expect((await shelf.state()).desktops.field).toMatchObject({
+  expect((await shelf.state()).desktops[id('Field')]).toMatchObject({
     hue: 'rust',
     backdrop: 'dots',
     sign: false,
@@ -260,9 +278,9 @@ test('letter and look of a desktop by keyboard', async ({ shelf, page }) => {
 })
 
 test('the console: the same commands, with reasons', async ({ shelf, page }) => {
-  await shelf.open()
-  await shelf.run('window.send', { window: 'stations', to: 'Rota' })
-  expect((await shelf.state()).windows.stations?.desktop).toBe('rota')
+  const id = await shelf.furnish(SIX)
+  await shelf.run('window.send', { window: id('Stations'), to: 'Rota' })
+  expect((await shelf.state()).windows[id('Stations')]?.desktop).toBe(id('Rota'))
   const refusal = await page.evaluate(() => window.kiteShelf?.run('window.send', { to: 'Nowhere' }))
   expect(refusal).toMatchObject({ ok: false, reason: expect.stringContaining('Nowhere') })
   const commands = await page.evaluate(() => window.kiteShelf?.commands())

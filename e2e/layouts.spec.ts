@@ -2,6 +2,9 @@ import type { CDPSession, Page } from '@playwright/test'
 import { DVORAK, FRENCH, GERMAN } from '../src/core/testing/layouts'
 import { expect, test } from './shelf'
 
+/** A desktop where one writes, and others to go to. */
+const FOUR = { Field: { Pit: 'job' }, Model: {}, Public: { Line: 'messages' }, Rota: {} }
+
 /** Modifiers as the browser's debugging protocol counts them. */
 const HELD = { Alt: 1, Ctrl: 2, Meta: 4, Shift: 8 }
 
@@ -64,7 +67,7 @@ test('German: what AltGr types arrives, and chords mean what is printed', async 
   page,
 }) => {
   await withLayout(page, GERMAN)
-  await shelf.open()
+  const id = await shelf.furnish(FOUR)
   await shelf.press('Alt+P')
   const keyboard = await keyboardOf(page)
   const field = await reply(page)
@@ -78,7 +81,7 @@ test('German: what AltGr types arrives, and chords mean what is printed', async 
     await keyboard.press(code, key, [], key)
   await expect(field).toHaveValue('@€[\\')
   const { visited } = await shelf.state()
-  expect(visited[0]).toBe('public')
+  expect(visited[0]).toBe(id('Public'))
   // Alt and a key of another layout than the browser tells are no reason to begin otherwise.
   // Z is printed where Y lies elsewhere: it undoes.
   await shelf.press('Alt+-')
@@ -94,7 +97,7 @@ test('German: what AltGr types arrives, and chords mean what is printed', async 
 
 test('French: digits and signs type what they type, chords are heard', async ({ shelf, page }) => {
   await withLayout(page, FRENCH)
-  await shelf.open()
+  const id = await shelf.furnish(FOUR)
   await shelf.press('Alt+P')
   const keyboard = await keyboardOf(page)
   const field = await reply(page)
@@ -103,7 +106,7 @@ test('French: digits and signs type what they type, chords are heard', async ({ 
   await expect(field).toHaveValue('é2')
   // M lies where the semicolon is elsewhere, and goes to Model; the semicolon opens the line.
   await keyboard.press('Semicolon', 'm', ['Alt'])
-  await expect.poll(async () => (await shelf.state()).visited[0]).toBe('model')
+  await expect.poll(async () => (await shelf.state()).visited[0]).toBe(id('Model'))
   await keyboard.press('Comma', ';', ['Alt'])
   await expect(page.getByRole('dialog', { name: 'Line' })).toBeVisible()
   await shelf.press('Escape')
@@ -115,10 +118,10 @@ test('French: digits and signs type what they type, chords are heard', async ({ 
 
 test('Dvorak: chords mean what is printed, wherever it lies', async ({ shelf, page }) => {
   await withLayout(page, DVORAK)
-  await shelf.open()
+  const id = await shelf.furnish(FOUR)
   const keyboard = await keyboardOf(page)
   await keyboard.press('KeyR', 'p', ['Alt'])
-  await expect.poll(async () => (await shelf.state()).visited[0]).toBe('public')
+  await expect.poll(async () => (await shelf.state()).visited[0]).toBe(id('Public'))
   await keyboard.press('BracketLeft', '/', ['Alt'])
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
   await keyboard.press('BracketLeft', '/', ['Alt'])
@@ -138,7 +141,7 @@ test('where Option types, no character is lost: commands begin otherwise, said o
   await page.addInitScript(() => {
     Object.defineProperty(navigator, 'userAgent', { value: 'Mozilla/5.0 (Macintosh)' })
   })
-  await shelf.open()
+  const id = await shelf.furnish(FOUR)
   await shelf.press('Alt+P')
   const keyboard = await keyboardOf(page)
   const field = await reply(page)
@@ -148,10 +151,10 @@ test('where Option types, no character is lost: commands begin otherwise, said o
   // Option and a letter type from now on; with Control they are commands, and told so.
   await keyboard.press('KeyF', 'ƒ', ['Alt'], 'ƒ')
   await expect(field).toHaveValue('@ƒ')
-  expect((await shelf.state()).visited[0]).toBe('public')
+  expect((await shelf.state()).visited[0]).toBe(id('Public'))
   await expect(page.getByRole('button', { name: /^find/ })).toContainText('Ctrl')
   await keyboard.press('KeyF', 'ƒ', ['Ctrl', 'Alt'])
-  await expect.poll(async () => (await shelf.state()).visited[0]).toBe('field')
+  await expect.poll(async () => (await shelf.state()).visited[0]).toBe(id('Field'))
   await keyboard.press('Comma', '≤', ['Ctrl', 'Alt'])
   await keyboard.press('KeyM', 'm')
   await expect(shelf.said()).toContainText('to Model')
@@ -160,7 +163,7 @@ test('where Option types, no character is lost: commands begin otherwise, said o
   // Who chooses Alt has it, and is not asked again.
   await shelf.run('settings.set', { keys: 'alt' })
   await keyboard.press('KeyP', 'π', ['Alt'])
-  await expect.poll(async () => (await shelf.state()).visited[0]).toBe('public')
+  await expect.poll(async () => (await shelf.state()).visited[0]).toBe(id('Public'))
   expect((await shelf.state()).settings.keys).toBe('alt')
 })
 
@@ -168,12 +171,12 @@ test('a letter of another alphabet stands for a desktop; the Latin ones are hear
   shelf,
   page,
 }) => {
-  await shelf.open()
-  await shelf.run('desktop.letter', { desktop: 'rota', letter: 'п' })
+  const id = await shelf.furnish(FOUR)
+  await shelf.run('desktop.letter', { desktop: id('Rota'), letter: 'п' })
   const keyboard = await keyboardOf(page)
   await keyboard.press('KeyG', 'п', ['Alt'])
-  await expect.poll(async () => (await shelf.state()).visited[0]).toBe('rota')
+  await expect.poll(async () => (await shelf.state()).visited[0]).toBe(id('Rota'))
   // М of that layout lies elsewhere; the key printed V there is the Latin V, M the Latin M.
   await keyboard.press('KeyM', 'ь', ['Alt'])
-  await expect.poll(async () => (await shelf.state()).visited[0]).toBe('model')
+  await expect.poll(async () => (await shelf.state()).visited[0]).toBe(id('Model'))
 })

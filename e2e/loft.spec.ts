@@ -1,5 +1,13 @@
 import { expect, test } from './shelf'
 
+/** Three desktops with windows of the same few apps, and one without. */
+const THREE = {
+  Field: { Stations: 'table', Observers: 'table', Slides: 'countdown' },
+  Model: { Output: 'table' },
+  Rota: { Duty: 'table', Break: 'countdown' },
+  Public: {},
+}
+
 test('the misplaced table is found and sent home through the loft in at most 6 strokes', async ({
   shelf,
   page,
@@ -22,7 +30,7 @@ test('three marked windows of two rows go to a third in one stroke, one undo bri
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
   const before = await shelf.state()
@@ -33,7 +41,7 @@ test('three marked windows of two rows go to a third in one stroke, one undo bri
   const moved = Object.values(windows).filter(
     ({ id, desktop }) => desktop !== before.windows[id]?.desktop,
   )
-  expect(moved.map(({ desktop }) => desktop)).toEqual(['public', 'public', 'public'])
+  expect(moved.map(({ desktop }) => desktop)).toEqual(Array(3).fill(id('Public')))
   await shelf.press('Alt+Z')
   expect((await shelf.state()).windows).toEqual(before.windows)
 })
@@ -85,7 +93,7 @@ test('rows are renamed, folded, moved and made from the loft, which stays open',
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/')
   const loft = page.getByRole('dialog', { name: 'Loft' })
   await expect(loft).toBeFocused()
@@ -94,84 +102,81 @@ test('rows are renamed, folded, moved and made from the loft, which stays open',
   await shelf.press('Enter')
   await expect(loft).toBeFocused()
   await shelf.press('[')
-  expect(await shelf.rowNames()).toEqual([
-    'Field',
-    'Model',
-    'Bulletin',
-    'Shifts',
-    'Public line',
-    'Breather',
-  ])
+  expect(await shelf.rowNames()).toEqual(['Field', 'Shifts', 'Model', 'Public'])
   await shelf.press(';', 'F')
   await page
     .getByRole('dialog', { name: 'Fold Shifts' })
     .getByRole('button', { name: /^Fold/ })
     .click()
   await expect(loft).toBeFocused()
-  expect((await shelf.state()).windows.sunday?.desktop).toBe('bulletin')
+  expect((await shelf.state()).windows[id('Duty')]?.desktop).toBe(id('Field'))
   await shelf.press('=')
-  await expect(page.locator('[data-shelf]')).toHaveCount(7)
+  await expect(page.locator('[data-shelf]')).toHaveCount(4)
 })
 
 test('by pointer: a window is dragged to another row, a click goes', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
+  await shelf.run('window.everywhere', { window: id('Break') })
   await page.getByRole('button', { name: /^loft/ }).click()
-  await page.locator('[data-standing="sunday"]').dragTo(page.locator('ol [data-shelf="field"]'))
-  expect((await shelf.state()).windows.sunday?.desktop).toBe('field')
-  await page.locator('[data-standing="pit"]').dragTo(page.locator('[data-shelf="every"]'))
-  expect((await shelf.state()).windows.pit?.desktop).toBe('every')
-  const model = page.locator('[data-choice="model"]')
-  await model.dragTo(page.locator('ol [data-shelf="field"]'))
-  expect((await shelf.state()).order.slice(0, 2)).toEqual(['model', 'field'])
+  const standing = (name: string) => page.locator(`[data-standing="${id(name)}"]`)
+  const row = (name: string) => page.locator(`ol [data-shelf="${id(name)}"]`)
+  const livesOn = async (name: string) => (await shelf.state()).windows[id(name)]?.desktop
+  await standing('Duty').dragTo(row('Field'))
+  expect(await livesOn('Duty')).toBe(id('Field'))
+  await standing('Slides').dragTo(page.locator('[data-shelf="every"]'))
+  expect(await livesOn('Slides')).toBe('every')
+  await page.locator(`[data-choice="${id('Model')}"]`).dragTo(row('Field'))
+  expect(await shelf.rowNames()).toEqual(['Model', 'Field', 'Rota', 'Public'])
   // While windows are in hand every desktop's mark is in reach; Escape puts them back.
   const before = await shelf.state()
-  const box = await page.locator('[data-shelf="bulletin"]').boundingBox()
-  await shelf.grasp(page.locator('[data-standing="output"]'), { x: box?.x ?? 0, y: box?.y ?? 0 })
+  const box = await row('Rota').boundingBox()
+  await shelf.grasp(standing('Output'), { x: box?.x ?? 0, y: box?.y ?? 0 })
   await expect(page.getByRole('list', { name: 'Desktops to drop on' })).toBeVisible()
   await shelf.press('Escape')
   await page.mouse.up()
   expect((await shelf.state()).windows).toEqual(before.windows)
-  await page.locator('[data-standing="output"]').click()
+  await standing('Output').click()
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
-  expect(await shelf.here()).toBe('model')
+  expect(await shelf.here()).toBe(id('Model'))
 })
 
 test('several marked windows are dragged together, and sent from the menu of one', async ({
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
   await shelf.press('Shift+F', 'Space', 'ArrowLeft', 'Space')
   await page
-    .locator('[data-standing="stations"]')
-    .dragTo(page.locator('ol [data-shelf="public"]'), { targetPosition: { x: 600, y: 60 } })
+    .locator(`[data-standing="${id('Slides')}"]`)
+    .dragTo(page.locator(`ol [data-shelf="${id('Public')}"]`))
   let { windows } = await shelf.state()
-  expect([windows.stations?.desktop, windows.observers?.desktop]).toEqual(['public', 'public'])
+  const onPublic = () => Object.values(windows).filter(({ desktop }) => desktop === id('Public'))
+  expect(onPublic().map((one) => one.id)).toEqual([id('Observers'), id('Slides')])
   await shelf.press('Shift+P', 'Space', 'Shift+R', 'Space')
-  await page.locator('[data-standing="rota"]').click({ button: 'right' })
-  await shelf.chooseWithin('Send the 2 marked to', 'Bulletin')
+  await page.locator(`[data-standing="${id('Break')}"]`).click({ button: 'right' })
+  await shelf.chooseWithin('Send the 2 marked to', 'Model')
   windows = (await shelf.state()).windows
-  expect(windows.rota?.desktop).toBe('bulletin')
-  expect(Object.values(windows).filter(({ desktop }) => desktop === 'bulletin')).toHaveLength(5)
+  expect(windows[id('Break')]?.desktop).toBe(id('Model'))
+  expect(Object.values(windows).filter(({ desktop }) => desktop === id('Model'))).toHaveLength(3)
 })
 
 test('what is done to marked windows by key is done to all of them', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
   await shelf.press('Shift+R', 'Space', 'ArrowLeft', 'Space', ';', 'E')
-  expect((await shelf.state()).everywhere).toEqual(['due', 'rota', 'handover'])
+  expect((await shelf.state()).everywhere).toEqual([id('Break'), id('Duty')])
   await shelf.press('Alt+Z')
-  expect((await shelf.state()).everywhere).toEqual(['due'])
+  expect((await shelf.state()).everywhere).toEqual([])
 })
 
 test('the menu key opens the menu of the choice, and a row is unstacked and returned from', async ({
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/')
   const loft = page.getByRole('dialog', { name: 'Loft' })
   await expect(loft).toBeFocused()
@@ -181,38 +186,38 @@ test('the menu key opens the menu of the choice, and a row is unstacked and retu
   await expect(loft).toBeFocused()
   await shelf.press(';', 'U')
   const unstacked = page.getByRole('dialog', { name: 'Unstack' })
-  await expect(unstacked.getByRole('button')).toHaveText([/Duty/, /Handover/, /Station/, /due/])
+  await expect(unstacked.getByRole('button')).toHaveText([/Duty/, /Break/])
   await shelf.press('Escape')
   await expect(loft).toBeFocused()
-  expect(await shelf.here()).toBe('field')
+  expect(await shelf.here()).toBe(id('Field'))
 })
 
 test('windows are grouped by app, each with the mark of its desktop', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
   await shelf.press(';', 'G')
-  await expect(page.locator('[data-row]')).toHaveCount(8)
-  await expect(page.locator('[data-row="table"] [data-standing]')).toHaveCount(6)
-  await page.getByRole('button', { name: 'Station readings, Sunday, on Rota' }).click()
-  expect(await shelf.here()).toBe('rota')
+  await expect(page.locator('[data-row]')).toHaveCount(2)
+  await expect(page.locator('[data-row="table"] [data-standing]')).toHaveCount(4)
+  await page.getByRole('button', { name: 'Duty, on Rota' }).click()
+  expect(await shelf.here()).toBe(id('Rota'))
+  // Opened anew it is by desktop.
   await page.getByRole('button', { name: /^loft/ }).click()
-  await expect(page.locator('[data-row]')).toHaveCount(8)
+  await expect(page.locator('[data-row]')).toHaveCount(4)
 })
 
 test('the filter leaves only what matches, and axe finds nothing', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
-  await page.waitForTimeout(600)
   expect(await shelf.violations()).toEqual([])
   await shelf.press('/')
-  await page.keyboard.type('station readings')
-  await expect(page.locator('[data-standing]')).toHaveCount(2)
+  await page.keyboard.type('stations')
+  await expect(page.locator('[data-standing]')).toHaveCount(1)
   // Rows without a match are a thin edge, and are walked past.
-  expect((await page.locator('[data-row="model"]').boundingBox())?.height).toBeLessThan(30)
+  expect((await page.locator(`[data-row="${id('Model')}"]`).boundingBox())?.height).toBeLessThan(30)
   await shelf.press('Enter', 'ArrowDown')
-  await expect(page.getByRole('complementary', { name: 'Bench' })).toContainText('Sunday')
+  await expect(page.getByRole('complementary', { name: 'Bench' })).toContainText('Stations')
   await shelf.press('/')
   await shelf.press('Enter', 'Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeHidden()
@@ -240,18 +245,15 @@ test('Alt+, and a letter send all that are marked; Shift and a letter go to the 
   shelf,
   page,
 }) => {
-  await shelf.open()
-  const { windows } = await shelf.state()
-  const onField = Object.values(windows).filter(({ desktop }) => desktop === 'field')
+  const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/', 'Space')
   await page.keyboard.press('ArrowLeft')
   await shelf.press('Space', 'Alt+,', 'R')
   await expect(shelf.said()).toContainText('Sent 2 windows to Rota')
   await expect(page.locator('[data-standing][aria-pressed=true]')).toHaveCount(0)
   await shelf.press('Alt+Z', 'Shift+F')
-  const last = onField.toSorted((a, b) => b.z - a.z)[0]
   await shelf.press('Enter')
-  expect((await shelf.state()).focus).toBe(last?.id)
+  expect((await shelf.state()).focus).toBe(id('Slides'))
 })
 
 test('the filter looks into texts; the bench is scrolled by keys', async ({ shelf, page }) => {
@@ -301,21 +303,21 @@ test('another desktop is looked into from the loft, which is as it was after tha
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/')
   const loft = page.getByRole('dialog', { name: 'Loft' })
-  const small = async () => (await shelf.window('stations').boundingBox())?.width ?? 0
-  await expect.poll(small).toBeLessThan(200)
+  const small = async () => (await shelf.window(id('Stations')).boundingBox())?.width ?? 0
+  await expect.poll(small).toBeLessThan(300)
   const before = await small()
   await page.keyboard.down('Alt')
-  await shelf.press("'", 'b', 'm')
+  await shelf.press("'", 'r', 'm')
   await expect(page.getByRole('dialog', { name: 'Glance' })).toBeVisible()
   await page.keyboard.up('Alt')
   await expect(loft).toBeFocused()
   await expect.poll(small).toBe(before)
   await page.keyboard.down('Alt')
-  await shelf.press("'", 'b', 'Enter')
+  await shelf.press("'", 'r', 'Enter')
   await page.keyboard.up('Alt')
   await expect(loft).toBeHidden()
-  expect(await shelf.here()).toBe('bulletin')
+  expect(await shelf.here()).toBe(id('Rota'))
 })

@@ -1,5 +1,16 @@
 import { expect, test } from './shelf'
 
+/** Three windows, where their edges do not attract each other, and desktops to send them to. */
+const THREE = {
+  Field: {
+    Stations: { app: 'table', frame: { x: 24, y: 24, width: 640, height: 350 } },
+    Observers: { app: 'job', frame: { x: 24, y: 396, width: 600, height: 290 } },
+    Slides: { app: 'job', frame: { x: 690, y: 24, width: 356, height: 300 } },
+  },
+  Model: {},
+  Rota: { Duty: 'table', Break: 'countdown' },
+}
+
 test('the sign that stands above the windows for a moment takes no push', async ({
   shelf,
   page,
@@ -17,16 +28,16 @@ test('a window is dragged by its hem, in one step, and Escape puts it back', asy
   shelf,
   page,
 }) => {
-  await shelf.open()
-  const hem = shelf.window('observers').locator('.hem')
+  const id = await shelf.furnish(THREE)
+  const hem = shelf.window(id('Observers')).locator('.hem')
   // Where no edge is near: those attract each other.
   await shelf.drag(hem, { x: 660, y: 320 }, { x: 200, y: 15 })
-  const { frame } = (await shelf.state()).windows.observers ?? {}
+  const { frame } = (await shelf.state()).windows[id('Observers')] ?? {}
   expect(frame).toEqual({ x: 660 - 208 - 201, y: 320 - 16, width: 600, height: 290 })
-  await expect(shelf.window('observers')).toHaveCSS('left', `${frame?.x}px`)
-  expect((await shelf.state()).focus).toBe('observers')
+  await expect(shelf.window(id('Observers'))).toHaveCSS('left', `${frame?.x}px`)
+  expect((await shelf.state()).focus).toBe(id('Observers'))
   await page.getByRole('button', { name: 'undo', exact: true }).click()
-  expect((await shelf.state()).windows.observers?.frame).toMatchObject({ x: 24, y: 396 })
+  expect((await shelf.state()).windows[id('Observers')]?.frame).toMatchObject({ x: 24, y: 396 })
   // Moves go to what is in hand alone: one is heard by the page, which tells that it is a drag.
   const heard = await page.evaluateHandle(() => {
     const moves: Event[] = []
@@ -42,21 +53,23 @@ test('a window is dragged by its hem, in one step, and Escape puts it back', asy
   expect(await heard.evaluate(({ length }) => length)).toBeLessThanOrEqual(2)
   await page.keyboard.press('Escape')
   await page.mouse.up()
-  expect((await shelf.state()).windows.observers?.frame).toMatchObject({ x: 24, y: 396 })
-  await expect(shelf.window('observers')).toHaveCSS('translate', 'none')
+  expect((await shelf.state()).windows[id('Observers')]?.frame).toMatchObject({ x: 24, y: 396 })
+  await expect(shelf.window(id('Observers'))).toHaveCSS('translate', 'none')
 })
 
 test('what is closed while it is in hand lets pointer and keys go', async ({ shelf, page }) => {
-  await shelf.open()
-  const hem = shelf.window('observers').locator('.hem')
+  const id = await shelf.furnish(THREE)
+  const hem = shelf.window(id('Observers')).locator('.hem')
   await shelf.grasp(hem, { x: 700, y: 300 }, { x: 200, y: 15 })
   await shelf.press('Alt+Backspace')
-  await expect(shelf.window('observers')).toHaveCount(0)
+  await expect(shelf.window(id('Observers'))).toHaveCount(0)
   await page.mouse.up()
-  const before = (await shelf.state()).windows.stations?.frame.x ?? 0
-  const other = shelf.window('stations').locator('.hem')
+  const before = (await shelf.state()).windows[id('Stations')]?.frame.x ?? 0
+  const other = shelf.window(id('Stations')).locator('.hem')
   await shelf.drag(other, { x: 208 + before + 240, y: 120 }, { x: 200, y: 15 })
-  await expect.poll(async () => (await shelf.state()).windows.stations?.frame.x).not.toBe(before)
+  await expect
+    .poll(async () => (await shelf.state()).windows[id('Stations')]?.frame.x)
+    .not.toBe(before)
   await page.mouse.move(400, 300)
   const heard = page.evaluate(
     () =>
@@ -67,13 +80,13 @@ test('what is closed while it is in hand lets pointer and keys go', async ({ she
   await page.mouse.move(420, 320)
   expect(await heard).toBe(true)
   // By a grip; and by its bow, with a caption at the pointer.
-  await shelf.run('window.focus', { window: 'stations' })
-  await shelf.grasp(shelf.window('stations').locator('[data-grip="se"]'), { x: 900, y: 500 })
+  await shelf.run('window.focus', { window: id('Stations') })
+  await shelf.grasp(shelf.window(id('Stations')).locator('[data-grip="se"]'), { x: 900, y: 500 })
   await shelf.press('Alt+Backspace')
   await page.mouse.up()
-  await shelf.grasp(page.locator('[data-bow="north"]'), { x: 100, y: 300 })
+  await shelf.grasp(page.locator(`[data-bow="${id('Slides')}"]`), { x: 100, y: 300 })
   await expect(page.locator('#in-hand')).toBeVisible()
-  await shelf.run('window.close', { window: 'north' })
+  await shelf.run('window.close', { window: id('Slides') })
   await page.mouse.up()
   await expect(page.locator('#in-hand')).toHaveCount(0)
   await shelf.press('Alt+;')
@@ -94,14 +107,14 @@ const GRIPS = [
 ] as const
 
 test('each grip moves its edges and no others, down to the smallest size', async ({ shelf }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   for (const [grip, dx, dy, expected] of GRIPS) {
-    const handle = shelf.window('stations').locator(`[data-grip="${grip}"]`)
+    const handle = shelf.window(id('Stations')).locator(`[data-grip="${grip}"]`)
     const box = await handle.boundingBox()
     if (!box) throw new Error('no grip')
     const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
     await shelf.drag(handle, { x: middle.x + dx, y: middle.y + dy })
-    expect({ grip, ...(await shelf.state()).windows.stations?.frame }).toEqual({
+    expect({ grip, ...(await shelf.state()).windows[id('Stations')]?.frame }).toEqual({
       grip,
       ...expected,
     })
@@ -113,48 +126,51 @@ test('dropping a window on a row sends it and names the key for next time', asyn
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   const rota = await shelf.row('Rota').boundingBox()
   const to = { x: (rota?.x ?? 0) + 60, y: (rota?.y ?? 0) + 20 }
-  await shelf.grasp(shelf.window('stations').locator('.hem'), to, { x: 300, y: 15 })
+  await shelf.grasp(shelf.window(id('Stations')).locator('.hem'), to, { x: 300, y: 15 })
   await expect(shelf.row('Rota')).toHaveAttribute('data-drop', 'true')
   await page.mouse.up()
-  await expect(shelf.said()).toContainText('Sent “Station readings 06:00” to Rota')
+  await expect(shelf.said()).toContainText('Sent “Stations” to Rota')
   await expect(shelf.said()).toContainText('next time')
   await expect(shelf.said().locator('kbd')).toHaveText('Alt,R')
-  expect(await shelf.here()).toBe('field')
+  expect(await shelf.here()).toBe(id('Field'))
   await expect(shelf.row('Rota')).not.toHaveAttribute('data-drop', 'true')
 })
 
 test('held over a row its desktop opens, with the window in hand', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   const rota = await shelf.row('Rota').boundingBox()
   await shelf.grasp(
-    shelf.window('stations').locator('.hem'),
+    shelf.window(id('Stations')).locator('.hem'),
     { x: (rota?.x ?? 0) + 60, y: (rota?.y ?? 0) + 20 },
     { x: 300, y: 15 },
   )
-  await expect.poll(() => shelf.here()).toBe('rota')
+  await expect.poll(() => shelf.here()).toBe(id('Rota'))
   await page.mouse.move(800, 470, { steps: 5 })
-  await expect(shelf.window('stations')).toBeVisible()
+  await expect(shelf.window(id('Stations'))).toBeVisible()
   await page.mouse.up()
   const { windows, focus } = await shelf.state()
-  expect(windows.stations).toMatchObject({ desktop: 'rota', frame: { x: 800 - 208 - 302, y: 453 } })
-  expect(focus).toBe('stations')
+  expect(windows[id('Stations')]).toMatchObject({
+    desktop: id('Rota'),
+    frame: { x: 800 - 208 - 301, y: 454 },
+  })
+  expect(focus).toBe(id('Stations'))
 })
 
 test('double-click on the hem maximises and back; the icons act on their own window', async ({
   shelf,
 }) => {
-  await shelf.open()
-  const pit = shelf.window('pit')
+  const id = await shelf.furnish(THREE)
+  const pit = shelf.window(id('Slides'))
   await pit.locator('.hem b').dblclick()
   await expect(pit).toHaveCSS('width', '1072px')
   await pit.locator('.hem b').dblclick()
   await expect(pit).toHaveCSS('width', '356px')
   await pit.getByRole('button', { name: 'Minimise' }).click()
   await expect(pit).toBeHidden()
-  const bow = shelf.row('Field').getByRole('button', { name: 'Snow pit, Tarn Ridge, minimised' })
+  const bow = shelf.row('Field').getByRole('button', { name: 'Slides, minimised' })
   await bow.click()
   await expect(pit).toBeVisible()
   await pit.getByRole('button', { name: 'Close' }).click()
@@ -164,24 +180,22 @@ test('double-click on the hem maximises and back; the icons act on their own win
 })
 
 test('rows are dragged into another order', async ({ shelf }) => {
-  await shelf.open()
+  await shelf.furnish(THREE)
   const target = await shelf.row('Field').boundingBox()
   await shelf.drag(
     shelf.row('Rota').locator('[data-row-name]'),
     { x: 100, y: (target?.y ?? 0) + 8 },
     { x: 20, y: 8 },
   )
-  await expect
-    .poll(() => shelf.rowNames())
-    .toEqual(['Rota', 'Field', 'Model', 'Bulletin', 'Public line', 'Breather'])
-  await expect(shelf.said()).toContainText('Moved Rota to place 1 of 6')
+  await expect.poll(() => shelf.rowNames()).toEqual(['Rota', 'Field', 'Model'])
+  await expect(shelf.said()).toContainText('Moved Rota to place 1 of 3')
 })
 
 test('the menu of a row renames and folds, each window where one wants it', async ({
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await page.getByRole('button', { name: /^Rota,/ }).click({ button: 'right' })
   await page.getByRole('menuitem', { name: 'Rename this desktop' }).click()
   await page.keyboard.type('Shifts')
@@ -190,15 +204,18 @@ test('the menu of a row renames and folds, each window where one wants it', asyn
   await shelf.row('Shifts').getByRole('button', { name: 'Menu of Shifts' }).click()
   await page.getByRole('menuitem', { name: /^Fold this desktop/ }).click()
   const dialog = page.getByRole('dialog', { name: 'Fold Shifts' })
-  await dialog.getByLabel('Where “Station readings, Sunday” goes').selectOption('field')
+  await dialog.getByLabel('Where “Duty” goes').selectOption(id('Field'))
   await dialog.getByRole('button', { name: /^Fold/ }).click()
   const { windows, order } = await shelf.state()
-  expect(order).not.toContain('rota')
-  expect([windows.sunday?.desktop, windows.handover?.desktop]).toEqual(['field', 'public'])
+  expect(order).not.toContain(id('Rota'))
+  expect([windows[id('Duty')]?.desktop, windows[id('Break')]?.desktop]).toEqual([
+    id('Field'),
+    id('Model'),
+  ])
 })
 
 test('all others fold into this one, and one undo brings them back', async ({ shelf, page }) => {
-  await shelf.open()
+  await shelf.furnish(THREE)
   const before = await shelf.state()
   await page.getByRole('button', { name: /^Field,/ }).click({ button: 'right' })
   await page.getByRole('menuitem', { name: 'Fold all others into this one' }).click()
@@ -211,22 +228,22 @@ test('all others fold into this one, and one undo brings them back', async ({ sh
 })
 
 test('the menu of a window sends it, also to a new desktop', async ({ shelf, page }) => {
-  await shelf.open()
-  await shelf.window('pit').getByRole('button', { name: 'Menu of Snow pit' }).click()
-  await shelf.chooseWithin('Send to', 'Breather')
-  expect((await shelf.state()).windows.pit?.desktop).toBe('breather')
-  await shelf.window('stations').locator('.hem b').click({ button: 'right' })
+  const id = await shelf.furnish(THREE)
+  await shelf.window(id('Slides')).getByRole('button', { name: 'Menu of Slides' }).click()
+  await shelf.chooseWithin('Send to', 'Model')
+  expect((await shelf.state()).windows[id('Slides')]?.desktop).toBe(id('Model'))
+  await shelf.window(id('Stations')).locator('.hem b').click({ button: 'right' })
   await shelf.chooseWithin('Carry to', 'A new desktop')
   await page.keyboard.type('Tarn')
   await page.keyboard.press('Enter')
   expect(await shelf.rowNames()).toContain('Tarn')
-  expect((await shelf.state()).windows.stations?.desktop).toBe(await shelf.here())
+  expect((await shelf.state()).windows[id('Stations')]?.desktop).toBe(await shelf.here())
 })
 
 test('an app is launched by a click and put on another number key', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await page.getByRole('button', { name: /^Countdown,/ }).click()
-  expect((await shelf.state()).focus).toBe('due')
+  expect((await shelf.state()).focus).toBe(id('Break'))
   await page.getByRole('button', { name: /^Countdown,/ }).click({ button: 'right' })
   await page.getByRole('menuitem', { name: 'Number key' }).hover()
   await page.getByRole('menuitem', { name: '9' }).click()

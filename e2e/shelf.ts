@@ -15,6 +15,12 @@ import type { FlatState as State } from '../src/store/flat'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
+/** A window by its app, and where it stands. */
+interface Furnished {
+  app: string
+  frame: { x: number; y: number; width: number; height: number }
+}
+
 /** The page as a person drives it, with what tests want to know of it. */
 export class ShelfPage {
   /** Errors a test provokes on purpose. */
@@ -26,6 +32,48 @@ export class ShelfPage {
     // With one display, unless the flow is about several.
     await this.page.goto(shelf === 'demo' ? '/demo?displays=one' : `/${shelf}`)
     await expect(this.page.locator('#desktop')).toBeVisible()
+  }
+
+  /**
+   * Opens a shelf of a few windows: what the desktops are called, and on each the windows by their
+   * titles. The first is shown; on each the window that was made last has the focus.
+   * @returns the id of what is called so
+   */
+  async furnish(
+    desktops: Record<string, Record<string, string | Furnished>>,
+  ): Promise<(name: string) => string> {
+    await this.open('shelf')
+    const refused = await this.page.evaluate((all) => {
+      const words: string[] = []
+      const run = (id: string, args: object) => {
+        const outcome = window.kiteShelf?.run(id, args)
+        if (!outcome?.ok) words.push(`${id}: ${outcome?.reason}`)
+      }
+      const [first = ''] = Object.keys(all)
+      for (const [name, windows] of Object.entries(all)) {
+        if (name === first) run('desktop.rename', { name, fresh: true })
+        else run('desktop.create', { name })
+        for (const [title, what] of Object.entries(windows))
+          run('window.open', { ...(typeof what === 'string' ? { app: what } : what), title })
+      }
+      const back = Object.values(window.kiteShelf?.state().desktops ?? {}).find(
+        ({ name }) => name === first,
+      )
+      if (Object.keys(all).length > 1) run('desktop.go', { to: back?.id })
+      return words
+    }, desktops)
+    expect(refused).toEqual([])
+    await this.drawn()
+    const { windows, documents, desktops: made } = await this.state()
+    const ids = new Map<string, string>()
+    for (const { id, name } of Object.values(made)) ids.set(name, id)
+    for (const { id, document } of Object.values(windows))
+      ids.set(documents[document]?.title ?? '', id)
+    return (name) => {
+      const id = ids.get(name)
+      if (!id) throw new Error(`Nothing is called ${name}`)
+      return id
+    }
   }
 
   /** As text: to take it over object by object costs four times as much. */

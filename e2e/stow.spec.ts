@@ -1,5 +1,11 @@
 import { expect, test } from './shelf'
 
+const THREE = {
+  Field: { Pit: 'job' },
+  Rota: { Duty: 'table', Handover: 'document' },
+  Breather: { Atlas: 'table' },
+}
+
 test('a desktop is stowed with all on it, found by what is in it, and brought back as it was', async ({
   shelf,
   page,
@@ -27,42 +33,43 @@ test('a desktop is stowed with all on it, found by what is in it, and brought ba
   for (const id of before.desktops.rota?.windows ?? [])
     expect(after.windows[id]?.frame).toEqual(before.windows[id]?.frame)
   await expect(shelf.window('handover')).toContainText('To the evening forecaster')
+  // Where something is at work it stays.
+  await shelf.press('Alt+M', 'Alt+J', 'Backspace')
+  await expect(shelf.said()).toContainText('is at work')
 })
 
 test('stowed desktops stand last in the loft and come back from there, by key and by pointer', async ({
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await page.getByRole('button', { name: /^Breather,/ }).click({ button: 'right' })
   await page.getByRole('menuitem', { name: /^Stow:/ }).click()
   await shelf.press('Alt+/')
-  const row = page.locator('[data-row="breather"]')
-  await expect(row).toContainText('stowed · Trail atlas')
-  for (let at = 0; at < 6; at++) await page.keyboard.press('ArrowDown')
+  const row = page.locator(`[data-row="${id('Breather')}"]`)
+  await expect(row).toContainText('stowed · Atlas')
+  for (let at = 0; at < 3; at++) await page.keyboard.press('ArrowDown')
   await shelf.drawn()
   const bench = page.getByRole('complementary', { name: 'Bench' })
   await expect(bench).toContainText('bring it back')
   expect(await shelf.violations()).toEqual([])
   await shelf.press('Enter')
-  expect(await shelf.here()).toBe('breather')
+  expect(await shelf.here()).toBe(id('Breather'))
   await shelf.press('Alt+Z')
-  expect((await shelf.state()).order).not.toContain('breather')
+  expect((await shelf.state()).order).not.toContain(id('Breather'))
   await shelf.press('Alt+/')
   await row.getByRole('button', { name: 'Breather' }).click()
-  expect(await shelf.here()).toBe('breather')
-  // Where something is at work it stays.
-  await shelf.press('Alt+M', 'Alt+J', 'Backspace')
-  await expect(shelf.said()).toContainText('is at work')
+  expect(await shelf.here()).toBe(id('Breather'))
 })
 
 test('a desktop is kept as a pattern, and others are made from it by name', async ({
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(THREE)
   await shelf.press('Alt+R')
-  await shelf.run('document.set', { document: 'handover', title: 'Handover of Rota' })
+  const document = (await shelf.state()).windows[id('Handover')]?.document
+  await shelf.run('document.set', { document, title: 'Handover of Rota' })
   await shelf.run('patterns.open')
   const dialog = page.getByRole('dialog', { name: 'New from a pattern' })
   await dialog.getByRole('button', { name: 'Keep Rota as one' }).click()
@@ -76,7 +83,7 @@ test('a desktop is kept as a pattern, and others are made from it by name', asyn
   await shelf.press('Enter')
   const { desktops, visited, windows, documents } = await shelf.state()
   const made = desktops[visited[0] ?? '']
-  expect(made).toMatchObject({ name: 'Night watch', hue: desktops.rota?.hue })
+  expect(made).toMatchObject({ name: 'Night watch', hue: desktops[id('Rota')]?.hue })
   const titles = made?.windows.map((id) => documents[windows[id]?.document ?? '']?.title)
   expect(titles).toContain('Handover of Night watch')
   await shelf.reload()

@@ -48,6 +48,25 @@ test('a failure is told and tried again', async () => {
   expect(log).toEqual(['write', 'failed', 'write', 'saved'])
 })
 
+test('what failed is tried again with the next change', async () => {
+  let full = true
+  const { work, log } = keeper(async () => {
+    if (full) throw new Error('full')
+  })
+  await work.flush()
+  work.soon()
+  await jest.advanceTimersByTimeAsync(20)
+  expect(log).toEqual(['write', 'failed', 'write', 'failed'])
+  full = false
+  work.soon()
+  work.soon()
+  await jest.advanceTimersByTimeAsync(20)
+  expect(log.slice(4)).toEqual(['write', 'saved'])
+  work.soon()
+  await jest.advanceTimersByTimeAsync(10_000)
+  expect(log.slice(6)).toEqual(['saving', 'write', 'saved'])
+})
+
 test('a write that failed is not tried again once the shelf was let go', async () => {
   const { work, log } = keeper(async () => {
     throw new Error('full')

@@ -1,5 +1,7 @@
 /** At most this long after a change it is being written, in milliseconds. */
 const SAVE_WITHIN = 20
+/** After this time what could not be written is tried again, in milliseconds. */
+const AGAIN_WITHIN = 5000
 
 interface Work {
   write(): Promise<void>
@@ -17,13 +19,21 @@ export class Keeper {
   private writing = false
   private again = false
   private stopped = false
+  /** Whether the timer is for what could not be written. */
+  private failed = false
 
   constructor(private work: Work) {}
 
-  soon(within = SAVE_WITHIN): void {
-    if (this.stopped || this.timer !== null) return
-    if (within === SAVE_WITHIN && !this.writing) this.work.saving()
-    this.timer = setTimeout(() => void this.flush(), within)
+  soon(): void {
+    if (this.stopped || (this.timer !== null && !this.failed)) return
+    if (!this.writing && !this.failed) this.work.saving()
+    this.flushIn(SAVE_WITHIN)
+  }
+
+  private flushIn(time: number): void {
+    if (this.timer !== null) clearTimeout(this.timer)
+    this.failed = time === AGAIN_WITHIN
+    this.timer = setTimeout(() => void this.flush(), time)
   }
 
   async flush(): Promise<void> {
@@ -43,7 +53,7 @@ export class Keeper {
       if (this.timer === null) this.work.saved()
     } catch (error) {
       this.work.failed(error)
-      this.soon(5000)
+      if (this.timer === null && !this.stopped) this.flushIn(AGAIN_WITHIN)
     } finally {
       this.writing = false
     }

@@ -70,6 +70,22 @@ test('a snapshot is written in the other slot when the person pauses; changes bo
   expect((await findKept(store)).state).toEqual(world.state)
 })
 
+test.each(['settle first', 'write first'])(
+  'a snapshot while a change is written hides nothing of it: %s',
+  async (order) => {
+    const { store, keeping, world } = await written(45)
+    world.run('desktop.rename', { name: 'Meanwhile' })
+    const write = () => keeping.write(world.state)
+    const both =
+      order === 'settle first' ? [keeping.settle(), write()] : [write(), keeping.settle()]
+    await Promise.all(both)
+    expect((await findKept(store)).state).toEqual(world.state)
+    world.run('desktop.rename', { name: 'After it' })
+    await keeping.write(world.state)
+    expect((await findKept(store)).state).toEqual(world.state)
+  },
+)
+
 test.each([
   ['altered', (slot: { json: string }) => ({ ...slot, json: slot.json.replace('Named', 'Maned') })],
   ['torn', (slot: { json: string }) => ({ ...slot, json: slot.json.slice(0, -20) })],

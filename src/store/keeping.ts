@@ -171,6 +171,7 @@ export class Keeping {
   /** Whether the last record tells of them. */
   private told = false
   private history: History
+  private last: Promise<void> = Promise.resolve()
 
   /**
    * @param written the state that was loaded; null on a fresh shelf, which begins with a snapshot
@@ -195,7 +196,26 @@ export class Keeping {
    * @param seq the line of the log of changes up to which the state has everything
    * @throws when the store takes no more
    */
-  async write(state: State, seq = 0, history: History = this.history): Promise<void> {
+  write(state: State, seq = 0, history: History = this.history): Promise<void> {
+    return this.inTurn(() => this.change(state, seq, history))
+  }
+
+  /** The person pauses: a snapshot where enough has changed, so that loading stays quick. */
+  settle(): Promise<void> {
+    return this.inTurn(async () => {
+      if (this.written && this.since >= CHANGES_TO_SETTLE)
+        await this.snapshot(this.written, this.seq)
+    })
+  }
+
+  /** Two at once would take the same revision, and a snapshot hides the change that has its own. */
+  private inTurn(work: () => Promise<void>): Promise<void> {
+    const done = this.last.then(work)
+    this.last = done.catch(() => {})
+    return done
+  }
+
+  private async change(state: State, seq: number, history: History): Promise<void> {
     const changes = this.written && changesBetween(this.written, state)
     if (this.written && !changes) return
     // Before what tells of them.
@@ -216,11 +236,6 @@ export class Keeping {
     this.revision = revision
     this.written = state
     this.since++
-  }
-
-  /** The person pauses: a snapshot where enough has changed, so that loading stays quick. */
-  async settle(): Promise<void> {
-    if (this.written && this.since >= CHANGES_TO_SETTLE) await this.snapshot(this.written, this.seq)
   }
 
   /** Over the older of the two slots; then the changes both have go. */

@@ -3,7 +3,7 @@ import { keysFor } from '@/core/keys/bindings'
 import { KEY_PLACES, type KeyPlace } from '@/core/keys/keymaps'
 import { isBuiltInAt } from '@/core/keys/places'
 import { asPressed, LEADER } from '@/core/keys/sets'
-import { readKeys } from '@/core/keys/strokes'
+import { eatTyping, readKeys } from '@/core/keys/strokes'
 import { isWay } from '@/core/keys/ways'
 import type { Binding, State } from '@/core/model/types'
 import { command, no } from './command'
@@ -39,6 +39,8 @@ const bind = command({
   },
   plan: (draft, { keys, place, command: to, args }) => {
     if (!readKeys(keys)) return no(`“${keys}” cannot be pressed. Write it as on the key card.`)
+    if (!place && eatTyping(keys))
+      return no(`“${keys}” is typed into windows. Begin with Alt or Ctrl.`)
     if (draft.bindings.length >= MOST) return no('There are too many bindings. Remove some.')
     const others = draft.bindings.filter((one) => !is(keys, place)(one))
     draft.bindings = [...others, { keys, ...(place && { place }), command: to, args: args ?? {} }]

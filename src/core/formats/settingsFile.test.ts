@@ -81,8 +81,10 @@ test('what this version does not know is left out; a home of the same conditions
   const from = wanted()
   const file = written(from)
   file.settings.later = true
+  file.bindings.push({ keys: 'W 4', command: 'loft.open' })
   const read = readSettingsFile(JSON.stringify(file))
   expect(Object.keys(read.settings)).not.toContain('later')
+  expect(read.bindings).toEqual(from.state.bindings)
   const to = new World()
   to.run('home.set', { app: 'notes', desktop: to.state.order[0] ?? '' })
   to.run('settings.bring', {

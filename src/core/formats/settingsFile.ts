@@ -1,4 +1,5 @@
 import { array, number, object, string } from 'yup'
+import { eatTyping } from '@/core/keys/strokes'
 import {
   type Binding,
   EVERY,
@@ -91,7 +92,9 @@ export function readSettingsFile(content: string): Wanted {
   const settings = knownSettings(parsed.settings as Record<string, unknown>)
   const wrong = problemOf(settings, settingsShape)
   if (wrong) throw new BadSettingsFile(`at settings.${wrong.path}: ${wrong.why}`)
-  return { settings: settings as Settings, homes, bindings, sequences }
+  // Keys that windows are typed into with could be bound once.
+  const heard = bindings.filter(({ keys, place }) => place || !eatTyping(keys))
+  return { settings: settings as Settings, homes, bindings: heard, sequences }
 }
 
 /** Homes of a file for the desktops there are here: by id, else by name, else by that name later. */

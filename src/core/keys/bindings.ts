@@ -3,6 +3,7 @@ import { currentId, focusId } from '@/core/model/selectors'
 import type { Binding, State } from '@/core/model/types'
 import { strokesOfLetter, THIS_LETTER } from './letters'
 import { asPressed, following } from './sets'
+import { eatTyping } from './strokes'
 import { isWay } from './ways'
 
 /**
@@ -235,8 +236,9 @@ function worked(state: Bindable): NonNullable<typeof memo> {
   const letters = lettersOf(state)
   if (memo && memo.letters === letters && memo.own === state.bindings) return memo
   const bound = new Map(builtIn(letters).map((binding) => [binding.keys, binding]))
+  // Kept by an earlier version, or brought in: typing goes to windows, whatever is bound.
   for (const { keys, command, args, place } of state.bindings)
-    if (place || isWay(keys)) continue
+    if (place || isWay(keys) || eatTyping(keys)) continue
     else if (command) bound.set(keys, { keys, command, args })
     else bound.delete(keys)
   memo = { letters, own: state.bindings, bound, beginnings: beginningsOf(bound.keys()) }

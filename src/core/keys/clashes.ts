@@ -5,11 +5,11 @@ import { KEYS, MIDDLE } from './keyboard'
 import type { KeyPlace } from './keymaps'
 import { CALL_LETTERS } from './letters'
 import { bindingsIn } from './places'
-import { isMouse, readKeys, type Stroke, writeStroke } from './strokes'
+import { isMouse, isTyped, readKeys, type Stroke, writeStroke } from './strokes'
 
 /** What is wrong with keys for a command, in words, and whether they could be used all the same. */
 export interface Clash {
-  kind: 'malformed' | 'taken' | 'hidden' | 'hides' | 'kept' | 'types' | 'letter'
+  kind: 'malformed' | 'typed' | 'taken' | 'hidden' | 'hides' | 'kept' | 'types' | 'letter'
   why: string
 }
 
@@ -107,8 +107,8 @@ function types(stroke: Stroke): Clash[] {
         why: 'Ctrl and Alt together type characters on many layouts, as the right Alt key does.',
       },
     ]
-  if (ctrl || alt || /^F\d+$/.test(key)) return []
-  return [{ kind: 'types', why: `${key} alone is typed into windows. Add Alt or Ctrl.` }]
+  if (!isTyped(stroke)) return []
+  return [{ kind: 'typed', why: `${key} alone is typed into windows. Add Alt or Ctrl.` }]
 }
 
 /** Alt and a letter are the desktops’. */

@@ -40,6 +40,10 @@ function readStroke(written: string): Stroke | null {
   return { ctrl: !!found?.[1], alt: !!found?.[2], shift: !!found?.[3], key }
 }
 
+/** Whether windows are typed into with it: without Ctrl or Alt all keys do, but for F1 to F24. */
+export const isTyped = (stroke: Stroke): boolean =>
+  !stroke.ctrl && !stroke.alt && !isMouse(stroke) && !/^F\d+$/.test(stroke.key)
+
 /** At most so many strokes one after the other. */
 export const STROKES_MOST = 3
 
@@ -57,3 +61,9 @@ export function readKeys(written: string): Stroke[] | null {
 
 export const writeStroke = ({ ctrl, alt, shift, key }: Stroke): string =>
   `${ctrl ? 'Ctrl+' : ''}${alt ? 'Alt+' : ''}${shift ? 'Shift+' : ''}${key}`
+
+/** Whether keys would eat what is typed, could they be bound everywhere. */
+export const eatTyping = (keys: string): boolean => {
+  const [first] = readKeys(keys) ?? []
+  return !!first && isTyped(first)
+}

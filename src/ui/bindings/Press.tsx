@@ -2,7 +2,7 @@ import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { registry } from '@/core/commands/registry'
 import type { Bindable } from '@/core/keys/bindable'
 import { WHERE_HEARD, wordsIn } from '@/core/keys/card'
-import { clashes, proposal } from '@/core/keys/clashes'
+import { type Clash, clashes, proposal } from '@/core/keys/clashes'
 import type { Platform } from '@/core/keys/kept'
 import { KEY_PLACES, type KeyPlace } from '@/core/keys/keymaps'
 import { asPressed, asWritten, LEADER } from '@/core/keys/sets'
@@ -17,6 +17,9 @@ function platform(): Platform {
   if (isMac()) return 'mac'
   return navigator.userAgent.includes('Windows') ? 'windows' : 'linux'
 }
+
+/** What keys cannot be bound with. */
+const NEVER: Clash['kind'][] = ['malformed', 'typed', 'hidden']
 
 /** Hears keys for a command, tells what speaks against them, and binds them. */
 export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
@@ -46,7 +49,7 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
   }
   const against = keys ? clashes(state, asked) : []
   const free = against.length > 0 ? proposal(state, asked) : null
-  const never = against.some(({ kind }) => kind === 'malformed' || kind === 'hidden')
+  const never = against.some(({ kind }) => NEVER.includes(kind))
   const take = (what: string) => {
     const { command, args } = row
     const given = { keys: what, ...(where && { place: where }), command, args }

@@ -92,7 +92,10 @@ export async function pressKept(shelf: Shelf): Promise<void> {
         if (isLanding(shelf)) await soon(LANDING)
       }
       // What took the focus away meanwhile did not take the key: it is pressed again.
-      if (!(await press(next)) && ++tries < TRIES) continue
+      if (!(await press(next)) && !isAsking(shelf) && ++tries < TRIES) {
+        await soon(tries * LONGER)
+        continue
+      }
       waiting(shelf).get(owner)?.shift()
       tries = 0
     }
@@ -101,8 +104,10 @@ export async function pressKept(shelf: Shelf): Promise<void> {
   }
 }
 
-/** How often a key is pressed that nothing takes. */
-const TRIES = 5
+/** How often a key is pressed that nothing takes: a busy page may need most of a second to hand the focus on. */
+const TRIES = 12
+/** By so much longer it is waited before each try, in milliseconds. */
+const LONGER = 10
 
 /**
  * Presses a key as the browser would: handlers hear it first, then it types.
