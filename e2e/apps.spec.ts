@@ -1,4 +1,11 @@
+import type { Locator } from '@playwright/test'
 import { expect, test } from './shelf'
+
+async function middle(place: Locator): Promise<{ x: number; y: number }> {
+  const box = await place.boundingBox()
+  if (!box) throw new Error('It is not drawn')
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+}
 
 const PNG = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAFElEQVR4nGP8z8Dwn4GBgYGJAQoAHxcCAk+Uzr4AAAAASUVORK5CYII=',
@@ -365,6 +372,27 @@ test('a table is edited, sorted, filtered and grown by keyboard and pointer', as
   await shelf.reload()
   await expect(table.getByRole('columnheader')).toHaveCount(7)
   await expect(table.getByRole('row')).toHaveCount(10)
+})
+
+test('a range is drawn in its own table only; what is drawn in another window goes on over it', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({
+    Field: {
+      Stations: { app: 'table', frame: { x: 500, y: 24, width: 500, height: 350 } },
+      Text: { app: 'document', frame: { x: 20, y: 24, width: 460, height: 350 } },
+    },
+  })
+  const text = shelf.window(id('Text')).locator('.tiptap')
+  await text.fill('Kestrel Bowl')
+  const cells = shelf.window(id('Stations')).getByRole('gridcell')
+  await shelf.drag(text, await middle(cells.nth(1)), { x: 40, y: 30 })
+  await expect(text).toBeFocused()
+  expect((await shelf.state()).focus).toBe(id('Text'))
+  await shelf.drag(cells.nth(0), await middle(cells.nth(4)))
+  await expect(cells.nth(4)).toBeFocused()
+  await expect(shelf.window(id('Stations')).locator('.in-range')).not.toHaveCount(0)
 })
 
 test('a countdown runs, pauses over a reload, and is done', async ({ shelf, page }) => {

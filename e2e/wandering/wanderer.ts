@@ -264,13 +264,15 @@ export class Wanderer {
     if (seen.asking || seen.layer || !state.focus || seen.keysIn.startsWith('INPUT “Reply to'))
       return
     const { document } = state.windows[state.focus] ?? {}
+    const wanted = { there: true, elsewhere: [] as string[] }
     const where = async () => {
       const found = await windowsWith(this.page, word)
+      // Keys of the step before were still waiting for their window, and one of them asked something.
+      if ((await look(this.page)).asking) return wanted
       // Who looks at the same document sees it too.
       const elsewhere = found.filter((id) => state.windows[id]?.document !== document)
       return { there: found.includes(state.focus ?? ''), elsewhere }
     }
-    const wanted = { there: true, elsewhere: [] }
     if (seen.takesText && !seen.keysIn.startsWith('web')) {
       const inWindow = seen.keysIn.startsWith(`${state.focus} `)
       if (inWindow) await expect.poll(where, { timeout: PATIENCE }).toEqual(wanted)

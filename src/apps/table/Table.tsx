@@ -56,6 +56,8 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
   // Where a range begins that ends at the active cell.
   const [anchor, setAnchor] = useState<Place | null>(null)
   const extending = useRef(false)
+  // Whether a range is drawn with the pointer: what is drawn in another window goes on over cells too.
+  const drawing = useRef(false)
   const [editing, setEditing] = useState(false)
   const wanted = useRef<Place | null>(null)
   const { change, view, type, typed, undo, redo, canUndo, canRedo } = useTable(id, table)
@@ -221,8 +223,16 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
           event.preventDefault()
           put(event.dataTransfer.getData('text/plain').replace(/\s+/g, ' ').trim(), at, null)
         }}
+        onMouseDown={(event) => {
+          drawing.current = event.button === 0 && placeOf(event.target) !== null
+          addEventListener('mouseup', () => (drawing.current = false), {
+            capture: true,
+            once: true,
+          })
+        }}
         onMouseOver={(event) => {
-          const at = event.buttons === 1 && !editing ? placeOf(event.target) : null
+          const draws = drawing.current && event.buttons === 1 && !editing
+          const at = draws ? placeOf(event.target) : null
           if (at && (at.row !== active.row || at.column !== active.column)) extend(at)
         }}
       >
