@@ -376,7 +376,6 @@ test('a table is edited, sorted, filtered and grown by keyboard and pointer', as
 
 test('a range is drawn in its own table only; what is drawn in another window goes on over it', async ({
   shelf,
-  page,
 }) => {
   const id = await shelf.furnish({
     Field: {

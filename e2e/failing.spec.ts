@@ -4,7 +4,7 @@ test('the trail and the loft open with a window that fills its display', async (
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.furnish({ Field: { Pit: 'job', Stations: 'table' }, Rota: { Duty: 'table' } })
   await shelf.press('Alt+Shift+-')
   await page.keyboard.down('Alt')
   await shelf.press('Backquote')
@@ -21,8 +21,7 @@ test('the trail and the loft open with a window that fills its display', async (
 })
 
 test('a name that is typed is not heard by the window beneath', async ({ shelf, page }) => {
-  await shelf.open()
-  await shelf.press('Alt+P')
+  await shelf.furnish({ Public: { Line: 'messages' } })
   const reply = page.getByRole('textbox', { name: /^Reply to/ })
   await reply.fill('Half a reply')
   const sent = page.getByRole('log').getByText('Half a reply')

@@ -1,5 +1,15 @@
 import { expect, test } from './shelf'
 
+/** Two windows beside each other and one below, and some elsewhere. */
+const TWO = {
+  Field: {
+    Pit: { app: 'job', frame: { x: 700, y: 24, width: 340, height: 300 } },
+    Observers: { app: 'table', frame: { x: 24, y: 400, width: 600, height: 280 } },
+    Stations: { app: 'table', frame: { x: 24, y: 24, width: 640, height: 350 } },
+  },
+  Rota: { Duty: 'table', Break: 'countdown', Handover: 'document' },
+}
+
 test('the misplaced table is found and sent home through the line in at most 8 strokes', async ({
   shelf,
   page,
@@ -82,8 +92,12 @@ test('words in any order, settings and passages; what is found in a text is gone
 })
 
 test('a closed document is reopened from the line', async ({ shelf, page }) => {
-  await shelf.open()
-  await shelf.run('window.close', { window: 'handover' })
+  const id = await shelf.furnish(TWO)
+  await shelf.press('Alt+R')
+  await page.keyboard.type('evening forecaster')
+  await expect(shelf.window(id('Handover'))).toContainText('evening forecaster')
+  await shelf.press('Control+s')
+  await shelf.run('window.close', { window: id('Handover') })
   await shelf.press('Alt+;')
   await page.keyboard.type('handover')
   await shelf.press('Enter')
@@ -94,50 +108,49 @@ test('the trail picks the window used before, steps on, and keeps to this deskto
   shelf,
   page,
 }) => {
-  await shelf.open()
-  await shelf.run('window.focus', { window: 'rota' })
-  await shelf.run('window.focus', { window: 'pit' })
+  const id = await shelf.furnish(TWO)
+  await shelf.run('window.focus', { window: id('Duty') })
+  await shelf.run('window.focus', { window: id('Pit') })
   const trail = page.getByRole('dialog', { name: 'Trail' })
   await page.keyboard.down('Alt')
   await page.keyboard.press('Backquote')
-  await expect(trail.getByRole('option', { selected: true })).toContainText('Duty rota')
+  await expect(trail.getByRole('option', { selected: true })).toContainText('Duty')
   await page.keyboard.up('Alt')
   await expect(trail).toBeHidden()
-  expect(await shelf.here()).toBe('rota')
+  expect(await shelf.here()).toBe(id('Rota'))
   await page.keyboard.down('Alt')
   await page.keyboard.press('Backquote')
   await page.keyboard.press('ArrowDown')
-  await expect(trail.getByRole('option', { selected: true })).not.toContainText('Duty rota')
+  await expect(trail.getByRole('option', { selected: true })).not.toContainText('Duty')
   await page.keyboard.press('Tab')
   await expect(trail.getByRole('option')).toHaveCount(3)
   await page.keyboard.press('Escape')
   await page.keyboard.up('Alt')
-  expect((await shelf.state()).focus).toBe('rota')
+  expect((await shelf.state()).focus).toBe(id('Duty'))
   await page.keyboard.press('Alt+Shift+Backquote')
   await expect(trail).toBeHidden()
 })
 
 test('focus goes to the nearest window in a direction', async ({ shelf }) => {
-  await shelf.open()
+  const id = await shelf.furnish(TWO)
   await shelf.press('Alt+ArrowDown')
-  expect((await shelf.state()).focus).toBe('observers')
+  expect((await shelf.state()).focus).toBe(id('Observers'))
   await shelf.press('Alt+ArrowUp', 'Alt+ArrowRight')
-  expect((await shelf.state()).focus).toBe('pit')
+  expect((await shelf.state()).focus).toBe(id('Pit'))
   await shelf.press('Alt+ArrowRight')
   await expect(shelf.said()).toContainText('no window to the right')
 })
 
 test('axe finds nothing on line and trail', async ({ shelf, page }) => {
-  test.setTimeout(60_000)
-  await shelf.open()
+  await shelf.furnish(TWO)
   await shelf.press('Alt+;')
   await page.keyboard.type('st')
-  await page.waitForTimeout(800)
+  await expect(page.getByRole('option').first()).toBeVisible()
   expect(await shelf.violations()).toEqual([])
   await shelf.press('Escape')
   await page.keyboard.down('Alt')
   await page.keyboard.press('Backquote')
-  await page.waitForTimeout(300)
+  await expect(page.getByRole('dialog', { name: 'Trail' })).toBeVisible()
   expect(await shelf.violations()).toEqual([])
 })
 

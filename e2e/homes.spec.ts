@@ -1,12 +1,18 @@
 import { expect, test } from './shelf'
 
+/** Three windows on the desktop that is shown, some on another. */
+const TWO = {
+  Field: { Slides: 'job', Observers: 'table', Stations: 'table' },
+  Rota: { Duty: 'table', Handover: 'document' },
+}
+
 test('a home is set from a window with one key and one confirmation that says what will happen', async ({
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(TWO)
   await shelf.press('Alt+R')
-  await shelf.run('window.focus', { window: 'handover' })
+  await shelf.run('window.focus', { window: id('Handover') })
   await shelf.press('Alt+Shift+;', 'H')
   const dialog = page.getByRole('dialog', { name: 'A home for documents' })
   await expect(dialog.getByRole('status')).toHaveText('Documents open on Rota and take you there')
@@ -14,9 +20,9 @@ test('a home is set from a window with one key and one confirmation that says wh
   await shelf.press('Enter')
   await expect(dialog).toBeHidden()
   await shelf.press('Alt+F', 'Alt+1', 'Alt+Shift+1')
-  expect(await shelf.here()).toBe('rota')
+  expect(await shelf.here()).toBe(id('Rota'))
   await shelf.reload()
-  expect((await shelf.state()).homes.at(-1)).toMatchObject({ app: 'document', desktop: 'rota' })
+  expect((await shelf.state()).homes.at(-1)).toMatchObject({ app: 'document', desktop: id('Rota') })
 })
 
 test('a second messages window opened on Field lands on Public line; told to stay, one stays', async ({
@@ -144,15 +150,15 @@ test('solo and back: the window fills a desktop of its own, over a reload, and r
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(TWO)
   const before = await shelf.state()
   await shelf.press('Alt+Enter')
-  await expect(shelf.row('Station readings 06:00')).toContainText('solo')
+  await expect(shelf.row('Stations')).toContainText('solo')
   const desktop = await page.locator('#desktop').boundingBox()
   await expect
-    .poll(async () => (await shelf.window('stations').boundingBox())?.width)
+    .poll(async () => (await shelf.window(id('Stations')).boundingBox())?.width)
     .toBe(desktop?.width)
-  await expect(shelf.window('due')).toBeHidden()
+  await expect(shelf.window(id('Slides'))).toBeHidden()
   expect(await shelf.violations()).toEqual([])
   await shelf.reload()
   await shelf.press('Alt+Enter')
@@ -168,16 +174,16 @@ test('a pair is made from a short list, divided by pointer and key, swapped, and
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(TWO)
   const before = await shelf.state()
   await shelf.press('Alt+Shift+Enter')
   const dialog = page.getByRole('dialog', { name: /^Pair/ })
-  await expect(dialog.getByRole('option')).toHaveCount(8)
+  await expect(dialog.getByRole('option')).toHaveCount(4)
   // Words in any order, of title, app and desktop.
   await page.keyboard.type('field obs')
-  await expect(dialog.getByRole('option')).toHaveText(['Observer reportsF'])
+  await expect(dialog.getByRole('option')).toHaveText(['ObserversF'])
   await shelf.press('Enter')
-  await expect(shelf.window('observers')).toBeVisible()
+  await expect(shelf.window(id('Observers'))).toBeVisible()
   const divider = page.getByRole('separator', { name: 'Divider of the pair' })
   await expect(divider).toHaveAttribute('aria-valuenow', '50')
   await shelf.drag(divider, { x: 208 + 300, y: 300 })
@@ -189,7 +195,7 @@ test('a pair is made from a short list, divided by pointer and key, swapped, and
   await expect(divider).toHaveAttribute('aria-valuenow', '33')
   expect(await shelf.violations()).toEqual([])
   await shelf.press('Alt+Shift+;', 'S')
-  expect((await shelf.window('observers').boundingBox())?.x).toBe(208)
+  expect((await shelf.window(id('Observers')).boundingBox())?.x).toBe(208)
   // Another window is refused, with what would work instead.
   await shelf.press('Alt+R')
   const pair = (await shelf.state()).order[1]
@@ -199,20 +205,21 @@ test('a pair is made from a short list, divided by pointer and key, swapped, and
   await shelf.press('Alt+Z', 'Alt+\\')
   await shelf.press('Alt+Shift+Enter')
   const { windows } = await shelf.state()
-  for (const id of ['stations', 'observers']) expect(windows[id]).toEqual(before.windows[id])
+  for (const one of [id('Stations'), id('Observers')])
+    expect(windows[one]).toEqual(before.windows[one])
 })
 
 test('sweep and isolate put windows aside and bring exactly them back', async ({ shelf }) => {
-  await shelf.open()
+  const id = await shelf.furnish(TWO)
   const before = await shelf.state()
   await shelf.press('Alt+0')
-  await expect(shelf.window('pit')).toBeHidden()
+  await expect(shelf.window(id('Slides'))).toBeHidden()
   await shelf.reload()
   await shelf.press('Alt+0')
   expect((await shelf.state()).windows).toEqual(before.windows)
   await shelf.press('Alt+Shift+0')
-  await expect(shelf.window('pit')).toBeHidden()
-  await expect(shelf.window('observers')).toBeVisible()
+  await expect(shelf.window(id('Slides'))).toBeHidden()
+  await expect(shelf.window(id('Observers'))).toBeVisible()
   await shelf.press('Alt+Shift+0')
   expect((await shelf.state()).windows).toEqual(before.windows)
 })

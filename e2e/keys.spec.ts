@@ -2,6 +2,16 @@ import { readFileSync } from 'node:fs'
 import { FIXED } from '../src/core/keys/bindings'
 import { expect, numbered, test } from './shelf'
 
+/** Six desktops, two windows on most of those that are gone to. */
+const SIX = {
+  Field: { Pit: 'job', Stations: 'table' },
+  Model: { Output: 'table', Notes: 'job' },
+  Bulletin: { North: 'job', South: 'job' },
+  Public: {},
+  Rota: { Duty: 'table' },
+  Breather: {},
+}
+
 test('the key card: kept in a window, searched there, as Markdown, and on one sheet of paper', async ({
   shelf,
   page,
@@ -43,10 +53,14 @@ test('letters: a free one is pressed, a taken one swaps, all are dealt again aft
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   const letters = async () => {
     const { desktops } = await shelf.state()
-    return [desktops.field?.letter, desktops.bulletin?.letter, desktops.breather?.letter]
+    return [
+      desktops[id('Field')]?.letter,
+      desktops[id('Bulletin')]?.letter,
+      desktops[id('Breather')]?.letter,
+    ]
   }
   const first = await letters()
   await shelf.press('Alt+J', 'L')
@@ -63,7 +77,7 @@ test('letters: a free one is pressed, a taken one swaps, all are dealt again aft
   await shelf.press('Alt+Z', 'Alt+Z')
   expect(await letters()).toEqual(first)
   // Known by letters of before, desktops keep them until they are dealt again.
-  await shelf.run('desktop.rename', { desktop: 'breather', name: 'Walk' })
+  await shelf.run('desktop.rename', { desktop: id('Breather'), name: 'Walk' })
   await shelf.run('letters.askDeal')
   await expect(page.getByRole('list', { name: 'Changes' })).toContainText('becomes W: Walk')
   expect(await shelf.violations()).toEqual([])
@@ -75,7 +89,7 @@ test('beyond the alphabet letters have two strokes, in the line, the loft and wi
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.furnish(SIX)
   await shelf.desktops(...numbered('Desk', 6, 25))
   const { desktops } = await shelf.state()
   const two = Object.values(desktops).find(({ letter }) => letter?.length === 2)
@@ -97,7 +111,7 @@ test('keys of a place are bound, shown there at once, and nowhere else', async (
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.furnish(SIX)
   await shelf.press('Alt+J', 'Shift+K')
   const panel = page.getByRole('dialog', { name: 'Bind keys' })
   await page.keyboard.type('loft mark')
@@ -152,7 +166,7 @@ test('rebinding everything shows everywhere at once: no old key is told', async 
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.furnish(SIX)
   const old = FIXED.filter(({ keys }) => keys.startsWith('Alt+'))
   await page.evaluate(
     ([all]) => {
@@ -199,19 +213,19 @@ test('one hand: Alt tapped twice, then plain keys are commands until Escape; Shi
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.run('settings.set', { keys: 'layer' })
   await shelf.press('b')
-  expect(await shelf.here()).toBe('field')
+  expect(await shelf.here()).toBe(id('Field'))
   await shelf.press('Alt', 'Alt')
   await expect(page.getByText('Keys are commands', { exact: true })).toBeVisible()
   await shelf.press('b')
   // What was typed before the table was there is pressed first.
-  await expect.poll(() => shelf.here()).toBe('bulletin')
+  await expect.poll(() => shelf.here()).toBe(id('Bulletin'))
   await shelf.press(',', 'r')
   await expect(shelf.said()).toContainText('to Rota')
   await shelf.press('Shift', 'm')
-  await expect.poll(() => shelf.here()).toBe('model')
+  await expect.poll(() => shelf.here()).toBe(id('Model'))
   await expect(shelf.said()).toContainText('Carried')
   // In the loft and in what asks, plain keys are what they are there.
   await shelf.press('/', 'Escape')
@@ -219,15 +233,15 @@ test('one hand: Alt tapped twice, then plain keys are commands until Escape; Shi
   await shelf.press('j', 'r')
   await page.keyboard.type('Runs')
   await shelf.press('Enter')
-  expect((await shelf.state()).desktops.model?.name).toBe('Runs')
+  expect((await shelf.state()).desktops[id('Model')]?.name).toBe('Runs')
   await shelf.press('Escape')
   await expect(page.getByText('Keys are commands', { exact: true })).toBeHidden()
   await shelf.press('f')
-  expect(await shelf.here()).toBe('model')
+  expect(await shelf.here()).toBe(id('Model'))
 })
 
 test('what was done becomes a sequence with keys, run in one step', async ({ shelf, page }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.press('Alt+0', 'Alt+R')
   await shelf.run('sequences.open')
   const panel = page.getByRole('dialog', { name: 'Sequences' })
@@ -243,11 +257,11 @@ test('what was done becomes a sequence with keys, run in one step', async ({ she
   await shelf.press('Alt+F9', 'Enter', 'Escape')
   await shelf.reload()
   await shelf.press('Alt+M', 'Alt+F9')
-  expect(await shelf.here()).toBe('rota')
+  expect(await shelf.here()).toBe(id('Rota'))
   await expect(shelf.said()).toContainText('Ran Evening')
   const small = async () =>
     Object.values((await shelf.state()).windows).filter(
-      ({ minimised, desktop }) => minimised && desktop === 'model',
+      ({ minimised, desktop }) => minimised && desktop === id('Model'),
     ).length
   expect(await small()).toBeGreaterThan(1)
   await shelf.press('Alt+Z')
@@ -263,7 +277,7 @@ test('practice: twenty goes by key, the slow ones told, the result kept', async 
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.furnish(SIX)
   await shelf.run('keys.practise')
   const practice = page.getByRole('dialog', { name: 'Practice' })
   const { desktops } = await shelf.state()
@@ -291,11 +305,11 @@ test('a button of the mouse with a modifier does what it is bound to, about what
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(SIX)
   await shelf.run('keys.bind', { keys: 'Alt+MouseMiddle', command: 'window.minimise' })
-  const under = shelf.window('stations')
+  const under = shelf.window(id('Stations'))
   await page.keyboard.down('Alt')
   await under.click({ button: 'middle', position: { x: 60, y: 14 } })
   await page.keyboard.up('Alt')
-  expect((await shelf.state()).windows.stations?.minimised).toBe(true)
+  expect((await shelf.state()).windows[id('Stations')]?.minimised).toBe(true)
 })

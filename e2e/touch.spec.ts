@@ -1,24 +1,30 @@
 import { expect, test } from './shelf'
 
+const FOUR = {
+  Field: { Stations: { app: 'table', frame: { x: 24, y: 24, width: 640, height: 350 } } },
+  Model: { Notes: 'job' },
+  Bulletin: {},
+  Rota: {},
+}
+
 test.use({ hasTouch: true, isMobile: true, viewport: { width: 1180, height: 820 } })
 
 test('by finger: verbs are pushed, a desktop is picked, a long push opens the menu', async ({
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(FOUR)
   const verbs = page.getByRole('toolbar', { name: 'Verbs' })
   await expect(verbs).toBeVisible()
   await verbs.getByRole('button', { name: 'Send' }).tap()
   await page.getByRole('status').locator('button[title="Rota"]').tap()
-  expect((await shelf.state()).windows.stations?.desktop).toBe('rota')
+  expect((await shelf.state()).windows[id('Stations')]?.desktop).toBe(id('Rota'))
   await verbs.getByRole('button', { name: 'Undo' }).tap()
-  expect((await shelf.state()).windows.stations?.desktop).toBe('field')
+  expect((await shelf.state()).windows[id('Stations')]?.desktop).toBe(id('Field'))
   await verbs.getByRole('button', { name: 'Take along' }).tap()
-  // At some hours the plan offers a desktop beside the choice.
   await page.getByRole('status').locator('button[title="Model"]').tap()
-  expect(await shelf.here()).toBe('model')
-  expect((await shelf.state()).windows.stations?.desktop).toBe('model')
+  expect(await shelf.here()).toBe(id('Model'))
+  expect((await shelf.state()).windows[id('Stations')]?.desktop).toBe(id('Model'))
   // Pushed again a verb is taken back.
   await verbs.getByRole('button', { name: 'Send' }).tap()
   await verbs.getByRole('button', { name: 'Send' }).tap()
@@ -28,7 +34,7 @@ test('by finger: verbs are pushed, a desktop is picked, a long push opens the me
   await expect(loft).toBeVisible()
   await loft.getByRole('button', { name: 'Escape back' }).first().tap()
   // A finger that stays asks for the menu.
-  const row = await page.locator('[data-desktop-row="bulletin"]').boundingBox()
+  const row = await page.locator(`[data-desktop-row="${id('Bulletin')}"]`).boundingBox()
   if (!row) throw new Error('no row')
   const finger = await page.context().newCDPSession(page)
   const at = [{ x: row.x + 90, y: row.y + 14 }]
@@ -44,7 +50,7 @@ test('a finger drawn sideways over the rack goes to the next desktop, a drag mov
   shelf,
   page,
 }) => {
-  await shelf.open()
+  const id = await shelf.furnish(FOUR)
   const finger = await page.context().newCDPSession(page)
   const drag = async (from: [number, number], to: [number, number]) => {
     const point = ([x, y]: [number, number]) => [{ x, y }]
@@ -60,20 +66,22 @@ test('a finger drawn sideways over the rack goes to the next desktop, a drag mov
     await shelf.drawn()
   }
   await drag([190, 718], [30, 720])
-  await expect.poll(() => shelf.here()).toBe('model')
+  await expect.poll(() => shelf.here()).toBe(id('Model'))
   await drag([30, 718], [190, 720])
-  await expect.poll(() => shelf.here()).toBe('field')
+  await expect.poll(() => shelf.here()).toBe(id('Field'))
   // A bow that is drawn onto the desktop is its window, and no swipe.
-  const bow = await page.locator('[data-bow="notes"]').boundingBox()
+  const bow = await page.locator(`[data-bow="${id('Notes')}"]`).boundingBox()
   if (!bow) throw new Error('no bow')
   await drag([bow.x + 8, bow.y + 10], [700, bow.y + 30])
-  await expect.poll(async () => (await shelf.state()).windows.notes?.desktop).toBe('field')
-  expect(await shelf.here()).toBe('field')
+  await expect
+    .poll(async () => (await shelf.state()).windows[id('Notes')]?.desktop)
+    .toBe(id('Field'))
+  expect(await shelf.here()).toBe(id('Field'))
   await shelf.press('Alt+Z')
-  await shelf.run('window.focus', { window: 'stations' })
-  const hem = await shelf.window('stations').locator('.hem').boundingBox()
+  await shelf.run('window.focus', { window: id('Stations') })
+  const hem = await shelf.window(id('Stations')).locator('.hem').boundingBox()
   if (!hem) throw new Error('no hem')
   await drag([hem.x + 160, hem.y + 12], [hem.x + 260, hem.y + 112])
-  const { frame } = (await shelf.state()).windows.stations ?? {}
+  const { frame } = (await shelf.state()).windows[id('Stations')] ?? {}
   expect(frame?.x).toBeGreaterThan(80)
 })

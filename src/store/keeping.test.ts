@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { readState } from '@/core/formats/shelfFile'
 import type { Step } from '@/core/history/history'
 import { presence } from '@/core/model/selectors'
@@ -8,9 +9,25 @@ import { findKept, Keeping } from './keeping'
 import { readSteps, Steps } from './steps'
 import { MemoryStore } from './testing'
 
+/** A store that takes its time, each time as long as it is told; of six and more it fails. */
+class SlowStore extends MemoryStore {
+  moods: number[] = []
+
+  override async setItem(key: string, value: unknown): Promise<void> {
+    const mood = this.moods.shift() ?? 0
+    await ticks(mood)
+    if (mood >= 6) throw new DOMException('full', 'QuotaExceededError')
+    await super.setItem(key, value)
+    await ticks(mood)
+  }
+}
+
+async function ticks(count: number): Promise<void> {
+  for (let at = 0; at < count; at++) await Promise.resolve()
+}
+
 /** A shelf that is written after every change, with what it was after each. */
-async function written(changes: number) {
-  const store = new MemoryStore()
+async function written(changes: number, store = new MemoryStore()) {
   const world = new World()
   const keeping = new Keeping(store, null, 0, [0, 0])
   await keeping.write(world.state)
@@ -85,6 +102,40 @@ test.each(['settle first', 'write first'])(
     expect((await findKept(store)).state).toEqual(world.state)
   },
 )
+
+test('whatever is written when, and whatever fails: what was called written is loaded', async () => {
+  const act = fc.record({ does: fc.constantFrom('change', 'settle', 'cut'), ticks: fc.nat(9) })
+  await fc.assert(
+    fc.asyncProperty(fc.array(act, { maxLength: 14 }), fc.array(fc.nat(6)), async (acts, moods) => {
+      const store = new SlowStore()
+      const { world, keeping } = await written(41, store)
+      store.moods = [...moods]
+      let [changes, told] = [41, 41]
+      const working: Promise<unknown>[] = []
+      for (const { does, ticks: then } of acts) {
+        if (does === 'change') {
+          const mine = ++changes
+          world.run('desktop.rename', { name: `Named ${mine}` })
+          working.push(keeping.write(world.state).then(() => (told = Math.max(told, mine))))
+        } else if (does === 'settle') working.push(keeping.settle())
+        else {
+          const left = new MemoryStore()
+          left.items = new Map(store.items)
+          const least = told
+          const { state } = await findKept(left)
+          const [{ name = '' } = {}] = Object.values(state?.desktops ?? {})
+          expect(Number(name.split(' ')[1])).toBeGreaterThanOrEqual(least)
+        }
+        await ticks(then)
+      }
+      await Promise.allSettled(working)
+      store.moods = []
+      await keeping.write(world.state)
+      expect((await findKept(store)).state).toEqual(world.state)
+    }),
+    { numRuns: 40 },
+  )
+})
 
 test.each([
   ['altered', (slot: { json: string }) => ({ ...slot, json: slot.json.replace('Named', 'Maned') })],

@@ -109,6 +109,9 @@ const TRIES = 12
 /** By so much longer it is waited before each try, in milliseconds. */
 const LONGER = 10
 
+const typesIn = (element: Element | null): boolean =>
+  element?.matches('input, textarea, [contenteditable=true]') ?? false
+
 /**
  * Presses a key as the browser would: handlers hear it first, then it types.
  * @returns whether something took it
@@ -121,7 +124,8 @@ async function press({ command, ...pressed }: Pressed): Promise<boolean> {
   const into = document.activeElement
   const { key } = pressed
   if (!typed || command) return typed === false || command
-  if (key === 'Backspace') return document.execCommand('delete')
+  // Where there is nothing to delete it was taken all the same.
+  if (key === 'Backspace') return document.execCommand('delete') || typesIn(into)
   if (key.length === 1) return document.execCommand('insertText', false, key)
   if (into instanceof HTMLTextAreaElement) return document.execCommand('insertText', false, '\n')
   if (!(into instanceof HTMLInputElement)) return document.execCommand('insertParagraph')
