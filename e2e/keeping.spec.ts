@@ -34,6 +34,9 @@ async function put(page: Page, shelf: string, key: string, record: object): Prom
   )
 }
 
+/** Where no shelf is open. */
+const elsewhere = (page: Page) => page.goto('/icon.svg')
+
 /** As when the person leaves the page: the second copy is written at once. */
 async function leave(page: Page): Promise<void> {
   await page.evaluate(async () => {
@@ -41,7 +44,7 @@ async function leave(page: Page): Promise<void> {
     document.dispatchEvent(new Event('visibilitychange'))
     const root = await navigator.storage.getDirectory()
     for (let tries = 0; tries < 100; tries++) {
-      const folder = await root.getDirectoryHandle('kite-shelf-demo', { create: true })
+      const folder = await root.getDirectoryHandle('kite-shelf-own', { create: true })
       const names: string[] = []
       for await (const name of folder.keys()) names.push(name)
       if (names.some((name) => name.startsWith('shelf-'))) break
@@ -57,12 +60,12 @@ test('a damaged snapshot is told until it is put away, and can be exported; noth
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.open('shelf')
   await shelf.run('desktop.rename', { name: 'Newest' })
   await shelf.kept()
+  await elsewhere(page)
+  await put(page, 'own', 'slot-b', { json: '{"torn' })
   await shelf.open('shelf')
-  await put(page, 'demo', 'slot-b', { json: '{"torn' })
-  await shelf.open()
   expect((await shelf.rowNames())[0]).toBe('Newest')
   await expect(notices(page)).toContainText('A saved copy was damaged')
   // Neither a change of size nor a reload puts it away.
@@ -78,7 +81,7 @@ test('a damaged snapshot is told until it is put away, and can be exported; noth
   await page.getByRole('button', { name: 'Put away' }).click()
   await shelf.reload()
   await expect(notices(page)).toBeEmpty()
-  await shelf.open('shelf')
+  await shelf.open('demo')
   await shelf.run('shelf.exportDamaged')
   await expect(shelf.said()).toContainText('nothing to export')
 })
@@ -87,10 +90,10 @@ test('a shelf that cannot be read is not written over; it opens when it can be r
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.open('shelf')
   await shelf.run('desktop.rename', { name: 'Safe' })
   await shelf.kept()
-  await shelf.open('shelf')
+  await elsewhere(page)
   await page.addInitScript(() => {
     // Not in the frames of web pages.
     if (self !== top) return
@@ -98,7 +101,7 @@ test('a shelf that cannot be read is not written over; it opens when it can be r
     let failing = Number(sessionStorage.getItem('failing') ?? 0)
     IDBObjectStore.prototype.get = function (...args) {
       const { name } = this.transaction.db
-      if (name === 'kite-shelf-demo' && args[0] === 'slot-a' && failing-- > 0)
+      if (name === 'kite-shelf-own' && args[0] === 'slot-a' && failing-- > 0)
         throw new DOMException('no', 'UnknownError')
       return get.apply(this, args)
     }
@@ -107,7 +110,7 @@ test('a shelf that cannot be read is not written over; it opens when it can be r
     page.evaluate((count) => sessionStorage.setItem('failing', String(count)), times)
   // Once: nobody notices.
   await failing(1)
-  await shelf.open()
+  await shelf.open('shelf')
   expect((await shelf.rowNames())[0]).toBe('Safe')
   await failing(99)
   await page.reload()
@@ -118,7 +121,7 @@ test('a shelf that cannot be read is not written over; it opens when it can be r
   expect((await download).suggestedFilename()).toContain('.json')
   await page.getByRole('button', { name: 'Begin anew' }).click()
   await expect(page.locator('#desktop')).toBeVisible()
-  expect((await shelf.rowNames())[0]).toBe('Field')
+  expect((await shelf.rowNames())[0]).toBe('Delta')
   // The old one is as it was, and is exported with what was set aside.
   const aside = page.waitForEvent('download')
   await failing(0)
@@ -161,27 +164,27 @@ test('the database is gone: the second copy is loaded, with the texts, and told'
   shelf,
   page,
 }) => {
-  await shelf.open()
+  await shelf.open('shelf')
   await shelf.run('desktop.rename', { name: 'Copied' })
-  await shelf.press('Alt+B')
-  await expect(page.getByRole('textbox', { name: 'Text' })).toBeFocused()
-  await shelf.press('Control+End')
-  await page.keyboard.type(' Kept twice.')
+  await shelf.press('Alt+1')
+  const text = page.getByRole('textbox', { name: 'Text' })
+  await expect(text).toBeFocused()
+  await page.keyboard.type('Kept twice.')
   await shelf.kept()
   await leave(page)
-  await shelf.open('shelf')
+  await elsewhere(page)
   await page.evaluate(
     () =>
       new Promise((resolve) => {
-        indexedDB.deleteDatabase('kite-shelf-demo').onsuccess = resolve
+        indexedDB.deleteDatabase('kite-shelf-own').onsuccess = resolve
       }),
   )
-  await shelf.open()
+  await shelf.open('shelf')
   expect((await shelf.rowNames())[0]).toBe('Copied')
   await expect(notices(page)).toContainText('The second copy was loaded')
-  await expect(shelf.window('bulletin')).toContainText('Kept twice.')
+  await expect(text).toContainText('Kept twice.')
   await shelf.reload()
-  await expect(shelf.window('bulletin')).toContainText('Kept twice.')
+  await expect(text).toContainText('Kept twice.')
 })
 
 test('a state that breaks a rule is read in part: what is sound is kept, the rest is told', async ({
@@ -280,23 +283,28 @@ test('one document that cannot be read takes nothing with it, and is told by nam
       return get.apply(this, args)
     }
   })
-  await shelf.open()
+  await shelf.open('shelf')
+  await shelf.press('Alt+1')
+  const text = page.getByRole('textbox', { name: 'Text' })
+  await expect(text).toBeFocused()
+  await page.keyboard.type('Above 2,100 m')
+  await expect(text).toHaveText('Above 2,100 m')
+  await shelf.press('Control+S')
   await shelf.kept()
-  const { windows } = await shelf.state()
-  const sheet = windows.bulletin?.document ?? ''
+  const [id = '', { document: sheet } = { document: '' }] =
+    Object.entries((await shelf.state()).windows)[0] ?? []
   await page.evaluate((id) => sessionStorage.setItem('failing', id), sheet)
   await page.reload()
   await expect(page.locator('#desktop')).toBeVisible()
-  await shelf.press('Alt+B')
-  const bulletin = shelf.window('bulletin')
+  const bulletin = shelf.window(id)
   await expect(bulletin.getByRole('alert')).toContainText('cannot be read', { timeout: 12_000 })
   const download = page.waitForEvent('download')
   await shelf.run('shelf.export')
   await download
-  await expect(shelf.said()).toContainText('without “Bulletin for tomorrow”', { timeout: 12_000 })
+  await expect(shelf.said()).toContainText('without “New document”', { timeout: 12_000 })
   await page.evaluate(() => sessionStorage.removeItem('failing'))
   await bulletin.getByRole('button', { name: 'Try again' }).click()
-  await expect(bulletin.getByRole('textbox', { name: 'Text' })).toContainText('Above 2,100 m')
+  await expect(text).toHaveText('Above 2,100 m')
 })
 
 test('a document that cannot be written is told by name; the arrangement is kept all the same', async ({
@@ -311,15 +319,17 @@ test('a document that cannot be written is told by name; the arrangement is kept
       return put.apply(this, args)
     }
   })
-  await shelf.open()
-  await shelf.press('Alt+B')
+  await shelf.open('shelf')
+  await shelf.press('Alt+1')
   const { windows } = await shelf.state()
-  await page.evaluate((refused) => Object.assign(window, { refused }), windows.bulletin?.document)
+  await page.evaluate(
+    (refused) => Object.assign(window, { refused }),
+    Object.values(windows)[0]?.document,
+  )
   await expect(page.getByRole('textbox', { name: 'Text' })).toBeFocused()
-  await shelf.press('Control+End')
-  await page.keyboard.type(' Lost?')
+  await page.keyboard.type('Lost?')
   await shelf.run('desktop.rename', { name: 'Still kept' })
-  await expect(notices(page)).toContainText('Not written to the disk: “Bulletin for tomorrow”')
+  await expect(notices(page)).toContainText('Not written to the disk: “New document”')
   await expect(page.getByRole('alert').filter({ hasText: 'storage is full' }).first()).toBeVisible()
   await page.evaluate(() => delete (window as { refused?: string }).refused)
   await page.keyboard.type(' No.')
@@ -327,7 +337,7 @@ test('a document that cannot be written is told by name; the arrangement is kept
   await expect(notices(page)).toBeEmpty()
   await shelf.reload()
   expect(await shelf.rowNames()).toContain('Still kept')
-  await expect(shelf.window('bulletin')).toContainText('Lost? No.')
+  await expect(page.getByRole('textbox', { name: 'Text' })).toContainText('Lost? No.')
 })
 
 test('an import is taken back whole: titles, settings, added documents and contents', async ({
@@ -403,7 +413,7 @@ test('a store that takes no more is told at once, with export at hand', async ({
       return put.apply(this, args)
     }
   })
-  await shelf.open()
+  await shelf.open('shelf')
   await shelf.kept()
   await page.evaluate(() => Object.assign(window, { full: true }))
   await shelf.run('desktop.rename', { name: 'Lost?' })
