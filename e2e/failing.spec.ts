@@ -34,6 +34,23 @@ test('a name that is typed is not heard by the window beneath', async ({ shelf, 
   await expect(sent).toHaveCount(0)
 })
 
+test('a menu within a menu stays on half a screen, with long names told whole', async ({
+  shelf,
+  page,
+}) => {
+  await page.setViewportSize({ width: 960, height: 700 })
+  const name = 'Readings of the whole northern slope since November'
+  const id = await shelf.furnish({
+    Field: { Pit: { app: 'job', frame: { x: 200, y: 40, width: 340, height: 300 } } },
+    [name]: {},
+  })
+  await shelf.window(id('Pit')).getByRole('button', { name: 'Menu of Pit' }).click()
+  await page.getByRole('menuitem', { name: 'Carry to' }).click()
+  const inner = page.getByRole('menu').nth(1)
+  await expect(inner).toBeInViewport({ ratio: 1 })
+  await expect(inner.getByText(name)).toHaveAttribute('title', name)
+})
+
 test('an app whose code does not come can be started again', async ({ shelf, page }) => {
   shelf.expected = /Failed to load|ChunkLoadError|Failed to fetch|chunk/i
   // From the start, so that nothing is taken from what the browser has kept.

@@ -15,12 +15,15 @@ export function CommandItem({
   label?: string
 }) {
   const shelf = useShelf()
+  const name = label ?? registry.get(command)?.title
   const keys = useArrangement((state) => keysFor(state, command, args))
   return (
     <DropdownMenu.Item className="menu-item" onSelect={() => shelf.dispatchAny(command, args)}>
-      {label ?? registry.get(command)?.title}
+      <span dir="auto" title={name} className="min-w-0 truncate">
+        {name}
+      </span>
       {keys ? (
-        <span className="ml-auto pl-6">
+        <span className="ml-auto shrink-0 pl-6">
           <Keys keys={keys} />
         </span>
       ) : null}

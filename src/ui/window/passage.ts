@@ -14,12 +14,29 @@ export function useShownPassage(window: WindowId, shown: DocumentId): void {
     const range = body && rangeOf(body, text)
     if (!range) return false
     range.startContainer.parentElement?.scrollIntoView({ block: 'center' })
-    const selection = getSelection()
-    selection?.removeAllRanges()
-    selection?.addRange(range)
+    // What is selected outside a field takes the caret out of it: nothing could be typed there.
+    if (document.activeElement?.matches('input, textarea')) mark(range)
+    else select(range)
     return true
   })
 }
+
+function select(range: Range): void {
+  const selection = getSelection()
+  selection?.removeAllRanges()
+  selection?.addRange(range)
+}
+
+/** Marks a text until the next key or push, in browsers that can. */
+function mark(range: Range): void {
+  if (!globalThis.CSS?.highlights) return
+  CSS.highlights.set(MARKED, new Highlight(range))
+  const end = () => CSS.highlights.delete(MARKED)
+  for (const done of ['keydown', 'pointerdown'])
+    addEventListener(done, end, { capture: true, once: true })
+}
+
+const MARKED = 'passage'
 
 /** Where a text stands, capitals aside. */
 function rangeOf(body: Element, text: string): Range | null {
