@@ -200,6 +200,7 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
         ref={area}
         className="flex min-h-0 flex-1 flex-col outline-none"
         data-autofocus=""
+        data-hands-on=""
         tabIndex={-1}
         onFocus={(event) => {
           if (event.target !== event.currentTarget) return

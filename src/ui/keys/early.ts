@@ -90,12 +90,10 @@ export async function pressKept(shelf: Shelf): Promise<void> {
         if (focusId(shelf.state()) !== owner || !keyTarget(shelf, owner)) return
         if (!isSettled(shelf)) focusContent(shelf)
         if (isLanding(shelf)) await soon(LANDING)
+        await handedOn()
       }
       // What took the focus away meanwhile did not take the key: it is pressed again.
-      if (!(await press(next)) && !isAsking(shelf) && ++tries < TRIES) {
-        await soon(tries * LONGER)
-        continue
-      }
+      if (!(await press(next)) && !isAsking(shelf) && ++tries < TRIES) continue
       waiting(shelf).get(owner)?.shift()
       tries = 0
     }
@@ -104,10 +102,19 @@ export async function pressKept(shelf: Shelf): Promise<void> {
   }
 }
 
-/** How often a key is pressed that nothing takes: a busy page may need most of a second to hand the focus on. */
-const TRIES = 12
-/** By so much longer it is waited before each try, in milliseconds. */
-const LONGER = 10
+/** How often a key is pressed that nothing takes. */
+const TRIES = 5
+/** How long it is waited for what only hands the focus on, and how often looked, in milliseconds. */
+const PATIENCE = 2000
+const LOOK_EVERY = 10
+
+/** What says so hands the focus on, as a table to its cell: on a busy page only later. */
+async function handedOn(): Promise<void> {
+  const until = performance.now() + PATIENCE
+  while (document.activeElement?.matches('[data-hands-on]'))
+    if (performance.now() > until) return
+    else await soon(LOOK_EVERY)
+}
 
 const typesIn = (element: Element | null): boolean =>
   element?.matches('input, textarea, [contenteditable=true]') ?? false
