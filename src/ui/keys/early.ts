@@ -91,6 +91,8 @@ export async function pressKept(shelf: Shelf): Promise<void> {
         if (!isSettled(shelf)) focusContent(shelf)
         if (isLanding(shelf)) await soon(LANDING)
         await handedOn()
+        // Who went elsewhere meanwhile has the keys there: what is kept waits for its window.
+        if (focusId(shelf.state()) !== owner) return
       }
       // What took the focus away meanwhile did not take the key: it is pressed again.
       if (!(await press(next)) && !isAsking(shelf) && ++tries < TRIES) continue
