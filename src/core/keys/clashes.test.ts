@@ -1,5 +1,5 @@
 import { World } from '@/core/testing/world'
-import { hear } from './bindings'
+import { bindings, hear, keysFor } from './bindings'
 import { clashes, proposal } from './clashes'
 import type { Platform } from './kept'
 import { asWritten } from './sets'
@@ -161,12 +161,15 @@ test('free keys are proposed near by, with the same modifiers and hand', () => {
   const found = proposal(state, asked('Alt+Shift+; R'))
   expect(readKeys(found ?? '')).toHaveLength(2)
   expect(clashes(state, asked(found ?? ''))).toEqual([])
-  for (const keys of ['Alt+/', 'Alt+5', 'Ctrl+W', 'Alt+G'])
-    expect(clashes(state, asked(proposal(state, asked(keys)) ?? ''))).toEqual([])
+  for (const keys of ['Alt+/', 'Alt+5', 'Ctrl+W', 'Alt+G']) {
+    const free = proposal(state, asked(keys)) ?? ''
+    expect(clashes(state, asked(free))).toEqual([])
+    // Nor are those proposed that it has: Alt+0 is near by, and sweeps.
+    expect(bindings(state).has(free)).toBe(false)
+  }
 })
 
-test('keys are bound, switched off and set back, each a step; a first stroke of one’s own is awaited', async () => {
-  const { bindings, hear, keysFor } = await import('./bindings')
+test('keys are bound, switched off and set back, each a step; a first stroke of one’s own is awaited', () => {
   const made = world()
   expect(keysFor(made.state, 'loft.open')).toBe('Ctrl+J')
   expect(hear(made.state, '', 'Alt+F7')).toEqual({ kind: 'prefix', keys: 'Alt+F7' })

@@ -160,7 +160,9 @@ export function proposal(state: Keyed, asked: Asked): string | null {
       const cost = Math.hypot(x - from.x, y - from.y) + hand + (shift === last.shift ? 0 : 8)
       if (cost >= least) continue
       const keys = [...before, writeStroke({ ...last, shift, key })].join(' ')
-      if (keys === asked.keys || clashes(state, { ...asked, keys }).length > 0) continue
+      // What it has already speaks against nothing, and is no proposal.
+      if (keys === asked.keys || boundAt(state, asked).has(keys)) continue
+      if (clashes(state, { ...asked, keys }).length > 0) continue
       least = cost
       best = keys
     }
