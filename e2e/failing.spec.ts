@@ -21,7 +21,8 @@ test('the trail and the loft open with a window that fills its display', async (
 })
 
 test('a name that is typed is not heard by the window beneath', async ({ shelf, page }) => {
-  await shelf.furnish({ Public: { Line: 'messages' } })
+  await shelf.open()
+  await shelf.press('Alt+P')
   const reply = page.getByRole('textbox', { name: /^Reply to/ })
   await reply.fill('Half a reply')
   const sent = page.getByRole('log').getByText('Half a reply')

@@ -3,7 +3,7 @@ import { DVORAK, FRENCH, GERMAN } from '../src/core/testing/layouts'
 import { expect, test } from './shelf'
 
 /** A desktop where one writes, and others to go to. */
-const FOUR = { Field: { Pit: 'job' }, Model: {}, Public: { Line: 'messages' }, Rota: {} }
+const FOUR = { Field: { Pit: 'job' }, Model: {}, Public: { Due: 'countdown' }, Rota: {} }
 
 /** Modifiers as the browser's debugging protocol counts them. */
 const HELD = { Alt: 1, Ctrl: 2, Meta: 4, Shift: 8 }
@@ -54,9 +54,9 @@ const withLayout = (page: Page, layout: Record<string, string>) =>
     })
   }, layout)
 
-/** Opens the reply of the public line, and puts the keys into it. */
-async function reply(page: Page) {
-  const field = page.getByRole('textbox', { name: /^Reply/ })
+/** Puts the keys into an empty field of the window that is shown. */
+async function write(page: Page) {
+  const field = page.getByRole('textbox', { name: 'Time or duration' })
   await field.click()
   await field.fill('')
   return field
@@ -70,7 +70,7 @@ test('German: what AltGr types arrives, and chords mean what is printed', async 
   const id = await shelf.furnish(FOUR)
   await shelf.press('Alt+P')
   const keyboard = await keyboardOf(page)
-  const field = await reply(page)
+  const field = await write(page)
   // AltGr reaches a page as Ctrl and Alt on Windows; its state tells it apart.
   for (const [code, key] of [
     ['KeyQ', '@'],
@@ -100,7 +100,7 @@ test('French: digits and signs type what they type, chords are heard', async ({ 
   const id = await shelf.furnish(FOUR)
   await shelf.press('Alt+P')
   const keyboard = await keyboardOf(page)
-  const field = await reply(page)
+  const field = await write(page)
   await keyboard.press('Digit2', 'é', [], 'é')
   await keyboard.press('Digit2', '2', ['Shift'], '2')
   await expect(field).toHaveValue('é2')
@@ -128,7 +128,7 @@ test('Dvorak: chords mean what is printed, wherever it lies', async ({ shelf, pa
   await keyboard.press('KeyZ', ';', ['Alt'])
   await expect(page.getByRole('dialog', { name: 'Line' })).toBeVisible()
   await shelf.press('Escape')
-  const field = await reply(page)
+  const field = await write(page)
   await keyboard.press('Semicolon', 's', [], 's')
   await keyboard.press('Quote', '-', [], '-')
   await expect(field).toHaveValue('s-')
@@ -144,7 +144,7 @@ test('where Option types, no character is lost: commands begin otherwise, said o
   const id = await shelf.furnish(FOUR)
   await shelf.press('Alt+P')
   const keyboard = await keyboardOf(page)
-  const field = await reply(page)
+  const field = await write(page)
   await keyboard.press('KeyL', '@', ['Alt'], '@')
   await expect(field).toHaveValue('@')
   await expect(shelf.said()).toContainText('Alt types characters here')
