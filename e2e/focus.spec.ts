@@ -160,23 +160,32 @@ test('what is typed before a window is there is kept for it', async ({ shelf, pa
 })
 
 test('no letter is lost where a busy page hands the focus on late', async ({ shelf, page }) => {
-  const id = await shelf.furnish({ Field: { Run: 'job' }, Rota: { Duty: 'table' } })
+  const id = await shelf.furnish({
+    Field: { Run: 'job' },
+    Rota: { Duty: 'table' },
+    Attic: { Stock: 'table' },
+  })
   await page.evaluate(() => {
     const { focus } = HTMLElement.prototype
     HTMLElement.prototype.focus = function (options) {
-      if (this.matches('.rdg-cell')) setTimeout(() => focus.call(this, options), 400)
+      if (this.matches('.rdg-cell')) setTimeout(() => focus.call(this, options), 600)
       else focus.call(this, options)
     }
   })
-  await page.keyboard.press('Alt+R')
-  await page.keyboard.type('Storm')
   // In its cell, or still in the field of it.
-  const typed = () =>
-    shelf.window(id('Duty')).evaluate((window) => {
+  const typed = (title: string) => () =>
+    shelf.window(id(title)).evaluate((window) => {
       const fields = [...window.querySelectorAll('input')].map(({ value }) => value)
       return [...fields, window.querySelector('[role=grid]')?.textContent].join()
     })
-  await expect.poll(typed).toContain('Storm')
+  await page.keyboard.press('Alt+R')
+  await page.keyboard.type('Storm')
+  await expect.poll(typed('Duty')).toContain('Storm')
+  // Typed when the table has the focus already, and not its cell.
+  await page.keyboard.press('Alt+A')
+  await page.waitForFunction(() => document.activeElement?.matches('[data-hands-on]'))
+  await page.keyboard.type('Hail')
+  await expect.poll(typed('Stock')).toContain('Hail')
 })
 
 test('on half a screen a desktop is named beside its mark, and the rack is walked', async ({

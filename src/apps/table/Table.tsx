@@ -200,12 +200,15 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
         ref={area}
         className="flex min-h-0 flex-1 flex-col outline-none"
         data-autofocus=""
-        data-hands-on=""
+        data-hands-on={rows.length ? '' : undefined}
         tabIndex={-1}
         onFocus={(event) => {
           if (event.target !== event.currentTarget) return
           grid.current?.setActivePosition(
-            { rowIdx: clamp(active.row, rows.length), idx: active.column },
+            {
+              rowIdx: clamp(active.row, rows.length),
+              idx: clamp(active.column, table.columns.length),
+            },
             { shouldFocus: true },
           )
         }}

@@ -5,6 +5,7 @@ import type { Shelf } from '@/store/shelf'
 import {
   focusContent,
   isAsking,
+  isHandingOn,
   isLanding,
   isSettled,
   keyTarget,
@@ -93,6 +94,8 @@ export async function pressKept(shelf: Shelf): Promise<void> {
         await handedOn()
         // Who went elsewhere meanwhile has the keys there: what is kept waits for its window.
         if (focusId(shelf.state()) !== owner) return
+        // A window that takes the focus to itself late, as it is left, is not typed into.
+        if (!isSettled(shelf) && ++tries < TRIES) continue
       }
       // What took the focus away meanwhile did not take the key: it is pressed again.
       if (!(await press(next)) && !isAsking(shelf) && ++tries < TRIES) continue
@@ -110,10 +113,9 @@ const TRIES = 5
 const PATIENCE = 2000
 const LOOK_EVERY = 10
 
-/** What says so hands the focus on, as a table to its cell: on a busy page only later. */
 async function handedOn(): Promise<void> {
   const until = performance.now() + PATIENCE
-  while (document.activeElement?.matches('[data-hands-on]'))
+  while (isHandingOn())
     if (performance.now() > until) return
     else await soon(LOOK_EVERY)
 }

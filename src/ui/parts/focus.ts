@@ -52,6 +52,10 @@ const lacksCaret = (active: Element): boolean =>
   active.matches('[contenteditable=true]') &&
   !active.contains(document.getSelection()?.anchorNode ?? null)
 
+/** Whether what has the focus only hands it on, as a table to its cell: on a busy page only later. */
+export const isHandingOn = (): boolean =>
+  document.activeElement?.matches('[data-hands-on]') ?? false
+
 /** Whether the keys belong to something that asks. */
 export function isAsking(shelf: Shelf): boolean {
   const { view, loft, menu } = shelf.page.getState()
@@ -102,7 +106,7 @@ export const isLanding = (shelf: Shelf): boolean => performance.now() - own(shel
 /** Whether the keys are where they should be, although perhaps not in the focused window. */
 export function isSettled(shelf: Shelf): boolean {
   const active = document.activeElement
-  if (!active || active === document.body || active.id === 'desktop') return false
+  if (!active || active === document.body || active.id === 'desktop' || isHandingOn()) return false
   // A page that was just pushed into: its window has the focus as soon as that is noticed.
   if (active instanceof HTMLIFrameElement && !active.inert) return true
   const window = active.closest<HTMLElement>('[data-window]')
