@@ -65,12 +65,16 @@ export function isShown(state: State, window: Window): boolean {
  */
 export function topmost(state: State, id: DesktopId, on?: DisplayId): Window | undefined {
   const own = new Set(peek(state.desktops, id)?.windows)
-  const seen = (other: WindowId) => {
-    const window = own.has(other) ? peek(state.windows, other) : undefined
-    return window && isVisible(state, window) && (!on || standsOn(state, window) === on)
+  const all = heights(state)
+  // By hand: with a thousand windows most stand elsewhere, and below its own none is looked for.
+  for (let at = all.length - 1, left = own.size; at >= 0 && left > 0; at--) {
+    const other = all[at] ?? ''
+    if (!own.has(other)) continue
+    left--
+    const window = peek(state.windows, other)
+    if (window && isVisible(state, window) && (!on || standsOn(state, window) === on)) return window
   }
-  const found = heights(state).findLast(seen)
-  return found === undefined ? undefined : peek(state.windows, found)
+  return undefined
 }
 
 /** Whether the window itself can be seen. */

@@ -13,7 +13,10 @@ export const isTopmost = (state: State, id: WindowId): boolean => heights(state)
 
 /** Puts a window on top of all others, whether it stood among them before or not. */
 export function raise(draft: State, id: WindowId): void {
-  if (!isTopmost(draft, id)) put(draft, [...without(draft, id), id])
+  if (isTopmost(draft, id)) return
+  const all = without(draft, id)
+  all.push(id)
+  put(draft, all)
 }
 
 /** Puts a window directly on another; where there is none, below all. */
@@ -45,7 +48,9 @@ function put(draft: State, all: WindowId[]): void {
 }
 
 function without(state: State, id: WindowId): WindowId[] {
-  const all = heights(state)
+  // A frozen list is spread at once and spliced slowly.
+  const all = [...heights(state)]
   const at = all.indexOf(id)
-  return at < 0 ? [...all] : all.toSpliced(at, 1)
+  if (at >= 0) all.splice(at, 1)
+  return all
 }
