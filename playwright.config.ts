@@ -18,8 +18,9 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
-    // Nothing is waited for that only moves; how things move is looked at in pictures.
-    contextOptions: { reducedMotion: 'reduce' },
+    // Nothing is waited for that only moves; how things move is looked at in pictures. Every page
+    // comes from the server, but where it is about those that are kept.
+    contextOptions: { reducedMotion: 'reduce', serviceWorkers: 'block' },
     launchOptions: {
       executablePath: testChromium(),
       // What a page that lives for seconds gains from being optimised is less than that takes.

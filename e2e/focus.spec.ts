@@ -188,6 +188,46 @@ test('no letter is lost where a busy page hands the focus on late', async ({ she
   await expect.poll(typed('Stock')).toContain('Hail')
 })
 
+test('a table that is given the focus again goes to the cell it was at', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Field: { Duty: 'table' } })
+  const duty = shelf.window(id('Duty'))
+  await expect(duty.getByRole('gridcell').first()).toBeFocused()
+  await shelf.press('ArrowRight')
+  await duty.locator('[data-hands-on]').evaluate((table: HTMLElement) => table.focus())
+  await expect(duty.getByRole('gridcell').nth(1)).toBeFocused()
+  await page.keyboard.type('Snow')
+  await expect(duty.getByLabel('Cell', { exact: true })).toHaveValue('Snow')
+})
+
+test('a window whose content does not come holds up no command, and gets what was typed later', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Rota: { Duty: 'table' }, Field: {} })
+  const duty = shelf.window(id('Duty'))
+  await expect(duty.getByRole('gridcell').first()).toBeVisible()
+  await shelf.press('Alt+F')
+  let answer = () => {}
+  const comes = new Promise<void>((done) => {
+    answer = done
+  })
+  await page.route('**/_next/static/chunks/**', async (route) => {
+    await comes
+    await route.continue()
+  })
+  await page.keyboard.press('Alt+1')
+  await page.keyboard.type('Snow')
+  await page.keyboard.press('Alt+R')
+  await page.keyboard.type('Storm')
+  await expect(duty.getByLabel('Cell', { exact: true })).toHaveValue('Storm')
+  answer()
+  await shelf.press('Alt+F')
+  await expect(page.locator('.tiptap')).toHaveText('Snow')
+})
+
 test('on half a screen a desktop is named beside its mark, and the rack is walked', async ({
   shelf,
   page,

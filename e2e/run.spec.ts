@@ -165,3 +165,23 @@ test('a run is recorded to a file; where the browser cannot, it says so', async 
   await shelf.run('run.record')
   await expect(shelf.said()).toContainText('This browser cannot record a page')
 })
+
+test('that nothing can be saved is told in a run too, for as long', async ({ shelf, page }) => {
+  await page.addInitScript(() => {
+    const { put } = IDBObjectStore.prototype
+    IDBObjectStore.prototype.put = function (...given) {
+      if ('fullDisk' in window) throw new DOMException('full disk', 'QuotaExceededError')
+      return put.apply(this, given)
+    }
+  })
+  await briefing(shelf)
+  await shelf.run('run.start')
+  const line = page.getByRole('region', { name: 'Line' })
+  await expect(line).toBeHidden()
+  await page.evaluate(() => Object.assign(window, { fullDisk: true }))
+  await page.keyboard.press('PageDown')
+  await expect(line.getByRole('alert')).toContainText('Cannot save')
+  await page.evaluate(() => delete (window as { fullDisk?: true }).fullDisk)
+  await page.keyboard.press('PageUp')
+  await expect(line).toBeHidden()
+})

@@ -9,7 +9,7 @@ import { Copies } from './copies'
 import { forgetContents, NotWritten, provideContents, putContent, writeContents } from './documents'
 import { exportText } from './exporting'
 import { FolderCopy } from './folder'
-import { whenIdle } from './idle'
+import { afterFirstMoments } from './idle'
 import { hasContents } from './importing'
 import { eventsOf, Journal } from './journal'
 import { Keeper } from './keeper'
@@ -312,16 +312,6 @@ function settleLater(shelf: Shelf, settle: () => Promise<void>): void {
 const FIRST_WITHIN = 2000
 
 const pass = (time: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, time))
-
-/** They belong to the person, in milliseconds. */
-const FIRST_MOMENTS = 8000
-/** What can wait is done after this time even if the page always has something to do. */
-const IDLE_WITHIN = 5000
-
-function afterFirstMoments(work: () => void, signal: AbortSignal): void {
-  const timer = setTimeout(() => whenIdle(work, IDLE_WITHIN), FIRST_MOMENTS)
-  signal.addEventListener('abort', () => clearTimeout(timer))
-}
 
 const TIDY_EVERY = 3_600_000
 

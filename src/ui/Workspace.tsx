@@ -23,6 +23,7 @@ import { seat, sitAt, useSeat } from './desktop/seat'
 import { carryOut } from './effects'
 import { Shut } from './keeping/Shut'
 import { Troubled } from './keeping/Troubled'
+import { useKeptPage } from './keeping/useKeptPage'
 import { useFrames } from './keys/frames'
 import { useKeys } from './keys/useKeys'
 import { Line } from './line/Line'
@@ -154,6 +155,7 @@ function Open({ name }: { name: string }) {
   useFrames()
   usePointerWays()
   useLongPush()
+  useKeptPage()
   const full = useFullScreen()
   const { fixed, rack: wanted } = useSeat()
   const runs = useRunsHere()

@@ -204,6 +204,9 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
         tabIndex={-1}
         onFocus={(event) => {
           if (event.target !== event.currentTarget) return
+          // The grid does not go to the cell it is at already.
+          const cell = event.currentTarget.querySelector<HTMLElement>('[aria-selected=true]')
+          if (cell) return (cell.querySelector('input') ?? cell).focus({ preventScroll: true })
           grid.current?.setActivePosition(
             {
               rowIdx: clamp(active.row, rows.length),

@@ -1,6 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { current } from '@/core/model/selectors'
+import { useSaving } from '@/store/saving'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { fillScreen } from './fullScreen'
 
@@ -45,6 +46,14 @@ export function useFullScreen(): boolean {
   return wanted && full
 }
 
-/** What is typed or chosen in the rack, or awaited in the line, brings both back as long. */
-export const useFrameNeeded = (): boolean =>
-  usePage(({ view, pending }) => pending !== '' || view?.view === 'rename' || view?.view === 'menu')
+/**
+ * What is typed or chosen in the rack, or awaited in the line, brings both back as long; and that
+ * nothing can be saved is not for later.
+ */
+export function useFrameNeeded(): boolean {
+  const failed = useSaving().state === 'failed'
+  const asked = usePage(
+    ({ view, pending }) => pending !== '' || view?.view === 'rename' || view?.view === 'menu',
+  )
+  return failed || asked
+}

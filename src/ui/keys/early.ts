@@ -22,7 +22,7 @@ import {
 type Pressed = Pick<
   KeyboardEvent,
   'key' | 'code' | 'shiftKey' | 'altKey' | 'ctrlKey' | 'metaKey'
-> & { command: boolean }
+> & { command: boolean; at: number }
 
 const waiting = ofShelf(() => new Map<WindowId, Pressed[]>())
 
@@ -49,9 +49,11 @@ export function keepEarly(shelf: Shelf, event: KeyboardEvent): boolean {
     if (!keyTarget(shelf, focus) && !isComing(focus)) return false
   }
   const { key, code, shiftKey, altKey, ctrlKey, metaKey } = event
-  const pressed = { key, code, shiftKey, altKey, ctrlKey, metaKey, command }
+  const at = performance.now()
+  const pressed = { key, code, shiftKey, altKey, ctrlKey, metaKey, command, at }
   waiting(shelf).set(focus, [...(waiting(shelf).get(focus) ?? []), pressed])
   void pressKept(shelf)
+  if (command) setTimeout(() => void pressKept(shelf), PATIENCE)
   return true
 }
 
@@ -66,58 +68,95 @@ function isComing(id: WindowId): boolean {
 
 const soon = (time = 0) => new Promise<void>((done) => setTimeout(done, time))
 
+/** A command that was kept for a window leads away from it: who went away otherwise does without. */
+function forgetCommands(shelf: Shelf): void {
+  for (const [id, kept] of waiting(shelf))
+    if (id !== focusId(shelf.state())) keep(shelf, id, kept.slice(0, commandIn(kept)))
+}
+
+const commandIn = (kept: readonly Pressed[]): number => {
+  const at = kept.findIndex(({ command }) => command)
+  return at < 0 ? kept.length : at
+}
+
+function keep(shelf: Shelf, id: WindowId, keys: Pressed[]): void {
+  if (keys.length > 0) waiting(shelf).set(id, keys)
+  else waiting(shelf).delete(id)
+}
+
+/** Whether a window takes no keys for so long that it shall hold up no command any more. */
+const isStuck = (shelf: Shelf, id: WindowId, { at }: Pressed): boolean =>
+  performance.now() - at >= PATIENCE && !keyTarget(shelf, id)
+
 /** Presses what was kept for the focused window, as soon as it takes keys. */
 export async function pressKept(shelf: Shelf): Promise<void> {
   let owner = focusId(shelf.state())
-  if (own(shelf).pressing || !owner || !waiting(shelf).has(owner)) return
+  if (own(shelf).pressing) return
+  forgetCommands(shelf)
+  if (!owner || !waiting(shelf).has(owner)) return
   own(shelf).pressing = true
+  /** What was typed into a window that is stuck: it stays there for later. */
+  const left: [WindowId, Pressed[]][] = []
+  let led = false
   let tries = 0
+  let until = performance.now() + PATIENCE
   try {
     for (;;) {
-      const [next, ...rest] = waiting(shelf).get(owner) ?? []
+      // What asks takes what was typed after the command that asked.
+      if (isAsking(shelf) && !led) return
+      const kept = waiting(shelf).get(owner) ?? []
+      const [next] = kept
       if (!next) return void waiting(shelf).delete(owner)
-      if (next.command) {
+      const at = commandIn(kept)
+      const command = kept[at]
+      if (command && (at === 0 || (!led && isStuck(shelf, owner, next)))) {
+        left.push([owner, kept.slice(0, at)])
         waiting(shelf).set(owner, [])
-        await press(next)
+        await press(command)
+        led = true
         // What was typed after a command is for where it led.
         const since: Pressed[] = waiting(shelf).get(owner) ?? []
         waiting(shelf).delete(owner)
         owner = focusId(shelf.state())
         if (!owner) return
-        if (rest.length + since.length > 0) waiting(shelf).set(owner, [...rest, ...since])
+        keep(shelf, owner, [...(waiting(shelf).get(owner) ?? []), ...kept.slice(at + 1), ...since])
         continue
       }
       if (!isAsking(shelf)) {
         if (focusId(shelf.state()) !== owner || !keyTarget(shelf, owner)) return
         if (!isSettled(shelf)) focusContent(shelf)
         if (isLanding(shelf)) await soon(LANDING)
-        await handedOn()
+        await handedOn(until)
         // Who went elsewhere meanwhile has the keys there: what is kept waits for its window.
         if (focusId(shelf.state()) !== owner) return
         // A window that takes the focus to itself late, as it is left, is not typed into.
-        if (!isSettled(shelf) && ++tries < TRIES) continue
+        if (!isSettled(shelf) && performance.now() < until) {
+          await soon(LOOK_EVERY)
+          continue
+        }
       }
       // What took the focus away meanwhile did not take the key: it is pressed again.
-      if (!(await press(next)) && !isAsking(shelf) && ++tries < TRIES) continue
+      const taken = await press(next)
+      if (!taken && !isAsking(shelf) && ++tries < TRIES) continue
       waiting(shelf).get(owner)?.shift()
       tries = 0
+      // Where nothing takes keys the others are not waited for anew.
+      if (taken) until = performance.now() + PATIENCE
     }
   } finally {
+    for (const [id, keys] of left) keep(shelf, id, [...keys, ...(waiting(shelf).get(id) ?? [])])
     own(shelf).pressing = false
   }
 }
 
 /** How often a key is pressed that nothing takes. */
 const TRIES = 5
-/** How long it is waited for what only hands the focus on, and how often looked, in milliseconds. */
+/** How long it is waited until a window can take keys, and how often looked, in milliseconds. */
 const PATIENCE = 2000
 const LOOK_EVERY = 10
 
-async function handedOn(): Promise<void> {
-  const until = performance.now() + PATIENCE
-  while (isHandingOn())
-    if (performance.now() > until) return
-    else await soon(LOOK_EVERY)
+async function handedOn(until: number): Promise<void> {
+  while (isHandingOn() && performance.now() < until) await soon(LOOK_EVERY)
 }
 
 const typesIn = (element: Element | null): boolean =>
