@@ -37,7 +37,8 @@ const strokes = (keys: string): string[] =>
 /** A person who does everything in an order nobody thought of, and looks after each step. */
 export class Wanderer {
   private problems: string[] = []
-  private word = 0
+  /** Of all walks: what one has copied another may paste. */
+  private static words = 0
   /** Documents that have been typed into or pushed since the walk began. */
   private touched = new Set<string>()
   /** The arrangement as it was when there was nothing to undo, and whether that can be come back to. */
@@ -303,7 +304,7 @@ export class Wanderer {
 
   /** Too long for keys that are pressed one by one to spell it by chance. */
   private nextWord(): string {
-    const word = `wx${(++this.word).toString(36)}xq`
+    const word = `wx${(++Wanderer.words).toString(36)}xq`
     this.log.push(`  ${word}`)
     return word
   }
