@@ -131,8 +131,10 @@ const seen = (): string => {
     keysIn: `${inWindow ? `${inWindow} ` : ''}${named(active)}`,
     settled,
     layer:
-      document.querySelector('[aria-label=Line]')?.textContent?.includes('Keys are commands') ??
-      false,
+      // In a run they are those of the run.
+      state?.running != null ||
+      (document.querySelector('[aria-label=Line]')?.textContent?.includes('Keys are commands') ??
+        false),
     takesText,
     outside,
     steps: window.kiteShelf?.steps().length ?? 0,
