@@ -206,7 +206,7 @@ test('a window whose content does not come holds up no command, and gets what wa
   shelf,
   page,
 }) => {
-  const id = await shelf.furnish({ Rota: { Duty: 'table' }, Field: {} })
+  const id = await shelf.furnish({ Rota: { Duty: 'table' }, Field: {}, Model: {} })
   const duty = shelf.window(id('Duty'))
   await expect(duty.getByRole('gridcell').first()).toBeVisible()
   await shelf.press('Alt+F')
@@ -220,6 +220,16 @@ test('a window whose content does not come holds up no command, and gets what wa
   })
   await page.keyboard.press('Alt+1')
   await page.keyboard.type('Snow')
+  await page.keyboard.press('Alt+R')
+  // Who goes elsewhere meanwhile is not taken away from there later, nor when back.
+  await shelf
+    .row('Model')
+    .getByRole('button', { name: /^Model,/ })
+    .click()
+  await expect.poll(() => shelf.here()).toBe(id('Model'))
+  await shelf.press('Alt+F')
+  await page.waitForTimeout(2200)
+  expect(await shelf.here()).toBe(id('Field'))
   await page.keyboard.press('Alt+R')
   await page.keyboard.type('Storm')
   await expect(duty.getByLabel('Cell', { exact: true })).toHaveValue('Storm')
