@@ -33,7 +33,8 @@ test('a desktop is stowed with all on it, found by what is in it, and brought ba
   for (const id of before.desktops.rota?.windows ?? [])
     expect(after.windows[id]?.frame).toEqual(before.windows[id]?.frame)
   await expect(shelf.window('handover')).toContainText('To the evening forecaster')
-  // Where something is at work it stays.
+  // Where something is at work it stays; after a reload that is known as soon as it reports.
+  await expect(page.getByRole('region', { name: 'Line' })).toContainText('%')
   await shelf.press('Alt+M', 'Alt+J', 'Backspace')
   await expect(shelf.said()).toContainText('is at work')
 })

@@ -13,6 +13,9 @@ export const saving = ofShelf(() =>
 
 export const useSaving = (): Saving => useStore(saving(useShelf()), ({ saving }) => saving)
 
+export const useCannotSave = (): boolean =>
+  useStore(saving(useShelf()), ({ saving }) => saving.state === 'failed')
+
 export function setSaving(shelf: Shelf, next: Saving): void {
   const before = saving(shelf).getState().saving
   if (next.state === 'failed' || next.state !== before.state)

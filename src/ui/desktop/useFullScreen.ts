@@ -1,7 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { current } from '@/core/model/selectors'
-import { useSaving } from '@/store/saving'
+import { useCannotSave } from '@/store/saving'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { fillScreen } from './fullScreen'
 
@@ -51,7 +51,7 @@ export function useFullScreen(): boolean {
  * nothing can be saved is not for later.
  */
 export function useFrameNeeded(): boolean {
-  const failed = useSaving().state === 'failed'
+  const failed = useCannotSave()
   const asked = usePage(
     ({ view, pending }) => pending !== '' || view?.view === 'rename' || view?.view === 'menu',
   )
