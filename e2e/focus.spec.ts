@@ -159,6 +159,27 @@ test('what is typed before a window is there is kept for it', async ({ shelf, pa
     .toBe('table')
 })
 
+test('what is typed after a command that leads to an empty desktop is not lost', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Field: {}, Model: {}, Rota: { Run: 'job' } })
+  await page.keyboard.press('Alt+1')
+  await page.keyboard.type('Snow')
+  await page.keyboard.press('Alt+=')
+  await page.keyboard.type('Morning')
+  await page.keyboard.press('Enter')
+  await expect.poll(() => shelf.rowNames()).toContain('Morning')
+  await page.keyboard.press('Alt+F')
+  await expect(page.locator('.tiptap')).toHaveText('Snow')
+  await page.keyboard.press('Alt+2')
+  await page.keyboard.type('Hail')
+  await page.keyboard.press('Alt+M')
+  await page.keyboard.press('Alt+R')
+  await page.keyboard.type('Storm')
+  await expect(shelf.window(id('Run')).locator('[data-autofocus]')).toHaveValue('Storm')
+})
+
 test('no letter is lost where a busy page hands the focus on late', async ({ shelf, page }) => {
   const id = await shelf.furnish({
     Field: { Run: 'job' },

@@ -1,31 +1,10 @@
-import { type ChildProcess, spawn } from 'node:child_process'
+import { serve } from '../scripts/serve.mjs'
 import { expect, ShelfPage, test } from './shelf'
-
-/** A server of its own, to be stopped. */
-const PORT = 4198
-const address = `http://localhost:${PORT}`
-
-async function serve(): Promise<ChildProcess> {
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '--hostname', '127.0.0.1', '--port', `${PORT}`],
-    { env: { ...process.env, KITE_SHELF_START: 'demo' }, stdio: 'ignore' },
-  )
-  await expect
-    .poll(() =>
-      fetch(address).then(
-        ({ ok }) => ok,
-        () => false,
-      ),
-    )
-    .toBe(true)
-  return server
-}
 
 test('without a connection the shelf opens all the same, with all its apps', async ({
   browser,
 }) => {
-  const server = await serve()
+  const { address, stop } = await serve({ demo: true, quiet: true })
   const context = await browser.newContext({ serviceWorkers: 'allow', baseURL: address })
   try {
     const page = await context.newPage()
@@ -37,7 +16,7 @@ test('without a connection the shelf opens all the same, with all its apps', asy
     await page.clock.fastForward(10_000)
     await page.evaluate(() => navigator.serviceWorker.ready)
     await shelf.kept()
-    server.kill()
+    stop()
     await expect.poll(() => fetch(address).catch(() => 'gone')).toBe('gone')
     await page.goto('/')
     await expect(page).toHaveURL(/\/demo$/)
@@ -56,7 +35,7 @@ test('without a connection the shelf opens all the same, with all its apps', asy
       ).toBeVisible()
     }
   } finally {
-    server.kill()
+    stop()
     await context.close()
   }
 })

@@ -24,10 +24,13 @@ type Pressed = Pick<
   'key' | 'code' | 'shiftKey' | 'altKey' | 'ctrlKey' | 'metaKey'
 > & { command: boolean; at: number }
 
-const waiting = ofShelf(() => new Map<WindowId, Pressed[]>())
+/** By the window that has the focus; null: where none has it, what follows a command comes after it. */
+const waiting = ofShelf(() => new Map<WindowId | null, Pressed[]>())
 
 const own = ofShelf(() => ({
   pressing: false,
+  /** Whether what is pressed comes after a command that was kept, and is for where it led. */
+  led: false,
 }))
 
 const isTyping = ({ key }: KeyboardEvent): boolean =>
@@ -43,9 +46,9 @@ export function keepEarly(shelf: Shelf, event: KeyboardEvent): boolean {
   const focus = focusId(shelf.state())
   const held = event.ctrlKey || event.metaKey || event.altKey
   const command = (held && !event.getModifierState('AltGraph')) || !isTyping(event)
-  if (!focus || isAsking(shelf) || MODIFIERS.includes(event.key)) return false
-  if (!waiting(shelf).has(focus)) {
-    if (command || isSettled(shelf)) return false
+  if (MODIFIERS.includes(event.key) || (isAsking(shelf) && !own(shelf).led)) return false
+  if (!isKeeping(shelf)) {
+    if (!focus || command || isAsking(shelf) || isSettled(shelf)) return false
     if (!keyTarget(shelf, focus) && !isComing(focus)) return false
   }
   const { key, code, shiftKey, altKey, ctrlKey, metaKey } = event
@@ -57,8 +60,9 @@ export function keepEarly(shelf: Shelf, event: KeyboardEvent): boolean {
   return true
 }
 
-/** Whether keys are kept for the focused window: what is pressed now comes after them. */
-export const isKeeping = (shelf: Shelf): boolean => waiting(shelf).has(focusId(shelf.state()) ?? '')
+/** Whether keys are kept: what is pressed now comes after them. */
+export const isKeeping = (shelf: Shelf): boolean =>
+  own(shelf).led || waiting(shelf).has(focusId(shelf.state()))
 
 /** Whether what a window shows is not there yet, or says that what takes the keys is to come. */
 function isComing(id: WindowId): boolean {
@@ -79,61 +83,70 @@ const commandIn = (kept: readonly Pressed[]): number => {
   return at < 0 ? kept.length : at
 }
 
-function keep(shelf: Shelf, id: WindowId, keys: Pressed[]): void {
+function keep(shelf: Shelf, id: WindowId | null, keys: Pressed[]): void {
   if (keys.length > 0) waiting(shelf).set(id, keys)
   else waiting(shelf).delete(id)
 }
 
 /** Whether a window takes no keys for so long that it shall hold up no command any more. */
-const isStuck = (shelf: Shelf, id: WindowId, { at }: Pressed): boolean =>
-  performance.now() - at >= PATIENCE && !keyTarget(shelf, id)
+const isStuck = (shelf: Shelf, id: WindowId | null, { at }: Pressed): boolean =>
+  id !== null && performance.now() - at >= PATIENCE && !keyTarget(shelf, id)
 
 /** Presses what was kept for the focused window, as soon as it takes keys. */
 export async function pressKept(shelf: Shelf): Promise<void> {
   let owner = focusId(shelf.state())
   if (own(shelf).pressing) return
   forgetCommands(shelf)
-  if (!owner || !waiting(shelf).has(owner)) return
+  if (!waiting(shelf).has(owner)) return
   own(shelf).pressing = true
   /** What was typed into a window that is stuck: it stays there for later. */
-  const left: [WindowId, Pressed[]][] = []
-  let led = false
+  const left: [WindowId | null, Pressed[]][] = []
   let tries = 0
   let until = performance.now() + PATIENCE
   try {
     for (;;) {
       // What asks takes what was typed after the command that asked.
-      if (isAsking(shelf) && !led) return
+      if (isAsking(shelf) && !own(shelf).led) return
       const kept = waiting(shelf).get(owner) ?? []
       const [next] = kept
       if (!next) return void waiting(shelf).delete(owner)
       const at = commandIn(kept)
       const command = kept[at]
-      if (command && (at === 0 || (!led && isStuck(shelf, owner, next)))) {
+      if (command && (at === 0 || (!own(shelf).led && isStuck(shelf, owner, next)))) {
         left.push([owner, kept.slice(0, at)])
         waiting(shelf).set(owner, [])
+        own(shelf).led = true
         await press(command)
-        led = true
         // What was typed after a command is for where it led.
         const since: Pressed[] = waiting(shelf).get(owner) ?? []
         waiting(shelf).delete(owner)
         owner = focusId(shelf.state())
-        if (!owner) return
-        keep(shelf, owner, [...(waiting(shelf).get(owner) ?? []), ...kept.slice(at + 1), ...since])
+        const there = waiting(shelf).get(owner) ?? []
+        const all = [...there, ...kept.slice(at + 1), ...since]
+        keep(
+          shelf,
+          owner,
+          all.toSorted((one, other) => one.at - other.at),
+        )
         continue
       }
       if (!isAsking(shelf)) {
-        if (focusId(shelf.state()) !== owner || !keyTarget(shelf, owner)) return
+        if (focusId(shelf.state()) !== owner) return
+        if (owner === null) {
+          waiting(shelf).get(owner)?.shift()
+          continue
+        }
+        if (!keyTarget(shelf, owner)) return
         if (!isSettled(shelf)) focusContent(shelf)
         if (isLanding(shelf)) await soon(LANDING)
         await handedOn(until)
         // Who went elsewhere meanwhile has the keys there: what is kept waits for its window.
         if (focusId(shelf.state()) !== owner) return
-        // A window that takes the focus to itself late, as it is left, is not typed into.
-        if (!isSettled(shelf) && performance.now() < until) {
-          await soon(LOOK_EVERY)
-          continue
-        }
+      }
+      // What asks has the focus a moment later; a window that is left may take it back once more.
+      if (!isSettled(shelf) && performance.now() < until) {
+        await soon(LOOK_EVERY)
+        continue
       }
       // What took the focus away meanwhile did not take the key: it is pressed again.
       const taken = await press(next)
@@ -145,7 +158,9 @@ export async function pressKept(shelf: Shelf): Promise<void> {
     }
   } finally {
     for (const [id, keys] of left) keep(shelf, id, [...keys, ...(waiting(shelf).get(id) ?? [])])
-    own(shelf).pressing = false
+    Object.assign(own(shelf), { pressing: false, led: false })
+    // What was pressed since then, elsewhere.
+    if (focusId(shelf.state()) !== owner) void soon().then(() => pressKept(shelf))
   }
 }
 
