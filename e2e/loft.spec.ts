@@ -192,6 +192,29 @@ test('the menu key opens the menu of the choice, and a row is unstacked and retu
   expect(await shelf.here()).toBe(id('Field'))
 })
 
+test('nothing can be done in windows that are laid out, by no key either; back in their place all can be', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish(THREE)
+  const still = page.locator('.slot > .win[inert]')
+  const own = ['Stations', 'Observers', 'Slides'].map(id)
+  await shelf.run('window.focus', { window: id('Stations') })
+  await shelf.press('Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
+  for (const window of own) await expect(shelf.window(window)).toHaveAttribute('inert', '')
+  // Those of other rows as well, as soon as they are laid out.
+  await expect(still).toHaveCount(6)
+  await shelf.press('Escape')
+  await expect(still).toHaveCount(0)
+  await expect(shelf.window(id('Stations')).locator(':focus')).toHaveCount(1)
+  await shelf.press('Alt+.')
+  await expect(page.getByRole('dialog', { name: 'Unstack' })).toBeVisible()
+  for (const window of own) await expect(shelf.window(window)).toHaveAttribute('inert', '')
+  await shelf.press('Escape')
+  await expect(still).toHaveCount(0)
+})
+
 test('windows are grouped by app, each with the mark of its desktop', async ({ shelf, page }) => {
   const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/')

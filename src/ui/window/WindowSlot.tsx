@@ -105,7 +105,6 @@ const standing = (
   width,
   height,
   transform: `translate(${x - left}px, ${y - top}px) scale(${scale})`,
-  transformOrigin: '0 0',
   ...(clip && { clipPath: clip }),
 })
 

@@ -5,6 +5,7 @@ import { misplaced } from '@/core/homes/putRight'
 import { standsOn } from '@/core/model/displays'
 import { currentId, desktop, focusId, isVisible, shownFrame } from '@/core/model/selectors'
 import type { Hue, Rect, State, Window, WindowId } from '@/core/model/types'
+import { whenIdle } from '@/store/idle'
 import { ofShelf } from '@/store/ofShelf'
 import { sameValues } from '@/store/same'
 import type { PageState, Shelf } from '@/store/shelf'
@@ -47,6 +48,9 @@ const SHOWN_OR_CHANGED = new Set<keyof State>([
   'closed',
 ])
 
+/** Within this time the next window is made still, in milliseconds, whatever else there is to do. */
+const STILL_WITHIN = 1000
+
 /**
  * Which windows are on screen, and how they look: decided in one place after each change, and put
  * to the elements directly. Going to another desktop hides and shows elements and marks the
@@ -60,6 +64,8 @@ export class Showing {
   /** A window in hand stays in sight while its desktop is left. */
   private held: WindowId | null = null
   private last: PageState | null = null
+  /** Whether the next window that is laid out is about to be made still. */
+  private stilling = false
 
   constructor(private shelf: Shelf) {}
 
@@ -104,6 +110,7 @@ export class Showing {
     if (slot) {
       mark(shown)
       hide(this.group(group))
+      this.still()
     } else if (!this.shelf.page.getState().session.state.windows[id]) this.forget(id)
   }
 
@@ -175,6 +182,37 @@ export class Showing {
       if (shown && this.update(now, id, shown) && shown.group) groups.add(shown.group)
     }
     for (const group of groups) hide(group)
+    if (last && last.places !== now.places) this.stir(now.places, last.places)
+  }
+
+  /** Windows that are not laid out any more are themselves again at once. */
+  private stir(now: PageState['places'], before: PageState['places']): void {
+    for (const id in before)
+      if (!now || !Object.hasOwn(now, id)) sectionOf(this.windows.get(id))?.removeAttribute('inert')
+    if (now) this.still()
+  }
+
+  /**
+   * Nothing can be done in a window that is laid out, by no key either. What lays them out covers
+   * them; this comes after, one by one and when nothing else is to be done: the browser then goes
+   * through all that is in a window, which for many takes as long as to lay them out.
+   */
+  private still(): void {
+    if (this.stilling || !this.nextToStill()) return
+    this.stilling = true
+    whenIdle(() => {
+      this.stilling = false
+      this.nextToStill()?.setAttribute('inert', '')
+      this.still()
+    }, STILL_WITHIN)
+  }
+
+  private nextToStill(): Element | undefined {
+    for (const id in this.shelf.page.getState().places) {
+      const section = sectionOf(this.windows.get(id))
+      if (section && !section.hasAttribute('inert')) return section
+    }
+    return undefined
   }
 
   /** The windows that a change can have shown, hidden or altered: of a thousand mostly some twenty. */
@@ -302,9 +340,13 @@ function marksOf({ session: { state }, places }: PageState, id: WindowId): Marks
   }
 }
 
-function mark({ slot, marks: { focused, hue, z } }: Shown): void {
-  const section = slot?.firstElementChild as HTMLElement | null | undefined
+const sectionOf = (shown: Shown | undefined): HTMLElement | null =>
+  (shown?.slot?.firstElementChild as HTMLElement | null | undefined) ?? null
+
+function mark(shown: Shown): void {
+  const section = sectionOf(shown)
   if (!section) return
+  const { focused, hue, z } = shown.marks
   section.className = focused ? `win win-focused hue-${hue}` : 'win'
   section.toggleAttribute('data-focused', focused)
   section.style.zIndex = String(z)
@@ -316,8 +358,8 @@ function factsOf(shelf: Shelf, { session: { state }, places, keysIn }: PageState
   const laid: Place | undefined = places?.[id]
   const place = laid ?? (window && miniature(shelf, state, window))
   return {
-    /** Nothing can be done in it as it is drawn. */
-    still: !!laid || (!!window && standsOn(state, window) !== largeId(state)),
+    /** On a display that is drawn small nothing can be done in it. */
+    still: !laid && !!window && standsOn(state, window) !== largeId(state),
     clip: place && !laid && window ? beyond(state, window) : '',
 
     app: window?.app ?? '',
