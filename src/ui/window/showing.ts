@@ -1,22 +1,14 @@
 import { useCallback, useSyncExternalStore } from 'react'
-import type { Place } from '@/core/geometry/shelves'
-import { momentOf } from '@/core/homes/matching'
-import { misplaced } from '@/core/homes/putRight'
 import { standsOn } from '@/core/model/displays'
-import { currentId, desktop, focusId, isVisible, shownFrame } from '@/core/model/selectors'
-import type { Hue, Rect, State, Window, WindowId } from '@/core/model/types'
+import { currentId, desktop, focusId, isVisible } from '@/core/model/selectors'
+import type { Hue, State, WindowId } from '@/core/model/types'
 import { whenIdle } from '@/store/idle'
 import { ofShelf } from '@/store/ofShelf'
 import { sameValues } from '@/store/same'
 import type { PageState, Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { area, largeId, surfaces } from '@/ui/desktop/area'
-
-/** What a window fills, if anything. */
-export type Full = 'solo' | 'pair' | 'maximised' | null
-
-/** All that is drawn of a window beside what its app shows. */
-export type Facts = ReturnType<typeof factsOf>
+import { type Facts, factsOf } from './facts'
 
 /** Windows that stand in one element. Where all are hidden, it is hidden instead of each of them. */
 interface Group {
@@ -289,26 +281,6 @@ function isShown(
 /** Above the column, and all that stands below it. */
 const ABOVE_COLUMN = 1_000_001
 
-/** Where a window of a display is drawn that is not as large as it is. */
-function miniature(shelf: Shelf, state: State, window: Window): Place | undefined {
-  const on = standsOn(state, window)
-  const surface = surfaces(shelf, state)[on]
-  if (!surface || (surface.scale === 1 && surface.x === 0 && surface.y === 0)) return undefined
-  const { x, y, width, height } = shownFrame(state, window)
-  const { scale } = surface
-  return { x: surface.x + x * scale, y: surface.y + y * scale, width, height, scale }
-}
-
-/** What of a window lies beyond the edges of its display: on a miniature it is not drawn. */
-function beyond(state: State, window: Window): string {
-  const display = state.displays[standsOn(state, window)]
-  if (!display) return ''
-  const { x, y, width, height } = shownFrame(state, window)
-  const over = [-y, x + width - display.width, y + height - display.height, -x]
-  if (over.every((length) => length <= 0)) return ''
-  return `inset(${over.map((length) => `${length > 0 ? length : -20}px`).join(' ')})`
-}
-
 const isResting = ({ session: { state }, resting }: PageState, id: WindowId): boolean =>
   resting.length > 0 && resting.includes(state.windows[id]?.desktop ?? '')
 
@@ -350,39 +322,6 @@ function mark(shown: Shown): void {
   section.className = focused ? `win win-focused hue-${hue}` : 'win'
   section.toggleAttribute('data-focused', focused)
   section.style.zIndex = String(z)
-}
-
-function factsOf(shelf: Shelf, { session: { state }, places, keysIn }: PageState, id: WindowId) {
-  const window: Window | undefined = state.windows[id]
-  const document = state.documents[window?.document ?? '']
-  const laid: Place | undefined = places?.[id]
-  const place = laid ?? (window && miniature(shelf, state, window))
-  return {
-    /** On a display that is drawn small nothing can be done in it. */
-    still: !laid && !!window && standsOn(state, window) !== largeId(state),
-    clip: place && !laid && window ? beyond(state, window) : '',
-
-    app: window?.app ?? '',
-    document: window?.document ?? '',
-    desktop: window?.desktop ?? '',
-    display: window ? standsOn(state, window) : '',
-    name: document?.title ?? '',
-    unsaved: document?.unsaved ?? false,
-    away: !!window && misplaced(state, window, momentOf(Date.now())) !== null,
-    full: fills(window, state.desktops),
-    /** Whether the page in it has the keys. */
-    inPage: keysIn === id,
-    place,
-    ...(window ? shownFrame(state, window) : NOWHERE),
-  }
-}
-
-const NOWHERE: Rect = { x: 0, y: 0, width: 0, height: 0 }
-
-function fills(window: Window | undefined, desktops: State['desktops']): Full {
-  const kind = desktops[window?.desktop ?? '']?.kind
-  if (kind === 'solo' || kind === 'pair') return kind
-  return window?.maximised ? 'maximised' : null
 }
 
 const showingOf = ofShelf((shelf) => new Showing(shelf))
