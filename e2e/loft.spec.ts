@@ -213,6 +213,15 @@ test('nothing can be done in windows that are laid out, by no key either; back i
   for (const window of own) await expect(shelf.window(window)).toHaveAttribute('inert', '')
   await shelf.press('Escape')
   await expect(still).toHaveCount(0)
+  // Who goes on at once comes into none of them.
+  await page.evaluate(() => {
+    window.requestIdleCallback = () => 0
+  })
+  await shelf.press('Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
+  await expect(still).toHaveCount(0)
+  await shelf.press('Tab')
+  await expect(still).toHaveCount(6)
 })
 
 test('windows are grouped by app, each with the mark of its desktop', async ({ shelf, page }) => {

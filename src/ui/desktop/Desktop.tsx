@@ -42,6 +42,14 @@ export function Desktop() {
   const shelf = useShelf()
   const showing = useShowing()
   useEffect(() => showing.follow(), [showing])
+  useEffect(() => {
+    // It goes from one thing to the next, and would go into windows that are laid out.
+    const tab = ({ key }: KeyboardEvent) => {
+      if (key === 'Tab') showing.stillAll()
+    }
+    addEventListener('keydown', tab, { capture: true })
+    return () => removeEventListener('keydown', tab, { capture: true })
+  }, [showing])
   return (
     <FileDrop>
       <Large>

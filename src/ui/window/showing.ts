@@ -199,12 +199,18 @@ export class Showing {
     }, STILL_WITHIN)
   }
 
-  private nextToStill(): Element | undefined {
-    for (const id in this.shelf.page.getState().places) {
-      const section = sectionOf(this.windows.get(id))
-      if (section && !section.hasAttribute('inert')) return section
-    }
-    return undefined
+  /** All that are left, at once. */
+  stillAll(): void {
+    for (const section of this.laidOut()) section.setAttribute('inert', '')
+  }
+
+  private nextToStill(): HTMLElement | undefined {
+    return this.laidOut().find((section) => !section.hasAttribute('inert'))
+  }
+
+  private laidOut(): HTMLElement[] {
+    const ids = Object.keys(this.shelf.page.getState().places ?? {})
+    return ids.flatMap((id) => sectionOf(this.windows.get(id)) ?? [])
   }
 
   /** The windows that a change can have shown, hidden or altered: of a thousand mostly some twenty. */
