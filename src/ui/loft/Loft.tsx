@@ -44,6 +44,7 @@ export function Loft() {
   const shelves = useMemo(() => standOnShelves(rows, room, size), [rows, room, size])
   const spent = timeOn(useToday(), new Date().setHours(0, 0, 0, 0), Date.now())
   const seen = useSeen(shelves, choice.row)
+  const whole = useSecondFrame()
   const valid = useMemo(() => settle(choice, rows), [choice, rows])
   const marked = kept.filter((id) => state.windows[id])
   const place = useRef<HTMLDivElement>(null)
@@ -169,14 +170,16 @@ export function Loft() {
       </ol>
       {dragging ? <Marks /> : null}
       <Bench choice={valid} row={rows.find(({ id }) => id === valid.row)}>
-        <BenchActs
-          window={one}
-          desktop={row}
-          marked={marked}
-          by={by}
-          stowed={is === 'stowed' ? valid.row : null}
-          acts={acts}
-        />
+        {whole ? (
+          <BenchActs
+            window={one}
+            desktop={row}
+            marked={marked}
+            by={by}
+            stowed={is === 'stowed' ? valid.row : null}
+            acts={acts}
+          />
+        ) : null}
       </Bench>
     </div>
   )
@@ -268,6 +271,16 @@ function placesOf(
       if (place) drawn[id] = { ...place, x: place.x + ASIDE, y: place.y + BELOW }
     }
   return drawn
+}
+
+/** Whether the first frame is over: what is read later than the shelves comes with the second. */
+function useSecondFrame(): boolean {
+  const [over, setOver] = useState(false)
+  useEffect(() => {
+    const soon = requestAnimationFrame(() => setOver(true))
+    return () => cancelAnimationFrame(soon)
+  }, [])
+  return over
 }
 
 /** The rows that are scrolled into sight: at first the one it opens at, a frame later the others. */

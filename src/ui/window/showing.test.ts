@@ -49,13 +49,29 @@ function following(shelf: Shelf) {
   return { draw, seen, lives, stop }
 }
 
+/** Every window, every second and so on is laid out, in the loft or over the desktop; 0 is none. */
+const laying = fc.record({ each: fc.integer({ min: 0, max: 3 }), loft: fc.boolean() })
+
+const step = fc.oneof({ arbitrary: said, weight: 6 }, { arbitrary: laying, weight: 1 })
+
+function layOut(shelf: Shelf, { each, loft }: { each: number; loft: boolean }): void {
+  const ids = Object.keys(shelf.state().windows).filter((_, at) => at % each === 0)
+  const place = { x: 5, y: 5, width: 200, height: 100, scale: 0.5 }
+  shelf.page.setState({
+    loft,
+    places: each ? Object.fromEntries(ids.map((id) => [id, place])) : null,
+  })
+}
+
 test('whatever is done, the windows that are shown, and how, are those that one would show who looks anew', () => {
   fc.assert(
-    fc.property(fc.array(said, { minLength: 1, maxLength: 60, size: 'max' }), (commands) => {
+    fc.property(fc.array(step, { minLength: 1, maxLength: 60, size: 'max' }), (steps) => {
       const shelf = makeShelf({ clock: () => 1000 })
       const page = following(shelf)
-      for (const { id, args } of commands) {
-        shelf.dispatchAny(id, args(shelf.state()), 'key')
+      for (const does of steps) {
+        const id = 'id' in does ? does.id : 'laid out'
+        if ('id' in does) shelf.dispatchAny(id, does.args(shelf.state()), 'key')
+        else layOut(shelf, does)
         page.draw()
         const anew = following(shelf)
         expect({ id, seen: page.seen() }).toEqual({ id, seen: anew.seen() })

@@ -217,14 +217,14 @@ export class Showing {
   private concerned(now: PageState, last: PageState | null): Iterable<WindowId> {
     const all = this.windows.keys()
     if (!last || now.elsewhere.length > 0) return all
-    for (const field of ['places', 'loft', 'elsewhere', 'resting'] as const)
-      if (last[field] !== now[field]) return all
+    if (last.elsewhere !== now.elsewhere || last.resting !== now.resting) return all
     const [before, after] = [last.session.state, now.session.state]
     for (const part of Object.keys(after) as (keyof State)[])
       if (before[part] !== after[part] && !SHOWN_OR_CHANGED.has(part)) return all
     const ids = new Set([...this.seen, ...after.everywhere])
     for (const { shows } of Object.values(after.presence))
       for (const id of after.desktops[shows]?.windows ?? []) ids.add(id)
+    if (last.places !== now.places) for (const id in { ...last.places, ...now.places }) ids.add(id)
     if (before.windows !== after.windows)
       for (const id of all) if (before.windows[id] !== after.windows[id]) ids.add(id)
     return ids
