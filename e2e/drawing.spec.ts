@@ -74,7 +74,11 @@ async function listen(page: Page): Promise<void> {
     }
     const touched = new Set<Node>()
     const observer = new MutationObserver((records) => {
-      for (const { target } of records) touched.add(target)
+      for (const { target } of records) {
+        const element = target instanceof Element ? target : target.parentElement
+        // Whether “saving” is said is the disk’s affair.
+        if (!element?.closest('[data-saving]')) touched.add(target)
+      }
       cost.touched = touched.size
     })
     observer.observe(document, {
