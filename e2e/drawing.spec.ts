@@ -76,8 +76,8 @@ async function listen(page: Page): Promise<void> {
     const observer = new MutationObserver((records) => {
       for (const { target } of records) {
         const element = target instanceof Element ? target : target.parentElement
-        // Whether “saving” is said is the disk’s affair.
-        if (!element?.closest('[data-saving]')) touched.add(target)
+        // Whether “saving” is said is the disk’s affair, and the tab is told when one stays.
+        if (element?.closest('body') && !element.closest('[data-saving]')) touched.add(target)
       }
       cost.touched = touched.size
     })
