@@ -7,8 +7,7 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results/e2e',
   fullyParallel: true,
-  // One more than cores: each waits now and then for what takes its time.
-  workers: 3,
+  workers: 2,
   // A second try would hide a cause.
   retries: 0,
   // Enough for a machine that does much else: what comes late is not wrong.

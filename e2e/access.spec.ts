@@ -43,11 +43,9 @@ test('axe finds nothing on any desktop, nor on all of them at once', async ({ sh
     const where = from === to ? undefined : '#desktop'
     expect(await violations(shelf, where, [], known), to).toEqual([])
   }
-  for (const keys of [['Alt+Shift+/'], ['Alt+X'], ['Alt+,'], ['Alt+Shift+;', 'V']]) {
+  // Beside what is asked, which is looked at by itself.
+  for (const keys of [['Alt+,'], ['Alt+Shift+;', 'V']]) {
     await shelf.press(...keys)
-    // Of a hundred entries that look the same a few are enough.
-    const search = shelf.page.getByRole('dialog').getByRole('searchbox')
-    if (await search.count()) await search.fill('desktop')
     expect(await violations(shelf, 'body', ['.win'])).toEqual([])
     await shelf.press('Escape')
   }
@@ -72,7 +70,10 @@ test('axe finds nothing on anything that is asked', async ({ shelf, page }) => {
     // Of a hundred entries that look the same a few are enough.
     const search = page.locator(ASKED).last().getByRole('searchbox')
     if (await search.count()) await search.fill('desktop')
-    expect(await shelf.violations('all', ASKED), command).toEqual([])
+    // These have marks of their own: by night as well.
+    const both = ['shelf.keys', 'window.pad'].includes(command)
+    const found = both ? violations(shelf, ASKED) : shelf.violations('all', ASKED)
+    expect(await found, command).toEqual([])
     await shelf.press('Escape')
     await expect(page.locator(ASKED), command).toHaveCount(0)
   }
