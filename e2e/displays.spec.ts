@@ -17,6 +17,15 @@ test('Near and Tall apart: a document is carried to Tall and back by key, its pl
   // Its windows are there, small, and nothing can be done in them.
   await expect(shelf.window('calls')).toBeVisible()
   await expect(shelf.window('calls')).toHaveAttribute('inert', '')
+  // Nor after they were laid out among all others.
+  const loft = page.getByRole('dialog', { name: 'Loft' })
+  await shelf.press('Alt+/')
+  await expect(loft).toBeFocused()
+  await expect(shelf.window('stations')).toHaveAttribute('inert', '')
+  await shelf.press('Escape')
+  await expect(loft).toHaveCount(0)
+  await expect(shelf.window('stations')).not.toHaveAttribute('inert', '')
+  await expect(shelf.window('calls')).toHaveAttribute('inert', '')
   await shelf.run('window.focus', { window: 'north' })
   const before = (await windowIn(shelf, 'north'))?.frame
   await shelf.press('Alt+Shift+ArrowRight')

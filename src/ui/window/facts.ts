@@ -24,7 +24,7 @@ export function factsOf(
   const place = laid ?? (window && miniature(shelf, state, window))
   return {
     /** On a display that is drawn small nothing can be done in it. */
-    still: !laid && !!window && standsOn(state, window) !== largeId(state),
+    still: !!window && standsOn(state, window) !== largeId(state),
     clip: place && !laid && window ? beyond(state, window) : '',
 
     app: window?.app ?? '',

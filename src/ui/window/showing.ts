@@ -179,8 +179,10 @@ export class Showing {
 
   /** Windows that are not laid out any more are themselves again at once. */
   private stir(now: PageState['places'], before: PageState['places']): void {
-    for (const id in before)
-      if (!now || !Object.hasOwn(now, id)) sectionOf(this.windows.get(id))?.removeAttribute('inert')
+    for (const id in before) {
+      const shown = now && Object.hasOwn(now, id) ? undefined : this.windows.get(id)
+      if (!shown?.facts.still) sectionOf(shown)?.removeAttribute('inert')
+    }
     if (now) this.still()
   }
 
