@@ -191,9 +191,11 @@ export class Wanderer {
         return keyboard.press('Enter')
       case 'resize':
         this.beginning = null
-        // A page that fills the screen has the screen's size.
-        await this.page.evaluate(() => document.fullscreenElement && document.exitFullscreen())
-        return this.page.setViewportSize(step)
+        // A page that fills the screen, or is about to, has the screen's size.
+        return expect(async () => {
+          await this.page.evaluate(() => document.fullscreenElement && document.exitFullscreen())
+          await this.page.setViewportSize(step)
+        }).toPass({ timeout: 10_000 })
       case 'reload':
         return this.reload()
       case 'take over':
