@@ -17,8 +17,8 @@ interface Cost {
 
 /** Commands that are said all day, with the most each may cost on a shelf of eight windows. */
 const COMMANDS: [id: string, args: object, most: Cost][] = [
-  ['desktop.go', { to: 'next' }, { drawn: 34, touched: 40, written: 4500 }],
-  ['desktop.go', { to: 'previous' }, { drawn: 30, touched: 40, written: 4500 }],
+  ['desktop.go', { to: 'next' }, { drawn: 38, touched: 40, written: 4500 }],
+  ['desktop.go', { to: 'previous' }, { drawn: 34, touched: 40, written: 4500 }],
   ['window.focus', { window: '' }, { drawn: 14, touched: 12, written: 5000 }],
   ['window.focusToward', { to: 'right' }, { drawn: 14, touched: 12, written: 5000 }],
   ['window.move', { x: 40, y: 40 }, { drawn: 8, touched: 10, written: 3500 }],
@@ -33,9 +33,9 @@ const COMMANDS: [id: string, args: object, most: Cost][] = [
   ['window.minimise', { window: '' }, { drawn: 16, touched: 16, written: 6000 }],
   ['window.minimise', { window: '' }, { drawn: 16, touched: 16, written: 6000 }],
   ['window.send', { to: 'next' }, { drawn: 22, touched: 20, written: 12000 }],
-  ['history.undo', {}, { drawn: 30, touched: 45, written: 12000 }],
-  ['window.carry', { to: 'next' }, { drawn: 34, touched: 45, written: 12000 }],
-  ['history.undo', {}, { drawn: 30, touched: 45, written: 12000 }],
+  ['history.undo', {}, { drawn: 36, touched: 45, written: 12000 }],
+  ['window.carry', { to: 'next' }, { drawn: 38, touched: 45, written: 12000 }],
+  ['history.undo', {}, { drawn: 36, touched: 45, written: 12000 }],
   ['desktop.rename', { name: 'Ridge' }, { drawn: 14, touched: 22, written: 3500 }],
   ['desktop.look', { hue: 'rose' }, { drawn: 14, touched: 18, written: 3500 }],
   ['desktop.reorder', { by: 1 }, { drawn: 80, touched: 20, written: 3500 }],
