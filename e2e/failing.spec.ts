@@ -128,6 +128,34 @@ test('a page that takes the keys once does not keep them; by key it gets them', 
   await expect(page.getByRole('button', { name: 'keys go to the page' })).toBeVisible()
 })
 
+test('a page that was given the keys does not take them back from the loft', async ({
+  shelf,
+  page,
+}) => {
+  const clinging = `<!doctype html><title>Clings</title><input><script>
+    const field = document.querySelector('input')
+    addEventListener('blur', () => setTimeout(() => field.focus(), 20))</script>`
+  await page.route('**/pages/notice*', (route) =>
+    route.fulfill({ contentType: 'text/html', body: clinging }),
+  )
+  await shelf.open('shelf')
+  await shelf.press('Alt+8')
+  await page.getByLabel('Address').fill('/pages/notice')
+  await shelf.press('Enter')
+  await expect(page.locator('iframe')).toBeVisible()
+  await shelf.press('ArrowDown')
+  await expect(page.getByRole('button', { name: 'keys go to the page' })).toBeVisible()
+  // Nothing is made still by the way.
+  await page.evaluate(() => {
+    window.requestIdleCallback = () => 0
+  })
+  await page.getByRole('button', { name: 'loft' }).click()
+  await page.waitForTimeout(300)
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
+  await shelf.press('Escape')
+  await expect(page.locator('.win :focus')).toHaveCount(1)
+})
+
 test('a page that takes the keys again and again is stopped, with a choice', async ({
   shelf,
   page,

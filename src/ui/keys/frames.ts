@@ -3,7 +3,7 @@ import { boolean, object, string } from 'yup'
 import { focusId } from '@/core/model/selectors'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { focusContent } from '@/ui/parts/focus'
+import { focusContent, takeBack } from '@/ui/parts/focus'
 import { openFrame, shutFrames, wasGiven } from '@/ui/parts/pageFrames'
 import { TWICE } from './layer'
 
@@ -34,7 +34,7 @@ export function takeKeys(shelf: Shelf): void {
   if (document.activeElement instanceof HTMLIFrameElement) document.activeElement.blur()
   shutFrames(shelf)
   focus()
-  focusContent(shelf)
+  takeBack(shelf)
 }
 
 export function useFrames(): void {
@@ -62,8 +62,12 @@ export function useFrames(): void {
       clearInterval(timer)
       timer = undefined
       shelf.page.setState({ keysIn: null })
-      // A push on what takes no focus itself, such as a hem.
-      setTimeout(() => document.activeElement === document.body && focusContent(shelf))
+      setTimeout(() => {
+        // The page that had them does not take them by itself again.
+        shutFrames(shelf)
+        // A push on what takes no focus itself, such as a hem.
+        if (document.activeElement === document.body) focusContent(shelf)
+      })
     }
     const off = passKeys(shelf)
     const listening = new AbortController()

@@ -26,15 +26,21 @@ const own = ofShelf(() => ({
   byKey: true,
   pushed: false,
   landed: 0,
+  /** What had the focus last, other than a page in a frame. */
+  last: null as WeakRef<HTMLElement> | null,
 }))
 
 export const isByKey = (shelf: Shelf): boolean => own(shelf).byKey
 
 /** To be called with every push, key and change of the focus. */
-export function noteInput(shelf: Shelf, { type }: Event): void {
+export function noteInput(shelf: Shelf, { type, target }: Event): void {
   if (type === 'pointerdown') own(shelf).pushed = true
   else if (type === 'keydown') own(shelf).pushed = false
-  else own(shelf).byKey = !own(shelf).pushed
+  else {
+    own(shelf).byKey = !own(shelf).pushed
+    if (target instanceof HTMLElement && !(target instanceof HTMLIFrameElement))
+      own(shelf).last = new WeakRef(target)
+  }
 }
 
 export const windowElement = (id: WindowId): HTMLElement | null =>
@@ -120,6 +126,12 @@ export function isSettled(shelf: Shelf): boolean {
 /** Gives the keys back to the focused window, where nothing else rightly has them. */
 export function settle(shelf: Shelf): void {
   if (!isAsking(shelf) && !isSettled(shelf)) focusContent(shelf)
+}
+
+/** Gives the keys back after a page took them: to what asks, where something is asked. */
+export function takeBack(shelf: Shelf): void {
+  if (isAsking(shelf)) own(shelf).last?.deref()?.focus({ preventScroll: true })
+  else focusContent(shelf)
 }
 
 /**
