@@ -1,20 +1,27 @@
-import { expect, test } from './shelf'
+import { expect, type ShelfPage, test } from './shelf'
+
+/** Goes to the desktop that is quiet; what is reported meanwhile comes twenty times as soon. */
+async function toQuiet(shelf: ShelfPage): Promise<void> {
+  await shelf.page.goto('/demo?displays=one&speed=20')
+  await expect(shelf.page.locator('#desktop')).toBeVisible()
+  await shelf.press('Alt+B')
+}
+
+/** What waits is there from the start, told or not. */
+const someWait = (shelf: ShelfPage) =>
+  expect.poll(async () => Object.keys((await shelf.state()).attention).length).toBeGreaterThan(0)
 
 test('a mention comes while one writes in quiet: nothing moves; left, it is told, answered, and one is back at the caret', async ({
   shelf,
   page,
 }) => {
-  await page.goto('/demo?displays=one&speed=20')
-  await expect(page.locator('#desktop')).toBeVisible()
-  await shelf.press('Alt+B')
+  await toQuiet(shelf)
   const text = shelf.window('bulletin').locator('[contenteditable=true]')
   await expect(text).toBeFocused()
   await shelf.press('End')
   await page.keyboard.type('So far so good')
   // It waits from the start, and nothing of it is told here.
-  await expect
-    .poll(async () => Object.keys((await shelf.state()).attention).length)
-    .toBeGreaterThan(0)
+  await someWait(shelf)
   await expect(page.locator('[data-waits]')).toHaveCount(0)
   await expect(page.getByRole('button', { name: 'quiet', exact: true })).toBeVisible()
   await page.keyboard.type(', and on')
@@ -45,12 +52,8 @@ test('axe finds nothing on the digest of what came while one wrote in quiet', as
   shelf,
   page,
 }) => {
-  await page.goto('/demo?displays=one&speed=20')
-  await expect(page.locator('#desktop')).toBeVisible()
-  await shelf.press('Alt+B')
-  await expect
-    .poll(async () => Object.keys((await shelf.state()).attention).length)
-    .toBeGreaterThan(0)
+  await toQuiet(shelf)
+  await someWait(shelf)
   await shelf.press('Alt+R')
   await expect(page.getByRole('region', { name: 'Digest' })).toBeVisible()
   expect(await shelf.violations()).toEqual([])

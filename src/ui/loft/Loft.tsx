@@ -43,8 +43,7 @@ export function Loft() {
   const size = state.settings.loft
   const shelves = useMemo(() => standOnShelves(rows, room, size), [rows, room, size])
   const spent = timeOn(useToday(), new Date().setHours(0, 0, 0, 0), Date.now())
-  const seen = useSeen(shelves, choice.row)
-  const whole = useSecondFrame()
+  const { seen, whole } = useSeen(shelves, choice.row)
   const valid = useMemo(() => settle(choice, rows), [choice, rows])
   const marked = kept.filter((id) => state.windows[id])
   const place = useRef<HTMLDivElement>(null)
@@ -273,19 +272,12 @@ function placesOf(
   return drawn
 }
 
-/** Whether the first frame is over: what is read later than the shelves comes with the second. */
-function useSecondFrame(): boolean {
-  const [over, setOver] = useState(false)
-  useEffect(() => {
-    const soon = requestAnimationFrame(() => setOver(true))
-    return () => cancelAnimationFrame(soon)
-  }, [])
-  return over
-}
-
-/** The rows that are scrolled into sight: at first the one it opens at, a frame later the others. */
-function useSeen({ rows }: Shelves, first: string): ReadonlySet<string> {
-  const [seen, setSeen] = useState<ReadonlySet<string>>(() => new Set([first]))
+/**
+ * The rows that are scrolled into sight: at first the one it opens at, a frame later the whole, and
+ * what is read later than the shelves.
+ */
+function useSeen({ rows }: Shelves, first: string): { seen: ReadonlySet<string>; whole: boolean } {
+  const [now, setNow] = useState({ seen: new Set([first]), whole: false })
   useEffect(() => {
     const area = document.getElementById('windows')
     if (!area) return
@@ -295,8 +287,10 @@ function useSeen({ rows }: Shelves, first: string): ReadonlySet<string> {
       const ids = rows.flatMap(({ id, top, height }) =>
         top < to && top + height > from ? [id] : [],
       )
-      setSeen((before) =>
-        ids.length === before.size && ids.every((id) => before.has(id)) ? before : new Set(ids),
+      setNow((before) =>
+        before.whole && ids.length === before.seen.size && ids.every((id) => before.seen.has(id))
+          ? before
+          : { seen: new Set(ids), whole: true },
       )
     }
     const soon = requestAnimationFrame(look)
@@ -308,7 +302,7 @@ function useSeen({ rows }: Shelves, first: string): ReadonlySet<string> {
       removeEventListener('resize', look)
     }
   }, [rows])
-  return seen
+  return now
 }
 
 /** The bench stands at the right where there is room; the style sheet has the same bound. */
