@@ -34,7 +34,7 @@ async function shot(name, keys, { cloth = 'light', path = '/demo', prepare } = {
     else await page.keyboard.press(key)
     await page.waitForTimeout(250)
   }
-  await page.waitForTimeout(700)
+  await page.waitForTimeout(1200)
   await page.screenshot({ path: join(folder, `${name}.png`) })
   await context.close()
   console.log(`docs/screenshots/${name}.png`)
