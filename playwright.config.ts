@@ -1,9 +1,15 @@
 import { defineConfig } from '@playwright/test'
-import { chromiumFlags, testChromium } from './scripts/ready.mjs'
+import type { Visit } from './e2e/shelf'
+import { chromiumFlags, freePort, testChromium } from './scripts/ready.mjs'
 
-const port = 4199
+// Found once, and told to the processes that run the tests.
+process.env.KITE_TEST_PORT ??= String(await freePort(4199))
+const port = Number(process.env.KITE_TEST_PORT)
 
-export default defineConfig({
+/** What uses workers, files, calendars, PDFs, search, keeping or several views. */
+const AGAIN = /(apps|calendar|failing|finding|keeping|offline|plan|services|stow|views)\.spec/
+
+export default defineConfig<object, { visit: Visit }>({
   testDir: 'e2e',
   outputDir: 'test-results/e2e',
   fullyParallel: true,
@@ -18,15 +24,19 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
-    // Nothing is waited for that only moves; how things move is looked at in pictures. Every page
-    // comes from the server, but where it is about those that are kept.
-    contextOptions: { reducedMotion: 'reduce', serviceWorkers: 'block' },
+    // Nothing is waited for that only moves; how things move is looked at in pictures.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: testChromium(),
       // What a page that lives for seconds gains from being optimised is less than that takes.
       args: [...chromiumFlags, '--js-flags=--no-opt --no-maglev', '--renderer-process-limit=1'],
     },
   },
+  projects: [
+    { name: 'first visit' },
+    // What is kept is there then, whether it comes from the server or not.
+    { name: 'second visit', testMatch: AGAIN, grepInvert: /@first/, use: { visit: 'second' } },
+  ],
   webServer: {
     command: `node node_modules/next/dist/bin/next start --hostname 127.0.0.1 --port ${port}`,
     port,

@@ -99,7 +99,10 @@ test('a file of this computer opens by key; a PDF shows its page', async ({ shel
   await expect(page.getByText('plain words')).toBeVisible()
 })
 
-test('where what shows PDFs did not come it is asked for again', async ({ shelf, page }) => {
+test('where what shows PDFs did not come it is asked for again', { tag: '@first' }, async ({
+  shelf,
+  page,
+}) => {
   shelf.expected = /Failed to load|ChunkLoadError/
   let down = false
   let offPage = false

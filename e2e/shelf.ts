@@ -11,6 +11,7 @@ import {
   type Page,
 } from '@playwright/test'
 import type axeCore from 'axe-core'
+import { visit } from '../scripts/visit.mjs'
 import type { FlatState as State } from '../src/store/flat'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
@@ -253,14 +254,29 @@ export const numbered = (word: string, from: number, to: number): string[] =>
 /** What stands above the desktop and asks something. */
 export const ASKED = ':is([role=dialog], [role=alertdialog], [role=menu]):not(.win-body *)'
 
+/** Whether the person's browser has the offline worker in control from the start. */
+export type Visit = 'first' | 'second'
+
+/** All storage but the offline worker and what it keeps. */
+const KEPT_BY_PAGES = 'cookies,file_systems,indexeddb,local_storage,shader_cache,websql'
+
+/** Puts the offline worker in control of what is opened from now on. */
+export async function visited(context: BrowserContext): Promise<void> {
+  const page = await context.newPage()
+  await visit(page)
+  await page.close()
+}
+
 /**
  * One browser profile for one test after the other, emptied in between of all but the scripts it has
  * read: to read them anew for each is a quarter of the time. What cannot be undone in a profile, as
  * a clock that was set, is done in one of its own: those tests say `@apart`.
  */
-export const test = base.extend<{ shelf: ShelfPage }, { profile: BrowserContext }>({
+export const test = base.extend<{ shelf: ShelfPage }, { profile: BrowserContext; visit: Visit }>({
+  visit: ['first', { option: true, scope: 'worker' }],
+
   profile: [
-    async ({ playwright, launchOptions }, use, { project }) => {
+    async ({ playwright, launchOptions, visit }, use, { project }) => {
       const folder = await mkdtemp(join(tmpdir(), 'profile-'))
       const { viewport, colorScheme, contextOptions, baseURL } = project.use
       const profile = await playwright.chromium.launchPersistentContext(folder, {
@@ -275,6 +291,7 @@ export const test = base.extend<{ shelf: ShelfPage }, { profile: BrowserContext 
       })
       // It keeps the process, with all the scripts that have been read, from one test to the next.
       await profile.pages()[0]?.goto('/icon.svg')
+      if (visit === 'second') await visited(profile)
       await use(profile)
       await profile.close()
       await rm(folder, { recursive: true, force: true })
@@ -282,8 +299,11 @@ export const test = base.extend<{ shelf: ShelfPage }, { profile: BrowserContext 
     { scope: 'worker' },
   ],
 
-  context: async ({ context, profile, baseURL, hasTouch }, use, { tags }) => {
-    if (hasTouch || tags.includes('@apart')) return use(context)
+  context: async ({ context, profile, baseURL, hasTouch, visit }, use, { tags }) => {
+    if (hasTouch || tags.includes('@apart')) {
+      if (visit === 'second') await visited(context)
+      return use(context)
+    }
     await use(profile)
     const [kept, ...pages] = profile.pages()
     if (!kept) throw new Error('The page that is kept was closed')
@@ -291,7 +311,7 @@ export const test = base.extend<{ shelf: ShelfPage }, { profile: BrowserContext 
     const devtools = await profile.newCDPSession(kept)
     await devtools.send('Storage.clearDataForOrigin', {
       origin: new URL(baseURL ?? '').origin,
-      storageTypes: 'all',
+      storageTypes: visit === 'second' ? KEPT_BY_PAGES : 'all',
     })
     await devtools.detach()
     await profile.clearPermissions()

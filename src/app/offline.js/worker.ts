@@ -60,8 +60,12 @@ export function keepPages(worker: Worker, build: string, files: string[]): void 
     }
   }
 
-  const part = async (request: Request, path: string) =>
-    (await (await kept()).match(path)) ?? worker.fetch(request)
+  const part = async (request: Request, path: string) => {
+    const found = await (await kept()).match(path)
+    // A kept answer has the address it was kept under, and a worker's script would be told that one:
+    // what it needs stands behind the address it was asked for by. A new answer has none of its own.
+    return found ? new Response(found.body, found) : worker.fetch(request)
+  }
 
   worker.addEventListener('install', (event) => event.waitUntil(keepAll()))
   worker.addEventListener('activate', (event) => event.waitUntil(forgetOthers()))
