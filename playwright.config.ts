@@ -29,7 +29,13 @@ export default defineConfig<object, { visit: Visit }>({
     launchOptions: {
       executablePath: testChromium(),
       // What a page that lives for seconds gains from being optimised is less than that takes.
-      args: [...chromiumFlags, '--js-flags=--no-opt --no-maglev', '--renderer-process-limit=1'],
+      // The other name is that of a host that is not served securely.
+      args: [
+        ...chromiumFlags,
+        '--js-flags=--no-opt --no-maglev',
+        '--renderer-process-limit=1',
+        '--host-resolver-rules=MAP shelf.test 127.0.0.1',
+      ],
     },
   },
   projects: [
@@ -40,7 +46,11 @@ export default defineConfig<object, { visit: Visit }>({
   webServer: {
     command: `node node_modules/next/dist/bin/next start --hostname 127.0.0.1 --port ${port}`,
     port,
-    env: { KITE_SHELF_START: 'demo', NEXT_TELEMETRY_DISABLED: '1' },
+    env: {
+      KITE_SHELF_START: 'demo',
+      KITE_SHELF_HOSTS: `localhost:${port},127.0.0.1:${port},shelf.test:${port}`,
+      NEXT_TELEMETRY_DISABLED: '1',
+    },
     stdout: 'ignore',
   },
 })

@@ -61,7 +61,14 @@ test('axe finds nothing on anything that is asked', async ({ shelf, page }) => {
     ...['settings.open', 'keys.open', 'keys.practise', 'sequences.open', 'displays.arrange'],
     ...['app.askAdd', 'home.list', 'window.why', 'home.ask', 'window.askTitle'],
     ...['desktop.previewFold', 'desktop.askLook', 'desktop.askLetter', 'patterns.open'],
-    ...['plan.open', 'runs.open', 'attention.list', 'sessions.open', 'documents.clearUp'],
+    ...[
+      'plan.open',
+      'runs.open',
+      'attention.list',
+      'sessions.open',
+      'documents.clearUp',
+      'shelf.health',
+    ],
     ...['window.pad', 'window.pair'],
   ]) {
     await page.evaluate((id) => window.kiteShelf?.run(id), command)

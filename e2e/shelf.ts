@@ -261,7 +261,7 @@ export type Visit = 'first' | 'second'
 const KEPT_BY_PAGES = 'cookies,file_systems,indexeddb,local_storage,shader_cache,websql'
 
 /** Puts the offline worker in control of what is opened from now on. */
-export async function visited(context: BrowserContext): Promise<void> {
+async function visited(context: BrowserContext): Promise<void> {
   const page = await context.newPage()
   await visit(page)
   await page.close()

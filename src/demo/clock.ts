@@ -1,5 +1,6 @@
 import { atMinute, dayOf } from '@/core/plan/plan'
 import { typedClock } from '@/core/plan/typed'
+import { jot, jotted, jottedJson } from '@/store/jotted'
 
 /** A clock of the demo's own: what it showed when it was set, and how fast it goes. */
 export interface DemoClock {
@@ -67,25 +68,15 @@ const KEPT = 'kite-shelf-clock'
  * @returns whether it begins, so that nothing of an earlier time is left
  */
 export function kept(clock: DemoClock, asked: string): { clock: DemoClock; begins: boolean } {
-  try {
-    const before = JSON.parse(localStorage.getItem(KEPT) ?? 'null') as
-      | (DemoClock & { asked: string })
-      | null
-    if (before?.asked === asked && sessionStorage.getItem(KEPT) === asked)
-      return { clock: before, begins: false }
-    sessionStorage.setItem(KEPT, asked)
-    localStorage.setItem(KEPT, JSON.stringify({ ...clock, asked }))
-  } catch {
-    // Where nothing can be kept it begins each time.
-  }
+  const before = jottedJson('localStorage', KEPT) as (DemoClock & { asked: string }) | null
+  if (before?.asked === asked && jotted('sessionStorage', KEPT) === asked)
+    return { clock: before, begins: false }
+  // Where nothing can be noted it begins each time.
+  jot('sessionStorage', KEPT, asked)
+  jot('localStorage', KEPT, JSON.stringify({ ...clock, asked }))
   return { clock, begins: true }
 }
 
 /** The clock another view of the same demo goes by. */
-export function keptElsewhere(): DemoClock | null {
-  try {
-    return JSON.parse(localStorage.getItem(KEPT) ?? 'null') as DemoClock | null
-  } catch {
-    return null
-  }
-}
+export const keptElsewhere = (): DemoClock | null =>
+  jottedJson('localStorage', KEPT) as DemoClock | null

@@ -21,6 +21,7 @@ import {
   type State,
 } from '@/core/model/types'
 import { atMinute, dayOf } from '@/core/plan/plan'
+import { newId } from '@/store/newId'
 import type { Seed } from '@/store/start'
 import { INCIDENT, stowCourse } from './away'
 import { BRIEFING } from './briefing'
@@ -130,7 +131,7 @@ const windows = (now: number): Shown[] => [
     title: 'Snowpack run, 24 h',
     on: 'model',
     at: [36, 356, 500, 380],
-    content: work.run(`run-${crypto.randomUUID()}`),
+    content: work.run(newId('run')),
   },
   {
     id: 'notes',

@@ -1,6 +1,8 @@
 /** What could not be read and is kept all the same: damaged records, and databases left as they were. */
 
+import { jot, jottedJson } from './jotted'
 import type { Damage } from './keeping'
+import type { Shelf } from './shelf'
 import type { KeptStore, Stores } from './storage'
 
 const DAMAGED = 'damaged-'
@@ -26,19 +28,12 @@ interface Marks {
 
 /** What is known of a shelf apart from its database. */
 export function marksOf(shelf: string): Marks {
-  try {
-    return JSON.parse(localStorage.getItem(place(shelf)) ?? '{}') as Marks
-  } catch {
-    return {}
-  }
+  return (jottedJson('localStorage', place(shelf)) ?? {}) as Marks
 }
 
+/** Where it cannot be noted, a lost database is taken for one that never was. */
 export function setMarks(shelf: string, marks: Marks): void {
-  try {
-    localStorage.setItem(place(shelf), JSON.stringify({ ...marksOf(shelf), ...marks }))
-  } catch {
-    // Without it a lost database is taken for one that never was.
-  }
+  jot('localStorage', place(shelf), JSON.stringify({ ...marksOf(shelf), ...marks }))
 }
 
 /** The name of the database in use. */
@@ -58,8 +53,8 @@ export function leaveDatabase(shelf: string, now: number): void {
  * Removes all that is kept of a shelf that is made anew each time. Where another page has it open it is
  * left as it is: that page is asked first.
  */
-export async function forgetShelf(shelf: string): Promise<void> {
-  const { held = [] } = await navigator.locks.query()
+export async function forgetShelf({ locks }: Pick<Shelf, 'locks'>, shelf: string): Promise<void> {
+  const { held = [] } = await locks.query()
   if (held.some(({ name }) => name?.startsWith(place(shelf)))) return
   const database = place(databaseFor(shelf))
   await new Promise<void>((done) => {
@@ -71,7 +66,7 @@ export async function forgetShelf(shelf: string): Promise<void> {
     .then((root) => root.removeEntry(database, { recursive: true }))
     // There is none.
     .catch(() => {})
-  localStorage.removeItem(place(shelf))
+  jot('localStorage', place(shelf), null)
 }
 
 /** Everything that can be read of a store, record by record. */

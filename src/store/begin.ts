@@ -1,4 +1,5 @@
-import { emptyHistory, type History } from '@/core/history/history'
+import type { KeptContent } from '@/core/formats/shelfFile'
+import { emptyHistory, type History, type Step } from '@/core/history/history'
 import type { JournalEvent } from '@/core/journal/events'
 import { currentId } from '@/core/model/selectors'
 import type { DocumentId, State } from '@/core/model/types'
@@ -9,12 +10,14 @@ import { Copies } from './copies'
 import { forgetContents, NotWritten, provideContents, putContent, writeContents } from './documents'
 import { exportText } from './exporting'
 import { FolderCopy } from './folder'
+import { healthOf, NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from './health'
 import { afterFirstMoments } from './idle'
 import { hasContents } from './importing'
 import { eventsOf, Journal } from './journal'
 import { Keeper } from './keeper'
 import { Keeping } from './keeping'
 import type { Lock } from './lock'
+import { isOnPage, logOf } from './logWays'
 import { type Notice, notice, provideNotices, putAwayNotice } from './notices'
 import { ofShelf } from './ofShelf'
 import { seenFrom } from './replica'
@@ -25,6 +28,7 @@ import type { Spare } from './spare'
 import { Steps } from './steps'
 import { type KeptStore, type Stores, whyNotKept } from './storage'
 import type { Views } from './views'
+import { within } from './within'
 
 /** All that belongs to the shelf that is open. */
 interface Opened {
@@ -49,6 +53,8 @@ export interface Opening {
   /** Writes what is not written yet, before the shelf is given up. */
   finish: {
     write(): Promise<void>
+    /** Writes nothing any more: another page does. */
+    stop(): void
     /** Writes it, and keeps the shelf no more, though it stays open. */
     giveWay(): Promise<void>
   }
@@ -89,34 +95,50 @@ export async function begin(
   spare: Spare | null,
   given: Beginning,
   notices: Notice[],
-  contents: Record<string, unknown> = {},
+  contents: ReadonlyMap<DocumentId, KeptContent> = new Map(),
 ): Promise<void> {
   const { state, revision, slots, written, seq = 0, stateSeq = seq, history } = given
   // It may be kept elsewhere later, while it is still shown here.
   const keeps = new AbortController()
   over.signal.addEventListener('abort', () => keeps.abort())
   const { signal } = keeps
-  const steps = new Steps(stores.slots, ({ id }) => hasContents(shelf, id))
+  const isPassing = ({ id }: Step) => hasContents(shelf, id)
+  const steps = new Steps(stores.slots, isPassing)
   const keeping = new Keeping(stores.slots, written, revision, slots, steps, history)
   const journal = new Journal(shelf, stores.journal)
   const keeper = new Keeper({
     write: () => writeAll(shelf, keeping, journal, log.seq),
     saving: () => setSaving(shelf, { state: 'saving' }),
-    saved: () => setSaving(shelf, { state: 'saved' }),
-    failed: (error) => setSaving(shelf, { state: 'failed', why: whyNotKept(error) }),
+    saved: () => {
+      setSaving(shelf, { state: 'saved' })
+      setHealth(shelf, 'database', { is: 'good', says: 'Every change is saved.' })
+    },
+    failed: (error) => {
+      const why = whyNotKept(error)
+      setSaving(shelf, { state: 'failed', why })
+      setHealth(shelf, 'database', { is: 'amiss', says: why })
+    },
   })
   const folder = new FolderCopy(stores.slots, name)
   const touched = new Set<DocumentId>()
-  const log = new ChangeLog(databaseFor(name), seq, stateSeq)
-  const copies = new Copies(shelf, spare, log, async () => {
-    if (folder.name) await folder.write(await exportText(shelf))
-  })
+  const writer = spare
+    ? logOf(databaseFor(name), (way, why) => {
+        copies.logged(way === null ? { why: whyFailed(why) } : 'at once')
+        if (way !== null) setHealth(shelf, 'workers', isOnPage(way) ? NO_WORKERS : WORKERS_RUN)
+      })
+    : NO_LOG
+  const log = new ChangeLog(writer, seq, stateSeq, isPassing)
+  const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
   own(shelf).opened = { name, stores, folder, copies }
   finish.write = async () => {
     await keeper.flush()
     await copies.now()
     // What could not be written now must not be tried again later, from a page that has nothing left.
     keeper.stop()
+  }
+  finish.stop = () => {
+    keeper.stop()
+    copies.stop()
   }
   finish.giveWay = async () => {
     await finish.write()
@@ -141,6 +163,7 @@ export async function begin(
   provideCatalogue(shelf, stores.slots)
   provideContents(shelf, {
     store: stores.documents,
+    seq: () => log.seq,
     changed: (id) => {
       touched.add(id)
       changed()
@@ -148,15 +171,17 @@ export async function begin(
     typed: (id, content) => views.typed(id, content),
     ...(spare && { spare: (id) => spare.readDocument(id) }),
   })
-  for (const [id, content] of Object.entries(contents))
-    putContent(shelf, id, { saved: content, draft: null })
+  for (const [id, content] of contents) putContent(shelf, id, content)
   use(shelf, views.fixed ? seenFrom(state, views.own) : state, history)
   // What changes from here on is noted against it.
   copies.note(state, [])
   await provideKeptNotices(shelf, stores.slots, notices)
   await journal.open(shelf.clock())
-  const stopSessions = await keepSessions(shelf, stores.sessions, written).catch(() => () => {})
-  await offerFolder(shelf, folder)
+  const stopSessions = await keepSessions(shelf, stores.sessions, written).catch((error) => {
+    setHealth(shelf, 'sessions', { is: 'amiss', says: `They can’t be read. ${whyFailed(error)}` })
+    return () => {}
+  })
+  await offerFolder(shelf, folder).catch(() => {})
   const offJournal = shelf.onJournal((events) => journal.add(events))
   const offShelf = shelf.page.subscribe((now, before) => {
     if (now.session.state === before.session.state) return
@@ -189,7 +214,7 @@ export async function begin(
     over.abort()
     shut(shelf)
   })
-  // A first state is in both places before anything can be done to it: a log has nothing to stand on else.
+  // A first state is in both places before anything can be done to it: a log has to stand on a copy.
   if (written === null)
     await Promise.race([Promise.all([keeper.flush(), copies.first()]), pass(FIRST_WITHIN)])
   else copies.soon()
@@ -250,6 +275,7 @@ function tellNotWritten(shelf: Shelf, error: unknown): void {
 async function provideKeptNotices(shelf: Shelf, store: KeptStore, fresh: Notice[]): Promise<void> {
   const before = await store.getItem('notices').catch(() => null)
   provideNotices(shelf, Array.isArray(before) ? (before as Notice[]) : [], (list) => {
+    // That nothing can be written is told where the shelf itself is.
     void store.setItem('notices', list).catch(() => {})
   })
   for (const one of fresh) notice(shelf, one)
@@ -257,31 +283,71 @@ async function provideKeptNotices(shelf: Shelf, store: KeptStore, fresh: Notice[
 
 const NO_FOLDER = 'folder'
 
+/** Without a second copy there is nothing for a log to follow. */
+const NO_LOG = { send: () => {}, close: () => {} }
+
+/** How long the browser has to say whether it may be written to a folder, in milliseconds. */
+const ALLOWED_WITHIN = 4000
+
 async function offerFolder(shelf: Shelf, folder: FolderCopy): Promise<void> {
-  if ((await folder.open().catch(() => 'none')) !== 'asks') return putAwayNotice(shelf, NO_FOLDER)
+  const is = await within(folder.open(), ALLOWED_WITHIN, 'The folder')
+  if (is === 'none') {
+    setHealth(shelf, 'folder', { is: 'off', says: 'No copy is kept in a folder.' })
+    return putAwayNotice(shelf, NO_FOLDER)
+  }
+  if (is === 'ready') return putAwayNotice(shelf, NO_FOLDER)
+  folderPaused(shelf, folder)
+}
+
+/** What was promised of the folder is taken back at once. */
+function folderPaused(shelf: Shelf, { name }: FolderCopy): void {
+  const says = `Copying to “${name}” is paused. Allow the browser to write there again.`
+  setHealth(shelf, 'folder', { is: 'amiss', says })
   notice(shelf, {
     id: NO_FOLDER,
-    text: `The copy in the folder “${folder.name}” waits: the browser has to be allowed again to write there.`,
+    text: says,
     offers: { command: 'shelf.keepFolder', label: 'Allow' },
   })
+}
+
+/** Writes the copy in the folder, where there is one, and tells when it cannot. */
+async function copyToFolder(shelf: Shelf, folder: FolderCopy): Promise<void> {
+  if (!folder.name) return
+  try {
+    if (!(await folder.write(await exportText(shelf)))) return folderPaused(shelf, folder)
+    putAwayNotice(shelf, NO_FOLDER)
+    const says = `A copy is kept in “${folder.name}”, at most half a minute behind.`
+    setHealth(shelf, 'folder', { is: 'good', says, last: shelf.clock() })
+  } catch (error) {
+    const says = `The copy in “${folder.name}” can’t be written. ${whyFailed(error)} Retrying with the next change.`
+    setHealth(shelf, 'folder', { is: 'amiss', says })
+    notice(shelf, {
+      id: NO_FOLDER,
+      text: says,
+      offers: { command: 'shelf.health', label: 'Details' },
+    })
+  }
 }
 
 /** Chooses a folder to keep a copy in, allows one again, or ends it. @returns what to say */
 export async function keepInFolder(shelf: Shelf): Promise<{ says: string; refused?: boolean }> {
   const { opened } = own(shelf)
-  if (!opened) return { says: 'Nothing is kept now.', refused: true }
+  if (!opened) return { says: 'Nothing is being saved.', refused: true }
   const { folder, copies } = opened
   const is = await folder.open()
   if (is === 'ready') {
     await folder.forget()
+    setHealth(shelf, 'folder', { is: 'off', says: 'No copy is kept in a folder.' })
     return { says: 'No copy is kept in a folder any more; the file stays there' }
   }
   if (is === 'asks' && !(await folder.allow()))
-    return { says: 'The browser may not write there. No copy is kept in it.', refused: true }
+    return { says: 'The browser isn’t allowed to write there. No copy is kept.', refused: true }
   const problem = is === 'none' ? await folder.choose() : null
   if (problem) return { says: problem, refused: true }
   putAwayNotice(shelf, NO_FOLDER)
   await copies.now()
+  const { is: stands, says } = healthOf(shelf, 'folder') ?? {}
+  if (stands === 'amiss') return { says: says ?? '', refused: true }
   return { says: `A copy is kept in the folder “${folder.name}”, at most half a minute behind` }
 }
 
@@ -305,7 +371,15 @@ const PAUSE = 4000
 
 function settleLater(shelf: Shelf, settle: () => Promise<void>): void {
   clearTimeout(own(shelf).settling)
-  own(shelf).settling = setTimeout(() => void settle().catch(() => {}), PAUSE)
+  own(shelf).settling = setTimeout(async () => {
+    try {
+      await settle()
+      setHealth(shelf, 'snapshot', { is: 'good', says: 'Snapshots are written.' })
+    } catch (error) {
+      const says = `Changes are saved, but no new snapshot can be written. ${whyFailed(error)} The next start may take longer.`
+      setHealth(shelf, 'snapshot', { is: 'amiss', says })
+    }
+  }, PAUSE)
 }
 
 /** A store that does not answer does not keep the person out, in milliseconds. */

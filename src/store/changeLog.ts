@@ -1,13 +1,26 @@
 import type { KeptContent } from '@/core/formats/shelfFile'
 import { type Changes, changesBetween } from '@/core/history/changes'
+import { emptyHistory, type History, type Step } from '@/core/history/history'
 import type { DocumentId, State } from '@/core/model/types'
 import { checksum } from './checksum'
-import type { LogOrder } from './log.worker'
+import type { LogWriter } from './logWriter'
+import { type LoggedSteps, listOf } from './steps'
 
-/** A line of the log: what changed of the arrangement, or what a document says now. */
+/** What changed of the arrangement, with what can be undone of it by then. */
+interface StateLine {
+  changes: Changes
+  steps: LoggedSteps | 'as before'
+}
+
+interface DocumentLine {
+  document: DocumentId
+  content: KeptContent | null
+}
+
+/** A line of the log. Earlier versions said nothing of steps. */
 export type LogRecord = { seq: number } & (
-  | { changes: Changes }
-  | { document: DocumentId; content: KeptContent | null }
+  | (Omit<StateLine, 'steps'> & Partial<StateLine>)
+  | DocumentLine
 )
 
 /** A document with more than this is left to the next copy, in characters. */
@@ -15,41 +28,58 @@ const LONG = 300_000
 
 /** What changed since the second copy was written, so that it is never much behind. */
 export class ChangeLog {
-  private worker: Worker | null = null
   private logged: State | null = null
+  private history: History = emptyHistory
+  /** Steps that the store or an earlier line has. */
+  private known = new WeakSet<Step>()
   /** Of the last line. */
   seq: number
   /** Of the last line that is about the arrangement. */
   stateSeq: number
 
-  /** @param seq of the last line that is known, and of the last one about the arrangement */
-  constructor(shelf: string, seq: number, stateSeq = seq) {
+  /**
+   * @param seq of the last line that is known, and of the last one about the arrangement
+   * @param isPassing steps that are lost with the page
+   */
+  constructor(
+    private writer: Pick<LogWriter, 'send' | 'close'>,
+    seq: number,
+    stateSeq = seq,
+    private isPassing: (step: Step) => boolean = () => false,
+  ) {
     this.seq = seq
     this.stateSeq = stateSeq
-    if (typeof Worker === 'undefined') return
-    this.worker = new Worker(new URL('./log.worker.ts', import.meta.url), { type: 'module' })
-    this.send({ open: shelf })
   }
 
-  private send(order: LogOrder): void {
-    this.worker?.postMessage(order)
-  }
-
-  private add(
-    record: { changes: Changes } | { document: DocumentId; content: KeptContent | null },
-  ): void {
+  private add(record: StateLine | DocumentLine): void {
     const json = JSON.stringify({ seq: this.seq + 1, ...record })
     if (json.length > LONG) return
     this.seq++
-    this.send({ line: `${checksum(json)} ${json}` })
+    this.writer.send({ line: `${checksum(json)} ${json}` })
   }
 
-  state(state: State): void {
+  /** @param history what can be undone in that state */
+  state(state: State, history: History = this.history): void {
     const changes = this.logged && changesBetween(this.logged, state)
+    if (!this.logged) this.knowAll(history)
     this.logged = state
     if (!changes) return
-    this.add({ changes })
+    this.add({ changes, steps: this.stepsOf(history) })
     this.stateSeq = this.seq
+  }
+
+  private stepsOf(history: History): LoggedSteps | 'as before' {
+    if (history === this.history) return 'as before'
+    const made = [...history.past, ...history.future].filter(
+      (step) => !this.known.has(step) && !this.isPassing(step),
+    )
+    this.knowAll(history)
+    return { list: listOf(history, (step) => !this.isPassing(step)), made }
+  }
+
+  private knowAll(history: History): void {
+    this.history = history
+    for (const step of [...history.past, ...history.future]) this.known.add(step)
   }
 
   document(document: DocumentId, content: KeptContent | null): void {
@@ -59,18 +89,17 @@ export class ChangeLog {
   /** The next copy is begun: what comes now is beside it. @returns what the copy has all of */
   turn(state: State): number {
     this.logged = state
-    this.send({ turn: true })
+    this.writer.send({ turn: true })
     return this.seq
   }
 
   /** The copy is written: what was logged before it is not needed any more. */
   drop(): void {
-    this.send({ drop: true })
+    this.writer.send({ drop: true })
   }
 
   close(): void {
-    this.worker?.terminate()
-    this.worker = null
+    this.writer.close()
   }
 }
 

@@ -1,12 +1,18 @@
 import type { DocumentId, State } from '@/core/model/types'
 import type { ChangeLog } from './changeLog'
 import { giveBackForSpare, keptContent, peekContent, takeForSpare } from './documents'
+import { type Health, healthOf, setHealth, whyFailed } from './health'
+import { hasContents } from './importing'
 import type { Shelf } from './shelf'
 import type { Contents, Spare } from './spare'
+import { newestSteps } from './steps'
+import { within } from './within'
 
 /** From one copy to the next; the first change after a pause is copied soon, in milliseconds. */
 export const COPY_EVERY = 25_000
 const SOON = 700
+/** A copy that is not written by then is given up, and tried again, in milliseconds. */
+const WRITTEN_WITHIN = 20_000
 
 /** Copies the shelf to a second place, some time after each change. */
 export class Copies {
@@ -14,6 +20,10 @@ export class Copies {
   private working: Promise<void> = Promise.resolve()
   private stopped = false
   private copiedAt = 0
+  /** When the last copy was written, and why the next one was not. */
+  private written: number | null = null
+  private told: string | null = null
+  private unlogged: string | null = null
 
   /**
    * @param log what changes between two copies
@@ -28,7 +38,7 @@ export class Copies {
 
   /** What was just written to the store is noted here as well. */
   note(state: State, documents: Iterable<DocumentId>): void {
-    this.log.state(state)
+    this.log.state(state, this.shelf.page.getState().session.history)
     for (const id of documents) this.log.document(id, keptContent(this.shelf, id))
   }
 
@@ -86,19 +96,65 @@ export class Copies {
     const documents = takeForSpare(this.shelf)
     const seq = this.log.turn(state)
     const { stateSeq } = this.log
+    const at = this.shelf.clock()
     try {
       if (inOne) giveBackForSpare(this.shelf, documents.keys())
       else await this.writeDocuments(documents)
-      const is = { at: this.shelf.clock(), seq, stateSeq }
-      await this.spare?.write(state, is, inOne ? documents : new Map())
+      const { history } = this.shelf.page.getState().session
+      const steps = newestSteps(history, ({ id }) => hasContents(this.shelf, id))
+      const written = this.spare?.write(
+        state,
+        { at, seq, stateSeq },
+        inOne ? documents : new Map(),
+        steps,
+      )
+      await within(written ?? Promise.resolve(), WRITTEN_WITHIN, 'The second copy')
       this.log.drop()
-    } catch {
-      // A disk that is full is told where the shelf itself is written.
+      this.written = at
+      this.told = null
+    } catch (error) {
       giveBackForSpare(this.shelf, documents.keys())
+      this.told = whyFailed(error)
       this.soon()
     }
-    await this.also().catch(() => {})
+    this.tell()
+    await this.also()
   }
+
+  /** How the log is written: each change at once, or not at all, and why. */
+  logged(stands: 'at once' | { why: string }): void {
+    this.unlogged = stands === 'at once' ? null : stands.why
+    this.tell()
+  }
+
+  private tell(): void {
+    // One that did not open is told where it was opened.
+    const unopened = !this.spare && healthOf(this.shelf, 'copy')?.is === 'amiss'
+    if (!this.stopped && !unopened) setHealth(this.shelf, 'copy', this.health())
+  }
+
+  private health(): Omit<Health, 'since'> {
+    const last = this.written === null ? {} : { last: this.written }
+    if (!this.spare)
+      return {
+        is: 'off',
+        says: 'This browser has no place for a second copy. Keep a copy in a folder, or export the shelf now and then.',
+      }
+    if (this.told)
+      return {
+        is: 'amiss',
+        says: `The second copy can’t be written. ${this.told} Retrying. Export the shelf to be safe.`,
+        ...last,
+      }
+    if (this.unlogged)
+      return {
+        is: 'amiss',
+        says: `The second copy is up to half a minute behind. ${this.unlogged}`,
+        ...last,
+      }
+    return { is: 'good', says: 'The second copy has every change.', ...last }
+  }
+
   private async writeDocuments(documents: Contents): Promise<void> {
     for (const [id, content] of documents)
       if (content) await this.spare?.writeDocument(id, content)

@@ -30,6 +30,8 @@ interface Provided {
   changed(id: DocumentId): void
   /** A document was changed on this page. */
   typed?(id: DocumentId, content: KeptContent | null): void
+  /** The last line of the log of changes: what is written then is as new as that. */
+  seq?(): number
   /** Where else a content may be, for one that the store does not have. */
   spare?: (id: DocumentId) => Promise<KeptContent | null>
 }
@@ -120,8 +122,15 @@ export function contentOf(shelf: Shelf, id: DocumentId): unknown {
 export const keptContent = (shelf: Shelf, id: DocumentId): KeptContent | null =>
   contents(shelf).get(id) ?? null
 
-const isKept = (value: unknown): value is KeptContent =>
+/** A content as it is in the store, with the line of the log that it is as new as. */
+export type Stored = KeptContent & { seq?: number }
+
+export const isKept = (value: unknown): value is Stored =>
   typeof value === 'object' && value !== null && 'saved' in value
+
+function contentIn({ seq: _seq, ...content }: Stored): KeptContent {
+  return content
+}
 
 /**
  * Reads what is kept of a document without holding on to it.
@@ -134,7 +143,7 @@ export async function peekContent(shelf: Shelf, id: DocumentId): Promise<KeptCon
   const { store, spare } = provided
   try {
     const kept = await patiently(() => store.getItem(id))
-    if (isKept(kept)) return kept
+    if (isKept(kept)) return contentIn(kept)
   } catch (error) {
     const copy = await spare?.(id)
     if (copy) return copy
@@ -253,8 +262,9 @@ export async function writeContents(shelf: Shelf): Promise<void> {
     ids.map(async (id) => {
       try {
         const content = contents(shelf).get(id)
-        if (content) await own(shelf).provided?.store.setItem(id, content)
-        else await own(shelf).provided?.store.removeItem(id)
+        const { store, seq } = own(shelf).provided ?? {}
+        if (content) await store?.setItem(id, { ...content, ...(seq && { seq: seq() }) })
+        else await store?.removeItem(id)
       } catch (error) {
         failed.push(id)
         why = error

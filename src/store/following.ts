@@ -8,10 +8,14 @@ import { awaitWriting, type Lock } from './lock'
 import { seenFrom } from './replica'
 import { hearReport } from './reports'
 import { setSaving } from './saving'
+import { openSecond } from './secondCopy'
 import type { Shelf } from './shelf'
-import { Spare } from './spare'
+import { waitFor } from './starting'
 import { whyNotKept } from './storage'
 import type { Page, Views } from './views'
+
+/** The page that keeps the shelf may be about to load it: so long it is waited for, in milliseconds. */
+const FOLLOWED_WITHIN = 12_000
 
 /** Which display a page shows, and whether it shows no other. */
 export interface Seat {
@@ -66,14 +70,29 @@ export async function follow(
   shelf: Shelf,
   opening: Opening,
   writing: Writing,
-): Promise<'ready' | 'elsewhere' | 'gone'> {
+): Promise<'ready' | 'elsewhere' | 'gone' | 'silent'> {
   const { name, views, over } = opening
-  const waited = awaitWriting(name, over.signal)
-  const session = await Promise.race([views.follow(over.signal), waited.then(() => null)])
-  if (!session) {
-    writing.lock = await waited
-    return writing.lock ? 'gone' : 'elsewhere'
+  const waiting = new AbortController()
+  over.signal.addEventListener('abort', () => waiting.abort())
+  const waited = awaitWriting(shelf, name, waiting.signal)
+  const first = await waitFor(
+    shelf,
+    'the window that has this shelf open',
+    FOLLOWED_WITHIN,
+    Promise.race([
+      views.follow(waiting.signal).then((session) => ({ session })),
+      waited.then((lock) => ({ lock })),
+    ]),
+  ).catch(() => null)
+  if (first && 'lock' in first) {
+    writing.lock = first.lock
+    return first.lock ? 'gone' : 'elsewhere'
   }
+  if (!first?.session) {
+    waiting.abort()
+    return over.signal.aborted ? 'elsewhere' : 'silent'
+  }
+  const { session } = first
   askContents(shelf, views)
   use(shelf, session.state, session.history)
   setSaving(shelf, { state: 'saved' })
@@ -106,8 +125,12 @@ function keepOn(shelf: Shelf, opening: Opening, writing: Writing, lock: Lock | n
   writing.lock = lock
   if (!lock) return
   void takeOver(shelf, opening).catch((error: unknown) => {
-    // Nothing is lost of it as long as this page is open.
+    // Nothing is lost of it as long as this page is open, and others that follow are told.
     setSaving(shelf, { state: 'failed', why: whyNotKept(error) })
+    opening.views.lead()
+    setTimeout(() => {
+      if (!opening.over.signal.aborted) keepOn(shelf, opening, writing, lock)
+    }, AGAIN_AFTER)
   })
 }
 
@@ -119,20 +142,22 @@ export async function giveWay(shelf: Shelf, opening: Opening, writing: Writing):
   const followed = views.follow(over.signal)
   writing.lock?.release()
   writing.lock = null
-  const waited = awaitWriting(name, over.signal)
+  const waited = awaitWriting(shelf, name, over.signal)
   // It may come back at once: who came had not asked for it yet, and waits to be told.
   const session = await Promise.race([followed, waited.then(() => null)])
   if (session) shelf.showSession(session)
   keepOn(shelf, opening, writing, await waited)
 }
 
+/** When it could not be kept on, it is tried again after this time, in milliseconds. */
+const AGAIN_AFTER = 5000
+
 /** The page that kept the shelf is gone: what is here is kept from now on. */
 async function takeOver(shelf: Shelf, opening: Opening): Promise<void> {
   const { name } = opening
-  const spare = await Spare.open(databaseFor(name))
+  const { spare, copy } = await openSecond(shelf, name)
   const stores = shelf.stores(databaseFor(name))
   const { revision, slots, seq } = await findKept(stores.slots)
-  const copy = await spare?.read()
   const { state, history } = shelf.page.getState().session
   await begin(
     shelf,

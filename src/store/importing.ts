@@ -3,6 +3,7 @@ import type { KeptContent, ShelfFile } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/types'
 import { allDocuments, bringBack } from './catalogue'
 import { keptContent, loadContent, markAsKept, peekContent, putContent } from './documents'
+import { newId } from './newId'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
 
@@ -69,7 +70,6 @@ function bring(
 
 /** Brings the one desktop of a file in, beside all that is here, in one undoable step. */
 export async function importDesktop(shelf: Shelf, file: ShelfFile): Promise<void> {
-  const newId = (kind: string) => `${kind}-${crypto.randomUUID()}`
   const { desktop, state, documents } = beside(
     file,
     shelf.state(),

@@ -4,12 +4,7 @@
  */
 
 import { LOGS } from './logs'
-
-/**
- * What the page asks: to open the files of a shelf, to add a line, to go on in the other file, or to
- * let go of what is in the one before, which a copy has by now.
- */
-export type LogOrder = { open: string } | { line: string } | { turn: true } | { drop: true }
+import type { LogAnswer, LogOrder } from './logWriter'
 
 /** Part of the File System Standard that the types of the page do not have. */
 interface SyncHandle {
@@ -24,7 +19,8 @@ let handles: SyncHandle[] = []
 let current = 0
 const encoder = new TextEncoder()
 
-async function open(shelf: string): Promise<void> {
+async function open(shelf: string, at: number): Promise<void> {
+  current = at
   const root = await navigator.storage.getDirectory()
   const folder = await root.getDirectoryHandle(`kite-shelf-${shelf}`, { create: true })
   handles = await Promise.all(
@@ -45,15 +41,21 @@ async function open(shelf: string): Promise<void> {
 
 let ready: Promise<void> = Promise.resolve()
 
-addEventListener('message', ({ data }: MessageEvent<LogOrder>) => {
-  if ('open' in data) ready = open(data.open)
-  ready = ready.then(() => {
-    const handle = handles[current]
-    if ('line' in data && handle)
-      handle.write(encoder.encode(`${data.line}\n`), { at: handle.getSize() })
-    if ('turn' in data) current = 1 - current
-    if ('drop' in data) handles[1 - current]?.truncate(0)
-  })
-  // Without files the second copy is as old as it is without a log.
-  ready.catch(() => {})
-})
+addEventListener(
+  'message',
+  ({ data: { n, order } }: MessageEvent<{ n: number; order: LogOrder }>) => {
+    if ('open' in order) ready = open(order.open, order.at)
+    ready = ready.then(() => {
+      const handle = handles[current]
+      if ('line' in order && handle)
+        handle.write(encoder.encode(`${order.line}\n`), { at: handle.getSize() })
+      if ('turn' in order) current = 1 - current
+      if ('drop' in order) handles[1 - current]?.truncate(0)
+    })
+    const answer = (given: LogAnswer) => postMessage(given)
+    ready.then(
+      () => answer({ n }),
+      ({ name, message }: Error) => answer({ n, fault: { name, message } }),
+    )
+  },
+)

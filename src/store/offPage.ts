@@ -1,28 +1,83 @@
-import { type Remote, wrap } from 'comlink'
+import { createEndpoint, type Remote, wrap } from 'comlink'
+import { NO_WORKERS, setHealth, WORKERS_RUN } from './health'
 import { Unloaded } from './unloaded'
+import { Silent, within } from './within'
 import type { Working } from './working'
+
+/** Something that is done off the page where the browser lets it, else on it. */
+export interface OffPage<Api> {
+  /** A worker made for it; its script exposes the same as `onPage` brings. */
+  worker(): Worker
+  onPage(): Promise<Api>
+}
+
+/** A worker that has not begun by then, or ends nothing by then, is given up, in milliseconds. */
+const BEGINS_WITHIN = 8000
+const ENDS_WITHIN = 120_000
+
+/** A worker that cannot start, died or did not begin: the work is begun again, elsewhere. */
+class Gone extends Error {}
 
 /**
  * Asks a worker that was made for it, off the page. It is let go with its answer, with its fault, or
- * when the person ends it.
+ * when the person ends it. One that cannot start, dies or does not begin is started once more; then
+ * the page does the work itself.
  * @throws what `fault` makes of why, or that its code did not come
  */
-export async function offPage<Api, Answer>(
-  worker: Worker,
+export async function offPage<Api extends object, Answer>(
+  { worker, onPage }: OffPage<Api>,
+  working: Pick<Working, 'signal' | 'shelf'>,
+  ask: (api: Remote<Api>) => Promise<Answer>,
+  fault: (why: string) => Error,
+): Promise<Answer> {
+  for (let tries = 0; tries < 2; tries++) {
+    try {
+      const answer = await askWorker(worker, working, ask, fault)
+      setHealth(working.shelf, 'workers', WORKERS_RUN)
+      return answer
+    } catch (error) {
+      if (!(error instanceof Gone)) throw error
+    }
+  }
+  setHealth(working.shelf, 'workers', NO_WORKERS)
+  const api = await onPage().catch(() => {
+    throw new Unloaded()
+  })
+  // It answers at once where a worker would later; who asks waits for both.
+  return ask(api as unknown as Remote<Api>)
+}
+
+async function askWorker<Api extends object, Answer>(
+  make: () => Worker,
   { signal }: Pick<Working, 'signal'>,
   ask: (api: Remote<Api>) => Promise<Answer>,
   fault: (why: string) => Error,
 ): Promise<Answer> {
+  let worker: Worker
+  try {
+    worker = make()
+  } catch {
+    throw new Gone()
+  }
   const over = new Promise<never>((_, reject) => {
     signal.addEventListener('abort', () => reject(fault('you ended it')), { once: true })
     worker.addEventListener('error', (event) => {
-      // A script that does not come has no message, one that it needs in turn has this one.
-      const came = event instanceof ErrorEvent && !event.message.includes('NetworkError')
-      reject(came ? fault('it cannot be read') : new Unloaded())
+      event.preventDefault()
+      reject(new Gone())
     })
   })
   try {
-    return await Promise.race([ask(wrap<Api>(worker)), over])
+    const api = wrap<Api>(worker)
+    // It answers this as soon as its script runs.
+    const begun = within(api[createEndpoint](), BEGINS_WITHIN, 'The worker')
+    const began = begun.catch(() => Promise.reject(new Gone()))
+    await Promise.race([began, over])
+    const done = within(ask(api), ENDS_WITHIN, 'The worker').catch((why: Error) => {
+      // What it says is wrong with what it was given would be wrong again elsewhere.
+      if (!(why instanceof Silent)) throw why
+      throw fault('it takes too long')
+    })
+    return await Promise.race([done, over])
   } finally {
     worker.terminate()
   }

@@ -1,5 +1,7 @@
 /** The rounds that were practised, kept in this browser for whoever sits at it. */
 
+import { jot, jottedJson } from './jotted'
+
 export interface Practised {
   /** Milliseconds since 1970. */
   at: number
@@ -12,18 +14,10 @@ const KEY = 'kite-shelf-practice'
 const MOST = 50
 
 export function practised(): Practised[] {
-  try {
-    const read: unknown = JSON.parse(localStorage.getItem(KEY) ?? '[]')
-    return Array.isArray(read) ? (read as Practised[]).filter(({ median }) => median > 0) : []
-  } catch {
-    return []
-  }
+  const read = jottedJson('localStorage', KEY)
+  return Array.isArray(read) ? (read as Practised[]).filter((one) => one?.median > 0) : []
 }
 
 export function keepRound(round: Practised): void {
-  try {
-    localStorage.setItem(KEY, JSON.stringify([...practised(), round].slice(-MOST)))
-  } catch {
-    // Without room for it the round was practised all the same.
-  }
+  jot('localStorage', KEY, JSON.stringify([...practised(), round].slice(-MOST)))
 }

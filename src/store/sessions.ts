@@ -1,6 +1,7 @@
 import { createStore, useStore } from 'zustand'
 import { migrated } from '@/core/formats/migrations'
 import type { State } from '@/core/model/types'
+import { setHealth, whyFailed } from './health'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
 import { useShelf } from './useShelf'
@@ -60,8 +61,13 @@ export async function keepSessions(
     if (latest && likeness(latest.state) === likeness(state)) return
     const next = [{ at: shelf.clock(), state }, ...list].slice(0, KEPT)
     sessions(shelf).setState({ list: next })
-    // A full store is told where the arrangement itself is written.
-    await store.setItem(KEY, next).catch(() => {})
+    try {
+      await store.setItem(KEY, next)
+      setHealth(shelf, 'sessions', { is: 'good', says: 'The last ten are saved.' })
+    } catch (error) {
+      const says = `They can’t be saved. ${whyFailed(error)} The shelf itself is saved apart from them.`
+      setHealth(shelf, 'sessions', { is: 'amiss', says })
+    }
   }
   if (opened) await keep(opened)
   const timer = setInterval(() => void keep(shelf.state()), SESSION_EVERY)

@@ -10,6 +10,8 @@ import { initialState } from '@/core/model/initial'
 import { ownFacts } from '@/core/model/ownApps'
 import type { AppFacts, Deed, DesktopId, DisplayId, State, WindowId } from '@/core/model/types'
 import { isAbout, leaving, shown, wentElsewhere } from './asked'
+import type { Locks } from './locks'
+import { newId } from './newId'
 import { type Ran, seenFrom } from './replica'
 import { isBusy } from './reports'
 import type { Stores } from './storage'
@@ -129,6 +131,8 @@ export interface Given {
   clock(): number
   /** How its pages hear of each other. */
   channel(name: string): BroadcastChannel
+  /** How they keep out of each other's way. */
+  locks: Locks
 }
 
 type Heard = (events: JournalEvent[]) => void
@@ -141,7 +145,7 @@ export type Shelf = ReturnType<typeof createShelf>
  * Makes a shelf: what is shown of it and what is done to it. All that lives as long as it is open
  * belongs to it; what a module has for it is `ofShelf`. Nothing is loaded or kept until it is started.
  */
-export function createShelf({ stores, apps: facts, clock, channel }: Given) {
+export function createShelf({ stores, apps: facts, clock, channel, locks }: Given) {
   const page = createStore<PageState>(() => FIRST)
   const apps = new Map(facts.map((app) => [app.id, app]))
   const listeners = new Set<Heard>()
@@ -165,7 +169,7 @@ export function createShelf({ stores, apps: facts, clock, channel }: Given) {
     return {
       now,
       id: (kind) => {
-        ids[given] ??= `${kind}-${crypto.getRandomValues(new Uint32Array(2)).join('')}`
+        ids[given] ??= newId(kind)
         return ids[given++] as string
       },
       app: appFacts,
@@ -270,6 +274,7 @@ export function createShelf({ stores, apps: facts, clock, channel }: Given) {
     stores,
     clock,
     channel,
+    locks,
     /** The arrangement as it is now. */
     state,
     /** What is known of an app, of those that ship and the person's own. */

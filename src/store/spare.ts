@@ -5,10 +5,12 @@
 
 import { type KeptContent, readState } from '@/core/formats/shelfFile'
 import { withChanges } from '@/core/history/changes'
+import type { Step } from '@/core/history/history'
 import type { DocumentId, State } from '@/core/model/types'
 import { readLog } from './changeLog'
 import { sealed, unsealed } from './checksum'
 import { LOGS } from './logs'
+import { isStepList, type LoggedSteps, type StepList } from './steps'
 
 const FILES = ['shelf-a.json', 'shelf-b.json'] as const
 
@@ -22,14 +24,27 @@ export interface SpareCopy {
   stateSeq: number
   /** What documents said with it or after it, and in which line. */
   documents: Map<DocumentId, { seq: number; content: KeptContent | null }>
+  /** What can be undone; null where that was not told, as by an earlier version. */
+  steps: ToldSteps | null
+  /** Whether a log of what changed after it was there. */
+  logged: boolean
+}
+
+/** Which steps can be undone, and those of them that are told here; the store may have the others. */
+interface ToldSteps {
+  /** The line they are of. */
+  seq: number
+  list: StepList
+  made: Map<number, Step>
 }
 
 /** What documents say; null: they are gone. */
 export type Contents = Map<DocumentId, KeptContent | null>
 
 /** A copy as it is in its file. */
-interface Written extends Omit<SpareCopy, 'documents'> {
+interface Written extends Omit<SpareCopy, 'documents' | 'steps' | 'logged'> {
   documents?: Record<DocumentId, KeptContent | null>
+  steps?: LoggedSteps
 }
 
 export class Spare {
@@ -75,31 +90,38 @@ export class Spare {
       .sort((a, b) => a.seq - b.seq)
     // As it was written: what an earlier version logged fits only what that version wrote.
     let state = raw
-    let { seq, stateSeq } = copy
+    let { seq, stateSeq, steps } = copy
     for (const record of since) {
-      // What follows a line that is missing is not built on it.
+      // A line may have been told twice. What follows one that is missing is not built on it.
+      if (record.seq === seq) continue
       if (record.seq !== seq + 1) break
       seq = record.seq
       if ('changes' in record) {
         state = withChanges(state, record.changes)
         stateSeq = seq
+        if (record.steps !== 'as before') steps = toldSteps(record.steps, seq, steps?.made)
       } else copy.documents.set(record.document, { seq, content: record.content })
     }
     try {
-      return { ...copy, state: readState(state), seq, stateSeq }
+      return { ...copy, state: readState(state), seq, stateSeq, steps, logged: since.length > 0 }
     } catch {
       return copy
     }
   }
 
-  /** @param documents those that have no file of their own yet */
+  /**
+   * @param documents those that have no file of their own yet
+   * @param steps what can be undone
+   */
   async write(
     state: State,
     is: Pick<SpareCopy, 'at' | 'seq' | 'stateSeq'>,
     documents: Contents,
+    steps?: LoggedSteps,
   ): Promise<void> {
     const file = this.last === FILES[0] ? FILES[1] : FILES[0]
-    const written: Written = { ...is, state, documents: Object.fromEntries(documents) }
+    const said = Object.fromEntries(documents)
+    const written: Written = { ...is, state, documents: said, ...(steps && { steps }) }
     await writeFile(this.folder, file, JSON.stringify(sealed(written, is.at)))
     this.last = file
   }
@@ -132,15 +154,36 @@ function copyOf(text: string | null): { copy: SpareCopy; raw: unknown } | null {
   const found = unsealed(parsed(text))
   if (!found) return null
   try {
-    const { at, seq = 0, stateSeq = seq, state: raw, documents = {} } = found.value as Written
+    const written = found.value as Written
+    const { at, seq = 0, stateSeq = seq, state: raw, documents = {} } = written
     const said = Object.entries(documents).map(
       ([id, content]) =>
         [id, { seq, content }] as [DocumentId, { seq: number; content: KeptContent | null }],
     )
-    return { copy: { at, seq, stateSeq, state: readState(raw), documents: new Map(said) }, raw }
+    const steps = toldSteps(written.steps, seq)
+    const copy = {
+      at,
+      seq,
+      stateSeq,
+      state: readState(raw),
+      documents: new Map(said),
+      steps,
+      logged: false,
+    }
+    return { copy, raw }
   } catch {
     return null
   }
+}
+
+function toldSteps(
+  told: LoggedSteps | undefined,
+  seq: number,
+  before: ReadonlyMap<number, Step> = new Map(),
+): ToldSteps | null {
+  if (!isStepList(told?.list) || !Array.isArray(told.made)) return null
+  const made = new Map([...before, ...told.made.map((step) => [step.id, step] as const)])
+  return { seq, list: told.list, made }
 }
 
 function parsed(text: string | null): unknown {

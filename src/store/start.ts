@@ -1,22 +1,27 @@
-import { emptyHistory, sameToUndo } from '@/core/history/history'
+import type { KeptContent } from '@/core/formats/shelfFile'
+import { emptyHistory } from '@/core/history/history'
 import { initialState } from '@/core/model/initial'
-import type { State } from '@/core/model/types'
+import type { DocumentId, State } from '@/core/model/types'
 import { databaseFor, exportDatabase, leaveDatabase, marksOf, setAside } from './aside'
 import { followWaits } from './attention'
 import { begin, type Opening as Locked, shut, use } from './begin'
-import { NOWHERE, provideContents } from './documents'
+import { isKept, NOWHERE, provideContents, type Stored } from './documents'
 import { follow, giveWay, pageFor, type Seat, type Writing } from './following'
+import { setHealth, whyFailed } from './health'
 import { followTravel } from './importing'
 import { findKept, type Kept } from './keeping'
-import { claim, claimWriting, type Lock } from './lock'
+import { claim, claimWriting, type Lock, takeWriting } from './lock'
 import type { Notice } from './notices'
 import { onReport } from './reports'
 import { setSaving } from './saving'
+import { openSecond, type Second } from './secondCopy'
 import type { Shelf } from './shelf'
-import { Spare, type SpareCopy } from './spare'
+import type { Spare, SpareCopy } from './spare'
+import { waitFor } from './starting'
 import { readSteps } from './steps'
 import { databaseLost, type KeptStore, type Stores } from './storage'
 import { Views } from './views'
+import { when } from './when'
 
 /** What a shelf starts with when nothing is kept yet. */
 export interface Seed {
@@ -29,14 +34,15 @@ export interface Trouble {
   why: string
   /** When the spare copy is of, in milliseconds since 1970; null where there is none. */
   spareAt: number | null
-  openSpare(): Promise<void>
+  openSpare?(): Promise<void>
   exportThere(): Promise<Blob>
-  beginAnew(): Promise<void>
+  beginAnew?(): Promise<void>
   /** An empty shelf of which nothing is kept. */
   workWithout(): void
 }
 
-export type Started = 'ready' | 'elsewhere' | Trouble
+/** `silent`: another page keeps the shelf, and does not answer. */
+export type Started = 'ready' | 'elsewhere' | 'silent' | Trouble
 
 interface Opening extends Locked {
   seed(): Promise<Seed>
@@ -54,7 +60,7 @@ export async function start(
   seat: Seat = { display: 'near', fixed: false },
 ): Promise<Started> {
   const over = new AbortController()
-  const finish = { write: async () => {}, giveWay: async () => {} }
+  const finish = { write: async () => {}, giveWay: async () => {}, stop: () => {} }
   const writing: Writing = { lock: null }
   const giveUp = (held: Lock) => {
     over.abort()
@@ -64,10 +70,10 @@ export async function start(
       held.release()
     })
   }
-  const lock = await claim(`${name}-${seat.display}`, take, giveUp, shelf.channel)
+  const lock = await claim(`${name}-${seat.display}`, take, giveUp, shelf)
   if (!lock) return 'elsewhere'
   const page = pageFor(shelf, seat, () => void giveWay(shelf, opening, writing))
-  const views = new Views(name, seat.display, seat.fixed, page, shelf.channel)
+  const views = new Views(name, seat.display, seat.fixed, page, shelf.channel, shelf.locks)
   over.signal.addEventListener('abort', () => views.close())
   void lock.lost.then(() => {
     writing.lock?.release()
@@ -80,39 +86,66 @@ export async function start(
   const off = onReport(shelf, (document, given) => views.reported(document, given))
   over.signal.addEventListener('abort', off)
   const opening: Opening = { name, views, seed, lock, over, finish }
-  writing.lock = await claimWriting(name)
-  if (writing.lock) return open(shelf, opening)
+  const keep = (given: Lock): Promise<Started> => {
+    writing.lock = given
+    // Another page has taken it, because this one did not answer.
+    void given.lost.then(() => {
+      finish.stop()
+      over.abort()
+      shut(shelf)
+    })
+    return open(shelf, opening).catch((error: unknown) =>
+      trouble(
+        shelf,
+        opening,
+        { spare: null, copy: null },
+        `It could not be opened. ${reason(error)}`,
+      ),
+    )
+  }
+  const free = await claimWriting(shelf, name)
+  if (free) return keep(free)
   const followed = await follow(shelf, opening, writing)
   // It went before it told anything.
-  return followed === 'gone' ? open(shelf, opening) : followed
+  if (followed === 'gone' && writing.lock) return keep(writing.lock)
+  const taken = followed === 'silent' && take ? await takeWriting(shelf, name) : null
+  return taken ? keep(taken) : (followed as Started)
 }
 
 async function open(shelf: Shelf, opening: Opening): Promise<Started> {
   const { name } = opening
-  const spare = await Spare.open(databaseFor(name))
-  const lost = await databaseLost(databaseFor(name)).catch(() => false)
+  const second = await openSecond(shelf, name)
+  const { spare, copy } = second
+  const asked = databaseLost(databaseFor(name))
+  const lost = await waitFor(shelf, 'the database', LOST_WITHIN, asked).catch(() => false)
   const stores = shelf.stores(databaseFor(name))
   let kept: Kept
   try {
-    kept = await findKept(stores.slots)
-    if (kept.damaged.length) await setAside(stores.slots, kept.damaged, shelf.clock())
+    kept = await waitFor(shelf, 'the database', STORE_WITHIN, findKept(stores.slots))
   } catch (error) {
-    return trouble(shelf, opening, spare, `What is kept of it could not be read. ${reason(error)}`)
+    return trouble(shelf, opening, second, `Your saved shelf could not be read. ${reason(error)}`)
   }
-  const found = told(kept)
+  // What cannot be put aside, because nothing can be written, stays where it is.
+  const aside = await setAside(stores.slots, kept.damaged, shelf.clock()).then(
+    () => true,
+    () => false,
+  )
+  const found = told(kept, aside)
   if (kept.state) {
-    await clear(stores, kept)
+    if (aside) await clear(stores, kept)
     // What was read in part has to be written as it is now.
     const { state, lost: left, older } = kept
     const written = left.length > 0 || kept.damaged.length > 0 || older ? null : state
-    const copy = await spare?.read()
     // The log of changes may be a moment ahead of the store.
-    if (copy && left.length === 0)
-      await bringBackDocuments(stores.documents, null, copy.documents, kept.seq)
-    const ahead = copy && copy.stateSeq > kept.seq && left.length === 0 ? copy.state : null
-    // What can be undone stands on the state it was kept with, but for what is not undone at all.
-    const stands = left.length === 0 && (!ahead || sameToUndo(state, ahead))
-    const history = stands ? await readSteps(stores.slots, kept.steps) : emptyHistory
+    const contents =
+      copy && left.length === 0
+        ? await bringBackDocuments(stores.documents, null, copy.documents, kept.seq)
+        : undefined
+    const ahead = copy && copy.stateSeq > kept.seq && left.length === 0 ? copy : null
+    // What can be undone stands on the state it was kept with; the log tells of it with each change.
+    const told = ahead && (ahead.steps?.seq ?? 0) > kept.seq ? ahead.steps : null
+    const list = ahead && !ahead.steps ? null : (told?.list ?? kept.steps)
+    const history = left.length ? emptyHistory : await readSteps(stores.slots, list, told?.made)
     await begin(
       shelf,
       opening,
@@ -120,21 +153,21 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
       spare,
       {
         ...kept,
-        state: ahead ?? state,
+        state: ahead?.state ?? state,
         written,
         history,
         seq: Math.max(kept.seq, copy?.seq ?? 0),
         stateSeq: Math.max(kept.seq, copy?.stateSeq ?? 0),
       },
       found,
+      contents,
     )
   } else {
     // The mark that something was kept reaches the disk late: a copy says the same.
     const missing = kept.damaged.length > 0 || lost || marksOf(name).kept === true
-    const copy = await spare?.read()
     if (copy) await restore(shelf, opening, stores, spare, kept, copy, spare)
     else if (kept.damaged.length)
-      return trouble(shelf, opening, spare, 'What is kept of it is damaged, all of it.')
+      return trouble(shelf, opening, second, 'Your saved shelf is damaged, all of it.')
     else await anew(shelf, opening, stores, spare, kept, missing)
   }
   return 'ready'
@@ -142,27 +175,32 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
 
 /** What is kept aside goes from its place: found again at every start it would be told every time. */
 async function clear({ slots }: Stores, { damaged }: Kept): Promise<void> {
-  for (const { key } of damaged) await slots.removeItem(key)
+  for (const { key } of damaged) await slots.removeItem(key).catch(() => {})
 }
 
-const reason = (error: unknown): string =>
-  error instanceof Error && error.message ? `The browser says: ${error.message.slice(0, 200)}` : ''
+/** Whether a database was lost is told at once, or not at all, in milliseconds. */
+const LOST_WITHIN = 2500
+/** Reading a large shelf on a slow disk may take a while; after so long it does not answer. */
+const STORE_WITHIN = 30_000
+
+const reason = (error: unknown): string => whyFailed(error)
 
 const EXPORT_DAMAGED = { command: 'shelf.exportDamaged', label: 'Export it' }
 
 /** What has to be told of how the shelf was found. */
-function told({ state, damaged, cut, lost }: Kept): Notice[] {
+function told({ state, damaged, cut, lost }: Kept, aside: boolean): Notice[] {
   const notices: Notice[] = []
+  const kept = aside ? 'is kept aside' : 'stays where it is: nothing can be written now'
   if (state && lost.length)
     notices.push({
       id: 'in part',
-      text: `The shelf could be read only in part. Left out: ${lost.join(', ')}. What could not be read is kept aside.`,
+      text: `The shelf could be read only in part. Left out: ${lost.join(', ')}. What could not be read ${kept}.`,
       offers: EXPORT_DAMAGED,
     })
   else if (state && damaged.length)
     notices.push({
       id: 'damaged',
-      text: 'A saved copy was damaged; what was kept beside it was loaded. The damaged copy is kept aside.',
+      text: `A saved copy was damaged; what was kept beside it was loaded. The damaged copy ${kept}.`,
       offers: EXPORT_DAMAGED,
     })
   if (state && cut)
@@ -182,7 +220,11 @@ async function anew(
   { revision, slots }: Kept,
   missing: boolean,
 ): Promise<void> {
-  const { state, contents } = await opening.seed()
+  const seed = await opening.seed()
+  const { state } = seed
+  const contents = new Map(
+    Object.entries(seed.contents).map(([id, saved]) => [id, { saved, draft: null }]),
+  )
   const fresh = { state, revision, slots, written: null }
   const notices = missing
     ? [
@@ -211,57 +253,64 @@ async function restore(
 ): Promise<void> {
   const { revision, slots } = kept
   await clear(stores, kept)
-  await bringBackDocuments(stores.documents, from, copy.documents, -1)
-  const { state, seq } = copy
-  await begin(shelf, opening, stores, spare, { state, revision, slots, written: null, seq }, [
-    {
-      id: 'restored',
-      text: `The browser had lost what it kept of this shelf. The second copy was loaded, written on ${when(copy.at)} with what changed up to the last moment.`,
-    },
-  ])
+  const contents = await bringBackDocuments(stores.documents, from, copy.documents, -1)
+  const { state, seq, steps } = copy
+  const history = await readSteps(stores.slots, steps?.list ?? null, steps?.made)
+  const given = { state, revision, slots, written: null, seq, history }
+  await begin(shelf, opening, stores, spare, given, [RESTORED(copy)], contents)
 }
 
-/** “26 Nov 2026, 14:05”, as it is written where the person is. */
-export const when = (at: number): string =>
-  new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short', hourCycle: 'h23' })
+const RESTORED = ({ at, logged }: SpareCopy): Notice => ({
+  id: 'restored',
+  text: `The browser had lost this shelf. The second copy was loaded: written ${when(at)}, ${
+    logged ? 'with what changed after that.' : 'with nothing that changed after that.'
+  }`,
+})
 
 /**
  * Documents that are only in the spare copy, and what they said after a line of the log.
  * @param spare null where only what the log says is wanted
+ * @returns those that could not be written to the store now
  */
 async function bringBackDocuments(
   documents: KeptStore,
   spare: Spare | null,
   since: SpareCopy['documents'],
   after: number,
-): Promise<void> {
+): Promise<Map<DocumentId, KeptContent>> {
+  const left = new Map<DocumentId, KeptContent>()
+  const put = (id: DocumentId, content: Stored) =>
+    documents.setItem(id, content).catch(() => left.set(id, content))
   const there = new Set(spare ? await documents.keys().catch(() => []) : [])
   for (const id of (await spare?.listDocuments()) ?? []) {
     const content = there.has(id) ? null : await spare?.readDocument(id)
-    if (content) await documents.setItem(id, content)
+    if (content) await put(id, content)
   }
-  for (const [id, { seq, content }] of since)
-    if (seq > after && content) await documents.setItem(id, content)
+  for (const [id, { seq, content }] of since) {
+    if (seq <= after || !content) continue
+    // The log may have fallen behind what was written since.
+    const stored = await documents.getItem(id).catch(() => null)
+    if (!isKept(stored) || (stored.seq ?? -1) < seq) await put(id, { ...content, seq })
+  }
+  return left
 }
 
 async function trouble(
   shelf: Shelf,
   opening: Opening,
-  spare: Spare | null,
+  { spare, copy }: Second,
   why: string,
 ): Promise<Trouble> {
   const { name } = opening
-  const copy = await spare?.read()
   /** The database stays as it is, another is begun. */
   const leave = async (): Promise<[Stores, Kept, Spare | null]> => {
     leaveDatabase(name, shelf.clock())
     const stores = shelf.stores(databaseFor(name))
-    return [stores, await findKept(stores.slots), await Spare.open(databaseFor(name))]
+    return [stores, await findKept(stores.slots), (await openSecond(shelf, name)).spare]
   }
   return {
-    why,
+    ...unstarted(shelf, name, why),
     spareAt: copy?.at ?? null,
-    exportThere: () => exportDatabase(shelf.stores(databaseFor(name))),
     openSpare: async () => {
       if (!copy) return
       const [stores, kept, fresh] = await leave()
@@ -271,14 +320,20 @@ async function trouble(
       const [stores, kept, fresh] = await leave()
       await anew(shelf, opening, stores, fresh, kept, false)
     },
-    workWithout: () => {
-      provideContents(shelf, { store: NOWHERE, changed: () => {} })
-      use(shelf, initialState())
-      setSaving(shelf, {
-        state: 'failed',
-        why: 'You work without keeping anything. Export the shelf to keep it.',
-      })
-      shelf.page.setState({ ready: true })
-    },
   }
 }
+
+/** What is left to do where a start failed before anything was opened. */
+export const unstarted = (shelf: Shelf, name: string, why: string): Trouble => ({
+  why,
+  spareAt: null,
+  exportThere: () => exportDatabase(shelf.stores(databaseFor(name))),
+  workWithout: () => {
+    provideContents(shelf, { store: NOWHERE, changed: () => {} })
+    use(shelf, initialState())
+    const says = 'Nothing is being saved. Export the shelf to keep it.'
+    setSaving(shelf, { state: 'failed', why: says })
+    setHealth(shelf, 'database', { is: 'amiss', says })
+    shelf.page.setState({ ready: true })
+  },
+})

@@ -17,6 +17,28 @@ export interface StepList {
   count: number
 }
 
+/** Which steps there are, with those of them that are told in the same place. */
+export interface LoggedSteps {
+  list: StepList
+  made: Step[]
+}
+
+/** Of what can be undone so much is in a copy, the newest first, in characters. */
+const NEWEST_MOST = 300_000
+
+/** What can be undone, for a copy: the newest steps are in it, the store has the others. */
+export function newestSteps(history: History, isPassing: (step: Step) => boolean): LoggedSteps {
+  const all = [...history.past, ...history.future].filter((step) => !isPassing(step))
+  let room = NEWEST_MOST
+  const made = all
+    .toSorted((a, b) => b.id - a.id)
+    .filter((step) => {
+      if (room > 0) room -= JSON.stringify(step).length
+      return room > 0
+    })
+  return { list: listOf(history, (step) => !isPassing(step)), made }
+}
+
 /** A step with more than this is not kept, nor what was done before it, in characters. */
 const LONG = 1_000_000
 
@@ -43,8 +65,7 @@ export class Steps {
       if (kept) await this.store.setItem(keyOf(step.id), record)
       this.written.set(step.id, { step, kept })
     }
-    const isKept = ({ id }: Step) => this.written.get(id)?.kept === true
-    return { past: reached(past, isKept), future: reached(future, isKept), count }
+    return listOf({ past, future, count }, ({ id }) => this.written.get(id)?.kept === true)
   }
 
   /** Steps that were just read need not be written. */
@@ -61,14 +82,29 @@ export class Steps {
   }
 }
 
+/** Which steps can be reached, where some are not kept. */
+export const listOf = (
+  { past, future, count }: History,
+  isKept: (step: Step) => boolean,
+): StepList => ({ past: reached(past, isKept), future: reached(future, isKept), count })
+
 /** The steps that can be reached: those after the last one that is not kept. */
 const reached = (steps: Step[], isKept: (step: Step) => boolean): number[] =>
   steps.slice(steps.findLastIndex((step) => !isKept(step)) + 1).map(({ id }) => id)
 
-/** The steps a list tells of, as far as they can be read. */
-export async function readSteps(store: KeptStore, list: StepList | null): Promise<History> {
+/**
+ * The steps a list tells of, as far as they can be read.
+ * @param made those that are known from elsewhere, newer than what the store has
+ */
+export async function readSteps(
+  store: KeptStore,
+  list: StepList | null,
+  made: ReadonlyMap<number, Step> = new Map(),
+): Promise<History> {
   if (!list) return emptyHistory
   const one = async (id: number): Promise<Step | null> => {
+    const known = made.get(id)
+    if (known) return known
     const found = unsealed(await patiently(() => store.getItem(keyOf(id))).catch(() => null))
     return found?.revision === id ? (found.value as Step) : null
   }

@@ -1,4 +1,5 @@
 import localforage from 'localforage'
+import { Silent, within } from './within'
 
 /** What is asked of a store of the browser: localForage has more. */
 export interface KeptStore {
@@ -19,13 +20,31 @@ export interface Stores {
 
 const databaseOf = (shelf: string): string => `kite-shelf-${shelf}`
 
+/** A database that has not answered by then will not, in milliseconds. */
+const READ_WITHIN = 8000
+const WRITTEN_WITHIN = 20_000
+
+/** The same store, which is not waited for without a limit. */
+function limited(store: KeptStore): KeptStore {
+  const read = <T>(work: Promise<T>) => within(work, READ_WITHIN, 'The database')
+  const write = <T>(work: Promise<T>) => within(work, WRITTEN_WITHIN, 'The database')
+  return {
+    getItem: (key) => read(store.getItem(key)),
+    keys: () => read(store.keys()),
+    setItem: (key, value) => write(store.setItem(key, value)),
+    removeItem: (key) => write(store.removeItem(key)),
+  }
+}
+
 export const openStores = (shelf: string): Stores => {
   const open = (storeName: string): KeptStore =>
-    localforage.createInstance({
-      name: databaseOf(shelf),
-      storeName,
-      driver: localforage.INDEXEDDB,
-    })
+    limited(
+      localforage.createInstance({
+        name: databaseOf(shelf),
+        storeName,
+        driver: localforage.INDEXEDDB,
+      }),
+    )
   return {
     slots: open('slots'),
     documents: open('documents'),
@@ -37,12 +56,14 @@ export const openStores = (shelf: string): Stores => {
 /** How long it is waited before a read that failed is tried again, in milliseconds. */
 const WAITS = [60, 240, 900]
 
-/** Tries again a few times: a read may fail once and be well the next moment. */
+/** Tries again a few times: a read may fail once and be well the next moment. Silence is told at once. */
 export async function patiently<T>(read: () => Promise<T>, waits = WAITS): Promise<T> {
   for (const wait of waits) {
     try {
       return await read()
-    } catch {
+    } catch (error) {
+      // It was waited for long enough.
+      if (error instanceof Silent) throw error
       await new Promise((resolve) => setTimeout(resolve, wait))
     }
   }
@@ -79,6 +100,6 @@ export function whyNotKept(error: unknown): string {
   if (/quota|no space|disk (is )?full|FILE_ERROR_NO_SPACE/i.test(`${name} ${message}`))
     return 'The browser’s storage is full. Export the shelf, then free some space.'
   if (/SecurityError|InvalidAccess/.test(name))
-    return 'The browser does not let this page store anything. Export the shelf to keep it.'
-  return 'The browser’s storage does not answer as it should. Retrying; export the shelf to be safe.'
+    return 'The browser doesn’t let this page store anything. Export the shelf to keep it.'
+  return 'The browser’s storage doesn’t answer as it should. Retrying; export the shelf to be safe.'
 }

@@ -1,4 +1,5 @@
 import { APPS } from '@/core/testing/world'
+import { locksOf } from './locks'
 import { createShelf, type Given, type Shelf } from './shelf'
 import type { KeptStore } from './storage'
 
@@ -43,5 +44,6 @@ export const makeShelf = (given: Partial<Given> = {}): Shelf =>
     apps: APPS,
     clock: () => Date.now(),
     channel: (name) => new BroadcastChannel(name),
+    locks: locksOf((name) => new BroadcastChannel(name)),
     ...given,
   })

@@ -1,6 +1,8 @@
 import type { Outcome, Session } from '@/core/commands/execute'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DisplayId, DocumentId } from '@/core/model/types'
+import type { Locks } from './locks'
+import { newId } from './newId'
 import { type Ran, Replica, seenFrom, type Told, toldBetween } from './replica'
 import type { Report } from './reports'
 
@@ -64,7 +66,7 @@ export class Views {
   private revision = 0
   private count = 0
   private asked = new Map<DocumentId, Asked>()
-  private me = `view-${crypto.getRandomValues(new Uint32Array(2)).join('')}`
+  private me = newId('view')
   private channel: BroadcastChannel
   /** Held as long as this view is open, so that others know when it is gone. */
   private gone = new AbortController()
@@ -74,6 +76,7 @@ export class Views {
    * @param own the display this view shows
    * @param fixed whether it shows no other
    * @param channel how views hear of each other
+   * @param locks how they keep out of each other's way
    */
   constructor(
     private shelf: string,
@@ -81,6 +84,7 @@ export class Views {
     readonly fixed: boolean,
     private page: Page,
     channel: (name: string) => BroadcastChannel,
+    private locks: Locks,
   ) {
     this.channel = channel(`kite-shelf-views-${shelf}`)
     this.channel.onmessage = ({ data }) => this.hear(data as Message)
@@ -89,7 +93,7 @@ export class Views {
 
   /** Says that it is there, once the lock is held by which others see when it is gone. */
   private attend(): Promise<void> {
-    return navigator.locks
+    return this.locks
       .request(this.lockOf(this.me), () => {
         this.present('hello')
         return new Promise<void>((free) => this.gone.signal.addEventListener('abort', () => free()))
@@ -119,7 +123,10 @@ export class Views {
     this.tellWhole()
   }
 
-  /** Follows the view that keeps the shelf. @returns the shelf, when that has answered */
+  /**
+   * Follows the view that keeps the shelf.
+   * @returns the shelf, when that has answered; null when it is not waited for any more
+   */
   async follow(signal: AbortSignal): Promise<Session | null> {
     const first = new Promise<Session | null>((resolve) => {
       this.replica = new Replica(
@@ -135,7 +142,10 @@ export class Views {
     const ask = () => this.post({ kind: 'whole?', from: this.me })
     ask()
     // It may be about to load the shelf.
-    const timer = setInterval(() => (this.leads ? clearInterval(timer) : ask()), 500)
+    const timer = setInterval(
+      () => (this.leads || signal.aborted ? clearInterval(timer) : ask()),
+      500,
+    )
     const session = await first
     clearInterval(timer)
     return session
@@ -320,7 +330,7 @@ export class Views {
     this.page.elsewhere([...this.others.values()])
     if (known) return
     // It is had when that view is gone.
-    void navigator.locks
+    void this.locks
       .request(this.lockOf(view), { signal: this.gone.signal }, () => {
         this.others.delete(view)
         this.page.elsewhere([...this.others.values()])

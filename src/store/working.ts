@@ -22,6 +22,7 @@ export const useWorks = (): Work[] => useStore(works(useShelf()), ({ list }) => 
 
 /** What somebody who does the work is given. */
 export interface Working {
+  shelf: Shelf
   /** Cut off when the person ends it. */
   signal: AbortSignal
   /** @param share 0 to 1 */
@@ -45,6 +46,7 @@ export async function work<T>(
   const shown = setTimeout(() => change((list) => [...list, entry]), SHOWN_AFTER)
   try {
     return await run({
+      shelf,
       signal: ending.signal,
       progress: (share) =>
         change((list) => list.map((one) => (one.id === id ? { ...one, progress: share } : one))),

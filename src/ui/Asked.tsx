@@ -11,6 +11,7 @@ import { ExportDocument } from '@/ui/documents/ExportDocument'
 import { TitleDialog } from '@/ui/documents/TitleDialog'
 import { UnsavedDialog } from '@/ui/documents/UnsavedDialog'
 import { FoldPreview } from '@/ui/fold/FoldPreview'
+import { HealthSheet } from '@/ui/health/HealthSheet'
 import { HomeDialog } from '@/ui/homes/HomeDialog'
 import { HomesDialog } from '@/ui/homes/HomesDialog'
 import { PutRightDialog } from '@/ui/homes/PutRightDialog'
@@ -92,6 +93,8 @@ export function Asked() {
       return <ImportShelf />
     case 'export document':
       return <ExportDocument id={view.document} />
+    case 'health':
+      return <HealthSheet />
     case 'clear up':
       return <ClearUp />
     default:

@@ -6,10 +6,13 @@ import { initialState } from '@/core/model/initial'
 import { clockFrom, kept, keptElsewhere, setPageBy } from '@/demo/clock'
 import { forgetShelf } from '@/store/aside'
 import { provideConsole } from '@/store/console'
+import { setHealth, whyFailed } from '@/store/health'
+import { jot, jotted } from '@/store/jotted'
+import { locksOf } from '@/store/locks'
 import { ofShelf } from '@/store/ofShelf'
 import { followOutside } from '@/store/outside'
 import { createShelf, type Shelf } from '@/store/shelf'
-import { type Seed, type Started, start } from '@/store/start'
+import { type Seed, type Started, start, unstarted } from '@/store/start'
 import { openStores } from '@/store/storage'
 import { ShelfProvider, useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useFrameNeeded, useFullScreen } from '@/ui/desktop/useFullScreen'
@@ -21,6 +24,7 @@ import { COLUMN } from './desktop/area'
 import { Desktop } from './desktop/Desktop'
 import { seat, sitAt, useSeat } from './desktop/seat'
 import { carryOut } from './effects'
+import { Loading } from './keeping/Loading'
 import { Shut } from './keeping/Shut'
 import { Troubled } from './keeping/Troubled'
 import { useKeptPage } from './keeping/useKeptPage'
@@ -56,7 +60,7 @@ const seed = async (name: string): Promise<Seed> => {
 const TAKE = 'kite-shelf-take'
 
 function takeOver(name: string): void {
-  sessionStorage.setItem(TAKE, name)
+  jot('sessionStorage', TAKE, name)
   location.reload()
 }
 
@@ -74,7 +78,7 @@ async function setClock(shelf: Shelf, name: string): Promise<{ name: string; pro
   if ('problem' in asked) return { name, problem: asked.problem }
   const follows = seat(shelf).getState().fixed ? keptElsewhere() : null
   const { clock, begins } = follows ? { clock: follows, begins: false } : kept(asked, search)
-  if (begins) await forgetShelf(AT_A_TIME)
+  if (begins) await forgetShelf(shelf, AT_A_TIME)
   setPageBy(clock)
   return { name: AT_A_TIME }
 }
@@ -89,12 +93,19 @@ const FACTS = APPS.map(({ id, name, plural, untitled, width, height, limits }) =
   limits,
 }))
 
+/** Where a browser has no channels between its pages, nobody hears and nobody is heard. */
+const channel = (name: string): BroadcastChannel =>
+  typeof BroadcastChannel === 'undefined'
+    ? ({ postMessage: () => {}, close: () => {} } as unknown as BroadcastChannel)
+    : new BroadcastChannel(name)
+
 const makeShelf = (): Shelf =>
   createShelf({
     stores: openStores,
     apps: FACTS,
     clock: () => Date.now(),
-    channel: (name) => new BroadcastChannel(name),
+    channel,
+    locks: locksOf(channel),
   })
 
 const own = ofShelf(() => ({ started: null as Promise<Started> | null }))
@@ -102,14 +113,33 @@ const own = ofShelf(() => ({ started: null as Promise<Started> | null }))
 /** Loads a shelf, once, however often it is asked. */
 function begin(shelf: Shelf, name: string): Promise<Started> {
   const mine = own(shelf)
-  mine.started ??= setClock(shelf, name).then(async ({ name: called, problem }) => {
-    const take = sessionStorage.getItem(TAKE) === name
-    sessionStorage.removeItem(TAKE)
+  mine.started ??= started(shelf, name)
+  return mine.started
+}
+
+/** However a start fails, there is a page with what can be done. */
+async function started(shelf: Shelf, name: string): Promise<Started> {
+  tellTabs(shelf)
+  try {
+    const { name: called, problem } = await setClock(shelf, name)
+    const take = jotted('sessionStorage', TAKE) === name
+    jot('sessionStorage', TAKE, null)
     const result = await start(shelf, called, () => seed(name), take, seat(shelf).getState())
     if (problem) shelf.say(problem, { refused: true })
     return result
-  })
-  return mine.started
+  } catch (error) {
+    console.error(error)
+    return unstarted(shelf, name, `Kite Shelf could not start. ${whyFailed(error)}`)
+  }
+}
+
+/** Tabs that do not hear of each other would write over what the other has written. */
+function tellTabs(shelf: Shelf): void {
+  const hear = typeof BroadcastChannel !== 'undefined'
+  const says = hear
+    ? 'Tabs and windows of this shelf stay in step.'
+    : 'This browser keeps tabs apart. Open this shelf in one tab only.'
+  setHealth(shelf, 'tabs', { is: hear ? 'good' : 'amiss', says })
 }
 
 interface Which {
@@ -141,11 +171,11 @@ function Begun({ name, nonce, display }: Which) {
     if (display) sitAt(shelf, display)
     void begin(shelf, name).then(setResult)
   }, [shelf, name, nonce, display])
-  if (takenOver || result === 'elsewhere')
-    return <Shut display={display} onUse={() => takeOver(name)} />
+  if (takenOver || result === 'elsewhere' || result === 'silent')
+    return <Shut display={display} silent={result === 'silent'} onUse={() => takeOver(name)} />
   if (ready) return <Open name={name} />
   if (typeof result === 'object' && result) return <Troubled trouble={result} />
-  return <main className="h-full" aria-busy="true" aria-label="Loading" />
+  return <Loading />
 }
 
 function Open({ name }: { name: string }) {

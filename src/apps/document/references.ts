@@ -1,5 +1,6 @@
 import type { EditorView } from '@tiptap/pm/view'
 import { loadContent, putContent } from '@/store/documents'
+import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 import { whyUnread } from '../contract'
 import { type ReaderContent, reader } from '../reader/manifest'
@@ -57,10 +58,11 @@ export async function insertPicture(
 ): Promise<void> {
   try {
     const content = await reader.read?.(file, {
+      shelf,
       signal: new AbortController().signal,
       progress: () => {},
     })
-    const id = `document-${crypto.randomUUID()}`
+    const id = newId('document')
     const title = file.name.replace(/\.\w+$/, '').trim() || file.name
     const info = { id, app: 'reader', title, unsaved: false, openedAt: Date.now() }
     putContent(shelf, id, { saved: content, draft: null })

@@ -2,6 +2,7 @@
 import { Pause, Play, Trash2 } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
+import { newId } from '@/store/newId'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
 import { pauseOr, useTether } from '@/store/tethers'
@@ -95,10 +96,7 @@ export default function Jobs({ document: id, window }: AppProps) {
         ))}
         {shown?.why ? <p className="text-alarm">{shown.why}</p> : null}
       </div>
-      <NewJob
-        document={id}
-        onQueue={(name) => change(queue(now(), `job-${crypto.randomUUID()}`, name))}
-      />
+      <NewJob document={id} onQueue={(name) => change(queue(now(), newId('job'), name))} />
     </>
   )
 }

@@ -1,15 +1,20 @@
-import { offPage } from '@/store/offPage'
+import { type OffPage, offPage } from '@/store/offPage'
 import type { Working } from '@/store/working'
 import { FileProblem } from '../contract'
-import type { reading } from './csv.worker'
 import type { TableContent } from './manifest'
+import type { reading } from './reading'
+
+const READING: OffPage<typeof reading> = {
+  worker: () => new Worker(new URL('./csv.worker.ts', import.meta.url), { type: 'module' }),
+  onPage: async () => (await import('./reading')).reading,
+}
 
 /** A table from text, read off the page; ended when the person wants. @throws FileProblem */
 export async function readLarge(text: string, working: Working): Promise<TableContent> {
-  const found = await offPage<typeof reading, Awaited<ReturnType<typeof reading.read>>>(
-    new Worker(new URL('./csv.worker.ts', import.meta.url), { type: 'module' }),
+  const found = await offPage(
+    READING,
     working,
-    (csv) => csv.read(text),
+    async (csv) => await csv.read(text),
     (why) => new FileProblem(why),
   )
   if ('problem' in found) throw new FileProblem(found.problem)

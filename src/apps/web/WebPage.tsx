@@ -3,6 +3,7 @@ import { ArrowLeft, ExternalLink, Keyboard, RotateCw } from 'lucide-react'
 import { type FormEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
 import { changeContent, shownContent, useContent, useTyped } from '@/store/documents'
+import { newId } from '@/store/newId'
 import { openOutside } from '@/store/outside'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { giveKeys, watchFrame } from '@/ui/parts/pageFrames'
@@ -42,7 +43,7 @@ export default function WebPage({ document: id }: AppProps) {
   const ours = last.startsWith('/pages/')
   const outside = address !== '' && (content?.outside || framing?.framed === false)
   // Known to our own pages only, so that they may pass keys on.
-  const token = useMemo(() => crypto.randomUUID(), [])
+  const token = useMemo(() => newId('page'), [])
   if (!visited) return null
   const keepAs = (next: string[], outside = content?.outside ?? false) =>
     changeContent(

@@ -92,6 +92,7 @@ export type View =
   | { view: 'glance'; desktop: DesktopId }
   | { view: 'trail'; back: boolean }
   | { view: 'clear up' }
+  | { view: 'health' }
   | { view: 'import shelf' }
   | { view: 'export document'; document: DocumentId }
 

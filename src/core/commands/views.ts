@@ -8,7 +8,16 @@ const group = 'Shelf' as const
 
 /** Commands that only ask the page to show something. */
 const opens = <Id extends string>(
-  view: 'keys' | 'line' | 'loft' | 'clear up' | 'import shelf' | 'sessions' | 'menu' | 'displays',
+  view:
+    | 'keys'
+    | 'line'
+    | 'loft'
+    | 'clear up'
+    | 'import shelf'
+    | 'sessions'
+    | 'menu'
+    | 'displays'
+    | 'health',
   id: Id,
   title: string,
 ) => command({ id, title, group, step: false, plan: () => ({ show: { view } }) })
@@ -82,6 +91,7 @@ export const viewCommands = [
   does('export shelf', 'shelf.export', 'Export the shelf file'),
   does('export damaged', 'shelf.exportDamaged', 'Export saved copies that were damaged'),
   does('keep folder', 'shelf.keepFolder', 'Keep a copy in a folder, or end it…'),
+  opens('health', 'shelf.health', 'Check saving and services…'),
   opens('clear up', 'documents.clearUp', 'Clear up documents…'),
   opens('import shelf', 'shelf.import', 'Import a shelf file…'),
   opens('sessions', 'sessions.open', 'Earlier sessions…'),

@@ -1,7 +1,6 @@
 import { check } from '@/core/model/check'
 import { currentId } from '@/core/model/selectors'
 import { World } from '@/core/testing/world'
-import { sameToUndo } from './history'
 
 test('going after an undo does not keep the step from being redone exactly', () => {
   const world = new World()
@@ -130,17 +129,4 @@ test('an undo moves no other display, and leaves what was focused since on top',
   expect(world.state.presence.tall).toBe(tall)
   expect(world.state.stacking.at(-1)).toBe(one)
   expect(check(world.state)).toEqual([])
-})
-
-test('what was only reported leaves what can be undone as it is; what was done does not', () => {
-  const world = new World()
-  world.open()
-  const before = JSON.parse(JSON.stringify(world.state))
-  const { document } = Object.values(world.state.windows)[0] ?? {}
-  world.run('attention.report', { document, level: 'mention', says: 'asks' })
-  expect(sameToUndo(before, JSON.parse(JSON.stringify(world.state)))).toBe(true)
-  const turned = Object.fromEntries(Object.entries(before).toReversed()) as typeof before
-  expect(sameToUndo(before, turned)).toBe(true)
-  world.run('window.move', { x: 300, y: 200 })
-  expect(sameToUndo(before, world.state)).toBe(false)
 })

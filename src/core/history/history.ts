@@ -37,25 +37,6 @@ const STEPS_KEPT = 200
 /** Where the person is, and what was reported: not undone. */
 const NOT_UNDONE = ['display', 'presence', 'attention', 'answering', 'running'] as const
 
-/** As JSON, the same for the same, in whatever order its keys were written. */
-const written = (value: unknown): string =>
-  JSON.stringify(value, (_key, one: unknown) =>
-    typeof one === 'object' && one !== null && !Array.isArray(one)
-      ? Object.fromEntries(Object.entries(one).toSorted(([a], [b]) => (a < b ? -1 : 1)))
-      : one,
-  )
-
-/**
- * Whether two states that were read differ in nothing that is undone: what can be undone in one can be
- * in the other.
- */
-export const sameToUndo = (before: State, after: State): boolean =>
-  (Object.keys({ ...before, ...after }) as (keyof State)[]).every(
-    (part) =>
-      (NOT_UNDONE as readonly string[]).includes(part) ||
-      written(before[part]) === written(after[part]),
-  )
-
 /**
  * Adds a step; what could be redone is gone.
  * @param changes what it changed

@@ -1,6 +1,7 @@
 import { FileProblem, OpensIn, whyUnread } from '@/apps/contract'
 import { APPS } from '@/apps/list'
 import { putContent } from '@/store/documents'
+import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 import { type Working, work } from '@/store/working'
 
@@ -50,7 +51,7 @@ async function openFile(shelf: Shelf, file: File, working: Working): Promise<voi
   const read = await app.read(file, working)
   if (working.signal.aborted) throw new FileProblem('you ended it')
   const elsewhere = read instanceof OpensIn ? read : null
-  const document = `document-${crypto.randomUUID()}`
+  const document = newId('document')
   putContent(shelf, document, { saved: elsewhere ? elsewhere.content : read, draft: null })
   // A file that is all extension is called by it.
   const title = file.name.replace(/\.\w+$/, '').trim() || file.name

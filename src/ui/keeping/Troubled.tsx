@@ -1,5 +1,6 @@
 import { useState } from 'react'
-import { type Trouble, when } from '@/store/start'
+import type { Trouble } from '@/store/start'
+import { when } from '@/store/when'
 import { download } from '@/ui/parts/download'
 
 /** Instead of a shelf that could not be read. Nothing is written until the person has chosen. */
@@ -28,14 +29,13 @@ export function Troubled({ trouble }: { trouble: Trouble }) {
         <h1 className="font-bold font-display text-xl">The shelf could not be read</h1>
         <p className="mt-2">{why}</p>
         <p className="mt-2 text-soft">
-          Nothing was written and nothing is changed. What is there stays as it is, whatever you
-          choose.
+          Nothing was written or changed. What is there stays as it is, whatever you choose.
         </p>
         <ul className="mt-4 flex flex-col gap-3">
-          <Choice does="Try again" says="It may have been for a moment only." main>
+          <Choice does="Try again" says="It may have been temporary." main>
             {() => location.reload()}
           </Choice>
-          {spareAt === null ? null : (
+          {spareAt === null || !trouble.openSpare ? null : (
             <Choice
               does="Open the second copy"
               says={`Written on ${when(spareAt)}, with what changed after it.`}
@@ -51,16 +51,18 @@ export function Troubled({ trouble }: { trouble: Trouble }) {
           >
             {exportThere}
           </Choice>
+          {trouble.beginAnew ? (
+            <Choice
+              does="Start a new shelf"
+              says="The old one is kept aside and can be exported from the menu."
+              disabled={working}
+            >
+              {doing(trouble.beginAnew)}
+            </Choice>
+          ) : null}
           <Choice
-            does="Begin anew"
-            says="With a new shelf. The old one is kept aside and can be exported from the menu."
-            disabled={working}
-          >
-            {doing(trouble.beginAnew)}
-          </Choice>
-          <Choice
-            does="Work without keeping"
-            says="An empty shelf until this page is closed. Nothing of it is kept."
+            does="Work without saving"
+            says="An empty shelf until this page is closed. Nothing is saved."
             disabled={working}
           >
             {trouble.workWithout}

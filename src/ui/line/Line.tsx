@@ -1,9 +1,11 @@
 import { useEffect, useState } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId } from '@/core/model/selectors'
+import { useAmiss } from '@/store/health'
 import { useSaving } from '@/store/saving'
 import { useArrangement, useDesktop, usePage, useShelf } from '@/store/useShelf'
 import { Waits } from '@/ui/attention/Waits'
+import { PART_NAMES } from '@/ui/health/words'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Emblem } from '@/ui/parts/Emblem'
 import { Keys } from '@/ui/parts/Keys'
@@ -136,9 +138,30 @@ function SaveState() {
       </span>
     )
   return (
-    <span className="shrink-0 text-soft" data-saving={saving.state}>
-      {long ? 'saving' : 'saved'}
-    </span>
+    <>
+      <span className="shrink-0 text-soft" data-saving={saving.state}>
+        {long ? 'saving' : 'saved'}
+      </span>
+      <Amiss />
+    </>
+  )
+}
+
+/** What is not as it should be of all that is relied on. */
+function Amiss() {
+  const shelf = useShelf()
+  const part = useAmiss()
+  if (!part) return null
+  return (
+    <button
+      type="button"
+      title="See what is wrong and what to do"
+      className="flex shrink-0 items-center gap-1.5 border-current border-b border-dashed text-alarm leading-[1.15]"
+      onClick={() => shelf.dispatch('shelf.health')}
+    >
+      <b className="font-mono">!</b>
+      {PART_NAMES[part]}
+    </button>
   )
 }
 

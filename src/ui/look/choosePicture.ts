@@ -1,6 +1,7 @@
 import { current } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
 import { putContent } from '@/store/documents'
+import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 import { chooseFiles } from '@/ui/documents/openFiles'
 
@@ -18,7 +19,7 @@ export async function choosePicture(shelf: Shelf, id: DesktopId): Promise<void> 
       { refused: true },
     )
   const state = shelf.state()
-  const document = `document-${crypto.randomUUID()}`
+  const document = newId('document')
   const title = file.name.replace(/\.\w+$/, '').slice(0, 200) || current(state).name
   putContent(shelf, document, { saved: { kind: 'picture', data }, draft: null })
   const info = { id: document, app: 'reader', title, unsaved: false, openedAt: Date.now() }

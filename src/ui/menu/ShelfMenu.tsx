@@ -51,6 +51,7 @@ export function ShelfMenu({ name }: { name: string }) {
         <CommandItem command="shelf.export" />
         <CommandItem command="shelf.import" />
         <CommandItem command="shelf.keepFolder" />
+        <CommandItem command="shelf.health" />
         <CommandItem command="documents.clearUp" />
         <MenuSeam />
         <CommandItem command="shelf.inspector" />

@@ -1,11 +1,13 @@
 import type { Between, ReadCalendar } from '@/core/formats/calendar'
-import { offPage } from '@/store/offPage'
+import { type OffPage, offPage } from '@/store/offPage'
 import type { Shelf } from '@/store/shelf'
 import { work } from '@/store/working'
-import type { calendars } from './calendar.worker'
+import type { calendars } from './calendars'
 
-const worker = () =>
-  new Worker(new URL('./calendar.worker.ts', import.meta.url), { type: 'module' })
+const CALENDARS: OffPage<typeof calendars> = {
+  worker: () => new Worker(new URL('./calendar.worker.ts', import.meta.url), { type: 'module' }),
+  onPage: async () => (await import('./calendars')).calendars,
+}
 
 const fault = (why: string) => new Error(why)
 
@@ -17,10 +19,10 @@ export function readOffPage(
   between: Between,
 ): Promise<ReadCalendar> {
   return work(shelf, `Reading “${name}”…`, async (working) => {
-    const found = await offPage<typeof calendars, Awaited<ReturnType<typeof calendars.read>>>(
-      worker(),
+    const found = await offPage(
+      CALENDARS,
       working,
-      (api) => api.read(text, between),
+      async (api) => await api.read(text, between),
       fault,
     )
     if ('problem' in found) throw new Error(found.problem)
@@ -32,12 +34,7 @@ export function readOffPage(
 export async function planFile(shelf: Shelf): Promise<Blob> {
   const { plan, desktops } = shelf.state()
   const text = await work(shelf, 'Writing the calendar…', (working) =>
-    offPage<typeof calendars, string>(
-      worker(),
-      working,
-      (api) => api.write([...plan], desktops, Date.now()),
-      fault,
-    ),
+    offPage(CALENDARS, working, (api) => api.write([...plan], desktops, Date.now()), fault),
   )
   return new Blob([text], { type: 'text/calendar' })
 }

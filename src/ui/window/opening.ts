@@ -1,4 +1,5 @@
 import type { DocumentId } from '@/core/model/types'
+import { jot, jottedJson } from '@/store/jotted'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 
@@ -25,20 +26,13 @@ export function isLarge(content: unknown): boolean {
 }
 
 const read = (): DocumentId[] => {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(PLACE) ?? '[]')
-    return Array.isArray(kept) ? kept.map(String) : []
-  } catch {
-    return []
-  }
+  const kept = jottedJson('localStorage', PLACE)
+  return Array.isArray(kept) ? kept.map(String) : []
 }
 
+/** Where it cannot be noted, a document that hangs the page has to be closed before it is opened again. */
 const write = (ids: DocumentId[]): void => {
-  try {
-    localStorage.setItem(PLACE, JSON.stringify(ids))
-  } catch {
-    // Without it a document that hangs the page has to be closed before it is opened again.
-  }
+  jot('localStorage', PLACE, JSON.stringify(ids))
 }
 
 /** Those whose opening did not end the last time the page was open. */

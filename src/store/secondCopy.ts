@@ -1,0 +1,30 @@
+import { databaseFor } from './aside'
+import { setHealth, whyFailed } from './health'
+import type { Shelf } from './shelf'
+import { Spare, type SpareCopy } from './spare'
+import { waitFor } from './starting'
+
+/** The second copy is done without when it has not answered by then, in milliseconds. */
+const OPENED_WITHIN = 2500
+const READ_WITHIN = 4000
+
+/** The second copy of a shelf with the newest it has. */
+export interface Second {
+  /** Null where there is none, or none that answers. */
+  spare: Spare | null
+  copy: SpareCopy | null
+}
+
+/** One that does not answer is left alone until the shelf is opened again: what it has is not known. */
+export async function openSecond(shelf: Shelf, name: string): Promise<Second> {
+  try {
+    const opening = Spare.open(databaseFor(name))
+    const spare = await waitFor(shelf, 'the second copy', OPENED_WITHIN, opening)
+    const copy = spare && (await waitFor(shelf, 'the second copy', READ_WITHIN, spare.read()))
+    return { spare, copy }
+  } catch (error) {
+    const says = `The second copy can’t be opened. ${whyFailed(error)} Reload to try again.`
+    setHealth(shelf, 'copy', { is: 'amiss', says })
+    return { spare: null, copy: null }
+  }
+}
