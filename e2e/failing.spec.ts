@@ -97,7 +97,7 @@ test('an app that throws at its content shows why; the shelf lives on', async ({
   await page.getByRole('button', { name: 'Import' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'This app stopped' })).toBeVisible()
   await shelf.press('Alt+Z')
-  await page.getByRole('button', { name: 'Start it again' }).click()
+  await page.getByRole('button', { name: 'Start again' }).click()
   await expect(page.getByRole('grid')).toBeVisible()
 })
 

@@ -1,5 +1,6 @@
 import type { LucideIcon } from 'lucide-react'
 import type { ComponentType } from 'react'
+import type { Schema } from 'yup'
 import type { AppFacts, AppId, DocumentId, WindowId } from '@/core/model/types'
 import { isUnloaded, Unloaded } from '@/store/unloaded'
 import type { Working } from '@/store/working'
@@ -17,6 +18,8 @@ export interface AppManifest extends AppFacts {
   opens: string[]
   /** Whether it is at work, or may be told something, while nobody looks: it is drawn ahead first. */
   worksUnseen?: boolean
+  /** The shape of what it shows, checked wherever a content comes in; none where it keeps nothing. */
+  content?: Pick<Schema, 'validateSync'>
   /** Whether changes wait for the person to save them. */
   drafts: boolean
   /** Whether it is left out of the list of apps until a window of it is open: a command opens it. */
@@ -31,6 +34,8 @@ export interface AppManifest extends AppFacts {
   write?(content: unknown, title: string): Blob
   /** Where there is more than one way to write a content: why, and the ways. */
   writes?(content: unknown): { why: string; ways: { label: string; write(): Blob }[] } | null
+  /** What `write` leaves out, to follow what was exported; null where it is nothing. */
+  leavesOut?(content: unknown): string | null
   /** Extension of the files `write` makes. */
   extension?: string
 }

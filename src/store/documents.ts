@@ -75,7 +75,7 @@ export function forgetContents(shelf: Shelf): void {
 
 /** Puts a document's content in, before a window for it is opened; null takes it away. */
 export function putContent(shelf: Shelf, id: DocumentId, content: KeptContent | null): void {
-  if (content) contents(shelf).set(id, content)
+  if (content) contents(shelf).set(id, fitted(shelf, id, content))
   else contents(shelf).delete(id)
   unreadable(shelf).delete(id)
   touch(shelf, id)
@@ -133,6 +133,40 @@ function contentIn({ seq: _seq, ...content }: Stored): KeptContent {
 }
 
 /**
+ * A content as the app of its document can show it. What it cannot is put aside as it was, so that
+ * the document opens without it and nothing is lost.
+ */
+export function fitted(shelf: Shelf, id: DocumentId, given: KeptContent): KeptContent {
+  const app = shelf.state().documents[id]?.app
+  const { saved, draft, typed, aside } = given
+  const problem = (content: unknown) => (app ? shelf.contentProblem(app, content) : null)
+  const [wrongSaved, wrongDraft] = [problem(saved), problem(draft)]
+  const wrongTyped = typed !== undefined && !isTyped(typed)
+  const why = wrongSaved ?? wrongDraft
+  if (!why && !wrongTyped) return given
+  return {
+    saved: wrongSaved ? null : saved,
+    draft: wrongDraft ? null : (draft ?? null),
+    ...(!wrongTyped && typed && { typed }),
+    ...(aside && { aside }),
+    ...(why && { aside: { saved: wrongSaved && saved, draft: wrongDraft && draft, why } }),
+  }
+}
+
+const isTyped = (value: unknown): boolean =>
+  typeof value === 'object' &&
+  value !== null &&
+  Object.values(value).every((one) => typeof one === 'string')
+
+/** Lets go of what was put aside. */
+export function dropAside(shelf: Shelf, id: DocumentId): void {
+  const { aside, ...content } = contents(shelf).get(id) ?? EMPTY
+  if (!aside) return
+  contents(shelf).set(id, content)
+  touch(shelf, id)
+}
+
+/**
  * Reads what is kept of a document without holding on to it.
  * @throws when it cannot be read, neither from the store nor from the spare copy
  */
@@ -143,13 +177,13 @@ export async function peekContent(shelf: Shelf, id: DocumentId): Promise<KeptCon
   const { store, spare } = provided
   try {
     const kept = await patiently(() => store.getItem(id))
-    if (isKept(kept)) return contentIn(kept)
+    if (isKept(kept)) return fitted(shelf, id, contentIn(kept))
   } catch (error) {
     const copy = await spare?.(id)
-    if (copy) return copy
+    if (copy) return fitted(shelf, id, copy)
     throw error
   }
-  return (await spare?.(id)) ?? EMPTY
+  return fitted(shelf, id, (await spare?.(id)) ?? EMPTY)
 }
 
 /**

@@ -1,10 +1,11 @@
 import { beside } from '@/core/formats/desktopFile'
-import type { KeptContent, ShelfFile } from '@/core/formats/shelfFile'
+import { type KeptContent, readState, type ShelfFile } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/types'
 import { allDocuments, bringBack } from './catalogue'
 import { keptContent, loadContent, markAsKept, peekContent, putContent } from './documents'
 import { newId } from './newId'
 import { ofShelf } from './ofShelf'
+import type { Ran } from './replica'
 import type { Shelf } from './shelf'
 
 /** Documents that are both here and in a file, with other content; what cannot be read differs. */
@@ -17,6 +18,33 @@ export async function differingDocuments(shelf: Shelf, file: ShelfFile): Promise
     if (JSON.stringify(ours) !== JSON.stringify(theirs)) differing.push(id)
   }
   return differing
+}
+
+/** Documents of a file whose content their app cannot show, by title, with why. */
+export const misfitsOf = (shelf: Shelf, { state, documents }: ShelfFile): string[] =>
+  Object.entries(documents).flatMap(([id, { saved, draft }]) => {
+    const { app = '', title = id } = state.documents[id] ?? {}
+    const why = shelf.contentProblem(app, saved) ?? shelf.contentProblem(app, draft)
+    return why ? `“${title}”: ${why}` : []
+  })
+
+/** Why a file cannot be brought in here; null where it can, and is the same when it is loaded again. */
+export async function whyNotBrought(shelf: Shelf, file: ShelfFile): Promise<string | null> {
+  const [command, args] =
+    file.desktop === undefined
+      ? ['shelf.merge', { state: file.state }]
+      : ['desktop.import', await besideHere(shelf, file)]
+  const { session } = shelf.page.getState()
+  const { display } = session.state
+  const ran: Ran = { n: 0, id: command, args, by: 'key', now: shelf.clock(), ids: [], display }
+  const outcome = shelf.runOn(session, ran)
+  if (!outcome.ok) return outcome.reason
+  try {
+    readState(JSON.parse(JSON.stringify(outcome.session.state)))
+    return null
+  } catch (error) {
+    return error instanceof Error ? error.message : 'it could not be loaded again'
+  }
 }
 
 /** The other contents of a step of undo: what is put in when it is gone back or forth over. */
@@ -68,14 +96,12 @@ function bring(
   if (step) other(shelf).set(step.id, before)
 }
 
+const besideHere = async (shelf: Shelf, file: ShelfFile): Promise<ShelfFile> =>
+  beside(file, shelf.state(), await allDocuments(shelf), newId)
+
 /** Brings the one desktop of a file in, beside all that is here, in one undoable step. */
 export async function importDesktop(shelf: Shelf, file: ShelfFile): Promise<void> {
-  const { desktop, state, documents } = beside(
-    file,
-    shelf.state(),
-    await allDocuments(shelf),
-    newId,
-  )
+  const { desktop, state, documents } = await besideHere(shelf, file)
   const contents = Object.entries(documents)
   const before = new Map(contents.map(([id]) => [id, null]))
   bring(shelf, 'desktop.import', { state, desktop }, contents, before)

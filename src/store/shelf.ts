@@ -8,7 +8,15 @@ import type { By, JournalEvent } from '@/core/journal/events'
 import { keysFor } from '@/core/keys/bindings'
 import { initialState } from '@/core/model/initial'
 import { ownFacts } from '@/core/model/ownApps'
-import type { AppFacts, Deed, DesktopId, DisplayId, State, WindowId } from '@/core/model/types'
+import type {
+  AppFacts,
+  AppId,
+  Deed,
+  DesktopId,
+  DisplayId,
+  State,
+  WindowId,
+} from '@/core/model/types'
 import { isAbout, leaving, shown, wentElsewhere } from './asked'
 import type { Locks } from './locks'
 import { newId } from './newId'
@@ -127,6 +135,8 @@ export interface Given {
   stores(database: string): Stores
   /** The apps commands can open, beside those of the person's own. */
   apps: AppFacts[]
+  /** Why something is not a content that an app can show, to follow a colon; null where it is one. */
+  contentProblem(app: AppId, content: unknown): string | null
   /** Milliseconds since 1970. */
   clock(): number
   /** How its pages hear of each other. */
@@ -145,7 +155,7 @@ export type Shelf = ReturnType<typeof createShelf>
  * Makes a shelf: what is shown of it and what is done to it. All that lives as long as it is open
  * belongs to it; what a module has for it is `ofShelf`. Nothing is loaded or kept until it is started.
  */
-export function createShelf({ stores, apps: facts, clock, channel, locks }: Given) {
+export function createShelf({ stores, apps: facts, contentProblem, clock, channel, locks }: Given) {
   const page = createStore<PageState>(() => FIRST)
   const apps = new Map(facts.map((app) => [app.id, app]))
   const listeners = new Set<Heard>()
@@ -272,6 +282,7 @@ export function createShelf({ stores, apps: facts, clock, channel, locks }: Give
     /** What is open on the page, and the session that is shown. */
     page,
     stores,
+    contentProblem,
     clock,
     channel,
     locks,

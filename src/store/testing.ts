@@ -42,6 +42,7 @@ export const makeShelf = (given: Partial<Given> = {}): Shelf =>
       sessions: new MemoryStore(),
     }),
     apps: APPS,
+    contentProblem: () => null,
     clock: () => Date.now(),
     channel: (name) => new BroadcastChannel(name),
     locks: locksOf((name) => new BroadcastChannel(name)),

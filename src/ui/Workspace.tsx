@@ -1,7 +1,8 @@
 'use client'
 import { setNonce } from 'get-nonce'
 import { useEffect, useLayoutEffect, useState } from 'react'
-import { APPS } from '@/apps/list'
+import { contentProblem } from '@/apps/contents'
+import { APPS, appOf } from '@/apps/list'
 import { initialState } from '@/core/model/initial'
 import { clockFrom, kept, keptElsewhere, setPageBy } from '@/demo/clock'
 import { forgetShelf } from '@/store/aside'
@@ -99,14 +100,21 @@ const channel = (name: string): BroadcastChannel =>
     ? ({ postMessage: () => {}, close: () => {} } as unknown as BroadcastChannel)
     : new BroadcastChannel(name)
 
-const makeShelf = (): Shelf =>
-  createShelf({
+const makeShelf = (): Shelf => {
+  const shelf: Shelf = createShelf({
     stores: openStores,
     apps: FACTS,
+    // One that is not known here is left as it is.
+    contentProblem: (id, content) => {
+      const app = appOf(shelf, id)
+      return app ? contentProblem(app.content, content) : null
+    },
     clock: () => Date.now(),
     channel,
     locks: locksOf(channel),
   })
+  return shelf
+}
 
 const own = ofShelf(() => ({ started: null as Promise<Started> | null }))
 

@@ -1,4 +1,6 @@
 import { Timer } from 'lucide-react'
+import { object } from 'yup'
+import { byKind, flag, moment } from '../contents'
 import type { AppManifest } from '../contract'
 
 export const countdown: AppManifest = {
@@ -13,5 +15,10 @@ export const countdown: AppManifest = {
   opens: [],
   worksUnseen: true,
   drafts: false,
+  content: byKind({
+    idle: object(),
+    running: object({ until: moment(), of: moment(), told: flag() }),
+    paused: object({ left: moment(), of: moment() }),
+  }),
   load: () => import('./Countdown'),
 }

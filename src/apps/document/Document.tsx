@@ -12,7 +12,7 @@ import {
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { LongText } from '@/ui/parts/LongText'
-import { LONG } from '@/ui/parts/longParts'
+import { isLong } from '@/ui/parts/longParts'
 import type { AppProps } from '../contract'
 import { readBlocks } from './blocks'
 import type { DocumentContent } from './manifest'
@@ -27,7 +27,7 @@ export default function Document({ document: id }: AppProps) {
   const content = useContent(id)
   if (!content) return null
   const { markdown = '' } = (shownContent(content) as DocumentContent | null) ?? {}
-  if (markdown.length <= LONG) return <Editable id={id} markdown={markdown} />
+  if (!isLong(markdown)) return <Editable id={id} markdown={markdown} />
   return <LongText document={id} text={markdown} label="Text, too long to be edited" />
 }
 
@@ -111,9 +111,11 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
 
 /** What was typed is a draft, unless it is again what was saved. */
 function keep(shelf: Shelf, id: string, markdown: string): void {
-  const saved = (keptContent(shelf, id)?.saved as DocumentContent | null)?.markdown ?? ''
+  const kept = keptContent(shelf, id)
+  const before = kept && (shownContent(kept) as DocumentContent | null)
+  const saved = (kept?.saved as DocumentContent | null)?.markdown ?? ''
   if (markdown === saved) discardDraft(shelf, id)
-  else changeContent(shelf, id, { markdown } satisfies DocumentContent, 'draft')
+  else changeContent(shelf, id, { ...before, markdown } satisfies DocumentContent, 'draft')
 }
 
 /** A text that came from outside: imported, discarded, taken back. */

@@ -1,4 +1,6 @@
 import { MessageSquare } from 'lucide-react'
+import { array, object, string } from 'yup'
+import { count, flag, listById, moment, text } from '../contents'
 import type { AppManifest } from '../contract'
 import type { MessagesContent } from './threads'
 
@@ -15,6 +17,27 @@ export const messages: AppManifest = {
   extension: '.txt',
   worksUnseen: true,
   drafts: false,
+  content: object({
+    threads: listById(
+      object({
+        id: string().required(),
+        who: text(),
+        read: count(),
+        messages: array(
+          object({
+            by: string().oneOf(['them', 'me']).required(),
+            text: text(),
+            at: moment(),
+            mention: flag(),
+            waiting: flag(),
+            failed: string(),
+            id: string(),
+          }).required(),
+        ).required(),
+      }),
+    ),
+    received: count(),
+  }),
   load: () => import('./Messages'),
   write: (content) => {
     const { threads = [] } = (content as MessagesContent | null) ?? {}

@@ -1,4 +1,6 @@
 import { Radio } from 'lucide-react'
+import { array, number, object } from 'yup'
+import { count, data, text } from '../contents'
 import { type AppManifest, FileProblem } from '../contract'
 
 /** A file of the person's own, as a data address. */
@@ -30,6 +32,15 @@ export const player: AppManifest = {
   opens: ['.mp3', '.ogg', '.oga', '.opus', '.wav', '.m4a', '.flac'],
   worksUnseen: true,
   drafts: false,
+  content: object({
+    tune: count(),
+    volume: number().min(0).max(1).required(),
+    at: number().min(0).max(1e9).required(),
+    files: array(
+      // How long a stream lasts is not known.
+      object({ name: text(), data: data(''), length: number().min(0).nullable() }).required(),
+    ),
+  }),
   load: () => import('./Player'),
   read: async (file): Promise<PlayerContent> => {
     const [{ readAudio }, { TUNES }] = await Promise.all([import('./files'), import('./tunes')])

@@ -3,7 +3,7 @@ import purify from 'dompurify'
 import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { shownContent, useContent } from '@/store/documents'
 import { LongText } from '@/ui/parts/LongText'
-import { LONG } from '@/ui/parts/longParts'
+import { isLong } from '@/ui/parts/longParts'
 import type { AppProps } from '../contract'
 import { toHtml } from '../markdown/engine'
 import type { ReaderContent } from './manifest'
@@ -32,7 +32,7 @@ export default function Reader({ document: id }: AppProps) {
         </Suspense>
       )
     default:
-      return shown.text.length > LONG ? (
+      return isLong(shown.text) ? (
         <LongText document={id} text={shown.text} label="Text" />
       ) : (
         <section

@@ -1,6 +1,9 @@
 import { BookOpen } from 'lucide-react'
+import { number, object, string } from 'yup'
 import { isUnloaded } from '@/store/unloaded'
+import { byKind, data, text } from '../contents'
 import { type AppManifest, FileProblem } from '../contract'
+import { readTextFile } from '../encoding'
 import { pictureSize } from './pictureSize'
 
 /** A PDF as a data address, with its words to be found and where it was looked at last. */
@@ -14,7 +17,7 @@ export interface PdfContent {
 
 /** Content of a reader: text, a picture as a data address, or a PDF. */
 export type ReaderContent =
-  | { kind: 'markdown' | 'text'; text: string }
+  | { kind: 'markdown' | 'text'; text: string; encoding?: string }
   | { kind: 'picture'; data: string }
   | PdfContent
 
@@ -36,6 +39,17 @@ export const reader: AppManifest = {
   limits: { minWidth: 220, minHeight: 160 },
   opens: ['.txt', ...Object.keys(PICTURES), '.pdf'],
   drafts: false,
+  content: byKind({
+    markdown: object({ text: text() }),
+    text: object({ text: text(), encoding: string() }),
+    picture: object({ data: data('image/') }),
+    pdf: object({
+      data: data('application/pdf'),
+      text: string(),
+      page: number().integer().min(1).max(1e6),
+      zoom: string().max(40),
+    }),
+  }),
   load: () => import('./Reader'),
   read: async (file) => {
     const extension = /\.\w+$/.exec(file.name.toLowerCase())?.[0] ?? ''
@@ -46,9 +60,7 @@ export const reader: AppManifest = {
 }
 
 async function readText(file: File): Promise<ReaderContent> {
-  const text = await file.text()
-  if (text.includes('\0')) throw new FileProblem('it is not text')
-  return { kind: 'text', text }
+  return { kind: 'text', ...(await readTextFile(file)) }
 }
 
 async function readPdf(file: File): Promise<ReaderContent> {

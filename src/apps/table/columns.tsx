@@ -8,6 +8,9 @@ import type { TableContent } from './manifest'
 const LETTER = 7.6
 const BESIDE = 20
 
+/** So much of a cell is drawn: one line shows no more of it, in characters. */
+const SHOWN = 400
+
 /** A row on screen: its place among all rows, and its place among those shown. */
 export interface Row {
   at: number
@@ -57,7 +60,7 @@ export function useColumns({
       index <= range.bottom
         ? 'in-range'
         : undefined,
-    renderCell: ({ row }) => row.cells[column],
+    renderCell: ({ row }) => (row.cells[column] ?? '').slice(0, SHOWN),
     renderHeaderCell: ({ sortDirection }) => (
       <HeaderName
         name={name}

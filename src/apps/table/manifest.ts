@@ -1,5 +1,8 @@
 import { Table2 } from 'lucide-react'
-import { type AppManifest, FileProblem } from '../contract'
+import { array, number, object, string } from 'yup'
+import { flag, rows, text } from '../contents'
+import type { AppManifest } from '../contract'
+import { bytesOf, readTextFile } from '../encoding'
 
 /** Content of a table: the names of its columns, and rows of as many cells. */
 export interface TableContent {
@@ -7,6 +10,8 @@ export interface TableContent {
   rows: string[][]
   sort?: { column: number; down: boolean } | null
   filter?: string
+  /** How its file was written, where that was not plain UTF-8. */
+  encoding?: string
 }
 
 /** Text longer than this is read off the page, in characters. */
@@ -23,13 +28,24 @@ export const table: AppManifest = {
   limits: { minWidth: 260, minHeight: 160 },
   opens: ['.csv', '.tsv'],
   extension: '.csv',
+  content: object({
+    columns: array(text()).required().max(2000),
+    rows: rows(),
+    sort: object({ column: number().integer().min(0).required(), down: flag().required() })
+      .nullable()
+      .default(undefined),
+    filter: string(),
+    encoding: string(),
+  }),
   drafts: true,
   load: () => import('./Table'),
   read: async (file, working) => {
-    const text = await file.text()
-    if (text.includes('\0')) throw new FileProblem('it is not text')
-    if (text.length < LARGE) return (await import('./csv')).readCsv(text)
-    return (await import('./readLarge')).readLarge(text, working)
+    const { text, ...written } = await readTextFile(file)
+    const content =
+      text.length < LARGE
+        ? (await import('./csv')).readCsv(text)
+        : await (await import('./readLarge')).readLarge(text, working)
+    return { ...content, ...written } satisfies TableContent
   },
   write: (content) => csvFile(content as TableContent | null, false),
   writes: (content) => {
@@ -47,7 +63,7 @@ export const table: AppManifest = {
 }
 
 const csvFile = (table: TableContent | null, asText: boolean): Blob =>
-  new Blob([csvOf(table, asText)], { type: 'text/csv' })
+  new Blob([bytesOf(csvOf(table, asText), table?.encoding)], { type: 'text/csv' })
 
 /** What a spreadsheet may run: it begins like a formula and is no number. */
 const runs = (cell: string): boolean =>

@@ -1,4 +1,6 @@
 import { Globe } from 'lucide-react'
+import { array, object } from 'yup'
+import { flag, text } from '../contents'
 import type { AppManifest } from '../contract'
 
 /** Content of a web page window: the addresses it was at, the present one last. */
@@ -19,5 +21,6 @@ export const web: AppManifest = {
   limits: { minWidth: 320, minHeight: 240 },
   opens: [],
   drafts: false,
+  content: object({ visited: array(text()).required(), outside: flag() }),
   load: () => import('./WebPage'),
 }

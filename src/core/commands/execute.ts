@@ -1,5 +1,6 @@
 import { create, current } from 'mutative'
 import { ValidationError } from 'yup'
+import { whyInvalid } from '@/core/formats/invalid'
 import { changesBetween } from '@/core/history/changes'
 import { type History, record, redo, undo } from '@/core/history/history'
 import type { JournalEvent } from '@/core/journal/events'
@@ -148,7 +149,8 @@ function argumentProblem(command: Command, args: object): string | null {
     return null
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error
-    return `${command.title}: ${error.errors.join(', ')}.`
+    const { path } = error
+    return `${command.title.replace(/…$/, '')}: ${path ? `“${path}” ` : 'what it was given '}${whyInvalid(error)}. Nothing was changed.`
   }
 }
 

@@ -1,5 +1,6 @@
 import ICAL from 'ical.js'
 import type { Block, Desktop, DesktopId } from '@/core/model/types'
+import { type Budget, counted, fullBudget, nextEvent, spend, TooOften } from './calendarBudget'
 import { knowZones } from './calendarZone'
 import { shortened } from './shape'
 
@@ -35,6 +36,8 @@ export class BadCalendar extends Error {}
 
 /** A rule that goes on for ever is followed for so many times before what is wanted is reached. */
 const TIMES_MOST = 20_000
+/** It is every so many seconds, days, years at the most. */
+const INTERVAL_MOST = 100_000
 
 /**
  * What an iCalendar file (RFC 5545) has between two moments: what recurs at each of its times, with
@@ -49,6 +52,8 @@ export function readCalendar(text: string, between: Between): ReadCalendar {
     unknownZones: [],
     unreadable: [],
   }
+  const budget = fullBudget()
+  let leftOut = 0
   for (const calendar of calendarsIn(text, read)) {
     knowZones(calendar, (tzid) => {
       if (!read.unknownZones.includes(tzid)) read.unknownZones.push(tzid)
@@ -67,13 +72,23 @@ export function readCalendar(text: string, between: Between): ReadCalendar {
       else changed.set(uidOf(one), [one])
     }
     for (const component of [...rules, ...alone]) {
+      if (!nextEvent(budget)) {
+        leftOut++
+        continue
+      }
       try {
-        add(read, component, changed.get(uidOf(component)) ?? [], between)
+        const exceptions = changed.get(uidOf(component)) ?? []
+        counted(budget, () => add(read, component, exceptions, between, budget))
       } catch (error) {
         read.unreadable.push({ title: titleOf(component), why: shortened(saysOf(error), 120) })
       }
     }
   }
+  if (leftOut > 0)
+    read.unreadable.push({
+      title: leftOut === 1 ? '1 more event' : `${leftOut} more events`,
+      why: 'this calendar repeats too often to be read whole',
+    })
   read.events.sort((a, b) => a.start - b.start || a.end - b.end || (a.source < b.source ? -1 : 1))
   return read
 }
@@ -104,22 +119,61 @@ function parsed(text: string, read: ReadCalendar): Parsed[] {
   }
 }
 
+/** So many broken events are named; of more only how many there are. */
+const NAMED_MOST = 200
+
 function withoutBroken(text: string): Pick<ReadCalendar, 'unreadable'> & { left: string } {
   const unreadable: ReadCalendar['unreadable'] = []
-  const left = text.replace(/^BEGIN:VEVENT\r?$[\s\S]*?^END:VEVENT\r?$/gim, (event) => {
-    try {
-      ICAL.parse(`BEGIN:VCALENDAR\r\n${event.trim()}\r\nEND:VCALENDAR`)
-      return event
-    } catch (error) {
-      const title = /^SUMMARY.*?:(.*)$/m.exec(event)?.[1]?.trim() ?? ''
-      unreadable.push({ title: shortened(title, 200), why: shortened(saysOf(error), 120) })
-      return ''
-    }
-  })
-  return { left: left.replace(/(\r?\n){2,}/g, '\r\n'), unreadable }
+  const left: string[] = []
+  let event: string[] | null = null
+  const broken = (lines: string[], why: string) => {
+    const title = lines.map((line) => /^SUMMARY[^:]*:(.*)$/i.exec(line)?.[1]).find(Boolean) ?? ''
+    unreadable.push({ title: shortened(title.trim(), 200), why })
+  }
+  for (const line of text.split(/\r?\n/)) {
+    if (/^BEGIN:VEVENT$/i.test(line)) {
+      if (event) broken(event, 'it has no end')
+      event = [line]
+    } else if (/^END:VEVENT$/i.test(line) && event) {
+      const whole = [...event, line]
+      const why = whyBroken(whole)
+      if (why) broken(whole, why)
+      else left.push(...whole)
+      event = null
+    } else if (event && /^END:VCALENDAR$/i.test(line)) {
+      broken(event, 'it has no end')
+      event = null
+      left.push(line)
+    } else if (line) (event ?? left).push(line)
+  }
+  const more = unreadable.length - NAMED_MOST
+  if (more > 0)
+    unreadable.splice(NAMED_MOST, more, {
+      title: `${more} more events`,
+      why: 'they are broken too',
+    })
+  return { left: left.join('\r\n'), unreadable }
 }
 
-const saysOf = (error: unknown): string => (error instanceof Error ? error.message : String(error))
+function whyBroken(event: string[]): string | null {
+  try {
+    ICAL.parse(['BEGIN:VCALENDAR', ...event, 'END:VCALENDAR'].join('\r\n'))
+    return null
+  } catch (error) {
+    return saysOf(error)
+  }
+}
+
+/** What the package says, in words of ours; errors of ours have their own. */
+function saysOf(error: unknown): string {
+  const says = error instanceof Error ? error.message : String(error)
+  if (/did not end|invalid ical body/i.test(says)) return 'it breaks off in the middle'
+  if (/invalid (date|time|duration)|could not extract integer|missing/i.test(says))
+    return 'its date or time is invalid'
+  if (/frequency|recur|BY[A-Z]+|interval/i.test(says)) return 'how it repeats is invalid'
+  if (/^(it|its|how|this) /.test(says)) return says
+  return 'it is not written as calendars are'
+}
 
 const uidOf = (component: ICAL.Component): string =>
   String(component.getFirstPropertyValue('uid') ?? '')
@@ -135,6 +189,7 @@ function add(
   component: ICAL.Component,
   changed: ICAL.Component[],
   between: Between,
+  budget: Budget,
 ): void {
   if (!component.hasProperty('dtstart')) throw new Error('it has no beginning')
   const alone = component.hasProperty('recurrence-id')
@@ -147,7 +202,7 @@ function add(
   const occurs = (of: ICAL.Event, start: ICAL.Time, end: ICAL.Time, which?: ICAL.Time) => {
     if (cancelled(of.component)) return
     const [from, to] = [start.toJSDate().getTime(), end.toJSDate().getTime()]
-    if (Number.isNaN(from) || Number.isNaN(to)) throw new Error('its times are none')
+    if (Number.isNaN(from) || Number.isNaN(to)) throw new Error('its times are invalid')
     if (to < between.from || from >= between.until) return
     if (start.isDate) read.allDay++
     else if (to <= from) read.moments++
@@ -166,16 +221,19 @@ function add(
   const rules: ICAL.Recur[] = component
     .getAllProperties('rrule')
     .map((rule) => rule.getFirstValue() as unknown as ICAL.Recur)
+  if (rules.some((rule) => !(rule.interval >= 1 && rule.interval <= INTERVAL_MOST)))
+    throw new Error('how often it repeats is invalid')
   // The package counts them from another day than the standard does.
   if (rules.some((rule) => rule.getComponent('BYWEEKNO').length > 0))
-    throw new Error('it recurs by weeks of the year, which are not read')
+    throw new Error('it repeats by weeks of the year, which can’t be read')
   const times = event.iterator()
   // One that was moved is told where it was moved to, which may be far from where it was.
   const moved = new Set(Object.keys(event.exceptions))
   for (let count = 0; ; count++) {
     const time = times.next()
     if (!time || time.toJSDate().getTime() >= between.until) break
-    if (count >= TIMES_MOST) throw new Error('it recurs too often')
+    if (count >= TIMES_MOST) throw new TooOften()
+    spend(budget, 3)
     if (moved.has(time.toString())) continue
     const { item, startDate, endDate } = event.getOccurrenceDetails(time)
     occurs(item, startDate, endDate, time)

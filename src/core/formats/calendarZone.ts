@@ -48,7 +48,7 @@ export function knowZones(calendar: ICAL.Component, unknown: (tzid: string) => v
   const named = new Map<string, ICAL.Timezone | null>()
   calendar.getTimeZoneByID = (tzid) => {
     const found = described(tzid)
-    if (found) return found
+    if (found && isClock(found.component)) return found
     if (!named.has(tzid)) named.set(tzid, zone(tzid))
     const known = named.get(tzid)
     if (!known) unknown(tzid)
@@ -62,4 +62,14 @@ function zone(tzid: string): ICAL.Timezone | null {
   } catch {
     return null
   }
+}
+
+/** Clocks change once or twice a year: what changes more often would be worked out without end. */
+function isClock(component: ICAL.Component): boolean {
+  const parts = component.getAllSubcomponents()
+  return parts.every((part) =>
+    part
+      .getAllProperties('rrule')
+      .every((rule) => (rule.getFirstValue() as unknown as ICAL.Recur | null)?.freq === 'YEARLY'),
+  )
 }

@@ -43,14 +43,15 @@ export function salvage(parsed: unknown): Salvaged | null {
     Object.entries(LISTS).map(([part, schema]) => {
       const all = Array.isArray(given[part]) ? (given[part] as unknown[]) : []
       const sound = all.filter((one) => problemOf(one, schema.required()) === null)
-      tell(lost, all.length - sound.length, LIST_WORDS[part as keyof typeof LIST_WORDS])
+      tell(lost, all.length - sound.length, LIST_WORDS[part as keyof typeof LISTS])
       return [part, sound]
     }),
   ) as Pick<State, keyof typeof LISTS>
   const wholes = Object.fromEntries(
     Object.entries(WHOLES).map(([part, schema]) => {
       const sound = problemOf(given[part], schema) === null
-      if (!sound && part === 'settings') lost.push('the settings')
+      const word = WHOLE_WORDS[part as keyof typeof WHOLES]
+      if (!sound && word) lost.push(word)
       return [part, sound ? given[part] : first[part as keyof State]]
     }),
   ) as Pick<State, keyof typeof WHOLES>
@@ -67,14 +68,34 @@ const WORDS: Record<Part, string> = {
   apps: 'app',
   documents: 'document',
 }
-const LIST_WORDS = {
+const LIST_WORDS: Record<keyof typeof LISTS, string> = {
+  runs: 'run',
   closed: 'closed window',
   homes: 'home',
   bindings: 'key',
   stowed: 'stowed desktop',
   patterns: 'pattern',
-  plan: 'block of the plan',
+  plan: 'planned block',
   sequences: 'sequence',
+}
+/** What is whole is as at first where it is lost. What is worked out from the rest is not told. */
+const WHOLE_WORDS: Record<keyof typeof WHOLES, string | null> = {
+  order: null,
+  columns: 'how many desktops stand in a row',
+  everywhere: null,
+  displayOrder: null,
+  apart: 'whether displays are apart',
+  display: null,
+  presence: 'what each display showed',
+  slots: 'the number keys of apps',
+  stacking: 'which windows stand on top',
+  tethered: 'what is kept at hand in the line',
+  exceptions: 'exceptions for apps',
+  attention: 'what was waiting',
+  running: 'the run that was under way',
+  answering: null,
+  guide: null,
+  settings: 'the settings',
 }
 
 const tell = (lost: string[], count: number, word: string): void => {
@@ -201,7 +222,7 @@ function settleWindows(state: State, lost: string[]): void {
     }
     listed.set(window.desktop, [...(listed.get(window.desktop) ?? []), window.id])
   }
-  if (moved) tell(lost, moved, 'desktop of a window')
+  if (moved) lost.push(moved === 1 ? 'where 1 window stood' : `where ${moved} windows stood`)
   const inOrder = (before: string[], lives: string): string[] => {
     const here = listed.get(lives) ?? []
     const sound = [...new Set(before)].filter((id) => here.includes(id))

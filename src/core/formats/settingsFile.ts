@@ -87,11 +87,11 @@ export function readSettingsFile(content: string): Wanted {
       `it has version ${shortened(String(parsed.version), 40)}, and this Kite Shelf reads up to version ${VERSION}`,
     )
   const problem = problemOf(parsed, settingsFileShape)
-  if (problem) throw new BadSettingsFile(problem.why)
+  if (problem) throw new BadSettingsFile(`${problem.path || 'it'} ${problem.why}`)
   const { homes, bindings, sequences = [] } = parsed as unknown as SettingsFile
   const settings = knownSettings(parsed.settings as Record<string, unknown>)
   const wrong = problemOf(settings, settingsShape)
-  if (wrong) throw new BadSettingsFile(`at settings.${wrong.path}: ${wrong.why}`)
+  if (wrong) throw new BadSettingsFile(`settings.${wrong.path} ${wrong.why}`)
   // Keys that windows are typed into with could be bound once.
   const heard = bindings.filter(({ keys, place }) => place || !eatTyping(keys))
   return { settings: settings as Settings, homes, bindings: heard, sequences }

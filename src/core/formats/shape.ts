@@ -29,11 +29,35 @@ import {
   LONGEST,
 } from '@/core/model/types'
 import { settingsShape } from '@/core/settings/checks'
+import { whyInvalid } from './invalid'
 
 /**
  * The shape of a state, for everything that comes from outside or was kept. Objects are looked at
  * one by one, so that one that is not as it should be can be told from the others.
  */
+
+/** How deep and how large the arguments of a command are at most. */
+const ARGUMENTS_DEEP = 6
+const ARGUMENTS_MOST = 20_000
+
+/** Whether a value is the same when it was written as JSON and read again. */
+function isJson(value: unknown, deep = ARGUMENTS_DEEP): boolean {
+  if (value === null || typeof value === 'string' || typeof value === 'boolean') return true
+  if (typeof value === 'number') return Number.isFinite(value)
+  if (typeof value !== 'object' || deep === 0) return false
+  if (Array.isArray(value)) return value.every((one) => isJson(one, deep - 1))
+  return Object.entries(value).every(([key, one]) => isId(key) && isJson(one, deep - 1))
+}
+
+/** The arguments of a command that is given later: which ones it takes is looked at then. */
+const laterArguments = () =>
+  mixed().test(
+    'arguments',
+    'must be an object with the arguments of the command',
+    (value) =>
+      value === undefined ||
+      (isObject(value) && isJson(value) && JSON.stringify(value).length <= ARGUMENTS_MOST),
+  )
 
 /** Every object has these names: as ids they would stand for something else. */
 export const isId = (text: string): boolean => text !== '' && !(text in Object.prototype)
@@ -43,20 +67,12 @@ const id = () =>
   string()
     .required()
     .max(200)
-    .test(
-      'id',
-      ({ path }) => `${path} is not an id`,
-      (value) => isId(value),
-    )
+    .test('id', 'is not an id', (value) => isId(value))
 /** As `id`, where there may be none; for arguments of commands too. */
 export const maybeId = () =>
   string()
     .max(200)
-    .test(
-      'id',
-      ({ path }) => `${path} is not an id`,
-      (value) => value == null || isId(value),
-    )
+    .test('id', 'is not an id', (value) => value == null || isId(value))
 
 /** The longest address and picture of an app the person added, in characters. */
 const ICON_MOST = 400_000
@@ -239,14 +255,14 @@ const binding = object({
   keys: string().required(),
   place: string().oneOf(KEY_PLACES),
   command: string().nullable().defined(),
-  args: mixed(),
+  args: laterArguments(),
   time: number().integer().min(PUSH_TIME.least).max(PUSH_TIME.most),
 })
 const sequence = object({
   id: id(),
   name: string().required().max(1000),
   deeds: array(
-    object({ command: string().required().max(100), args: mixed().required() }).required(),
+    object({ command: string().required().max(100), args: laterArguments().required() }).required(),
   )
     .required()
     .min(1)
@@ -358,7 +374,7 @@ export const WHOLES = {
 /** All parts there are. */
 export const PARTS = [OBJECTS, LISTS, WHOLES].flatMap((some) => Object.keys(some))
 
-/** What is wrong and where, in a sentence that does not repeat what it was given at length. */
+/** Where something is wrong, and what, in words that follow where it is. */
 export interface Problem {
   path: string
   why: string
@@ -368,13 +384,13 @@ export const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** What is wrong with one value, or null. */
-export function problemOf(value: unknown, schema: Schema): Problem | null {
+export function problemOf(value: unknown, schema: Pick<Schema, 'validateSync'>): Problem | null {
   try {
     schema.validateSync(value, { strict: true })
     return null
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error
-    return { path: shortened(error.path ?? '', 60), why: shortened(error.message, 160) }
+    return { path: shortened(error.path ?? '', 60), why: shortened(whyInvalid(error), 160) }
   }
 }
 
@@ -383,7 +399,7 @@ export const shortened = (text: string, most: number): string =>
 
 /** What is wrong with a part that holds objects by id: each has the shape, and its id as its key. */
 function objectsProblem(value: unknown, schema: Schema, named = true): Problem | null {
-  if (!isObject(value)) return { path: '', why: 'it is not an object' }
+  if (!isObject(value)) return { path: '', why: 'must be an object' }
   for (const [key, object] of Object.entries(value)) {
     const problem = objectProblem(key, object, schema, named)
     if (problem) return problem
@@ -399,24 +415,24 @@ export function objectProblem(
   named = true,
 ): Problem | null {
   const at = shortened(key, 60)
-  if (!isId(key)) return { path: at, why: 'it is not an id' }
+  if (!isId(key)) return { path: at, why: 'is not an id' }
   const problem = problemOf(object, schema.required())
   if (problem) return { path: `${at}.${problem.path}`, why: problem.why }
   if (named && (object as { id: string }).id !== key)
-    return { path: `${at}.id`, why: 'its id is not the key it stands at' }
+    return { path: `${at}.id`, why: 'is not the key it stands at' }
   return null
 }
 
 /** What is wrong with the shape of a whole state, or null. */
 export function stateProblem(value: unknown): Problem | null {
-  if (!isObject(value)) return { path: '', why: 'it is not an object' }
+  if (!isObject(value)) return { path: '', why: 'must be an object' }
   for (const [part, schema] of Object.entries<Schema>(OBJECTS)) {
     const problem = objectsProblem(value[part], schema)
     if (problem) return { path: `${part}.${problem.path}`, why: problem.why }
   }
   for (const [part, schema] of Object.entries<Schema>(LISTS)) {
     const list = value[part]
-    if (!Array.isArray(list)) return { path: part, why: 'it is not a list' }
+    if (!Array.isArray(list)) return { path: part, why: 'must be a list' }
     for (const [at, one] of list.entries()) {
       const problem = problemOf(one, schema.required())
       if (problem) return { path: `${part}[${at}].${problem.path}`, why: problem.why }

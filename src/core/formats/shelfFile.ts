@@ -23,6 +23,8 @@ export interface KeptContent {
   draft: unknown
   /** What stands half-typed in its fields, by the name of the field. */
   typed?: Record<string, string>
+  /** What its app cannot show, as it was found, and why. */
+  aside?: { saved: unknown; draft: unknown; why: string }
 }
 
 /** Everything but the journal, as one JSON file. */
@@ -86,14 +88,14 @@ export function readShelfFile(content: string): ShelfFile {
   }
 }
 
-const at = ({ path, why }: Problem): string => (path ? `at ${path}: ${why}` : why)
+const at = ({ path, why }: Problem): string => (path ? `${path} ${why}` : `it ${why}`)
 
 function documentsProblem(documents: unknown): Problem | null {
-  if (!isObject(documents)) return { path: 'documents', why: 'it is not an object' }
+  if (!isObject(documents)) return { path: 'documents', why: 'must be an object' }
   for (const [id, kept] of Object.entries(documents)) {
     const path = `documents.${shortened(id, 60)}`
-    if (!isId(id)) return { path, why: 'it is not an id' }
-    if (!isObject(kept)) return { path, why: 'it is not an object with “saved” and “draft”' }
+    if (!isId(id)) return { path, why: 'is not an id' }
+    if (!isObject(kept)) return { path, why: 'must be an object with “saved” and “draft”' }
   }
   return null
 }

@@ -70,11 +70,12 @@ async function begin(
   }
   const shown = shownContent(content)
   const ways = app.writes?.(shown) ?? null
-  if (!ways) give(shelf, known, app.write(shown, known.title))
+  if (!ways) give(shelf, known, app.write(shown, known.title), shown)
   return ways
 }
 
-function give(shelf: Shelf, { app, title }: DocumentInfo, file: Blob): void {
+function give(shelf: Shelf, { app, title }: DocumentInfo, file: Blob, content?: unknown): void {
   download(file, `${title}${appOf(shelf, app)?.extension ?? ''}`)
-  shelf.say(`Exported “${title}”`)
+  const left = content === undefined ? null : appOf(shelf, app)?.leavesOut?.(content)
+  shelf.say(left ? `Exported “${title}”. ${left}` : `Exported “${title}”`)
 }

@@ -1,4 +1,5 @@
 import { FileProblem, OpensIn, whyUnread } from '@/apps/contract'
+import { readTextFile, saysOf } from '@/apps/encoding'
 import { APPS } from '@/apps/list'
 import { putContent } from '@/store/documents'
 import { newId } from '@/store/newId'
@@ -39,7 +40,8 @@ async function openFile(shelf: Shelf, file: File, working: Working): Promise<voi
   const extension = /\.\w+$/.exec(file.name.toLowerCase())?.[0] ?? ''
   // A calendar is no document: its events are put into the plan.
   if (extension === '.ics') {
-    shelf.dispatch('plan.import', { text: await file.text(), name: file.name })
+    const { text } = await readTextFile(file)
+    shelf.dispatch('plan.import', { text, name: file.name })
     return
   }
   const app = APPS.find(({ opens }) => opens.includes(extension))
@@ -61,7 +63,9 @@ async function openFile(shelf: Shelf, file: File, working: Working): Promise<voi
     'app',
   )
   if (!outcome.ok) throw new FileProblem(outcome.reason)
-  if (elsewhere) shelf.say(`Opened “${title}”: ${elsewhere.says}`)
+  const { encoding } = (elsewhere?.content ?? read ?? {}) as { encoding?: string }
+  const said = elsewhere?.says ?? (encoding && saysOf(encoding))
+  if (said) shelf.say(`Opened “${title}”: ${said}`)
 }
 
 /** Asks the person for files of this computer. */

@@ -6,15 +6,18 @@ import { useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
+import { Misfits } from './Misfits'
 
 /** What a file of one desktop brings in: it comes beside what is here. */
 export function ImportDesktop({
   entry: { id, desktop, windows },
   file,
+  misfits,
   here,
 }: {
   entry: Stowed
   file: ShelfFile
+  misfits: string[]
   here: State
 }) {
   const shelf = useShelf()
@@ -72,6 +75,7 @@ export function ImportDesktop({
             {file.missing.join(', ')}.
           </p>
         ) : null}
+        <Misfits list={misfits} />
         <Answers ready>Bring it in</Answers>
       </form>
     </Dialog>

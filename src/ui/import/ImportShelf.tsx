@@ -4,17 +4,19 @@ import { type Difference, difference } from '@/core/formats/merge'
 import { BadShelfFile, readShelfFile, type ShelfFile } from '@/core/formats/shelfFile'
 import type { State } from '@/core/model/types'
 import { allDocuments } from '@/store/catalogue'
-import { differingDocuments, importShelf } from '@/store/importing'
+import { differingDocuments, importShelf, misfitsOf, whyNotBrought } from '@/store/importing'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { chooseFiles } from '@/ui/documents/openFiles'
 import { Dialog } from '@/ui/parts/Dialog'
 import { ImportDesktop } from './ImportDesktop'
+import { Misfits } from './Misfits'
 
 interface Read {
   file: ShelfFile
   name: string
   differing: string[]
+  misfits: string[]
   here: State
 }
 
@@ -38,11 +40,17 @@ async function ask(shelf: Shelf): Promise<Read | null> {
   if (!chosen) return null
   try {
     const file = readShelfFile(await chosen.text())
+    const refused = await whyNotBrought(shelf, file)
+    if (refused) {
+      shelf.say(`“${chosen.name}” can’t be imported. ${refused}`, { refused: true })
+      return null
+    }
     const differing = await differingDocuments(shelf, file)
     return {
       file,
       name: chosen.name,
       differing,
+      misfits: misfitsOf(shelf, file),
       here: { ...shelf.state(), documents: await allDocuments(shelf) },
     }
   } catch (error) {
@@ -84,7 +92,7 @@ function rowsOf(change: Difference): [number, string][] {
   ]
 }
 
-function Preview({ file, name, differing, here }: Read) {
+function Preview({ file, name, differing, misfits, here }: Read) {
   const shelf = useShelf()
   const rows = rowsOf(difference(here, file.state))
   const [replace, setReplace] = useState(false)
@@ -107,6 +115,7 @@ function Preview({ file, name, differing, here }: Read) {
           What is in these documents could not be read when the file was made: {some(file.missing)}.
         </p>
       ) : null}
+      <Misfits list={misfits} />
       {differing.length ? (
         <fieldset className="mt-4 flex flex-col gap-1">
           <legend className="mb-1 font-semibold">

@@ -1,5 +1,18 @@
 /** Text longer than this is shown in parts, and not edited, in characters. */
-export const LONG = 300_000
+const LONG = 300_000
+/** A line longer than this: where it breaks is worked out anew with every letter. */
+const LONG_LINE = 20_000
+
+/** Whether there is so much of a text, or of one of its lines, that it is shown in parts. */
+export function isLong(text: string): boolean {
+  if (text.length > LONG) return true
+  for (let from = 0; text.length - from > LONG_LINE; ) {
+    const end = text.lastIndexOf('\n', from + LONG_LINE)
+    if (end < from) return true
+    from = end + 1
+  }
+  return false
+}
 
 /** A part is about so long, and so many lines at the most. */
 const PART = 8000

@@ -9,6 +9,7 @@ import type { Shelf } from '@/store/shelf'
 import { isUnloaded } from '@/store/unloaded'
 import { useShelf } from '@/store/useShelf'
 import { beginOpening, didNotEnd, endOpening, isLarge } from './opening'
+import { PutAside } from './PutAside'
 import { useShownPassage } from './passage'
 
 const components = ofShelf(() => new Map<string, ComponentType<AppProps>>())
@@ -34,7 +35,7 @@ export const Content = memo(function Content({ app, ...props }: AppProps & { app
   if (unreadable)
     return (
       <Stopped
-        says="What is in this document cannot be read. It is not written over."
+        says="This document can’t be read. It has not been overwritten."
         does="Try again"
         onDo={() => retryContent(shelf, props.document)}
       />
@@ -42,8 +43,8 @@ export const Content = memo(function Content({ app, ...props }: AppProps & { app
   if (large && !wanted)
     return (
       <Stopped
-        says="Opening this did not end the last time; there is very much of it."
-        does="Open it all the same"
+        says="This didn’t finish opening last time. It is very large."
+        does="Open it anyway"
         onDo={() => setWanted(true)}
       />
     )
@@ -62,15 +63,16 @@ export const Content = memo(function Content({ app, ...props }: AppProps & { app
           <Unloaded onAgain={resetErrorBoundary} />
         ) : (
           <Stopped
-            says="This app stopped. What it showed is kept."
+            says="This app stopped. Your content is safe."
             why={error instanceof Error ? error.message : String(error)}
-            does="Start it again"
+            does="Start again"
             onDo={resetErrorBoundary}
           />
         )
       }
     >
       <Suspense>
+        <PutAside document={props.document} />
         <App {...props} />
       </Suspense>
     </ErrorBoundary>
@@ -101,7 +103,7 @@ function Unloaded({ onAgain }: { onAgain(): void }) {
   }, [onAgain])
   return (
     <Stopped
-      says="This app could not be loaded. It is tried again when there is a connection; if that does not help, reload the page. What it showed is kept."
+      says="This app could not be loaded. It will be tried again when there is a connection; if that doesn’t help, reload the page. Your content is safe."
       does="Try again"
       onDo={onAgain}
     />
