@@ -4,7 +4,8 @@ const headers = [
   { key: 'x-content-type-options', value: 'nosniff' },
   { key: 'referrer-policy', value: 'no-referrer' },
   { key: 'x-frame-options', value: 'SAMEORIGIN' },
-  { key: 'cross-origin-opener-policy', value: 'same-origin' },
+  // Outside windows stay known to the shelf: whether they are open, and how to close them.
+  { key: 'cross-origin-opener-policy', value: 'same-origin-allow-popups' },
   { key: 'permissions-policy', value: 'camera=(), microphone=(), geolocation=(), payment=()' },
 ]
 

@@ -52,7 +52,10 @@ test('a menu within a menu stays on half a screen, with long names told whole', 
   await expect(inner.getByText(name)).toHaveAttribute('title', name)
 })
 
-test('an app whose code does not come can be started again', async ({ shelf, page }) => {
+test('an app whose code does not come can be started again', { tag: '@first' }, async ({
+  shelf,
+  page,
+}) => {
   shelf.expected = /Failed to load|ChunkLoadError|Failed to fetch|chunk/i
   // From the start, so that nothing is taken from what the browser has kept.
   let down = false
@@ -73,8 +76,36 @@ test('an app whose code does not come can be started again', async ({ shelf, pag
   await expect(page.getByRole('textbox', { name: 'Time or duration' })).toBeVisible()
 })
 
-test('an app that throws at its content shows why; the shelf lives on', async ({ shelf, page }) => {
+test('an app that throws shows why; the shelf lives on', async ({ shelf, page }) => {
   shelf.expected = /./
+  await page.addInitScript(() => {
+    const Real = ResizeObserver
+    window.ResizeObserver = class extends Real {
+      override observe(element: Element) {
+        if (document.documentElement.dataset.broken) throw new Error('no room')
+        super.observe(element)
+      }
+    }
+  })
+  await shelf.open('shelf')
+  const broken = (is: boolean) =>
+    page.evaluate((on) => {
+      if (on) document.documentElement.dataset.broken = 'yes'
+      else delete document.documentElement.dataset.broken
+    }, is)
+  await broken(true)
+  await shelf.press('Alt+2')
+  const stopped = page.getByRole('alert').filter({ hasText: 'This app stopped' })
+  await expect(stopped).toContainText('no room')
+  await broken(false)
+  await stopped.getByRole('button', { name: 'Start again' }).click()
+  await expect(page.getByRole('grid')).toBeVisible()
+})
+
+test('content that does not fit its app is named, kept as it was, and opens as text', async ({
+  shelf,
+  page,
+}) => {
   await shelf.open('shelf')
   const exporting = page.waitForEvent('download')
   await shelf.press('Alt+2')
@@ -93,12 +124,19 @@ test('an app that throws at its content shows why; the shelf lives on', async ({
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(file)),
   })
+  await expect(page.getByRole('dialog')).toContainText('“New table”: “')
   await page.getByLabel('Take what is in the file').check()
   await page.getByRole('button', { name: 'Import' }).click()
-  await expect(page.getByRole('alert').filter({ hasText: 'This app stopped' })).toBeVisible()
-  await shelf.press('Alt+Z')
-  await page.getByRole('button', { name: 'Start again' }).click()
+  const misfit = page.getByRole('alert').filter({ hasText: 'Some of this content doesn’t fit' })
+  await expect(misfit).toContainText('must be a list')
+  await shelf.reload()
+  await expect(misfit).toBeVisible()
   await expect(page.getByRole('grid')).toBeVisible()
+  expect(await shelf.violations()).toEqual([])
+  await misfit.getByRole('button', { name: 'Open as text' }).click()
+  await expect(page.getByText('"rows": "none"')).toBeVisible()
+  await misfit.getByRole('button', { name: 'Discard it' }).click()
+  await expect(misfit).toHaveCount(0)
 })
 
 /** A page that takes the focus when it is loaded, or again and again. */
@@ -167,13 +205,15 @@ test('a page that takes the keys again and again is stopped, with a choice', asy
   await shelf.press('Alt+8')
   await page.getByLabel('Address').fill('/pages/notice')
   await shelf.press('Enter')
-  await expect(page.getByRole('alert').filter({ hasText: 'takes the keys' })).toBeVisible()
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'kept grabbing the keyboard' }),
+  ).toBeVisible()
   await shelf.press('Alt+1')
   const text = page.getByRole('textbox', { name: 'Text' })
   await expect(text).toBeFocused()
   await page.keyboard.type('These words stay here', { delay: 40 })
   await expect(text).toHaveText('These words stay here')
-  await page.getByRole('button', { name: 'Show it all the same' }).click()
+  await page.getByRole('button', { name: 'Show it anyway' }).click()
   await expect(page.locator('iframe')).toBeVisible()
 })
 

@@ -1,3 +1,5 @@
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import type { Page } from '@playwright/test'
 import { expect, type ShelfPage, test } from './shelf'
 
@@ -25,7 +27,10 @@ test('a page in a browser window of its own stays a member of its desktop', asyn
   await expect(
     page.getByRole('button', { name: /^Ridge camera, open in its own window/ }),
   ).toHaveCount(1)
-  expect(await popup.evaluate(() => window.opener)).toBeNull()
+  await popup.evaluate(() => {
+    window.opener.location.href = 'about:blank'
+  })
+  expect(page.url()).toMatch(/\/demo/)
   // It is sent and carried like any other.
   await shelf.press('Alt+Shift+M')
   expect((await shelf.state()).windows.camera?.desktop).toBe('model')
@@ -68,6 +73,8 @@ test('closed there it is closed here; shown here again it is in its frame', asyn
 test('a window that the browser blocks is told, with what to do', async ({ shelf, page }) => {
   await shelf.open()
   await page.evaluate(() => {
+    const blocked = { get: () => ({ open: () => null }) }
+    Object.defineProperty(HTMLIFrameElement.prototype, 'contentWindow', blocked)
     window.open = () => null
   })
   await shelf.run('window.focus', { window: 'camera' })
@@ -78,4 +85,76 @@ test('a window that the browser blocks is told, with what to do', async ({ shelf
   await shelf.run('display.add')
   await shelf.run('display.open', { display: (await shelf.state()).displayOrder[1] })
   await expect(shelf.said()).toContainText('The browser did not open a window')
+})
+
+/** A page of another origin, with headers of its own. */
+async function elsewhere(headers: Record<string, string>) {
+  const server = createServer((_asked, answer) => {
+    answer.writeHead(200, { 'content-type': 'text/html', ...headers })
+    answer.end('<!doctype html><title>Elsewhere</title><h1>Elsewhere</h1>')
+  })
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
+  const { port } = server.address() as AddressInfo
+  return { address: `127.0.0.1:${port}`, stop: () => server.close() }
+}
+
+/** Opens an address in a web page window, and from there in a browser window of its own. */
+async function openAlone(shelf: ShelfPage, page: Page, address: string): Promise<[string, Page]> {
+  await shelf.open('shelf')
+  await shelf.run('window.open', { app: 'web', title: 'Elsewhere' })
+  const id = (await shelf.state()).focus ?? ''
+  await shelf.window(id).getByLabel('Address').fill(address)
+  await shelf.press('Enter')
+  // A private address is not asked whether it may be framed: what can be done is offered.
+  const offer = shelf.window(id).getByRole('button', { name: 'Open in its own window' })
+  const [popup] = await Promise.all([page.waitForEvent('popup'), offer.click()])
+  await popup.waitForURL(`http://${address}/`)
+  return [id, popup]
+}
+
+test('a page of another origin is known to be open, is brought forward, and closes with its window', async ({
+  shelf,
+  page,
+}) => {
+  const { address, stop } = await elsewhere({ 'x-frame-options': 'DENY' })
+  shelf.expected = /X-Frame-Options|Refused to display|Unsafe attempt/
+  try {
+    const [id, popup] = await openAlone(shelf, page, address)
+    const status = shelf.window(id).getByRole('status')
+    await page.waitForTimeout(2500)
+    await expect(status).toContainText('Open in a browser window of its own')
+    // What is shown there cannot lead this page elsewhere.
+    await popup.evaluate(() => {
+      try {
+        window.opener.top.location.href = 'about:blank'
+      } catch {
+        // It is not even allowed to say so.
+      }
+    })
+    await page.waitForTimeout(300)
+    expect(page.url()).toMatch(/\/shelf$/)
+    await shelf.press('Alt+Backspace')
+    await expect.poll(() => popup.isClosed()).toBe(true)
+  } finally {
+    stop()
+  }
+})
+
+test('a page that cuts itself off from who opened it is told so, and is not taken for closed', async ({
+  shelf,
+  page,
+}) => {
+  const { address, stop } = await elsewhere({ 'cross-origin-opener-policy': 'same-origin' })
+  // The browser takes that header only from pages that are served securely; this machine is one.
+  shelf.expected = /Cross-Origin-Opener-Policy/
+  try {
+    const [id, popup] = await openAlone(shelf, page, address)
+    const status = shelf.window(id).getByRole('status')
+    await expect(status).toContainText('This site hides whether its window is open')
+    expect(popup.isClosed()).toBe(false)
+    expect(Object.keys((await shelf.state()).windows)).toEqual([id])
+    await popup.close()
+  } finally {
+    stop()
+  }
 })

@@ -1,9 +1,12 @@
 import { type NextRequest, NextResponse } from 'next/server'
+import { refusedAtAll } from '@/outside/guard'
 
 const development = process.env.NODE_ENV === 'development'
 
-/** A fresh nonce and the content security policy for every page. */
+/** Who is not served here; else a fresh nonce and the content security policy for every page. */
 export function proxy(request: NextRequest) {
+  const refused = refusedAtAll(request)
+  if (refused) return refused
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64')
   const policy = [
     "default-src 'self'",

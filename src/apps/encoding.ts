@@ -10,6 +10,8 @@ export interface ReadText {
 const MARKED = 'utf-8 with mark'
 /** How much of a file is looked at to guess how it was written, in bytes. */
 const LOOKED_AT = 64_000
+/** With less than this it can't be told whether it is text in UTF-16, in bytes. */
+const LEAST = 32
 
 /**
  * A text file, whatever it was written in: as its mark says, as UTF-8 where it is that, else as it
@@ -43,6 +45,7 @@ function isUtf8(bytes: Uint8Array): boolean {
 
 async function unmarked(bytes: Uint8Array): Promise<string | null> {
   const part = bytes.subarray(0, LOOKED_AT)
+  if (part.includes(0) && part.length < LEAST) return null
   const zeros = [0, 1].map((odd) => part.filter((byte, at) => byte === 0 && at % 2 === odd).length)
   const [even = 0, odd = 0] = zeros
   // Of a text in UTF-16 one of the two bytes of most letters is 0, and always the same one.

@@ -16,10 +16,12 @@ import {
   markRead,
   mentioned,
   NO_MESSAGES,
+  nextToSend,
   receive,
   reply,
-  sent,
   unread,
+  withMessage,
+  written,
 } from './messages/threads'
 import { TUNES } from './player/tunes'
 
@@ -72,10 +74,36 @@ test('a thread is unread until it is seen or answered, and a mention is told', (
   const read = markRead(content, thread.id)
   expect(read.threads.map(unread)).toEqual([0])
   expect(markRead(read, thread.id)).toBe(read)
-  const answered = reply(content, thread.id, { by: 'me', text: 'Wait.', at: 5, waiting: true })
+  const answered = reply(content, thread.id, written('Wait.', 'a', 5))
   expect(answered.threads.map(unread)).toEqual([0])
   expect(answered.threads[0]?.messages.at(-1)?.waiting).toBe(true)
-  expect(sent(answered).threads[0]?.messages.at(-1)?.waiting).toBeUndefined()
+})
+
+test('what waits is sent in the order it was written, whatever the thread; each is marked by itself', () => {
+  let content = received(4)
+  const [one = '', two = ''] = content.threads.map(({ id }) => id)
+  content = reply(content, one, written('First', 'a', 10))
+  content = reply(content, two, written('Second', 'b', 11))
+  content = reply(content, one, written('Third', 'c', 12))
+  const order: (string | undefined)[] = []
+  for (let next = nextToSend(content); next; next = nextToSend(content)) {
+    order.push(next.text)
+    const { waiting: _waiting, ...sent } = next
+    content = withMessage(content, next, next.text === 'Second' ? { ...sent, failed: 'no' } : sent)
+  }
+  expect(order).toEqual(['First', 'Second', 'Third'])
+  const mine = content.threads.flatMap(({ messages }) => messages.filter(({ by }) => by === 'me'))
+  expect(mine.map(({ text, failed }) => [text, failed])).toEqual([
+    ['First', undefined],
+    ['Third', undefined],
+    ['Second', 'no'],
+  ])
+  // One of an earlier version has no id; taken away, it takes no other along.
+  const old = { by: 'me' as const, text: 'Old', at: 9, waiting: true }
+  const more = reply(content, one, old)
+  expect(withMessage(more, old, null).threads.find(({ id }) => id === one)?.messages).toEqual(
+    content.threads.find(({ id }) => id === one)?.messages,
+  )
 })
 
 test('one job runs at a time, the next begins when it ends, a paused one holds the queue', () => {

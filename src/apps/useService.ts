@@ -1,10 +1,13 @@
 import { useEffect, useState } from 'react'
+import { setHealth } from '@/store/health'
+import { newId } from '@/store/newId'
+import { useShelf } from '@/store/useShelf'
 
-/** How it stands with a service: heard, or lost and tried again. */
+/** How it stands with a service: heard, lost and tried again, or refused for good. */
 export type Connection = 'connecting' | 'heard' | 'lost'
 
-/** What a line of the stream says of a key. */
-type Line = { key: string; heard: boolean } | { key: string; event: unknown }
+/** What a line of the stream says: that it is open, or something of a key. */
+type Line = { open: string } | { key: string; heard: boolean } | { key: string; event: unknown }
 
 interface Listener {
   /** What it asks of which service; asked at every connection, so that it can say what is known. */
@@ -15,44 +18,91 @@ interface Listener {
 
 /** How long it waits before it tries again, in milliseconds; longer each time. */
 const WAITS = [500, 1000, 2000, 4000, 8000]
+/** So much is asked for in one request. */
+const AT_ONCE = 60
 
 /** Everybody who listens, by key. Several windows may show a document: the first one is told. */
 const listeners = new Map<string, Listener[]>()
 
+/** What this page calls itself to the services. */
+const page = newId('page')
+
 let source: EventSource | null = null
+/** Whether the stream is open, so that it can be asked for something. */
+let open = false
 let timer: ReturnType<typeof setTimeout> | undefined
+let retry: ReturnType<typeof setTimeout> | undefined
 let tries = 0
+/** The keys that were asked for and not left since. */
+const asked = new Set<string>()
 /** The keys that are not heard now. While one is tried again, the others are heard all the same. */
 const lost = new Set<string>()
 
 /** One connection for all of the page: a browser opens only a few to one host. */
 function connect(): void {
-  if (lost.size) tries++
-  source?.close()
-  source = null
-  const asked = [...listeners].map(([key, [first]]) => query({ key, ...first?.query() }))
-  if (asked.length === 0) return
-  source = new EventSource(`/api/events?${asked.map((one) => query({ listen: one })).join('&')}`)
+  close()
+  if (listeners.size === 0) return
+  source = new EventSource(`/api/events?${query({ page })}`)
   source.onmessage = ({ data }) => hear(JSON.parse(data) as Line)
   source.onerror = () => {
-    source?.close()
+    close()
     for (const key of listeners.keys()) lose(key)
   }
 }
 
+function close(): void {
+  source?.close()
+  source = null
+  open = false
+  asked.clear()
+}
+
 function hear(line: Line): void {
-  if ('event' in line) listeners.get(line.key)?.[0]?.onEvent(line.event)
-  else if (line.heard) {
+  if ('open' in line) {
+    open = true
+    void settle()
+  } else if ('event' in line) listeners.get(line.key)?.[0]?.onEvent(line.event)
+  else if ('heard' in line && line.heard) {
     if (lost.delete(line.key)) tries = 0
     tell(line.key, 'heard')
-  } else lose(line.key)
+  } else if ('key' in line) lose(line.key)
+}
+
+/** Asks for what is listened to and was not asked for yet, and leaves what is not any more. */
+async function settle(): Promise<void> {
+  if (!open) {
+    if (!source) connect()
+    return
+  }
+  const leave = [...asked].filter((key) => !listeners.has(key))
+  const wanted = [...listeners.keys()].filter((key) => !asked.has(key))
+  for (const key of leave) asked.delete(key)
+  for (const key of wanted) asked.add(key)
+  for (let at = 0; at < Math.max(leave.length, wanted.length); at += AT_ONCE) {
+    const keys = wanted.slice(at, at + AT_ONCE)
+    const listen = keys.map((key) => query({ key, ...listeners.get(key)?.[0]?.query() }))
+    const body = JSON.stringify({ page, listen, leave: leave.slice(at, at + AT_ONCE) })
+    const answer = await fetch('/api/events', { method: 'POST', body }).catch(() => null)
+    // A server that was started anew knows nothing of the page.
+    if (answer?.status === 404) return connect()
+    const said = answer?.ok ? ((await answer.json()) as { wrong: Record<string, string> }) : null
+    for (const key of said ? Object.keys(said.wrong) : keys) lose(key)
+  }
 }
 
 function lose(key: string): void {
   lost.add(key)
+  asked.delete(key)
   tell(key, 'lost')
-  clearTimeout(timer)
-  timer = setTimeout(connect, WAITS[Math.min(tries, WAITS.length - 1)])
+  if (retry) return
+  retry = setTimeout(
+    () => {
+      retry = undefined
+      tries++
+      void settle()
+    },
+    WAITS[Math.min(tries, WAITS.length - 1)],
+  )
 }
 
 function tell(key: string, connection: Connection): void {
@@ -60,9 +110,9 @@ function tell(key: string, connection: Connection): void {
 }
 
 /** Who listens has changed: soon, for several windows often come at once. */
-function reconnect(): void {
+function changed(): void {
   clearTimeout(timer)
-  timer = setTimeout(connect)
+  timer = setTimeout(() => (listeners.size === 0 ? close() : void settle()))
 }
 
 const query = (of: Record<string, string | number>): string =>
@@ -77,6 +127,7 @@ export function useService<Event>(
   asks: () => Record<string, string | number>,
   onEvent: (event: Event) => void,
 ): Connection {
+  const shelf = useShelf()
   const [connection, setConnection] = useState<Connection>('connecting')
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is asked and told is read when it happens
   useEffect(() => {
@@ -88,7 +139,7 @@ export function useService<Event>(
     }
     const all = listeners.get(key) ?? []
     listeners.set(key, [...all, me])
-    reconnect()
+    changed()
     return () => {
       const others = (listeners.get(key) ?? []).filter((other) => other !== me)
       if (others.length) listeners.set(key, others)
@@ -96,9 +147,22 @@ export function useService<Event>(
         listeners.delete(key)
         lost.delete(key)
       }
-      reconnect()
+      changed()
     }
   }, [key])
+  useEffect(() => {
+    if (connection === 'connecting') return
+    setHealth(
+      shelf,
+      'services',
+      connection === 'heard'
+        ? { is: 'good', says: 'Messages and jobs are connected.' }
+        : {
+            is: 'amiss',
+            says: 'Messages or jobs are not connected. Retrying; what you send waits.',
+          },
+    )
+  }, [connection, shelf])
   return connection
 }
 

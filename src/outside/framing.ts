@@ -44,12 +44,16 @@ for (const [subnet, bits] of [
 for (const [subnet, bits] of [
   ['::', 96],
   ['::ffff:0:0', 96],
+  ['::ffff:0:0:0', 96],
   ['64:ff9b::', 96],
   ['64:ff9b:1::', 48],
   ['100::', 64],
+  ['100:0:0:1::', 64],
   ['2001::', 23],
   ['2001:db8::', 32],
   ['2002::', 16],
+  ['3fff::', 20],
+  ['5f00::', 16],
   ['fc00::', 7],
   ['fe80::', 10],
   ['fec0::', 10],
@@ -139,7 +143,7 @@ export async function framingOf(start: URL, here: string, web = WEB): Promise<Fr
       return { framed: null, why: 'The site does not answer.' }
     }
   }
-  return { framed: null, why: 'It is sent from one address to the next without an end.' }
+  return { framed: null, why: 'Too many redirects.' }
 }
 
 /** The address a name stands for, or null where one of those it stands for is private. */

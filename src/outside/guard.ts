@@ -10,13 +10,19 @@ const isThisMachine = (host: string): boolean =>
 export const isOwnHost = (host: string, hosts = HOSTS): boolean =>
   hosts.includes(host) || (hosts.length === 0 && isThisMachine(host))
 
+/** Why a request of any kind is not taken: pages are not served under a forged host either. */
+export const refusedAtAll = ({ headers }: Pick<Request, 'headers'>): Response | null =>
+  isOwnHost(headers.get('host') ?? '') ? null : problem(NOT_OURS, 421)
+
+const NOT_OURS = 'This server does not go by that name.'
+
 /**
  * Why a request is not taken, or null. The browser says where it comes from (Sec-Fetch-Site); an
  * older one at least its origin. A forged host is not believed.
  */
 export function refusal(headers: Headers, hosts = HOSTS): Response | null {
   const host = headers.get('host') ?? ''
-  if (!isOwnHost(host, hosts)) return problem('This server does not go by that name.', 421)
+  if (!isOwnHost(host, hosts)) return problem(NOT_OURS, 421)
   const site = headers.get('sec-fetch-site')
   if (site !== null) return site === 'same-origin' ? null : problem(OTHERS, 403)
   const origin = headers.get('origin')
@@ -41,7 +47,22 @@ const BODY_MOST = 16_384
 
 /** What was sent as a JSON object, or the answer to what is not one, or too long. */
 export async function bodyOf(request: Request): Promise<Record<string, unknown> | Response> {
-  const reader = request.body?.getReader()
+  const body = await read(request.body?.getReader())
+  if (!body) return problem('That is too long.', 413)
+  try {
+    const parsed: unknown = JSON.parse(body.toString('utf8'))
+    if (typeof parsed === 'object' && parsed !== null && !Array.isArray(parsed))
+      return parsed as Record<string, unknown>
+  } catch {
+    // Told below.
+  }
+  return problem('Send a JSON object.', 400)
+}
+
+/** All of a body, or null where it is too long. */
+async function read(
+  reader: ReadableStreamDefaultReader<Uint8Array> | undefined,
+): Promise<Buffer | null> {
   const chunks: Uint8Array[] = []
   let length = 0
   for (;;) {
@@ -50,18 +71,11 @@ export async function bodyOf(request: Request): Promise<Record<string, unknown> 
     length += value.length
     if (length > BODY_MOST) {
       await reader?.cancel()
-      return problem('That is too long.', 413)
+      return null
     }
     chunks.push(value)
   }
-  try {
-    const parsed: unknown = JSON.parse(Buffer.concat(chunks).toString('utf8'))
-    if (typeof parsed === 'object' && parsed !== null && !Array.isArray(parsed))
-      return parsed as Record<string, unknown>
-  } catch {
-    // Told below.
-  }
-  return problem('Send a JSON object.', 400)
+  return Buffer.concat(chunks)
 }
 
 /** Keys by which services are asked for: nothing every object has, and no longer than needed. */

@@ -12,7 +12,18 @@ import {
   stepAt,
 } from './jobs'
 import { MESSAGE_EVERY, messageAt, messageSource } from './messages'
-import { eventStream, isRunning, numberIn, type Source, STREAMS_MOST, setRunning } from './streams'
+import { take } from './replies'
+import {
+  eventStream,
+  isRunning,
+  leave,
+  listen,
+  numberIn,
+  SOURCES_MOST,
+  type Source,
+  STREAMS_MOST,
+  setRunning,
+} from './streams'
 
 const job = (given: Partial<RunningJob> = {}): RunningJob => ({
   steps: 10,
@@ -69,37 +80,68 @@ const lines = async (answer: Response): Promise<object[]> =>
     .filter(Boolean)
     .map((line) => JSON.parse(line.replace('data: ', '')) as object)
 
-test('one stream tells of several sources; one that breaks off leaves the others', async () => {
+/** A page that listens, and what it was told once it has left. */
+function listening(name: string) {
   const left = new AbortController()
+  const answer = eventStream(name, left.signal)
+  return async () => {
+    left.abort()
+    return (await lines(answer)).slice(1)
+  }
+}
+
+test('one stream tells of several sources; one that breaks off leaves the others', async () => {
   const [one, two] = [byHand('one'), byHand('two')]
-  const answer = eventStream([one, two], left.signal)
+  const told = listening('page')
+  expect(listen('page', [one, two])).toEqual([])
   one.send({ step: 1 })
   setRunning('one', false)
   expect([one.stopped, two.stopped]).toEqual([true, false])
   two.send({ step: 2 })
-  left.abort()
+  const all = await told()
   expect(two.stopped).toBe(true)
-  expect(await lines(answer)).toEqual([
+  expect(all).toEqual([
     { key: 'one', heard: true },
     { key: 'two', heard: true },
     { key: 'one', event: { step: 1 } },
     { key: 'one', heard: false },
     { key: 'two', event: { step: 2 } },
   ])
+  setRunning('one', true)
 })
 
-test('what is down is told so, until it runs again', async () => {
-  const ask = async () => {
-    const left = new AbortController()
-    const answer = eventStream([byHand('three')], left.signal)
-    left.abort()
-    return lines(answer)
-  }
+test('what is down is told so, until it runs again; what is left tells no more', async () => {
+  const told = listening('page')
   setRunning('three', false)
   expect(isRunning('three')).toBe(false)
-  expect(await ask()).toEqual([{ key: 'three', heard: false }])
+  listen('page', [byHand('three')])
   setRunning('three', true)
-  expect(await ask()).toEqual([{ key: 'three', heard: true }])
+  const three = byHand('three')
+  listen('page', [three])
+  expect(leave('page', ['three', 'never asked for'])).toBe(true)
+  expect(three.stopped).toBe(true)
+  expect(await told()).toEqual([
+    { key: 'three', heard: false },
+    { key: 'three', heard: true },
+  ])
+  expect(listen('page', [three])).toBeNull()
+  expect(leave('page', ['three'])).toBe(false)
+})
+
+test('a page listens to a thousand things; what is too much is named, and takes no other with it', async () => {
+  const told = listening('page')
+  const many = Array.from({ length: SOURCES_MOST + 2 }, (_, at) => byHand(`thread ${at}`))
+  const over = many.slice(-2).map(({ key }) => key)
+  expect(listen('page', many)).toEqual(over)
+  // The same again is not one more.
+  expect(listen('page', [byHand('thread 7')])).toEqual([])
+  expect(many[7]?.stopped).toBe(true)
+  expect((await told()).length).toBe(SOURCES_MOST + 1)
+  expect(many.slice(0, SOURCES_MOST).every(({ stopped }) => stopped)).toBe(true)
+})
+
+test('a reply is taken once, however often it is told', () => {
+  expect([take('reply'), take('reply'), take('other')]).toEqual([true, false, true])
 })
 
 test('a job told of twice is one job, joined where it is', async () => {
@@ -173,8 +215,11 @@ test('jobs nobody listens to are dropped, and there are never too many', () => {
 
 test('only so many pages listen at once; those that leave make room', () => {
   const leaving = Array.from({ length: STREAMS_MOST }, () => new AbortController())
-  for (const { signal } of leaving) expect(eventStream([], signal).status).toBe(200)
-  expect(eventStream([], new AbortController().signal).status).toBe(503)
+  for (const [at, { signal }] of leaving.entries())
+    expect(eventStream(`page ${at}`, signal).status).toBe(200)
+  expect(eventStream('one more', new AbortController().signal).status).toBe(503)
+  // One that connects anew is not one more.
+  expect(eventStream('page 3', leaving[3]?.signal as AbortSignal).status).toBe(200)
   for (const one of leaving) one.abort()
-  expect(eventStream([], AbortSignal.abort()).status).toBe(200)
+  expect(eventStream('one more', AbortSignal.abort()).status).toBe(200)
 })

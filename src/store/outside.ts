@@ -14,7 +14,14 @@ import { useShelf } from './useShelf'
 /** `hidden`: the site hides whether its window is open. */
 type Standing = 'open' | 'hidden'
 
-const opened = ofShelf(() => new Map<DocumentId, { page: Window; since: number }>())
+interface Opened {
+  page: Window
+  since: number
+  /** Who opened it, as far as the page there knows. */
+  holder: HTMLIFrameElement
+}
+
+const opened = ofShelf(() => new Map<DocumentId, Opened>())
 const standings = ofShelf(() => createStore<Record<DocumentId, Standing>>(() => ({})))
 
 /** How the browser window of a document is; undefined where none is open that is known of. */
@@ -39,12 +46,18 @@ export function openOutside(shelf: Shelf, id: DocumentId, address: string): bool
   if (bringForward(shelf, id)) return true
   const { innerWidth: width, innerHeight: height } = window
   const size = `popup,width=${Math.round(width * 0.7)},height=${Math.round(height * 0.8)}`
-  const page = window.open('about:blank', `kite-shelf-outside-${id}`, size)
-  if (!page) return false
-  // What is shown there must not lead this page elsewhere.
-  page.opener = null
-  page.location.href = address
-  opened(shelf).set(id, { page, since: shelf.clock() })
+  // Who opened a window can close it, and can be led elsewhere by what is shown there: that is a frame
+  // without content, and not this page.
+  const holder = document.createElement('iframe')
+  holder.hidden = true
+  holder.title = 'Holds an outside window'
+  document.body.append(holder)
+  const page = holder.contentWindow?.open(address, `kite-shelf-outside-${id}`, size)
+  if (!page) {
+    holder.remove()
+    return false
+  }
+  opened(shelf).set(id, { page, since: shelf.clock(), holder })
   stand(shelf, id, 'open')
   own(shelf).timer ??= setInterval(() => look(shelf), LOOK_EVERY)
   return true
@@ -70,6 +83,7 @@ function stand(shelf: Shelf, id: DocumentId, standing: Standing | undefined): vo
 }
 
 function forget(shelf: Shelf, id: DocumentId): void {
+  opened(shelf).get(id)?.holder.remove()
   opened(shelf).delete(id)
   stand(shelf, id, undefined)
   if (opened(shelf).size > 0) return

@@ -29,11 +29,12 @@ export interface Tether {
   /** When it is over, in milliseconds since 1970. */
   until?: number
   controls: Control[]
-  /** To whom a reply goes, and under what name what is half-typed is kept. */
-  replies?: { to: string; typed: string }
+  /** To whom a reply goes, under what name what is half-typed is kept, and how long it may be. */
+  replies?: { to: string; typed: string; most: number }
 }
 
-type Act = (control: string, text?: string) => void
+/** @param to to whom a reply was begun, as `replies` called it by then */
+type Act = (control: string, text?: string, to?: string) => void
 
 const tethers = ofShelf(() => createStore<Record<DocumentId, Tether>>(() => ({})))
 const acts = ofShelf(() => new Map<DocumentId, Act>())
@@ -66,5 +67,10 @@ export const tethersNow = (shelf: Shelf): Record<DocumentId, Tether> => tethers(
 export const useTethers = (): Record<DocumentId, Tether> => useStore(tethers(useShelf()))
 
 /** Does from afar what the app does at its window. */
-export const actAfar = (shelf: Shelf, document: DocumentId, control: string, text?: string): void =>
-  acts(shelf).get(document)?.(control, text)
+export const actAfar = (
+  shelf: Shelf,
+  document: DocumentId,
+  control: string,
+  text?: string,
+  to?: string,
+): void => acts(shelf).get(document)?.(control, text, to)

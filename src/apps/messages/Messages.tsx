@@ -1,26 +1,29 @@
 'use client'
-import { type KeyboardEvent, useEffect, useRef } from 'react'
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/types'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
+import { newId } from '@/store/newId'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
-import type { Shelf } from '@/store/shelf'
 import { useTether } from '@/store/tethers'
 import { useShelf } from '@/store/useShelf'
 import { useInSight } from '@/ui/parts/useInSight'
 import type { AppProps } from '../contract'
 import { serviceSpeed, useService } from '../useService'
-import type { Incoming } from './protocol'
+import { type Incoming, REPLY_MOST } from './protocol'
+import { keepSending } from './sending'
 import {
+  type Message,
   type MessagesContent,
   markRead,
   mentioned,
   NO_MESSAGES,
   receive,
   reply,
-  sent,
   type Thread,
   unread,
+  withMessage,
+  written,
 } from './threads'
 
 /** The name under which it is kept which thread is open; threads have ids of their own. */
@@ -48,13 +51,17 @@ export default function Messages({ document: id, window }: AppProps) {
     },
     (incoming) => change((now) => receive(now, incoming, Date.now())),
   )
+  const say = (thread: string, text: string) =>
+    change((was) =>
+      markRead(reply(was, thread, written(text, newId('message'), Date.now())), thread),
+    )
   const open = content?.threads.find((thread) => thread.id === chosen) ?? content?.threads[0]
   const waits = content?.threads.some((thread) => thread.messages.some(({ waiting }) => waiting))
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what waits goes out when it is heard again
-  useEffect(() => {
-    if (connection === 'heard' && waits)
-      void sendWaiting(shelf, id).then((ok) => ok && change(sent))
-  }, [connection, waits, id])
+  // What waits goes out when the service is heard again.
+  useEffect(
+    () => (connection === 'heard' && waits ? keepSending(shelf, id) : undefined),
+    [connection, waits, id, shelf],
+  )
   // biome-ignore lint/correctness/useExhaustiveDependencies: a thread is read when it is seen
   useEffect(() => {
     if (!seen || !open || !unread(open)) return
@@ -78,17 +85,12 @@ export default function Messages({ document: id, window }: AppProps) {
           says: `${waiting.who}: ${last?.text ?? ''}`,
           offered: true,
           controls: [],
-          replies: { to: waiting.who, typed: waiting.id },
+          replies: { to: waiting.who, typed: waiting.id, most: REPLY_MOST },
         }
       : null,
-    (control, text = '') => {
-      if (control !== 'reply' || !waiting) return
-      change((was) =>
-        markRead(
-          reply(was, waiting.id, { by: 'me', text, at: Date.now(), waiting: true }),
-          waiting.id,
-        ),
-      )
+    (control, text = '', thread = '') => {
+      // To whom it was begun, whoever asks by now.
+      if (control === 'reply') say(thread, text)
     },
   )
   if (!content) return null
@@ -113,11 +115,8 @@ export default function Messages({ document: id, window }: AppProps) {
             document={id}
             thread={open}
             onStep={step}
-            onSay={(text) =>
-              change((now) =>
-                reply(now, open.id, { by: 'me', text, at: Date.now(), waiting: true }),
-              )
-            }
+            onSay={(text) => say(open.id, text)}
+            onChange={(message, to) => change((now) => withMessage(now, message, to))}
           />
         ) : (
           <p className="m-auto p-4 text-soft">Nobody has written yet.</p>
@@ -125,22 +124,6 @@ export default function Messages({ document: id, window }: AppProps) {
       </div>
     </div>
   )
-}
-
-/** Sends what waits. Returns whether the service took it. */
-async function sendWaiting(shelf: Shelf, id: string): Promise<boolean> {
-  const { threads } = (contentOf(shelf, id) as MessagesContent | null) ?? NO_MESSAGES
-  const texts = threads.flatMap(({ messages }) =>
-    messages.flatMap(({ waiting, text }) => (waiting ? text : [])),
-  )
-  const answers = await Promise.all(
-    texts.map((text) =>
-      fetch('/api/messages', { method: 'POST', body: JSON.stringify({ key: id, text }) }).catch(
-        () => null,
-      ),
-    ),
-  )
-  return answers.every((answer) => answer?.ok)
 }
 
 function Threads({
@@ -195,14 +178,18 @@ function Talk({
   document,
   thread,
   onSay,
+  onChange,
   onStep,
 }: {
   document: DocumentId
   thread: Thread
   onSay(text: string): void
+  /** Puts another in the place of a message, or takes it away. */
+  onChange(message: Message, to: Message | null): void
   onStep(by: number): void
 }) {
   const [typed, setTyped] = useTyped(document, thread.id)
+  const over = typed.trim().length - REPLY_MOST
   const log = useRef<HTMLDivElement>(null)
   const count = thread.messages.length
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new message is the reason to scroll
@@ -210,7 +197,7 @@ function Talk({
     log.current?.scrollTo(0, log.current.scrollHeight)
   }, [count])
   const say = () => {
-    if (!typed.trim()) return
+    if (!typed.trim() || over > 0) return
     onSay(typed.trim())
     setTyped('')
   }
@@ -231,18 +218,24 @@ function Talk({
         tabIndex={0}
         className="flex min-h-0 flex-1 flex-col gap-2 overflow-auto p-3 text-[15px]"
       >
-        {thread.messages.map(({ by, text, at, mention, waiting }) => (
-          <p
-            key={`${at} ${text}`}
-            className={`max-w-[85%] border px-2.5 py-1.5 ${
-              by === 'me' ? 'self-end border-ink' : 'self-start border-seam'
-            } ${mention ? 'border-l-4 border-l-alarm' : ''}`}
-          >
-            <span className="whitespace-pre-wrap break-words">{text}</span>
-            <span className="ml-2 text-[12px] text-soft">{waiting ? 'waits' : clock(at)}</span>
-          </p>
+        {thread.messages.map((message, index) => (
+          <Said
+            key={message.id ?? `${message.at} ${index}`}
+            message={message}
+            onRetry={() => onChange(message, { ...message, failed: undefined, waiting: true })}
+            onEdit={() => {
+              onChange(message, null)
+              setTyped(typed.trim() ? `${message.text}\n${typed}` : message.text)
+            }}
+            onDelete={() => onChange(message, null)}
+          />
         ))}
       </div>
+      {over > 0 ? (
+        <p role="alert" className="border-seam border-t border-dashed px-3 py-1 text-alarm">
+          {over === 1 ? '1 letter' : `${over} letters`} too many: a reply has {REPLY_MOST} at most.
+        </p>
+      ) : null}
       <div className="flex items-end gap-2 border-seam border-t p-2">
         <textarea
           data-autofocus=""
@@ -259,6 +252,56 @@ function Talk({
         </button>
       </div>
     </>
+  )
+}
+
+/** So much of a message is drawn until one wants all of it, in characters. */
+const SHOWN = 4000
+
+function Said({
+  message: { by, text, at, mention, waiting, failed },
+  onRetry,
+  onEdit,
+  onDelete,
+}: {
+  message: Message
+  onRetry(): void
+  onEdit(): void
+  onDelete(): void
+}) {
+  const [whole, setWhole] = useState(false)
+  const cut = !whole && text.length > SHOWN
+  return (
+    <div
+      className={`max-w-[85%] border px-2.5 py-1.5 ${
+        by === 'me' ? 'self-end border-ink' : 'self-start border-seam'
+      } ${mention || failed ? 'border-l-4 border-l-alarm' : ''}`}
+    >
+      <span className="whitespace-pre-wrap break-words">{cut ? text.slice(0, SHOWN) : text}</span>
+      {cut ? (
+        <button type="button" className="ml-1 underline" onClick={() => setWhole(true)}>
+          …{text.length - SHOWN} more letters
+        </button>
+      ) : null}
+      <span className="ml-2 text-[12px] text-soft">
+        {failed ? `Not sent: ${failed}` : waiting ? 'Waiting' : clock(at)}
+      </span>
+      {failed || (waiting && by === 'me') ? (
+        <span className="mt-1 flex gap-2 text-[12px]">
+          {failed ? (
+            <button type="button" className="underline" onClick={onRetry}>
+              Retry
+            </button>
+          ) : null}
+          <button type="button" className="underline" onClick={onEdit}>
+            Edit
+          </button>
+          <button type="button" className="underline" onClick={onDelete}>
+            Delete
+          </button>
+        </span>
+      ) : null}
+    </div>
   )
 }
 

@@ -1,3 +1,6 @@
+/** The longest reply that the service takes, in characters. */
+export const REPLY_MOST = 3500
+
 /** What the message service sends: one event a message, numbered from 1. */
 export interface Incoming {
   number: number

@@ -6,8 +6,12 @@ export interface Message {
   /** Milliseconds since 1970. */
   at: number
   mention?: boolean
-  /** Of one's own: not sent yet, because the service was not there. */
+  /** Of one's own: what the service knows it by. */
+  id?: string
+  /** Of one's own: not sent yet. */
   waiting?: boolean
+  /** Of one's own: the service did not take it, and why. */
+  failed?: string
 }
 
 export interface Thread {
@@ -68,11 +72,39 @@ export function markRead(content: MessagesContent, id: string): MessagesContent 
   return change(content, id, (one) => ({ ...one, read: one.messages.length }))
 }
 
-/** What waits to be sent has been sent. */
-export const sent = (content: MessagesContent): MessagesContent => ({
+/** The message that was written first of those that wait to be sent. */
+export const nextToSend = ({ threads }: MessagesContent): Message | undefined =>
+  threads
+    .flatMap(({ messages }) => messages.filter(({ waiting }) => waiting))
+    .reduce<Message | undefined>(
+      (first, one) => (first && first.at <= one.at ? first : one),
+      undefined,
+    )
+
+/** The same message, wherever it stands: by its id, or as it was written where it has none. */
+const isSame = (one: Message, other: Message): boolean =>
+  other.id ? one.id === other.id : one.at === other.at && one.text === other.text && one.by === 'me'
+
+/** The content with another message in the place of one; null takes it away. */
+export const withMessage = (
+  content: MessagesContent,
+  message: Message,
+  to: Message | null,
+): MessagesContent => ({
   ...content,
-  threads: content.threads.map((thread) => ({
-    ...thread,
-    messages: thread.messages.map(({ waiting: _waiting, ...message }) => message),
-  })),
+  threads: content.threads.map((thread) => {
+    const at = thread.messages.findIndex((one) => isSame(one, message))
+    if (at < 0) return thread
+    const messages = thread.messages.toSpliced(at, 1, ...(to ? [to] : []))
+    return { ...thread, messages, read: Math.min(thread.read, messages.length) }
+  }),
+})
+
+/** A message of one's own, as it is before the service has it. */
+export const written = (text: string, id: string, at: number): Message => ({
+  by: 'me',
+  text,
+  at,
+  id,
+  waiting: true,
 })

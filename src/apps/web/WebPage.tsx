@@ -53,6 +53,11 @@ export default function WebPage({ document: id }: AppProps) {
       'saved',
     )
   const keep = (next: string[]) => keepAs(next)
+  const openAlone = () => {
+    // At once: the browser opens windows only as the answer to a push.
+    openOutside(shelf, id, address)
+    keepAs(visited, true)
+  }
   const go = (event: FormEvent) => {
     event.preventDefault()
     const found = addressOf((typed || address).replace(location.origin, ''))
@@ -105,14 +110,7 @@ export default function WebPage({ document: id }: AppProps) {
           </Tool>
         ) : null}
         {address && !content?.outside ? (
-          <Tool
-            label="Show it in a browser window of its own"
-            onClick={() => {
-              // At once: the browser opens windows only as the answer to a push.
-              openOutside(shelf, id, address)
-              keepAs(visited, true)
-            }}
-          >
+          <Tool label="Show it in a browser window of its own" onClick={openAlone}>
             <ExternalLink size={14} />
           </Tool>
         ) : null}
@@ -123,8 +121,13 @@ export default function WebPage({ document: id }: AppProps) {
         </p>
       ) : null}
       {framing?.framed === null ? (
-        <p className="border-seam border-b border-dashed px-3 py-1 text-[12px] text-soft">
-          It is not known whether it may be shown here. {framing.why}
+        <p className="flex flex-wrap items-center gap-x-2 border-seam border-b border-dashed px-3 py-1 text-[12px] text-soft">
+          <span className="min-w-0 flex-1 basis-48">
+            If nothing shows, this page doesn’t allow embedding. {framing.why}
+          </span>
+          <button type="button" className="text-ink underline" onClick={openAlone}>
+            Open in its own window
+          </button>
         </p>
       ) : null}
       {outside ? (
@@ -134,15 +137,15 @@ export default function WebPage({ document: id }: AppProps) {
           why={
             content?.outside
               ? 'It is shown in a browser window of its own.'
-              : 'This site does not let itself be shown in a window of another page.'
+              : 'This site doesn’t allow embedding.'
           }
           {...(framing?.framed !== false && { onInside: () => keepAs(visited, false) })}
         />
       ) : takes && wanted !== address ? (
         <div role="alert" className="m-auto flex flex-col items-center gap-3 p-4 text-center">
-          <p>This page takes the keys by itself, again and again. It was stopped.</p>
+          <p>This page kept grabbing the keyboard, so it was stopped.</p>
           <button type="button" className="btn" onClick={() => setWanted(address)}>
-            Show it all the same
+            Show it anyway
           </button>
         </div>
       ) : address ? (

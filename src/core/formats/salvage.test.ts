@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { check } from '@/core/model/check'
+import { initialState } from '@/core/model/initial'
 import type { State } from '@/core/model/types'
 import { said } from '@/core/testing/sequences'
 import { World } from '@/core/testing/world'
@@ -111,7 +112,21 @@ test('windows are kept when their desktops are gone, and what is lost is told', 
   const found = salvage(given)
   expect(found?.state.windows[id]?.desktop).toBe('first')
   expect(found?.state.order).toEqual(['first'])
-  expect(found?.lost).toEqual(['1 desktop', '1 desktop of a window'])
+  expect(found?.lost).toEqual(['1 desktop', 'where 1 window stood'])
   expect(salvage('nothing')).toBeNull()
   expect(salvage({})).toBeNull()
+})
+
+test('every part that is lost is named, in words there are', () => {
+  const whole = initialState()
+  for (const part of Object.keys(whole) as (keyof State)[]) {
+    const { lost = [] } = salvage({ ...whole, [part]: 7 }) ?? {}
+    for (const one of lost) expect(one).not.toMatch(/undefined|NaN|\bof the plans\b/)
+  }
+  const { lost } = salvage({ ...whole, exceptions: 7, slots: [], columns: 'x' }) ?? {}
+  expect(lost).toEqual([
+    'how many desktops stand in a row',
+    'the number keys of apps',
+    'exceptions for apps',
+  ])
 })

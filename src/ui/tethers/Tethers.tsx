@@ -30,7 +30,8 @@ export function Tethers() {
   const all = places.current.map((id) => known.find(({ window }) => window === id))
   const asked = usePage(({ view }) => (view?.view === 'tether' ? view.nth : null))
   const room = useRoom()
-  const [replying, setReplying] = useState<string | null>(null)
+  // To whom it goes is as it was begun, whoever asks meanwhile.
+  const [replying, setReplying] = useState<Replying | null>(null)
   const meant = asked === null ? undefined : all[asked - 1]
   useEffect(() => {
     if (asked === null) return
@@ -43,11 +44,12 @@ export function Tethers() {
         },
       )
     const [first] = meant.tether?.controls ?? []
-    if (meant.tether?.replies) setReplying(meant.document)
+    if (meant.tether?.replies) setReplying(begun(meant))
     else if (first) actAfar(shelf, meant.document, first.id)
     else shelf.dispatch('tether.go', { window: meant.window }, 'key')
   }, [asked, meant, shelf])
-  if (ids.length === 0) return null
+  if (ids.length === 0 && !replying) return null
+  const alone = replying && !all.slice(0, room).some((one) => one?.document === replying.document)
   const more = all.slice(room).flatMap((one) => one ?? [])
   return (
     <ul aria-label="Tethers" className="flex shrink-0 items-center gap-1.5">
@@ -60,11 +62,17 @@ export function Tethers() {
               shown={one}
               nth={at + 1}
               several={ids.length > 2}
-              replying={replying === one.document}
-              onReply={(wanted) => setReplying(wanted ? one.document : null)}
+              replying={replying?.document === one.document ? replying : null}
+              onReply={(wanted) => setReplying(wanted ? begun(one) : null)}
             />
           ) : null,
         )}
+      {alone ? (
+        // What it answers waits no more: what is being written stays.
+        <li className="relative h-6 w-1">
+          <Reply {...replying} left onDone={() => setReplying(null)} />
+        </li>
+      ) : null}
       {more.length > 0 ? (
         <li>
           <button
@@ -95,7 +103,8 @@ function One({
   nth: number
   /** Whether there are so many that their glyphs have to do. */
   several: boolean
-  replying: boolean
+  /** The reply that is being written. */
+  replying: Replying | null
   onReply(wanted: boolean): void
 }) {
   const shelf = useShelf()
@@ -134,7 +143,7 @@ function One({
         <button
           type="button"
           className="px-1 text-[12px] text-soft hover:text-ink"
-          aria-expanded={replying}
+          aria-expanded={replying !== null}
           onClick={() => onReply(!replying)}
         >
           reply
@@ -148,15 +157,7 @@ function One({
           onAct={() => actAfar(shelf, document, control.id)}
         />
       ))}
-      {replying && tether?.replies ? (
-        <Reply
-          {...tether.replies}
-          says={says}
-          document={document}
-          left={nth <= 3}
-          onDone={() => onReply(false)}
-        />
-      ) : null}
+      {replying ? <Reply {...replying} left={nth <= 3} onDone={() => onReply(false)} /> : null}
     </li>
   )
 }
@@ -176,19 +177,29 @@ function Hand({ control, about, onAct }: { control: Control; about: string; onAc
   )
 }
 
+/** A reply that is being written: to whom, and what they said. */
+interface Replying {
+  document: string
+  to: string
+  typed: string
+  most: number
+  says: string
+}
+
+function begun({ document, tether }: Shown): Replying | null {
+  return tether?.replies ? { document, says: tether.says, ...tether.replies } : null
+}
+
 /** A reply without leaving the desktop; the keys go back where they were. */
 function Reply({
   to,
   typed: name,
+  most,
   says,
   document,
   left,
   onDone,
-}: {
-  to: string
-  typed: string
-  says: string
-  document: string
+}: Replying & {
   /** Whether it opens to the right of where its tether begins. */
   left: boolean
   onDone(): void
@@ -196,6 +207,7 @@ function Reply({
   const shelf = useShelf()
   // The same as in the window of the thread: what is begun there goes on here.
   const [text, setText] = useTyped(document, name)
+  const over = text.trim().length - most
   const field = useRef<HTMLInputElement>(null)
   useEffect(() => field.current?.focus(), [])
   const leave = () => {
@@ -204,8 +216,8 @@ function Reply({
   }
   const send = (event: FormEvent) => {
     event.preventDefault()
-    if (!text.trim()) return
-    actAfar(shelf, document, 'reply', text.trim())
+    if (!text.trim() || over > 0) return
+    actAfar(shelf, document, 'reply', text.trim(), name)
     setText('')
     leave()
   }
@@ -231,9 +243,14 @@ function Reply({
           leave()
         }}
       />
-      <button type="submit" className="btn btn-main" disabled={!text.trim()}>
+      <button type="submit" className="btn btn-main" disabled={!text.trim() || over > 0}>
         Send
       </button>
+      {over > 0 ? (
+        <p role="alert" className="w-full text-alarm">
+          {over === 1 ? '1 letter' : `${over} letters`} too many: a reply has {most} at most.
+        </p>
+      ) : null}
     </form>
   )
 }

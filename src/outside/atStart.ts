@@ -1,0 +1,4 @@
+import { Server } from 'node:http'
+import { guardServer } from './server'
+
+guardServer(Server.prototype)
