@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, ShelfPage, test } from './shelf'
 
 test('the trail and the loft open with a window that fills its display', async ({
@@ -137,6 +138,65 @@ test('content that does not fit its app is named, kept as it was, and opens as t
   await expect(page.getByText('"rows": "none"')).toBeVisible()
   await misfit.getByRole('button', { name: 'Discard it' }).click()
   await expect(misfit).toHaveCount(0)
+})
+
+/** What no app makes, by the app that is given it. */
+const ODD: Record<string, unknown[]> = {
+  document: [{ markdown: 7 }, 'text', [], { markdown: `x${'y'.repeat(300_000)}` }],
+  table: [
+    { columns: ['a'], rows: 'none' },
+    { columns: ['a'], rows: [['1', '2']] },
+    { columns: ['a'], rows: [], sort: { column: 'x' } },
+    { columns: ['a', 'b'], rows: [['z'.repeat(300_000), '']] },
+  ],
+  reader: [
+    { kind: 'film' },
+    { kind: 'text', text: 5 },
+    { kind: 'pdf', data: 'nothing' },
+    { kind: 'text', text: 'w'.repeat(300_000) },
+  ],
+  countdown: [{ kind: 'running' }, { kind: 'running', until: 'noon', of: null }, 5],
+  messages: [{ threads: {} }, { threads: [{ id: 1 }], received: 0 }, { received: -1 }],
+  job: [{ jobs: 'all' }, { jobs: [{ id: 'a', name: 'b', steps: 0 }] }],
+  player: [{ tune: -1, volume: 9, at: 0 }, { tune: 'first' }],
+  web: [{ visited: 'there' }, { visited: [5] }],
+}
+
+test('whatever stands in a document, no app stops at it, and nothing of it is lost', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  for (const app of Object.keys(ODD)) await shelf.run('window.open', { app })
+  const { windows, documents } = await shelf.state()
+  const exporting = page.waitForEvent('download')
+  await shelf.run('shelf.export')
+  const file = JSON.parse(readFileSync(await (await exporting).path(), 'utf8'))
+  for (let round = 0; round < 4; round++) {
+    const given: Record<string, unknown> = {}
+    for (const { id, app } of Object.values(documents)) {
+      const saved = ODD[app]?.[round]
+      if (saved !== undefined) given[id] = { saved, draft: null }
+    }
+    const chooser = page.waitForEvent('filechooser')
+    await shelf.run('shelf.import')
+    await (await chooser).setFiles({
+      name: 'odd.kite.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify({ ...file, documents: given })),
+    })
+    await page.getByLabel('Take what is in the file').check()
+    await page.getByRole('button', { name: 'Import', exact: true }).click()
+    for (const { id, document } of Object.values(windows)) {
+      if (!given[document]) continue
+      await shelf.run('window.focus', { window: id })
+      const window = shelf.window(id)
+      await expect(window.getByText('This app stopped')).toHaveCount(0)
+      await expect(window.locator('[data-autofocus], [role=alert], section').first()).toBeVisible()
+    }
+    await shelf.reload()
+    await expect(page.getByText('This app stopped')).toHaveCount(0)
+  }
 })
 
 /** A page that takes the focus when it is loaded, or again and again. */

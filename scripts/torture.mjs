@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromiumFlags, installChromium, installPackages, root } from './ready.mjs'
 import { serve } from './serve.mjs'
+import { visit } from './visit.mjs'
 
 installPackages()
 installChromium()
@@ -75,18 +76,47 @@ async function browser(folder) {
 
 const sleep = (time) => new Promise((resolve) => setTimeout(resolve, time))
 
-/** A page that makes a change every 15 ms and types without pause, killed at a random moment. */
-async function kill(address, folder, before) {
+/** What is going on when the browser is killed. */
+const MOMENTS = ['typing', 'importing', 'saving 2 MB', 'taking over', 'first start']
+
+/** A shelf file with very much in it, as text. */
+const MUCH = 'Snow on the ridge, wind from the west. '.repeat(54_000)
+
+/**
+ * A page that makes changes and types without pause, or at the pace of a person, killed at a random
+ * moment of what is going on.
+ */
+async function kill(address, folder, { moment, human }) {
   const { page, pid, child } = await browser(folder)
   const log = []
   await page.exposeFunction('tell', (kind, n, at) => log.push([kind, n, at]))
+  // The offline worker is in control, as from a person's second visit on.
+  await visit(page, address)
   await page.goto(`${address}/shelf`)
+  const killed = async (result) => {
+    const at = Date.now()
+    process.kill(-pid, 'SIGKILL')
+    await new Promise((resolve) =>
+      child.exitCode === null ? child.once('exit', resolve) : resolve(),
+    )
+    return { log, at, result }
+  }
+  if (moment === 'first start') {
+    await sleep(Math.random() * 900)
+    return killed(null)
+  }
   await page.locator('#desktop').waitFor()
-  const found = await page.evaluate(() => {
+  const found = await page.evaluate(async () => {
     const { desktops, windows } = window.kiteShelf.state()
+    const steps = window.kiteShelf.steps().length
+    const name = desktops.first.name
+    const undone = steps ? window.kiteShelf.run('history.undo').ok : true
+    const back = undone && (!steps || window.kiteShelf.run('history.redo').ok)
     return {
-      n: Number(desktops.first.name.replace(/\D/g, '') || 0),
+      n: Number(name.replace(/\D/g, '') || 0),
       windows: Object.keys(windows).length,
+      steps,
+      undone: back && window.kiteShelf.state().desktops.first.name === name,
       notices: [...document.querySelectorAll('[aria-label="Notices"] [role=alert] p')].map(
         (one) => one.textContent,
       ),
@@ -102,27 +132,55 @@ async function kill(address, folder, before) {
   await text.click()
   await page.keyboard.press('Control+End')
   // What is on screen counts from the moment it is there.
-  await page.evaluate((from) => {
-    let n = from
-    setInterval(() => {
-      window.kiteShelf.run('desktop.rename', { desktop: 'first', name: `Desk ${++n}` })
-      window.tell('change', n, Date.now())
-    }, 15)
-  }, found.n)
+  await page.evaluate(
+    ([from, every]) => {
+      let n = from
+      setInterval(() => {
+        window.kiteShelf.run('desktop.rename', { desktop: 'first', name: `Desk ${++n}` })
+        window.tell('change', n, Date.now())
+        window.tell('steps', window.kiteShelf.steps().length, Date.now())
+      }, every)
+    },
+    [found.n, human ? 300 : 15],
+  )
   const started = Date.now()
-  const lasts = 500 + Math.random() * 1200
+  const lasts = 500 + Math.random() * (human ? 2500 : 1200)
   let number = typed
-  while (Date.now() - started < lasts) {
+  const type = async () => {
     await page.keyboard.insertText(` ${++number}`)
     log.push(['typed', number, Date.now()])
-    await sleep(20)
+    await sleep(human ? 150 : 20)
   }
-  const at = Date.now()
-  process.kill(-pid, 'SIGKILL')
-  await new Promise((resolve) =>
-    child.exitCode === null ? child.once('exit', resolve) : resolve(),
-  )
-  return { log, at, result, before }
+  while (Date.now() - started < lasts) await type()
+  if (moment === 'importing') {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.evaluate(() => window.kiteShelf.run('shelf.export')),
+    ])
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.evaluate(() => window.kiteShelf.run('shelf.import')),
+    ])
+    await chooser.setFiles(await file.path())
+    await page.getByRole('button', { name: 'Import' }).click({ timeout: 5000 })
+  }
+  if (moment === 'saving 2 MB')
+    await page.evaluate(
+      ([much]) => {
+        const data = new DataTransfer()
+        data.items.add(new File([much], 'Much.txt', { type: 'text/plain' }))
+        const drop = new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true })
+        document.querySelector('#desktop').dispatchEvent(drop)
+      },
+      [MUCH],
+    )
+  if (moment === 'taking over') {
+    const second = await page.context().newPage()
+    await second.goto(`${address}/shelf`)
+    await second.getByRole('button', { name: 'Use it here' }).click({ timeout: 5000 })
+  }
+  if (moment !== 'typing') await sleep(Math.random() * 700)
+  return killed(result)
 }
 
 /** How long before the kill the first change was made that is not there any more, in milliseconds. */
@@ -130,6 +188,9 @@ const lostSince = ({ log, at }, kind, there) => {
   const first = log.find(([one, n]) => one === kind && n > there)
   return first ? at - first[2] : 0
 }
+
+/** How many of a kind are not there any more. */
+const lostOf = ({ log }, kind, there) => log.filter(([one, n]) => one === kind && n > there).length
 
 async function kills(count, load) {
   const { address, stop } = await serve({ from: 4290, quiet: true })
@@ -139,24 +200,44 @@ async function kills(count, load) {
     : []
   const lost = []
   const notices = []
-  let gone = 0
+  const sum = { shelves: 0, changes: 0, letters: 0, steps: 0, worstSteps: 0, notUndone: 0 }
   let last = null
   for (let round = 0; round <= count; round++) {
-    const now = await kill(address, folder, last)
+    const moment = last ? MOMENTS[round % MOMENTS.length] : 'typing'
+    const fresh = moment === 'first start'
+    const place = fresh ? mkdtempSync(join(tmpdir(), 'kite-kill-')) : folder
+    const now = await kill(address, place, { moment, human: round % 2 === 1 })
+    if (fresh) {
+      // What was killed at its very first start opens all the same.
+      const again = await kill(address, place, { moment: 'typing', human: false })
+      if (again.result.notices.length) notices.push(...again.result.notices)
+      rmSync(place, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 })
+      continue
+    }
     notices.push(...now.result.notices)
     if (last) {
-      if (now.result.windows === 0 || now.result.n === 0) gone++
+      if (now.result.windows === 0 || now.result.n === 0) sum.shelves++
+      if (!now.result.undone) sum.notUndone++
+      const changes = lostOf(last, 'change', now.result.n)
+      const letters = lostOf(last, 'typed', now.result.typed)
+      const had = last.log.findLast(([kind]) => kind === 'steps')?.[1] ?? 0
+      // A change that is lost takes its step along.
+      const steps = Math.max(0, had - now.result.steps - changes)
+      sum.changes += changes
+      sum.letters += letters
+      sum.steps += steps
+      sum.worstSteps = Math.max(sum.worstSteps, steps)
       const both = [
         lostSince(last, 'change', now.result.n),
         lostSince(last, 'typed', now.result.typed),
       ]
       lost.push(...both)
-      if (Math.max(...both) > 300)
+      if (Math.max(...both) > 300 || steps > 1)
         console.log(
-          `round ${round}: ${both.join(' and ')} ms; ${now.result.notices[0] ?? 'nothing told'}`,
+          `round ${round}, ${last.moment}: ${both.join(' and ')} ms, ${changes} changes, ${letters} letters, ${steps} steps of ${had}; ${now.result.notices[0] ?? 'nothing told'}`,
         )
     }
-    last = now
+    last = { ...now, moment }
     if (round % 20 === 0) console.log(`killed ${round} of ${count}${load ? ', loaded' : ''}`)
   }
   for (const one of burning) one.kill()
@@ -165,7 +246,8 @@ async function kills(count, load) {
   const sorted = lost.toSorted((a, b) => a - b)
   return {
     kills: count,
-    gone,
+    gone: sum.shelves,
+    ...sum,
     median: sorted[Math.floor(sorted.length / 2)] ?? 0,
     worst: sorted.at(-1) ?? 0,
     over300: lost.filter((time) => time > 300).length,

@@ -9,6 +9,7 @@ import { check } from '@/core/model/check'
 import { said } from '@/core/testing/sequences'
 import { World } from '@/core/testing/world'
 import { count, seed, times } from './figures'
+import { mutated, mutations } from './mutated'
 
 /** Exported shelves of some size, as text. */
 const files: string[] = fc
@@ -27,67 +28,16 @@ const files: string[] = fc
     return JSON.stringify(shelfFile(world.state, documents, 0))
   })
 
-const STRAY = [
-  '1e999',
-  '-1e999',
-  '9007199254740993',
-  '"__proto__"',
-  '"constructor"',
-  'null',
-  '""',
-  '[]',
-  '{}',
-  '"Infinity"',
-  '-1',
-  'true',
-  '"\\u0000"',
-  '{"__proto__":{"polluted":1}}',
-  `"${'y'.repeat(5000)}"`,
-]
-
-/** Changes a text: a value by a stray one, a key by another, a piece left out or doubled, a byte. */
-function mutated(text: string, kind: number, at: number, stray: string): string {
-  const values = /(?<=[:,[])("(?:[^"\\]|\\.)*"|-?\d+(?:\.\d+)?|true|false|null)(?=[,\]}])/g
-  const keys = /"(?:[^"\\]|\\.)*"(?=:)/g
-  const nth = (pattern: RegExp) => {
-    const found = [...text.matchAll(pattern)]
-    return found[at % Math.max(1, found.length)]
-  }
-  const replace = (match: RegExpMatchArray | undefined, by: string) =>
-    match?.index === undefined
-      ? text
-      : text.slice(0, match.index) + by + text.slice(match.index + match[0].length)
-  switch (kind) {
-    case 0:
-      return replace(nth(values), stray)
-    case 1:
-      return replace(nth(keys), stray.startsWith('"') ? stray : '"__proto__"')
-    case 2: {
-      const from = at % text.length
-      return text.slice(0, from) + text.slice(from + (at % 400))
-    }
-    case 3: {
-      const from = at % text.length
-      return text.slice(0, from) + text.slice(from, from + 200) + text.slice(from)
-    }
-    default: {
-      const from = at % text.length
-      return text.slice(0, from) + String.fromCharCode(at % 0x300) + text.slice(from + 1)
-    }
-  }
-}
-
 test('mutated shelf files are read, or refused in words; what is read is imported and taken back', () => {
   const figures = { imports: 0, imported: 0, refusedFiles: 0, refusedMerges: 0 }
-  const mutation = fc.tuple(fc.nat(4), fc.nat(1_000_000), fc.constantFrom(...STRAY))
   fc.assert(
     fc.property(
       fc.nat(files.length - 1),
-      fc.array(mutation, { maxLength: 3 }),
+      mutations,
       fc.nat(files.length - 1),
-      (file, mutations, other) => {
+      (file, given, other) => {
         let text = files[file] ?? ''
-        for (const [kind, at, stray] of mutations) text = mutated(text, kind, at, stray)
+        for (const [kind, at, stray] of given) text = mutated(text, kind, at, stray)
         figures.imports++
         let read: ReturnType<typeof readShelfFile>
         try {

@@ -12,7 +12,7 @@ import { exportText } from './exporting'
 import { FolderCopy } from './folder'
 import { healthOf, NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from './health'
 import { afterFirstMoments } from './idle'
-import { hasContents } from './importing'
+import { contentsOf } from './importing'
 import { eventsOf, Journal } from './journal'
 import { Keeper } from './keeper'
 import { Keeping } from './keeping'
@@ -83,8 +83,9 @@ export interface Beginning {
   seq?: number
   /** The last one that the state has, where lines after it are about documents only. */
   stateSeq?: number
-  /** What can be undone. */
+  /** What can be undone, and which steps of it are not in the store. */
   history?: History
+  unwritten?: Iterable<Step>
 }
 
 /** Opens the shelf with a state and keeps it from then on, until another page takes it over. */
@@ -98,13 +99,14 @@ export async function begin(
   contents: ReadonlyMap<DocumentId, KeptContent> = new Map(),
 ): Promise<void> {
   const { state, revision, slots, written, seq = 0, stateSeq = seq, history } = given
+  const unwritten = new Set(given.unwritten)
   // It may be kept elsewhere later, while it is still shown here.
   const keeps = new AbortController()
   over.signal.addEventListener('abort', () => keeps.abort())
   const { signal } = keeps
-  const isPassing = ({ id }: Step) => hasContents(shelf, id)
-  const steps = new Steps(stores.slots, isPassing)
-  const keeping = new Keeping(stores.slots, written, revision, slots, steps, history)
+  const steps = new Steps(stores.slots, (id) => contentsOf(shelf, id))
+  const isThere = (step: Step) => !unwritten.has(step)
+  const keeping = new Keeping(stores.slots, written, revision, slots, steps, history, isThere)
   const journal = new Journal(shelf, stores.journal)
   const keeper = new Keeper({
     write: () => writeAll(shelf, keeping, journal, log.seq),
@@ -127,7 +129,7 @@ export async function begin(
         if (way !== null) setHealth(shelf, 'workers', isOnPage(way) ? NO_WORKERS : WORKERS_RUN)
       })
     : NO_LOG
-  const log = new ChangeLog(writer, seq, stateSeq, isPassing)
+  const log = new ChangeLog(writer, seq, stateSeq, ({ id }) => !contentsOf(shelf, id))
   const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
   own(shelf).opened = { name, stores, folder, copies }
   finish.write = async () => {

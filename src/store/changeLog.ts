@@ -39,13 +39,13 @@ export class ChangeLog {
 
   /**
    * @param seq of the last line that is known, and of the last one about the arrangement
-   * @param isPassing steps that are lost with the page
+   * @param isAlone whether nothing but the step is needed; the store has the others
    */
   constructor(
     private writer: Pick<LogWriter, 'send' | 'close'>,
     seq: number,
     stateSeq = seq,
-    private isPassing: (step: Step) => boolean = () => false,
+    private isAlone: (step: Step) => boolean = () => true,
   ) {
     this.seq = seq
     this.stateSeq = stateSeq
@@ -71,10 +71,10 @@ export class ChangeLog {
   private stepsOf(history: History): LoggedSteps | 'as before' {
     if (history === this.history) return 'as before'
     const made = [...history.past, ...history.future].filter(
-      (step) => !this.known.has(step) && !this.isPassing(step),
+      (step) => !this.known.has(step) && this.isAlone(step),
     )
     this.knowAll(history)
-    return { list: listOf(history, (step) => !this.isPassing(step)), made }
+    return { list: listOf(history, () => true), made }
   }
 
   private knowAll(history: History): void {

@@ -2,7 +2,7 @@ import type { DocumentId, State } from '@/core/model/types'
 import type { ChangeLog } from './changeLog'
 import { giveBackForSpare, keptContent, peekContent, takeForSpare } from './documents'
 import { type Health, healthOf, setHealth, whyFailed } from './health'
-import { hasContents } from './importing'
+import { contentsOf } from './importing'
 import type { Shelf } from './shelf'
 import type { Contents, Spare } from './spare'
 import { newestSteps } from './steps'
@@ -101,7 +101,7 @@ export class Copies {
       if (inOne) giveBackForSpare(this.shelf, documents.keys())
       else await this.writeDocuments(documents)
       const { history } = this.shelf.page.getState().session
-      const steps = newestSteps(history, ({ id }) => hasContents(this.shelf, id))
+      const steps = newestSteps(history, ({ id }) => !contentsOf(this.shelf, id))
       const written = this.spare?.write(
         state,
         { at, seq, stateSeq },

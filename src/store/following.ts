@@ -164,7 +164,16 @@ async function takeOver(shelf: Shelf, opening: Opening): Promise<void> {
     opening,
     stores,
     spare,
-    { state, revision, slots, written: null, history, seq: Math.max(seq, copy?.seq ?? 0) },
+    {
+      state,
+      revision,
+      slots,
+      written: null,
+      history,
+      // Who kept it before may not have come to them.
+      unwritten: [...history.past, ...history.future],
+      seq: Math.max(seq, copy?.seq ?? 0),
+    },
     [],
   )
   touchAll(shelf)

@@ -7,6 +7,7 @@ import { newId } from './newId'
 import { ofShelf } from './ofShelf'
 import type { Ran } from './replica'
 import type { Shelf } from './shelf'
+import type { StepContents } from './steps'
 
 /** Documents that are both here and in a file, with other content; what cannot be read differs. */
 export async function differingDocuments(shelf: Shelf, file: ShelfFile): Promise<DocumentId[]> {
@@ -48,17 +49,25 @@ export async function whyNotBrought(shelf: Shelf, file: ShelfFile): Promise<stri
 }
 
 /** The other contents of a step of undo: what is put in when it is gone back or forth over. */
-const other = ofShelf(() => new Map<number, Map<DocumentId, KeptContent | null>>())
+const other = ofShelf(() => new Map<number, StepContents>())
 
-/** Whether a step put contents in, which only this page knows how to take back. */
-export const hasContents = (shelf: Shelf, step: number): boolean => other(shelf).has(step)
+/** What of documents goes with a step, back and forth. */
+export const contentsOf = (shelf: Shelf, step: number): StepContents | undefined =>
+  other(shelf).get(step)
+
+/** What was read of a step that was kept. */
+export const knowContents = (shelf: Shelf, step: number, contents: StepContents): void =>
+  void other(shelf).set(step, contents)
 
 /** Contents go with their step, back and forth. */
 export function followTravel(shelf: Shelf): void {
   shelf.onTravel((step) => {
     const contents = other(shelf).get(step)
-    for (const [id, content] of contents ?? []) {
-      contents?.set(id, keptContent(shelf, id))
+    if (!contents) return
+    // Another one: what is kept of the step has to be written anew.
+    const back = [...contents.keys()].map((id) => [id, keptContent(shelf, id)] as const)
+    other(shelf).set(step, new Map(back))
+    for (const [id, content] of contents) {
       putContent(shelf, id, content)
       markAsKept(shelf, id)
     }

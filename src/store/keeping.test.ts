@@ -1,12 +1,11 @@
 import fc from 'fast-check'
 import { readState } from '@/core/formats/shelfFile'
-import type { Step } from '@/core/history/history'
 import { presence } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
 import version2 from '@/core/testing/version2.json'
 import { World } from '@/core/testing/world'
 import { findKept, Keeping } from './keeping'
-import { readSteps, Steps } from './steps'
+import { readSteps, type StepContents, Steps } from './steps'
 import { MemoryStore } from './testing'
 
 /** A store that takes its time, each time as long as it is told; of six and more it fails. */
@@ -223,10 +222,10 @@ test('what an earlier version kept is loaded, changes and all, and is to be writ
 })
 
 /** A shelf of which the steps are kept as well. */
-async function undoable(isPassing: (step: Step) => boolean = () => false) {
+async function undoable(contentsOf: (id: number) => StepContents | undefined = () => undefined) {
   const store = new MemoryStore()
   const world = new World()
-  const keeping = new Keeping(store, null, 0, [0, 0], new Steps(store, isPassing))
+  const keeping = new Keeping(store, null, 0, [0, 0], new Steps(store, contentsOf))
   const write = () => keeping.write(world.state, 0, world.session.history)
   const run = async (id: string, args: object = {}) => {
     world.run(id, args)
@@ -260,16 +259,59 @@ test('what was done can be undone and redone after the shelf is loaded again', a
   expect(next.refusal('history.undo')).toContain('nothing to undo')
 })
 
-test('a step that is lost, or only this page can take back, ends what can be undone', async () => {
-  const { store, run, again } = await undoable(({ say }) => say.includes('Passing'))
-  for (const name of ['One', 'Passing', 'Two', 'Three']) await run('desktop.create', { name })
+test('what documents say on the other side of a step goes with it; with too much it ends what can be undone', async () => {
+  const much = { saved: 'x'.repeat(9_000_000), draft: null }
+  const contents = new Map<number, StepContents>([
+    [2, new Map([['note', much]])],
+    [3, new Map([['note', { saved: 'before', draft: null }]])],
+  ])
+  const { store, run, world } = await undoable((id) => contents.get(id))
+  for (const name of ['One', 'Much', 'Two', 'Three']) await run('desktop.create', { name })
+  const found = new Map<number, StepContents>()
+  const { steps } = await findKept(store)
+  const history = await readSteps(store, steps, undefined, (id, said) => found.set(id, said))
+  expect(history.past.map(({ id }) => id)).toEqual([3, 4])
+  expect(history.past).toEqual(world.session.history.past.slice(2))
+  expect(found).toEqual(new Map([[3, contents.get(3)]]))
+  // Gone over, it has other contents: what is kept of it is written anew.
+  contents.set(3, new Map([['note', { saved: 'after', draft: null }]]))
+  await run('history.undo')
+  await readSteps(store, (await findKept(store)).steps, undefined, (id, said) =>
+    found.set(id, said),
+  )
+  expect(found).toEqual(contents.get(3) ? new Map([[3, contents.get(3)]]) : null)
+})
+
+test('steps that were known from elsewhere are written with the first change', async () => {
+  const { world, run, store } = await undoable()
+  for (const name of ['One', 'Two']) await run('desktop.create', { name })
+  for (const key of await store.keys()) if (key.startsWith('step-')) await store.removeItem(key)
+  const { state, revision, slots } = await findKept(store)
+  const keeping = new Keeping(
+    store,
+    state,
+    revision,
+    slots,
+    new Steps(store),
+    world.session.history,
+    ({ id }) => id !== 2,
+  )
+  world.run('desktop.go', { to: 'first' })
+  await keeping.write(world.state, 0, world.session.history)
+  const again = await findKept(store)
+  expect((await readSteps(store, again.steps)).past.map(({ id }) => id)).toEqual([2])
+})
+
+test('a step that is lost ends what can be undone', async () => {
+  const { store, run, again } = await undoable()
+  for (const name of ['One', 'Two', 'Three', 'Four']) await run('desktop.create', { name })
   const count = async () => {
     const next = await again()
     let undone = 0
     while (next.try('history.undo').ok) undone++
     return undone
   }
-  expect(await count()).toBe(2)
+  expect(await count()).toBe(4)
   store.items.set('step-3', { torn: true })
   expect(await count()).toBe(1)
 })

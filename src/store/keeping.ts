@@ -175,6 +175,7 @@ export class Keeping {
 
   /**
    * @param written the state that was loaded; null on a fresh shelf, which begins with a snapshot
+   * @param isThere whether a step that can be undone is in the store already
    */
   constructor(
     private store: KeptStore,
@@ -183,10 +184,13 @@ export class Keeping {
     private slots: [number, number],
     private undoable: Steps = new Steps(store),
     history: History = emptyHistory,
+    isThere: (step: Step) => boolean = () => true,
   ) {
     this.since = revision - Math.max(...slots)
-    this.history = history
-    this.undoable.know(history)
+    const all = [...history.past, ...history.future]
+    // Where some are not there yet, all are looked at with the first write.
+    this.history = all.every(isThere) ? history : emptyHistory
+    this.undoable.know(history, isThere)
     const ids = (steps: Step[]) => steps.map(({ id }) => id)
     this.steps = { past: ids(history.past), future: ids(history.future), count: history.count }
   }

@@ -8,7 +8,7 @@ import { begin, type Opening as Locked, shut, use } from './begin'
 import { isKept, NOWHERE, provideContents, type Stored } from './documents'
 import { follow, giveWay, pageFor, type Seat, type Writing } from './following'
 import { setHealth, whyFailed } from './health'
-import { followTravel } from './importing'
+import { followTravel, knowContents } from './importing'
 import { findKept, type Kept } from './keeping'
 import { claim, claimWriting, type Lock, takeWriting } from './lock'
 import type { Notice } from './notices'
@@ -18,7 +18,7 @@ import { openSecond, type Second } from './secondCopy'
 import type { Shelf } from './shelf'
 import type { Spare, SpareCopy } from './spare'
 import { waitFor } from './starting'
-import { readSteps } from './steps'
+import { readSteps, type StepContents } from './steps'
 import { databaseLost, type KeptStore, type Stores } from './storage'
 import { Views } from './views'
 import { when } from './when'
@@ -145,7 +145,10 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
     // What can be undone stands on the state it was kept with; the log tells of it with each change.
     const told = ahead && (ahead.steps?.seq ?? 0) > kept.seq ? ahead.steps : null
     const list = ahead && !ahead.steps ? null : (told?.list ?? kept.steps)
-    const history = left.length ? emptyHistory : await readSteps(stores.slots, list, told?.made)
+    const know = (id: number, said: StepContents) => knowContents(shelf, id, said)
+    const history = left.length
+      ? emptyHistory
+      : await readSteps(stores.slots, list, told?.made, know)
     await begin(
       shelf,
       opening,
@@ -156,6 +159,7 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
         state: ahead?.state ?? state,
         written,
         history,
+        unwritten: told?.made.values() ?? [],
         seq: Math.max(kept.seq, copy?.seq ?? 0),
         stateSeq: Math.max(kept.seq, copy?.stateSeq ?? 0),
       },
@@ -256,7 +260,8 @@ async function restore(
   const contents = await bringBackDocuments(stores.documents, from, copy.documents, -1)
   const { state, seq, steps } = copy
   const history = await readSteps(stores.slots, steps?.list ?? null, steps?.made)
-  const given = { state, revision, slots, written: null, seq, history }
+  const unwritten = [...history.past, ...history.future]
+  const given = { state, revision, slots, written: null, seq, history, unwritten }
   await begin(shelf, opening, stores, spare, given, [RESTORED(copy)], contents)
 }
 

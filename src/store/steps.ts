@@ -3,7 +3,9 @@
  * back, so that keeping them costs what changed. Which of them are there is kept with the state.
  */
 
+import type { KeptContent } from '@/core/formats/shelfFile'
 import { emptyHistory, type History, type Step } from '@/core/history/history'
+import type { DocumentId } from '@/core/model/types'
 import { sealed, unsealed } from './checksum'
 import { type KeptStore, patiently } from './storage'
 
@@ -26,9 +28,12 @@ export interface LoggedSteps {
 /** Of what can be undone so much is in a copy, the newest first, in characters. */
 const NEWEST_MOST = 300_000
 
-/** What can be undone, for a copy: the newest steps are in it, the store has the others. */
-export function newestSteps(history: History, isPassing: (step: Step) => boolean): LoggedSteps {
-  const all = [...history.past, ...history.future].filter((step) => !isPassing(step))
+/**
+ * What can be undone, for a copy: the newest steps are in it, the store has the others.
+ * @param isAlone whether nothing but the step is needed: one with contents of documents is left to the store
+ */
+export function newestSteps(history: History, isAlone: (step: Step) => boolean): LoggedSteps {
+  const all = [...history.past, ...history.future].filter(isAlone)
   let room = NEWEST_MOST
   const made = all
     .toSorted((a, b) => b.id - a.id)
@@ -36,20 +41,25 @@ export function newestSteps(history: History, isPassing: (step: Step) => boolean
       if (room > 0) room -= JSON.stringify(step).length
       return room > 0
     })
-  return { list: listOf(history, (step) => !isPassing(step)), made }
+  return { list: listOf(history, () => true), made }
 }
 
 /** A step with more than this is not kept, nor what was done before it, in characters. */
 const LONG = 1_000_000
+/** The same for a step that has contents of documents with it. */
+const LONG_WITH = 8_000_000
+
+/** What documents say on the other side of a step; null: they are not there. */
+export type StepContents = ReadonlyMap<DocumentId, KeptContent | null>
 
 export class Steps {
   /** As they were last written, and whether they are in the store. */
-  private written = new Map<number, { step: Step; kept: boolean }>()
+  private written = new Map<number, { step: Step; contents: unknown; kept: boolean }>()
 
-  /** @param isPassing whether what a step changed is in part elsewhere, and lost with the page */
+  /** @param contentsOf what of documents goes with a step, back and forth; undefined where nothing does */
   constructor(
     private store: KeptStore,
-    private isPassing: (step: Step) => boolean = () => false,
+    private contentsOf: (id: number) => StepContents | undefined = () => undefined,
   ) {}
 
   /**
@@ -59,18 +69,23 @@ export class Steps {
    */
   async write({ past, future, count }: History): Promise<StepList> {
     for (const step of [...past, ...future]) {
-      if (this.written.get(step.id)?.step === step) continue
-      const record = sealed(step, step.id)
-      const kept = record.json.length <= LONG && !this.isPassing(step)
+      const before = this.written.get(step.id)
+      const contents = this.contentsOf(step.id)
+      if (before?.step === step && before.contents === contents) continue
+      const more = contents && { contents: Object.fromEntries(contents) }
+      const record = sealed({ ...step, ...more }, step.id)
+      const kept = record.json.length <= (contents ? LONG_WITH : LONG)
       if (kept) await this.store.setItem(keyOf(step.id), record)
-      this.written.set(step.id, { step, kept })
+      this.written.set(step.id, { step, contents, kept })
     }
     return listOf({ past, future, count }, ({ id }) => this.written.get(id)?.kept === true)
   }
 
-  /** Steps that were just read need not be written. */
-  know({ past, future }: History): void {
-    for (const step of [...past, ...future]) this.written.set(step.id, { step, kept: true })
+  /** Steps that are in the store need not be written. */
+  know({ past, future }: History, isThere: (step: Step) => boolean): void {
+    for (const step of [...past, ...future])
+      if (isThere(step))
+        this.written.set(step.id, { step, contents: this.contentsOf(step.id), kept: true })
   }
 
   /** Lets go of the steps that cannot be undone any more. */
@@ -95,18 +110,23 @@ const reached = (steps: Step[], isKept: (step: Step) => boolean): number[] =>
 /**
  * The steps a list tells of, as far as they can be read.
  * @param made those that are known from elsewhere, newer than what the store has
+ * @param found told what of documents goes with a step
  */
 export async function readSteps(
   store: KeptStore,
   list: StepList | null,
   made: ReadonlyMap<number, Step> = new Map(),
+  found: (id: number, contents: StepContents) => void = () => {},
 ): Promise<History> {
   if (!list) return emptyHistory
   const one = async (id: number): Promise<Step | null> => {
     const known = made.get(id)
     if (known) return known
-    const found = unsealed(await patiently(() => store.getItem(keyOf(id))).catch(() => null))
-    return found?.revision === id ? (found.value as Step) : null
+    const record = unsealed(await patiently(() => store.getItem(keyOf(id))).catch(() => null))
+    if (record?.revision !== id) return null
+    const { contents, ...step } = record.value as Step & { contents?: Record<string, KeptContent> }
+    if (contents) found(id, new Map(Object.entries(contents)))
+    return step
   }
   const read = async (ids: number[]): Promise<Step[]> => {
     const steps = await Promise.all(ids.map(one))
