@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { AT_START } from './faults'
+import { AT_START, MIDWAY } from './faults'
 import { expect, ShelfPage, test } from './shelf'
 
 const health = (page: Page, part: string) => page.locator(`[data-health="${part}"]`)
@@ -30,6 +30,7 @@ for (const [fault, part, says] of WORKS)
     await shelf.press('Alt+1')
     await expect(page.getByRole('textbox', { name: 'Text' })).toBeFocused()
     await page.keyboard.type('kept')
+    await expect(page.getByRole('textbox', { name: 'Text' })).toHaveText('kept')
     await shelf.run('shelf.health')
     await expect(health(page, part)).toContainText(says)
     await page.screenshot({ path: `test-results/faults/${fault}.png` })
@@ -100,3 +101,46 @@ test('where the page is not served securely tabs keep out of each other’s way 
   await expect(health(second, 'copy')).toContainText('no place for a second copy')
   await expect(health(second, 'offline')).toContainText('isn’t served securely')
 })
+
+/** What fails while one works is told at once, and taken back when it works again. */
+const LATER: [fault: string, part: string, says: RegExp][] = [
+  ['writes begin to fail', 'database', /storage is full/],
+  ['files begin to fail', 'copy', /can’t be written. The disk is full/],
+  ['the log’s worker dies', 'workers', /the page does it/],
+  ['the log’s worker falls silent', 'workers', /the page does it/],
+]
+
+for (const [fault, part, says] of LATER)
+  test(`when ${fault} that is told; nothing typed is lost`, { tag: '@apart' }, async ({
+    shelf,
+    page,
+  }) => {
+    shelf.expected = /./
+    test.setTimeout(120_000)
+    await page.addInitScript(MIDWAY[fault] ?? '')
+    await shelf.open('shelf')
+    await shelf.press('Alt+1')
+    await page.keyboard.type('before')
+    await shelf.kept()
+    const broken = (is: boolean) =>
+      page.evaluate((now) => Object.assign(window, { broken: now }), is)
+    await broken(true)
+    await page.keyboard.type(' after')
+    const text = page.getByRole('textbox', { name: 'Text' })
+    await expect(text).toHaveText('before after')
+    await shelf.run('shelf.health')
+    // A worker that says nothing is waited for some seconds, twice.
+    await expect(health(page, part)).toContainText(says, { timeout: 60_000 })
+    await shelf.press('Escape')
+    await broken(false)
+    await expect(text).toBeFocused()
+    await page.keyboard.type(' again')
+    await expect(text).toHaveText('before after again')
+    if (part === 'database' || part === 'copy') {
+      await shelf.run('shelf.health')
+      await expect(health(page, part)).toContainText('Good', { timeout: 40_000 })
+      await shelf.press('Escape')
+    }
+    await shelf.reload()
+    await expect(text).toHaveText('before after again')
+  })

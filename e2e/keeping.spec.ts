@@ -297,7 +297,7 @@ test('one document that cannot be read takes nothing with it, and is told by nam
   await page.reload()
   await expect(page.locator('#desktop')).toBeVisible()
   const bulletin = shelf.window(id)
-  await expect(bulletin.getByRole('alert')).toContainText('cannot be read', { timeout: 12_000 })
+  await expect(bulletin.getByRole('alert')).toContainText('can’t be read', { timeout: 12_000 })
   const download = page.waitForEvent('download')
   await shelf.run('shelf.export')
   await download

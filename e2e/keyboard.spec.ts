@@ -172,6 +172,7 @@ test('the pad places with one letter, spans with two, takes sides with arrows', 
   expect(ninth?.x).toBe(8)
   expect(ninth?.width).toBe(seam?.width)
   await shelf.press('Alt+X', 'Q', 'C')
+  await expect(page.getByRole('dialog', { name: 'Pad' })).toContainText('Enter or a pause keeps')
   await expect(page.getByRole('dialog', { name: 'Pad' })).toBeHidden()
   const whole = (await shelf.state()).windows[id('Stations')]?.frame
   expect(whole?.width).toBeGreaterThan(2.9 * (ninth?.width ?? 0))

@@ -67,7 +67,7 @@ test('settings go to a file and come back in one step; a broken file changes not
   }
   const broken = content.toString().replace('"gap": 16', '"gap": 160')
   await bring(Buffer.from(broken))
-  await expect(shelf.said()).toContainText('at settings.gap')
+  await expect(shelf.said()).toContainText('settings.gap must be at most 32')
   expect((await shelf.state()).settings.gap).toBe(8)
   await bring(content)
   await expect.poll(async () => (await shelf.state()).settings.gap).toBe(16)

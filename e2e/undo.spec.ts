@@ -46,7 +46,7 @@ test('a visit of the pad is one step; it ends where one goes to another window',
 }) => {
   const id = await shelf.furnish(THREE)
   const before = (await shelf.state()).windows[id('Stations')]
-  await shelf.press('Alt+X', 'ArrowRight', 'Shift+ArrowDown', 'A', 'S')
+  await shelf.press('Alt+X', 'ArrowRight', 'Shift+ArrowDown', 'A', 'S', 'Enter')
   expect((await shelf.state()).windows[id('Stations')]?.placed).toMatchObject({ left: 0, right: 1 })
   await shelf.press('Alt+Z')
   expect((await shelf.state()).windows[id('Stations')]).toEqual(before)

@@ -136,7 +136,7 @@ function contentIn({ seq: _seq, ...content }: Stored): KeptContent {
  * A content as the app of its document can show it. What it cannot is put aside as it was, so that
  * the document opens without it and nothing is lost.
  */
-export function fitted(shelf: Shelf, id: DocumentId, given: KeptContent): KeptContent {
+function fitted(shelf: Shelf, id: DocumentId, given: KeptContent): KeptContent {
   const app = shelf.state().documents[id]?.app
   const { saved, draft, typed, aside } = given
   const problem = (content: unknown) => (app ? shelf.contentProblem(app, content) : null)

@@ -31,10 +31,9 @@ export const misfitsOf = (shelf: Shelf, { state, documents }: ShelfFile): string
 
 /** Why a file cannot be brought in here; null where it can, and is the same when it is loaded again. */
 export async function whyNotBrought(shelf: Shelf, file: ShelfFile): Promise<string | null> {
-  const [command, args] =
-    file.desktop === undefined
-      ? ['shelf.merge', { state: file.state }]
-      : ['desktop.import', await besideHere(shelf, file)]
+  const { desktop, state } = file.desktop === undefined ? file : await besideHere(shelf, file)
+  const command = desktop === undefined ? 'shelf.merge' : 'desktop.import'
+  const args = { state, ...(desktop !== undefined && { desktop }) }
   const { session } = shelf.page.getState()
   const { display } = session.state
   const ran: Ran = { n: 0, id: command, args, by: 'key', now: shelf.clock(), ids: [], display }

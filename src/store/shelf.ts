@@ -216,6 +216,8 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
 
   /** Runs a command that is only known when it is said: what keys, menus and the console lead to. */
   function dispatchAny(id: string, args: object = {}, by: By = 'pointer'): Outcome {
+    // It is about what was there when it was opened.
+    if (by === 'key') closeMenus()
     const before = page.getState()
     const { display } = before.session.state
     const ran: Ran = { n: views?.next() ?? 0, id, args, by, now: clock(), ids: [], display }
@@ -271,6 +273,13 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
   function done({ travelled, journal }: Done): void {
     if (travelled) for (const listener of travellers) listener(travelled.step)
     if (journal.length) for (const listener of listeners) listener(journal)
+  }
+
+  /** What is given by key shuts a menu that is open: its letters would be taken for something else. */
+  function closeMenus(): void {
+    const { menu, view } = page.getState()
+    if (menu) page.setState({ menu: null })
+    if (view?.view === 'menu') page.setState({ view: null })
   }
 
   function refuse({ reason, ask }: Refusal): void {

@@ -20,6 +20,7 @@ import { picture } from './Picture'
 import { insertPicture, isPicture, openReference, taken } from './references'
 import { schemaOf } from './schema'
 import { Tools } from './Tools'
+import { Tab } from './tab'
 import { Origin } from './toMarkdown'
 
 /** Rich text, kept as Markdown. */
@@ -31,7 +32,7 @@ export default function Document({ document: id }: AppProps) {
   return <LongText document={id} text={markdown} label="Text, too long to be edited" />
 }
 
-const extensions = schemaOf(picture)
+const extensions = [...schemaOf(picture), Tab]
 
 /** The blocks of a text as what the editor takes. */
 function docOf(markdown: string): { blocks: ReturnType<typeof readBlocks>; content: JSONContent } {
@@ -61,6 +62,7 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
         role: 'textbox',
         'aria-multiline': 'true',
         'aria-label': 'Text',
+        'aria-description': 'Tab indents. Escape, then Tab, leaves the text.',
         'data-autofocus': '',
       },
       handleClickOn: (_view, _position, _node, _at, event) => followed(shelf, event),

@@ -139,7 +139,7 @@ test('putting an app on a taken key swaps the two', () => {
 
 test('wrong arguments are refused in words, unknown commands too', () => {
   const world = new World()
-  expect(world.refusal('window.send', {})).toContain('to is a required field')
+  expect(world.refusal('window.send', {})).toContain('“to” is missing')
   expect(world.refusal('window.send', { to: 'next', speed: 3 })).toContain('speed')
   expect(world.refusal('window.fly')).toContain('window.fly')
   expect(world.refusal('window.place', { top: 2, left: 0, bottom: 1, right: 0 })).toContain(

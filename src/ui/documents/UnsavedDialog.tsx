@@ -1,36 +1,52 @@
+import { type KeyboardEvent, useState } from 'react'
 import { title, window as windowOf } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
-import { discardDraft, saveDraft } from '@/store/documents'
+import { saveDraft } from '@/store/documents'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
+import { Keys } from '@/ui/parts/Keys'
+import { discard } from './discard'
+
+/** It may come while one types on: so long no key answers, in milliseconds. */
+const TYPED_ON = 600
 
 /** Before a window with changes that are not saved is closed. */
 export function UnsavedDialog({ id }: { id: WindowId }) {
   const shelf = useShelf()
+  const [since] = useState(() => performance.now())
   const document = useArrangement((state) => windowOf(state, id).document)
   const name = useArrangement((state) => title(state, windowOf(state, id)))
   const close = (save: boolean) => {
     shelf.closeView()
     if (save) saveDraft(shelf, document)
-    else discardDraft(shelf, document)
+    else discard(shelf, document)
     shelf.dispatch('window.close', { window: id }, 'key')
   }
+  const keys = (event: KeyboardEvent) => {
+    if (event.key === 'Escape') return
+    if (performance.now() - since < TYPED_ON) {
+      event.preventDefault()
+      event.stopPropagation()
+    } else if (event.key === 'Backspace' && event.ctrlKey) close(false)
+    else if (event.key.toLowerCase() === 's' && !event.ctrlKey) close(true)
+  }
   return (
-    <Dialog title={`Close “${name}”?`} intro="It has changes that are not saved." width={440}>
+    <Dialog
+      title={`Close “${name}”?`}
+      intro="It has unsaved changes. What you discard stays in the drawer for 30 days."
+      width={480}
+    >
       <div
         role="group"
         aria-label="Answer"
         className="mt-5 flex flex-wrap justify-end gap-2"
-        onKeyDown={(event) => {
-          if (event.key.toLowerCase() === 's') close(true)
-          if (event.key.toLowerCase() === 'd') close(false)
-        }}
+        onKeyDownCapture={keys}
       >
         <button type="button" className="btn" onClick={shelf.closeView}>
           Keep it open <span className="key">Esc</span>
         </button>
         <button type="button" className="btn" onClick={() => close(false)}>
-          Discard changes <span className="key">D</span>
+          Discard changes <Keys keys="Ctrl+Backspace" />
         </button>
         {/* biome-ignore lint/a11y/noAutofocus: the answer that loses nothing */}
         <button type="button" className="btn btn-main" autoFocus onClick={() => close(true)}>

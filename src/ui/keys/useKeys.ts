@@ -12,7 +12,7 @@ import { runAbout } from './running'
 import { strokesOf, typesWithAlt } from './stroke'
 
 /** In all other views the keys are theirs, or a chord would act behind the person's back. */
-const CHORDS_IN = new Set(['rename', 'pad', 'line', 'keys', 'practice'])
+const CHORDS_IN = new Set(['rename', 'pad', 'line', 'keys', 'practice', 'menu'])
 
 /** Beside these one sees what is undone; no other chord acts there. */
 const UNDO_IN = new Set(['settings', 'look', 'bindings', 'sequences', 'plan', 'runs'])

@@ -100,6 +100,8 @@ function Happened() {
         <button
           type="button"
           title={undo}
+          // By key it is a chord: Tab from what is typed must not lead to what takes it back.
+          tabIndex={-1}
           className="shrink-0 border-current border-b border-dashed text-ink leading-[1.15]"
           onClick={() => shelf.dispatch('history.undo')}
         >

@@ -45,6 +45,8 @@ function Card({ id }: { id: WindowId }) {
   const keeps = useArrangement((state) => excepted(state, window.app, 'keeps its size'))
   // Whether it is to take the size of its place though its app keeps its own.
   const [sized, setSized] = useState(false)
+  // Whether a second cell was just pressed: then a pause keeps it.
+  const [spanned, setSpanned] = useState(false)
   const move = (act: string) => (args: { cell?: number; to?: Direction }) => {
     const size = sized || act === 'pad:sized'
     const limits = size ? window.limits : limitsOf(shelf.state(), window)
@@ -53,8 +55,14 @@ function Card({ id }: { id: WindowId }) {
     if (!moved) return
     setTarget(moved.target)
     setSized(size)
-    if (moved.done) keep(shelf, id, moved.target, size)
+    setSpanned(moved.done)
   }
+  // What is typed right after the second cell is still the pad's: Enter would go into the window.
+  useEffect(() => {
+    if (!spanned) return
+    const timer = setTimeout(() => keep(shelf, id, target, sized), PAUSE)
+    return () => clearTimeout(timer)
+  }, [spanned, shelf, id, target, sized])
   const hear = usePlaceKeys(
     'pad',
     {
@@ -117,9 +125,11 @@ function Card({ id }: { id: WindowId }) {
           ))}
         </div>
         <p className="mt-1.5 font-semibold">
-          {target.first === null
-            ? 'One cell, or two'
-            : `To which cell? ${keysIn(state, 'pad', 'pad:keep')} keeps`}
+          {spanned
+            ? `${keysIn(state, 'pad', 'pad:keep')} or a pause keeps`
+            : target.first === null
+              ? 'One cell, or two'
+              : `To which cell? ${keysIn(state, 'pad', 'pad:keep')} keeps`}
         </p>
         <dl className="pad-keys">
           {hints.map(({ keys, does }) => (
@@ -135,6 +145,9 @@ function Card({ id }: { id: WindowId }) {
     </>
   )
 }
+
+/** So long after a second cell the window goes there by itself, in milliseconds. */
+const PAUSE = 2000
 
 const NO_ROOM: Size = { width: 0, height: 0 }
 

@@ -1,0 +1,108 @@
+import type { Page } from '@playwright/test'
+import { expect, type ShelfPage, test } from './shelf'
+
+/** A document that is typed into, beside another window. */
+async function typing(shelf: ShelfPage, page: Page) {
+  const id = await shelf.furnish({ Field: { Stations: 'table', Notes: 'document' } })
+  const text = shelf.window(id('Notes')).getByRole('textbox', { name: 'Text' })
+  await expect(text).toBeFocused()
+  await page.keyboard.type('One')
+  return { id, text }
+}
+
+test('the pad takes all that is typed until it is kept: nothing of it comes into the text', async ({
+  shelf,
+  page,
+}) => {
+  const { id, text } = await typing(shelf, page)
+  await shelf.press('Alt+X', 'Q', 'D', 'Enter')
+  await expect(page.getByRole('dialog', { name: 'Pad' })).toHaveCount(0)
+  expect((await shelf.state()).windows[id('Notes')]?.placed).toEqual({
+    top: 0,
+    left: 0,
+    bottom: 1,
+    right: 2,
+  })
+  await page.keyboard.type(' two')
+  await expect(text).toHaveText('One two')
+  // Another cell after the second one begins anew; a pause keeps, Escape leaves.
+  await shelf.press('Alt+X', 'Q', 'D', 'A')
+  await expect(page.getByRole('dialog', { name: 'Pad' })).toContainText('To which cell?')
+  await shelf.press('Escape')
+  expect((await shelf.state()).windows[id('Notes')]?.placed?.right).toBe(2)
+  await shelf.press('Alt+X', 'E', 'C')
+  await expect(page.getByRole('dialog', { name: 'Pad' })).toHaveCount(0)
+  expect((await shelf.state()).windows[id('Notes')]?.placed?.left).toBe(2)
+  await expect(text).toHaveText('One two')
+})
+
+test('Tab in a document stays there; Escape, then Tab, leaves, and not to what takes it back', async ({
+  shelf,
+  page,
+}) => {
+  const { text } = await typing(shelf, page)
+  await shelf.press('Tab', 'Space')
+  await page.keyboard.type('two')
+  await expect(text).toHaveText('One two')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('- item')
+  await page.keyboard.press('Enter')
+  await shelf.press('Tab')
+  await page.keyboard.type('within')
+  await expect(text.locator('ul ul')).toHaveText('within')
+  await shelf.press('Shift+Tab', 'Shift+Tab', 'Shift+Tab')
+  await expect(text).toBeFocused()
+  await shelf.press('Escape', 'Tab')
+  await expect(text).not.toBeFocused()
+  for (let n = 0; n < 12; n++) {
+    await expect(page.locator(':focus')).not.toHaveText('undo')
+    await page.keyboard.press('Tab')
+  }
+  await expect(text).toContainText('within')
+})
+
+test('letters typed on into the question whether to save do nothing; what is discarded is in the drawer', async ({
+  shelf,
+  page,
+}) => {
+  const { id } = await typing(shelf, page)
+  await page.keyboard.press('Alt+Backspace')
+  const dialog = page.getByRole('dialog', { name: 'Close “Notes”?' })
+  await page.keyboard.type('and s d ')
+  await expect(dialog).toBeVisible()
+  await page.waitForTimeout(700)
+  await page.keyboard.type('dD')
+  await expect(dialog).toBeVisible()
+  expect((await shelf.state()).windows[id('Notes')]).toBeDefined()
+  await shelf.press('Control+Backspace')
+  await expect(dialog).toHaveCount(0)
+  expect((await shelf.state()).windows[id('Notes')]).toBeUndefined()
+  const kept = Object.values((await shelf.state()).documents).find(
+    ({ title }) => title === 'Notes (discarded)',
+  )
+  expect(kept?.discarded).toBe(true)
+  await shelf.reload()
+  await shelf.run('document.discard', { document: kept?.id })
+  await shelf.run('window.open', { app: 'document', document: kept?.id })
+  await expect(page.getByRole('textbox', { name: 'Text' })).toHaveText('One')
+})
+
+test('a menu that is open is shut by every chord, which means what it says', async ({
+  shelf,
+  page,
+}) => {
+  const { id, text } = await typing(shelf, page)
+  await shelf.window(id('Stations')).getByRole('button', { name: 'Menu of Stations' }).click()
+  await expect(page.getByRole('menu')).toBeVisible()
+  await shelf.press('Alt+Shift+1')
+  await expect(page.getByRole('menu')).toHaveCount(0)
+  await page.keyboard.type('fresh')
+  const fresh = (await shelf.state()).focus ?? ''
+  await expect(shelf.window(fresh).getByRole('textbox', { name: 'Text' })).toHaveText('fresh')
+  await page.getByRole('button', { name: 'Kite Shelf menu' }).click()
+  await expect(page.getByRole('menu')).toBeVisible()
+  await shelf.run('window.focus', { window: id('Notes') })
+  await page.keyboard.press('Alt+Home')
+  await expect(page.getByRole('menu')).toHaveCount(0)
+  await expect(text).toBeFocused()
+})
