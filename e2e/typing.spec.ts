@@ -106,3 +106,91 @@ test('a menu that is open is shut by every chord, which means what it says', asy
   await expect(page.getByRole('menu')).toHaveCount(0)
   await expect(text).toBeFocused()
 })
+
+test('in the loft one letter sends; letters typed in quick succession search, and nothing is sent', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({
+    Field: { Stations: 'table', Notes: 'document' },
+    Model: { Output: 'table' },
+    Bulletin: {},
+  })
+  const lives = async (name: string) => (await shelf.state()).windows[id(name)]?.desktop
+  await shelf.press('Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+  const before = (await shelf.state()).windows
+  await page.keyboard.type('mod', { delay: 60 })
+  const filter = page.getByRole('textbox', { name: 'Filter', exact: true })
+  await expect(filter).toHaveValue('mod')
+  await expect(filter).toBeFocused()
+  expect((await shelf.state()).windows).toEqual(before)
+  await expect(shelf.said()).toContainText('Searching for “mo”. Nothing was sent')
+  await shelf.press('Escape')
+  await page.waitForTimeout(600)
+  await page.keyboard.press('m')
+  await expect.poll(() => lives('Notes')).toBe(id('Model'))
+  await page.waitForTimeout(600)
+  await page.keyboard.press('b')
+  await expect.poll(() => lives('Stations')).toBe(id('Bulletin'))
+})
+
+test('a double click in the loft or in unstack does not fall on what is beneath', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({
+    Field: { Stations: 'table', Notes: 'document' },
+    Model: { Output: 'table', Run: 'document' },
+  })
+  await shelf.press('Alt+/')
+  const loft = page.getByRole('dialog', { name: 'Loft' })
+  await loft.locator(`[data-choice="${id('Output')}"]`).dblclick()
+  await expect(loft).toHaveCount(0)
+  expect(await shelf.here()).toBe(id('Model'))
+  const { focus, windows } = await shelf.state()
+  expect(focus).toBe(id('Output'))
+  expect(Object.values(windows).some(({ maximised }) => maximised)).toBe(false)
+  await page.waitForTimeout(500)
+  await shelf.press('Alt+/')
+  await loft
+    .locator(`[data-choice="${id('Field')}"] button`)
+    .first()
+    .dblclick()
+  await expect(loft).toHaveCount(0)
+  expect(await shelf.here()).toBe(id('Field'))
+})
+
+test('on an empty desktop a number key opens there; what nothing takes is told', async ({
+  shelf,
+  page,
+}) => {
+  const { id, text } = await typing(shelf, page)
+  await shelf.run('desktop.create', { name: 'Bare' })
+  await page.keyboard.type('lost')
+  await expect(shelf.said()).toContainText('No window takes what you type. Alt+1 opens one.')
+  await shelf.press('Alt+1')
+  await page.keyboard.type('here')
+  const { focus, windows, desktops } = await shelf.state()
+  expect(desktops[windows[focus ?? '']?.desktop ?? '']?.name).toBe('Bare')
+  await expect(shelf.window(focus ?? '').getByRole('textbox', { name: 'Text' })).toHaveText('here')
+  await shelf.run('window.focus', { window: id('Notes') })
+  await expect(text).toHaveText('One')
+})
+
+test('a picture dropped into a text leaves nothing over the desktop', async ({ shelf, page }) => {
+  const { text } = await typing(shelf, page)
+  const box = await text.boundingBox()
+  const at = { clientX: (box?.x ?? 0) + 40, clientY: (box?.y ?? 0) + 20 }
+  const data = await page.evaluateHandle(() => {
+    const svg = '<svg xmlns="http://www.w3.org/2000/svg" width="4" height="4"/>'
+    const transfer = new DataTransfer()
+    transfer.items.add(new File([svg], 'Dot.svg', { type: 'image/svg+xml' }))
+    return transfer
+  })
+  await page.dispatchEvent('#desktop', 'dragover', { dataTransfer: data, ...at })
+  await expect(page.getByText('Drop to open on')).toBeVisible()
+  await text.dispatchEvent('drop', { dataTransfer: data, ...at })
+  await expect(page.getByText('Drop to open on')).toHaveCount(0)
+  await expect(text.locator('img')).toHaveCount(1)
+})

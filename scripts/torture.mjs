@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromiumFlags, installChromium, installPackages, root } from './ready.mjs'
 import { serve } from './serve.mjs'
+import { updates } from './updates.mjs'
 import { visit } from './visit.mjs'
 
 installPackages()
@@ -21,6 +22,7 @@ const wanted = {
   imports: given('imports', 10_000),
   files: given('files', 4000),
   kills: given('kills', 300),
+  updates: given('updates', 1),
   seed: given('seed', Math.floor(Math.random() * 2 ** 31)),
 }
 
@@ -129,7 +131,12 @@ async function kill(address, folder, { moment, human }) {
     /(\d+) $/.exec(`${await text.textContent()} `.replaceAll('\u00a0', ' '))?.[1] ?? 0,
   )
   const result = { ...found, typed }
-  await text.click()
+  await page.evaluate(() => {
+    const all = Object.values(window.kiteShelf.state().windows)
+    for (const { id, app } of all)
+      window.kiteShelf.run(app === 'document' ? 'window.focus' : 'window.close', { window: id })
+  })
+  await text.focus()
   await page.keyboard.press('Control+End')
   // What is on screen counts from the moment it is there.
   await page.evaluate(
@@ -263,8 +270,21 @@ for (const { lines } of halves)
     for (const [name, value] of Object.entries(line)) sums[name] = (sums[name] ?? 0) + value
 const quiet = wanted.kills ? await kills(Math.ceil((wanted.kills * 2) / 3), false) : null
 const loaded = wanted.kills ? await kills(Math.floor(wanted.kills / 3), true) : null
-const ok = halves.every((half) => half.ok) && [quiet, loaded].every((one) => !one?.gone)
-const report = { when: new Date().toISOString().slice(0, 10), wanted, sums, quiet, loaded, ok }
+const updated = wanted.updates ? await updates() : []
+for (const wrong of updated) console.log(`updated, ${wrong}: not so`)
+const ok =
+  halves.every((half) => half.ok) &&
+  [quiet, loaded].every((one) => !one?.gone) &&
+  updated.length === 0
+const report = {
+  when: new Date().toISOString().slice(0, 10),
+  wanted,
+  sums,
+  quiet,
+  loaded,
+  updated,
+  ok,
+}
 console.log(JSON.stringify(report, null, 1))
 console.log(
   `${Math.round((Date.now() - began) / 60_000)} minutes, ${ok ? 'nothing lost' : 'something failed'}`,

@@ -85,7 +85,7 @@ export interface Beginning {
   stateSeq?: number
   /** What can be undone, and which steps of it are not in the store. */
   history?: History
-  unwritten?: Iterable<Step>
+  unwritten?: Iterable<number>
 }
 
 /** Opens the shelf with a state and keeps it from then on, until another page takes it over. */
@@ -105,7 +105,7 @@ export async function begin(
   over.signal.addEventListener('abort', () => keeps.abort())
   const { signal } = keeps
   const steps = new Steps(stores.slots, (id) => contentsOf(shelf, id))
-  const isThere = (step: Step) => !unwritten.has(step)
+  const isThere = ({ id }: Step) => !unwritten.has(id)
   const keeping = new Keeping(stores.slots, written, revision, slots, steps, history, isThere)
   const journal = new Journal(shelf, stores.journal)
   const keeper = new Keeper({
@@ -129,7 +129,7 @@ export async function begin(
         if (way !== null) setHealth(shelf, 'workers', isOnPage(way) ? NO_WORKERS : WORKERS_RUN)
       })
     : NO_LOG
-  const log = new ChangeLog(writer, seq, stateSeq, ({ id }) => !contentsOf(shelf, id))
+  const log = new ChangeLog(writer, seq, stateSeq, (id) => contentsOf(shelf, id))
   const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
   own(shelf).opened = { name, stores, folder, copies }
   finish.write = async () => {

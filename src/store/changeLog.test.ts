@@ -50,7 +50,8 @@ test('what is too long for a line waits for the next copy', () => {
 
 test('what can be undone is told with the change it belongs to, each step once', () => {
   const world = new World()
-  const log = new ChangeLog(writer, 0, 0, ({ id }) => id !== 3)
+  const said = new Map([['note', { saved: 'before', draft: null }]])
+  const log = new ChangeLog(writer, 0, 0, (id) => (id === 3 ? said : undefined))
   const note = () => log.state(world.state, world.session.history)
   world.run('desktop.rename', { name: 'Ridge' })
   note()
@@ -64,7 +65,9 @@ test('what can be undone is told with the change it belongs to, each step once',
   expect(told).toMatchObject([
     { list: { past: [1, 2], future: [], count: 2 }, made: [{ id: 2 }] },
     { list: { past: [1], future: [2], count: 2 }, made: [{ id: 2 }] },
-    // One that has contents of documents with it is left to the store.
-    { list: { past: [1, 3], future: [], count: 3 }, made: [] },
+    {
+      list: { past: [1, 3], future: [], count: 3 },
+      made: [{ id: 3, contents: { note: { saved: 'before', draft: null } } }],
+    },
   ])
 })

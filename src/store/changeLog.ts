@@ -4,7 +4,7 @@ import { emptyHistory, type History, type Step } from '@/core/history/history'
 import type { DocumentId, State } from '@/core/model/types'
 import { checksum } from './checksum'
 import type { LogWriter } from './logWriter'
-import { type LoggedSteps, listOf } from './steps'
+import { type ContentsOf, type LoggedSteps, listOf, withContents } from './steps'
 
 /** What changed of the arrangement, with what can be undone of it by then. */
 interface StateLine {
@@ -39,23 +39,25 @@ export class ChangeLog {
 
   /**
    * @param seq of the last line that is known, and of the last one about the arrangement
-   * @param isAlone whether nothing but the step is needed; the store has the others
+   * @param contentsOf what of documents goes with a step
    */
   constructor(
     private writer: Pick<LogWriter, 'send' | 'close'>,
     seq: number,
     stateSeq = seq,
-    private isAlone: (step: Step) => boolean = () => true,
+    private contentsOf: ContentsOf = () => undefined,
   ) {
     this.seq = seq
     this.stateSeq = stateSeq
   }
 
-  private add(record: StateLine | DocumentLine): void {
+  /** @returns whether there was not too much in it */
+  private add(record: StateLine | DocumentLine): boolean {
     const json = JSON.stringify({ seq: this.seq + 1, ...record })
-    if (json.length > LONG) return
+    if (json.length > LONG) return false
     this.seq++
     this.writer.send({ line: `${checksum(json)} ${json}` })
+    return true
   }
 
   /** @param history what can be undone in that state */
@@ -64,15 +66,19 @@ export class ChangeLog {
     if (!this.logged) this.knowAll(history)
     this.logged = state
     if (!changes) return
-    this.add({ changes, steps: this.stepsOf(history) })
+    const steps = this.stepsOf(history)
+    // With too much in it a line would not be written at all: the store has the steps as well.
+    const told = steps === 'as before' ? steps : { ...steps, made: [] }
+    // What comes after a change that is not here must not be built on what was before it.
+    if (!this.add({ changes, steps }) && !this.add({ changes, steps: told })) this.seq++
     this.stateSeq = this.seq
   }
 
   private stepsOf(history: History): LoggedSteps | 'as before' {
     if (history === this.history) return 'as before'
-    const made = [...history.past, ...history.future].filter(
-      (step) => !this.known.has(step) && this.isAlone(step),
-    )
+    const made = [...history.past, ...history.future]
+      .filter((step) => !this.known.has(step))
+      .map((step) => withContents(step, this.contentsOf(step.id)))
     this.knowAll(history)
     return { list: listOf(history, () => true), made }
   }

@@ -101,7 +101,7 @@ export class Copies {
       if (inOne) giveBackForSpare(this.shelf, documents.keys())
       else await this.writeDocuments(documents)
       const { history } = this.shelf.page.getState().session
-      const steps = newestSteps(history, ({ id }) => !contentsOf(this.shelf, id))
+      const steps = newestSteps(history, (id) => contentsOf(this.shelf, id))
       const written = this.spare?.write(
         state,
         { at, seq, stateSeq },

@@ -171,7 +171,7 @@ async function takeOver(shelf: Shelf, opening: Opening): Promise<void> {
       written: null,
       history,
       // Who kept it before may not have come to them.
-      unwritten: [...history.past, ...history.future],
+      unwritten: [...history.past, ...history.future].map(({ id }) => id),
       seq: Math.max(seq, copy?.seq ?? 0),
     },
     [],

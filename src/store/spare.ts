@@ -5,12 +5,11 @@
 
 import { type KeptContent, readState } from '@/core/formats/shelfFile'
 import { withChanges } from '@/core/history/changes'
-import type { Step } from '@/core/history/history'
 import type { DocumentId, State } from '@/core/model/types'
 import { readLog } from './changeLog'
 import { sealed, unsealed } from './checksum'
 import { LOGS } from './logs'
-import { isStepList, type LoggedSteps, type StepList } from './steps'
+import { isStepList, type KeptStep, type LoggedSteps, type StepList } from './steps'
 
 const FILES = ['shelf-a.json', 'shelf-b.json'] as const
 
@@ -35,7 +34,7 @@ interface ToldSteps {
   /** The line they are of. */
   seq: number
   list: StepList
-  made: Map<number, Step>
+  made: Map<number, KeptStep>
 }
 
 /** What documents say; null: they are gone. */
@@ -179,7 +178,7 @@ function copyOf(text: string | null): { copy: SpareCopy; raw: unknown } | null {
 function toldSteps(
   told: LoggedSteps | undefined,
   seq: number,
-  before: ReadonlyMap<number, Step> = new Map(),
+  before: ReadonlyMap<number, KeptStep> = new Map(),
 ): ToldSteps | null {
   if (!isStepList(told?.list) || !Array.isArray(told.made)) return null
   const made = new Map([...before, ...told.made.map((step) => [step.id, step] as const)])

@@ -159,7 +159,7 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
         state: ahead?.state ?? state,
         written,
         history,
-        unwritten: told?.made.values() ?? [],
+        unwritten: told?.made.keys() ?? [],
         seq: Math.max(kept.seq, copy?.seq ?? 0),
         stateSeq: Math.max(kept.seq, copy?.stateSeq ?? 0),
       },
@@ -259,8 +259,9 @@ async function restore(
   await clear(stores, kept)
   const contents = await bringBackDocuments(stores.documents, from, copy.documents, -1)
   const { state, seq, steps } = copy
-  const history = await readSteps(stores.slots, steps?.list ?? null, steps?.made)
-  const unwritten = [...history.past, ...history.future]
+  const know = (id: number, said: StepContents) => knowContents(shelf, id, said)
+  const history = await readSteps(stores.slots, steps?.list ?? null, steps?.made, know)
+  const unwritten = [...history.past, ...history.future].map(({ id }) => id)
   const given = { state, revision, slots, written: null, seq, history, unwritten }
   await begin(shelf, opening, stores, spare, given, [RESTORED(copy)], contents)
 }

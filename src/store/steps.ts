@@ -22,18 +22,27 @@ export interface StepList {
 /** Which steps there are, with those of them that are told in the same place. */
 export interface LoggedSteps {
   list: StepList
-  made: Step[]
+  made: KeptStep[]
+}
+
+/** A step with what of documents goes with it. */
+export type KeptStep = Step & { contents?: Record<DocumentId, KeptContent | null> }
+
+/** What of documents goes with a step, by its id; undefined where nothing does. */
+export type ContentsOf = (id: number) => StepContents | undefined
+
+export function withContents(step: Step, contents: StepContents | undefined): KeptStep {
+  return contents ? { ...step, contents: Object.fromEntries(contents) } : step
 }
 
 /** Of what can be undone so much is in a copy, the newest first, in characters. */
 const NEWEST_MOST = 300_000
 
-/**
- * What can be undone, for a copy: the newest steps are in it, the store has the others.
- * @param isAlone whether nothing but the step is needed: one with contents of documents is left to the store
- */
-export function newestSteps(history: History, isAlone: (step: Step) => boolean): LoggedSteps {
-  const all = [...history.past, ...history.future].filter(isAlone)
+/** What can be undone, for a copy: the newest steps are in it, the store has the others. */
+export function newestSteps(history: History, contentsOf: ContentsOf): LoggedSteps {
+  const all = [...history.past, ...history.future].map((step) =>
+    withContents(step, contentsOf(step.id)),
+  )
   let room = NEWEST_MOST
   const made = all
     .toSorted((a, b) => b.id - a.id)
@@ -59,7 +68,7 @@ export class Steps {
   /** @param contentsOf what of documents goes with a step, back and forth; undefined where nothing does */
   constructor(
     private store: KeptStore,
-    private contentsOf: (id: number) => StepContents | undefined = () => undefined,
+    private contentsOf: ContentsOf = () => undefined,
   ) {}
 
   /**
@@ -72,8 +81,7 @@ export class Steps {
       const before = this.written.get(step.id)
       const contents = this.contentsOf(step.id)
       if (before?.step === step && before.contents === contents) continue
-      const more = contents && { contents: Object.fromEntries(contents) }
-      const record = sealed({ ...step, ...more }, step.id)
+      const record = sealed(withContents(step, contents), step.id)
       const kept = record.json.length <= (contents ? LONG_WITH : LONG)
       if (kept) await this.store.setItem(keyOf(step.id), record)
       this.written.set(step.id, { step, contents, kept })
@@ -115,16 +123,16 @@ const reached = (steps: Step[], isKept: (step: Step) => boolean): number[] =>
 export async function readSteps(
   store: KeptStore,
   list: StepList | null,
-  made: ReadonlyMap<number, Step> = new Map(),
+  made: ReadonlyMap<number, KeptStep> = new Map(),
   found: (id: number, contents: StepContents) => void = () => {},
 ): Promise<History> {
   if (!list) return emptyHistory
   const one = async (id: number): Promise<Step | null> => {
-    const known = made.get(id)
-    if (known) return known
-    const record = unsealed(await patiently(() => store.getItem(keyOf(id))).catch(() => null))
+    const record = made.has(id)
+      ? { revision: id, value: made.get(id) }
+      : unsealed(await patiently(() => store.getItem(keyOf(id))).catch(() => null))
     if (record?.revision !== id) return null
-    const { contents, ...step } = record.value as Step & { contents?: Record<string, KeptContent> }
+    const { contents, ...step } = record.value as KeptStep
     if (contents) found(id, new Map(Object.entries(contents)))
     return step
   }

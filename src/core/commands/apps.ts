@@ -182,13 +182,18 @@ const launch = command({
     if (refused(facts)) return facts
     const reach = draft.settings.launch === 'go' ? () => true : hereOrEverywhere(draft)
     const running = byUse(draft).filter((other) => other.app === app && reach(other))
-    if (args.another || running.length === 0)
+    // Where there is nothing yet a number key opens, as what is offered there says.
+    const empty = args.slot !== undefined && isBare(draft)
+    if (args.another || empty || running.length === 0)
       return openApp(draft, { app, alone: !!args.another }, env)
     // The latest window first; when it has the focus already, the one used longest ago.
     const next = running[0]?.id === focusId(draft) ? running.at(-1) : running[0]
     return next && visit(draft, next.id)
   },
 })
+
+/** Whether there is no window on the desktop one is on. */
+const isBare = (state: State): boolean => state.desktops[currentId(state)]?.windows.length === 0
 
 const hereOrEverywhere = (state: State) => {
   const here = currentId(state)

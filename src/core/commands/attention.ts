@@ -65,11 +65,13 @@ function tell(draft: State, document: string, now: number): Result {
 }
 
 /**
- * What waits in other windows than the one with the focus. Who asks on a quiet desktop is not torn
+ * What waits in other windows than the one with the focus, and was not gone to in this round. Who asks on a quiet desktop is not torn
  * away: where nothing else waits, what is held back is gone to.
  */
 function elsewhere(state: State, now: number): Asking[] {
-  const others = (list: Asking[]) => list.filter(({ window }) => window !== focusId(state))
+  const gone = state.answering?.gone ?? []
+  const others = (list: Asking[]) =>
+    list.filter(({ window, document }) => window !== focusId(state) && !gone.includes(document))
   const waiting = others(waitingNow(state, now))
   return waiting.length > 0 || state.answering !== null ? waiting : others(heldBack(state, now))
 }
@@ -82,6 +84,7 @@ const next = command({
     const [first] = elsewhere(draft, env.now)
     if (!first) return draft.answering === null ? no('Nothing waits.') : comeBack(draft)
     draft.answering ??= { desktop: currentId(draft), window: focusId(draft) }
+    draft.answering.gone = [...(draft.answering.gone ?? []), first.document]
     const waiting = draft.attention[first.document]
     if (waiting) waiting.told = true
     return { ...visit(draft, first.window), announce: first.says || first.title }

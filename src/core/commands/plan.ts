@@ -49,8 +49,10 @@ const add = command({
     const refusal = roomFor(draft, 1)
     if (refusal) return refusal
     const { start, end } = typed
+    const other = draft.plan.find((block) => block.start < end && start < block.end)
+    const over = other && `; it overlaps ${draft.desktops[other.desktop]?.name}, ${span(other)}`
     draft.plan.push({ id: env.id('block'), desktop: found.id, start, end })
-    return { say: `Planned ${found.name}, ${span(typed)}` }
+    return { say: `Planned ${found.name}, ${span(typed)}${over ?? ''}` }
   },
 })
 

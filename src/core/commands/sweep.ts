@@ -11,6 +11,7 @@ import {
   title,
 } from '@/core/model/selectors'
 import type { Aside, State, Window } from '@/core/model/types'
+import { counted } from '@/core/text/counted'
 import { settleFocus, takeKeys } from './change'
 import { command, no, type Refusal } from './command'
 
@@ -65,8 +66,6 @@ const filled = (state: State): Refusal | null =>
 const active = (state: State, by: Aside['by']): boolean =>
   desktop(state, currentId(state)).aside?.by === by && putAside(state).length > 0
 
-const counted = (count: number): string => (count === 1 ? '1 window' : `${count} windows`)
-
 const sweep = command({
   id: 'windows.sweep',
   title: 'Sweep: minimise everything here, and back',
@@ -74,11 +73,12 @@ const sweep = command({
   plan: (draft) => {
     const refusal = filled(draft)
     if (refusal) return refusal
-    if (active(draft, 'sweep')) return { say: `Brought ${counted(bringBack(draft))} back` }
+    if (active(draft, 'sweep'))
+      return { say: `Brought ${counted(bringBack(draft), 'window')} back` }
     const windows = seen(draft)
     if (windows.length === 0) return no('There is nothing here to minimise.')
     minimise(draft, 'sweep', [...windows, ...putAside(draft)])
-    return { say: `Swept ${counted(windows.length)}` }
+    return { say: `Swept ${counted(windows.length, 'window')}` }
   },
 })
 
@@ -89,13 +89,16 @@ const isolate = command({
   plan: (draft) => {
     const refusal = filled(draft)
     if (refusal) return refusal
-    if (active(draft, 'isolate')) return { say: `Brought ${counted(bringBack(draft))} back` }
+    if (active(draft, 'isolate'))
+      return { say: `Brought ${counted(bringBack(draft), 'window')} back` }
     const focused = focusedWindow(draft)
     if (!focused) return no('No window has the focus. Click one first.')
     const others = seen(draft).filter(({ app }) => app !== focused.app)
     if (others.length === 0) return no('There are only windows of this app here.')
     minimise(draft, 'isolate', [...others, ...putAside(draft)])
-    return { say: `Only windows like “${title(draft, focused)}”: ${counted(others.length)} aside` }
+    return {
+      say: `Only windows like “${title(draft, focused)}”: ${counted(others.length, 'window')} aside`,
+    }
   },
 })
 

@@ -366,7 +366,13 @@ export const WHOLES = {
   })
     .nullable()
     .defined(),
-  answering: object({ desktop: id(), window: maybeId().nullable().defined() }).nullable().defined(),
+  answering: object({
+    desktop: id(),
+    window: maybeId().nullable().defined(),
+    gone: array(id()),
+  })
+    .nullable()
+    .defined(),
   guide: number().integer().min(0).max(GUIDE_STEPS).required(),
   settings: settingsShape.required(),
 } satisfies Record<string, Schema>

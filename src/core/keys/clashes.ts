@@ -9,7 +9,7 @@ import { isMouse, isTyped, readKeys, type Stroke, writeStroke } from './strokes'
 
 /** What is wrong with keys for a command, in words, and whether they could be used all the same. */
 export interface Clash {
-  kind: 'malformed' | 'typed' | 'taken' | 'hidden' | 'hides' | 'kept' | 'types' | 'letter'
+  kind: 'malformed' | 'typed' | 'taken' | 'hidden' | 'hides' | 'kept' | 'types' | 'edits' | 'letter'
   why: string
 }
 
@@ -41,6 +41,7 @@ export function clashes(state: Keyed, asked: Asked): Clash[] {
     // Where plain keys do the work nothing is typed, and letters were said to be taken.
     ...(asked.place ? chord(state, asked, first) : types(first)),
     ...(asked.place ? [] : letter(state, asked, first, rest.length > 0)),
+    ...(asked.place ? [] : edits(first)),
     ...kept(asked, first),
   ]
 }
@@ -109,6 +110,25 @@ function types(stroke: Stroke): Clash[] {
     ]
   if (!isTyped(stroke)) return []
   return [{ kind: 'typed', why: `${key} alone is typed into windows. Add Alt or Ctrl.` }]
+}
+
+/** What keys do wherever something is typed. */
+const EDITS: Record<string, string> = {
+  'Ctrl+A': 'selects everything',
+  'Ctrl+C': 'copies',
+  'Ctrl+V': 'pastes',
+  'Ctrl+X': 'cuts',
+  'Ctrl+Y': 'redoes what was typed',
+  'Ctrl+Z': 'undoes what was typed',
+  'Ctrl+Shift+Z': 'redoes what was typed',
+  Backspace: 'deletes what was typed',
+  Delete: 'deletes what was typed',
+}
+
+function edits(stroke: Stroke): Clash[] {
+  const keys = writeStroke(stroke)
+  const does = EDITS[keys]
+  return does ? [{ kind: 'edits', why: `${keys} ${does} in windows, which would end.` }] : []
 }
 
 /** Alt and a letter are the desktops’. */

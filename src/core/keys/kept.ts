@@ -50,6 +50,8 @@ export const KEPT: Kept[] = [
   kept('Ctrl+Alt+Down', 'switches the system’s workspace', ['linux'], 'mostly'),
   kept('Ctrl+L', 'goes to the address', ALL, 'mostly', 'installed'),
   kept('Ctrl+R', 'loads the page anew', ALL, 'mostly'),
+  kept('F5', 'loads the page anew', ALL, 'mostly'),
+  kept('Ctrl+F', 'finds on the page', ALL, 'mostly'),
   kept('Ctrl+P', 'prints', ALL, 'mostly'),
   kept('F11', 'fills the screen', WIDE, 'mostly'),
   kept('F12', 'opens the developer tools', WIDE, 'mostly'),

@@ -444,7 +444,12 @@ interface Whereabouts {
     from: { desktop: DesktopId; window: WindowId | null }
   } | null
   /** Where one was before going to answer something. */
-  answering: { desktop: DesktopId; window: WindowId | null } | null
+  answering: {
+    desktop: DesktopId
+    window: WindowId | null
+    /** What was gone to since: not again before one is back. */
+    gone?: DocumentId[]
+  } | null
 }
 
 /** What is known of documents; their contents are kept apart. Part of a step only where it says so. */

@@ -35,9 +35,12 @@ test.each([
   expect(typedBlock(text, DAY)).toEqual({ start, end, name })
 })
 
-test.each(['Model', '9:30', '25-26 Model', '9:75 Model', ''])('“%s” is told', (text) => {
-  expect(typedBlock(text, DAY)).toHaveProperty('problem')
-})
+test.each(['Model', '9:30', '25-26 Model', '9:75 Model', '18:00-17:00 Model', ''])(
+  '“%s” is told',
+  (text) => {
+    expect(typedBlock(text, DAY)).toHaveProperty('problem')
+  },
+)
 
 test.each([
   ['9:45–11:15', time(9, 45), time(11, 15)],

@@ -41,6 +41,8 @@ function typedTimes(text: string, day: number, span: number): Typed | null {
   const start = atMinute(dayOf(day), begin)
   if (end !== undefined) {
     const over = end <= begin ? 24 * 60 : 0
+    if (over && end + over - begin > NIGHT)
+      return { problem: 'It would end before it begins. Type its times as 9:30-11.' }
     return { start, end: atMinute(dayOf(day), end + over), name: rest }
   }
   const long = /^(\d+\s*h(?:\s*\d+)?(?:\s*min)?|\d+\s*min)(?:\s+(.+))?$/i.exec(rest)
@@ -67,6 +69,9 @@ export function typedMove(text: string, { start, end }: Pick<Block, 'start' | 'e
     ? typed
     : { problem: 'Type its times as 9:30-11, or 9:30 45 min.' }
 }
+
+/** A block that ends on the next day lasts a night at the most, in minutes: longer is a slip. */
+const NIGHT = 14 * 60
 
 const clock = (text: string): number | null => typedClock(/[:.]/.test(text) ? text : `${text}:00`)
 

@@ -6,6 +6,7 @@ import { WHERE_HEARD } from '@/core/keys/card'
 import { KEY_PLACES } from '@/core/keys/keymaps'
 import { asPressed } from '@/core/keys/sets'
 import { isWay } from '@/core/keys/ways'
+import { counted } from '@/core/text/counted'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 import { PanelSection } from '@/ui/parts/PanelSection'
@@ -31,7 +32,7 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
         placeholder="find a command, or its keys"
         query={query}
         onType={setQuery}
-        found={`${all.length} commands`}
+        found={counted(all.length, 'command')}
       />
       {GROUPS.map((group) => (
         <Group

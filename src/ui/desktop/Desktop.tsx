@@ -113,10 +113,11 @@ function FileDrop({ children }: { children: ReactNode }) {
       onDragLeave={(event) => {
         if (!event.currentTarget.contains(event.relatedTarget as Node | null)) setDropping(false)
       }}
+      // Also where a window takes what is dropped for itself.
+      onDropCapture={() => setDropping(false)}
       onDrop={(event) => {
         if (!takesFiles(event)) return
         event.preventDefault()
-        setDropping(false)
         void openFiles(shelf, [...event.dataTransfer.files])
       }}
     >

@@ -10,6 +10,7 @@ import { inLayer, layerStrokes, leaveLayer, tapped } from './layer'
 import { askLayout, isMac, layout } from './layout'
 import { runAbout } from './running'
 import { strokesOf, typesWithAlt } from './stroke'
+import { tellUntaken } from './untaken'
 
 /** In all other views the keys are theirs, or a chord would act behind the person's back. */
 const CHORDS_IN = new Set(['rename', 'pad', 'line', 'keys', 'practice', 'menu'])
@@ -37,7 +38,7 @@ export function useKeys(): void {
       ) {
         event.preventDefault()
         event.stopPropagation()
-      }
+      } else tellUntaken(shelf, event)
     }
     // A lone Alt let go would open the browser's menu and take the focus along.
     const up = (event: KeyboardEvent) => {

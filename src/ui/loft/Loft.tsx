@@ -13,6 +13,7 @@ import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { BENCH_ID, Bench } from './Bench'
 import { BenchActs } from './BenchActs'
+import { NO_BURST, searchIn, sentBy } from './burst'
 import { useLoftDrag } from './dragging'
 import { LoftHead } from './LoftHead'
 import { Marks } from './Marks'
@@ -66,9 +67,11 @@ export function Loft() {
   const row = is === 'desktop' ? valid.row : null
   const one = valid.window ?? null
   const some: WindowId[] = marked.length ? marked : one ? [one] : []
+  const burst = useRef(NO_BURST)
   const send = (to: string) => {
-    if (some.length && shelf.dispatch('window.sendAll', { windows: some, to }, 'key').ok)
-      shelf.page.setState({ marked: [] })
+    if (!some.length || !shelf.dispatch('window.sendAll', { windows: some, to }, 'key').ok) return
+    shelf.page.setState({ marked: [] })
+    burst.current = sentBy(burst.current, to, performance.now())
   }
   const go = (to: Choice) => {
     shelf.closeLoft()
@@ -113,7 +116,14 @@ export function Loft() {
     if (event.altKey || event.ctrlKey || event.metaKey) return
     // The bench is scrolled by its own keys when it was gone to by Tab; Escape leaves everywhere.
     if (event.target !== place.current && event.key !== 'Escape') return
-    hear(event)
+    const search = searchIn(burst.current, event.key, performance.now())
+    if (search === null) return void hear(event)
+    // Who types letters in quick succession looks for something: what they did is taken back.
+    event.preventDefault()
+    for (let sent = burst.current.sent; sent > 0; sent--) shelf.dispatch('history.undo', {}, 'key')
+    burst.current = NO_BURST
+    setFilter(search)
+    shelf.say(`Searching for “${search}”. Nothing was sent.`)
   }
   return (
     <div

@@ -9,6 +9,7 @@ import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Emblem } from '@/ui/parts/Emblem'
 import { windowElement } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
+import { ignoreSecondClick } from '@/ui/parts/secondClick'
 import { NameField } from '@/ui/rack/NameField'
 import type { LoftRow } from './rows'
 import { Standing } from './Standing'
@@ -131,7 +132,10 @@ function Name({
             tabIndex={-1}
             title={name}
             className={`block w-full truncate text-left font-display font-semibold ${thin ? 'text-[12px]' : empty ? 'text-[14px]' : 'text-[15px]'}`}
-            onClick={() => onGo({ row: id, window: null })}
+            onClick={(event) => {
+              ignoreSecondClick(event)
+              onGo({ row: id, window: null })
+            }}
           >
             {lives?.emblem ? (
               <span className="mr-1 inline-block align-[-2px]">

@@ -4,6 +4,7 @@ import { title, window as windowOf } from '@/core/model/selectors'
 import type { WindowId } from '@/core/model/types'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Kite } from '@/ui/parts/Kite'
+import { ignoreSecondClick } from '@/ui/parts/secondClick'
 
 interface StandingProps {
   id: WindowId
@@ -46,7 +47,10 @@ export function Standing(given: StandingProps) {
         chosen ? 'outline-2 outline-ink outline-dashed outline-offset-2' : ''
       }`}
       style={{ left, top, width, height: height + CAPTION }}
-      onClick={onGo}
+      onClick={(event) => {
+        ignoreSecondClick(event)
+        onGo()
+      }}
       onContextMenu={(event) => shelf.openMenu(event, { window: id })}
     >
       <span

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { searchSettings } from '@/core/settings/search'
 import { changedSettings, SECTIONS, type SettingName, settingOf } from '@/core/settings/table'
+import { counted } from '@/core/text/counted'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { PanelSection } from '@/ui/parts/PanelSection'
 import { SearchField } from '@/ui/parts/SearchField'
@@ -21,7 +22,7 @@ export function SettingsPanel({ find = '' }: { find?: string }) {
         placeholder="find a setting"
         query={query}
         onType={setQuery}
-        found={`${found.length + ways.length} settings`}
+        found={counted(found.length + ways.length, 'setting')}
       />
       {SECTIONS.map((section) => (
         <Section

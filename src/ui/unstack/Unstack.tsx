@@ -20,6 +20,7 @@ import { useArea } from '@/ui/desktop/area'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
+import { ignoreSecondClick } from '@/ui/parts/secondClick'
 
 /** Windows side by side, none covering another, each with a letter to pick it by. */
 export function Unstack() {
@@ -214,7 +215,10 @@ function Picked({
         chosen ? 'outline-2 outline-ink outline-dashed outline-offset-4' : ''
       }`}
       style={{ left: x, top: y, width, height: height + UNSTACK_GAP }}
-      onClick={onPick}
+      onClick={(event) => {
+        ignoreSecondClick(event)
+        onPick()
+      }}
     >
       {window.minimised ? (
         <span aria-hidden className="hollow" style={{ height: height + 1 }} />

@@ -1,0 +1,3 @@
+/** “1 window”, “3 windows”: how many there are of something, in words. */
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`
