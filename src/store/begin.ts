@@ -81,6 +81,8 @@ export interface Beginning {
   written: State | null
   /** The last line of the log of changes that is known. */
   seq?: number
+  /** Whether lines of the log are missing before what comes now. */
+  gap?: boolean
   /** The last one that the state has, where lines after it are about documents only. */
   stateSeq?: number
   /** What can be undone, and which steps of it are not in the store. */
@@ -100,6 +102,7 @@ export async function begin(
 ): Promise<void> {
   const { state, revision, slots, written, seq = 0, stateSeq = seq, history } = given
   const unwritten = new Set(given.unwritten)
+  const { gap = false } = given
   // It may be kept elsewhere later, while it is still shown here.
   const keeps = new AbortController()
   over.signal.addEventListener('abort', () => keeps.abort())
@@ -129,7 +132,7 @@ export async function begin(
         if (way !== null) setHealth(shelf, 'workers', isOnPage(way) ? NO_WORKERS : WORKERS_RUN)
       })
     : NO_LOG
-  const log = new ChangeLog(writer, seq, stateSeq, (id) => contentsOf(shelf, id))
+  const log = new ChangeLog(writer, seq, stateSeq, (id) => contentsOf(shelf, id), gap)
   const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
   own(shelf).opened = { name, stores, folder, copies }
   finish.write = async () => {

@@ -4,7 +4,13 @@ import { emptyHistory, type History, type Step } from '@/core/history/history'
 import type { DocumentId, State } from '@/core/model/types'
 import { checksum } from './checksum'
 import type { LogWriter } from './logWriter'
-import { type ContentsOf, type LoggedSteps, listOf, withContents } from './steps'
+import { type ContentsOf, type LoggedSteps, listOf, newestSteps, withContents } from './steps'
+
+/** The whole arrangement: what follows is built on it, whatever lines are missing before. */
+interface WholeLine {
+  state: State
+  steps: LoggedSteps
+}
 
 /** What changed of the arrangement, with what can be undone of it by then. */
 interface StateLine {
@@ -20,6 +26,7 @@ interface DocumentLine {
 /** A line of the log. Earlier versions said nothing of steps. */
 export type LogRecord = { seq: number } & (
   | (Omit<StateLine, 'steps'> & Partial<StateLine>)
+  | (Omit<WholeLine, 'state'> & { state: unknown })
   | DocumentLine
 )
 
@@ -40,12 +47,14 @@ export class ChangeLog {
   /**
    * @param seq of the last line that is known, and of the last one about the arrangement
    * @param contentsOf what of documents goes with a step
+   * @param whole whether lines are missing before it, so that it begins with the whole
    */
   constructor(
     private writer: Pick<LogWriter, 'send' | 'close'>,
     seq: number,
     stateSeq = seq,
     private contentsOf: ContentsOf = () => undefined,
+    private whole = false,
   ) {
     this.seq = seq
     this.stateSeq = stateSeq
@@ -53,8 +62,15 @@ export class ChangeLog {
 
   /** @returns whether there was not too much in it */
   private add(record: StateLine | DocumentLine): boolean {
+    return this.put(record, LONG)
+  }
+
+  private put(
+    record: StateLine | DocumentLine | WholeLine,
+    most = Number.POSITIVE_INFINITY,
+  ): boolean {
     const json = JSON.stringify({ seq: this.seq + 1, ...record })
-    if (json.length > LONG) return false
+    if (json.length > most) return false
     this.seq++
     this.writer.send({ line: `${checksum(json)} ${json}` })
     return true
@@ -63,7 +79,7 @@ export class ChangeLog {
   /** @param history what can be undone in that state */
   state(state: State, history: History = this.history): void {
     const changes = this.logged && changesBetween(this.logged, state)
-    if (!this.logged) this.knowAll(history)
+    if (!this.logged) this.begin(state, history)
     this.logged = state
     if (!changes) return
     const steps = this.stepsOf(history)
@@ -72,6 +88,14 @@ export class ChangeLog {
     // What comes after a change that is not here must not be built on what was before it.
     if (!this.add({ changes, steps }) && !this.add({ changes, steps: told })) this.seq++
     this.stateSeq = this.seq
+  }
+
+  private begin(state: State, history: History): void {
+    if (this.whole) {
+      this.put({ state, steps: newestSteps(history, this.contentsOf) })
+      this.stateSeq = this.seq
+    }
+    this.knowAll(history)
   }
 
   private stepsOf(history: History): LoggedSteps | 'as before' {

@@ -172,7 +172,8 @@ async function takeOver(shelf: Shelf, opening: Opening): Promise<void> {
       history,
       // Who kept it before may not have come to them.
       unwritten: [...history.past, ...history.future].map(({ id }) => id),
-      seq: Math.max(seq, copy?.seq ?? 0),
+      seq: Math.max(seq, copy?.top ?? 0),
+      gap: true,
     },
     [],
   )

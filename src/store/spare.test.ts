@@ -1,4 +1,7 @@
 import { initialState } from '@/core/model/initial'
+import { World } from '@/core/testing/world'
+import { ChangeLog } from './changeLog'
+import type { LogOrder } from './logWriter'
 import { Spare } from './spare'
 
 /** The private files of a browser, as far as the second copy uses them. */
@@ -57,4 +60,44 @@ test('the first copy has what documents say; what has a file of its own since is
   await first.writeDocument('note', says('more snow'))
   const later = await (await open()).read()
   expect([...(later?.documents.keys() ?? [])]).toEqual(['plan'])
+})
+
+test('where lines are missing nothing is built on what was before, until the whole is told', async () => {
+  const root = new Folder()
+  Object.defineProperty(globalThis, 'navigator', {
+    value: { storage: { getDirectory: async () => root } },
+    configurable: true,
+  })
+  const spare = (await Spare.open('test')) as Spare
+  const world = new World()
+  await spare.write(world.state, { at: 1, seq: 5, stateSeq: 5 }, new Map())
+  const lines: string[] = []
+  const writer = {
+    send: (order: LogOrder) => void ('line' in order && lines.push(order.line)),
+    close: () => {},
+  }
+  const read = async () => {
+    const folder = await root.getDirectoryHandle('kite-shelf-test')
+    const writing = await (
+      await folder.getFileHandle('since-a.log', { create: true })
+    ).createWritable()
+    await writing.write(`${lines.join('\n')}\n`)
+    await writing.close()
+    return spare.read()
+  }
+  // The session before had no log: this one begins later.
+  const log = (whole: boolean) => new ChangeLog(writer, 9, 9, undefined, whole)
+  const work = (of: ChangeLog, name: string) => {
+    of.state(world.state, world.session.history)
+    world.run('desktop.rename', { name })
+    of.state(world.state, world.session.history)
+  }
+  const before = world.state
+  work(log(false), 'Bowl')
+  expect(await read()).toMatchObject({ state: before, seq: 5, top: 10 })
+  lines.length = 0
+  work(log(true), 'Ridge')
+  const found = await read()
+  expect(found).toMatchObject({ state: world.state, seq: 11, stateSeq: 11, top: 11 })
+  expect(found?.steps?.list.past).toEqual(world.session.history.past.map(({ id }) => id))
 })

@@ -27,6 +27,8 @@ export interface SpareCopy {
   steps: ToldSteps | null
   /** Whether a log of what changed after it was there. */
   logged: boolean
+  /** The highest line there is: what comes next must not be taken for one of those. */
+  top: number
 }
 
 /** Which steps can be undone, and those of them that are told here; the store may have the others. */
@@ -41,7 +43,7 @@ interface ToldSteps {
 export type Contents = Map<DocumentId, KeptContent | null>
 
 /** A copy as it is in its file. */
-interface Written extends Omit<SpareCopy, 'documents' | 'steps' | 'logged'> {
+interface Written extends Omit<SpareCopy, 'documents' | 'steps' | 'logged' | 'top'> {
   documents?: Record<DocumentId, KeptContent | null>
   steps?: LoggedSteps
 }
@@ -91,9 +93,18 @@ export class Spare {
     let state = raw
     let { seq, stateSeq, steps } = copy
     for (const record of since) {
-      // A line may have been told twice. What follows one that is missing is not built on it.
+      // A line may have been told twice. What follows one that is missing is not built on it, until
+      // the whole is told.
       if (record.seq === seq) continue
-      if (record.seq !== seq + 1) break
+      if ('state' in record) {
+        // The whole: nothing before it is needed.
+        state = record.state
+        seq = record.seq
+        stateSeq = seq
+        steps = toldSteps(record.steps, seq)
+        continue
+      }
+      if (record.seq !== seq + 1) continue
       seq = record.seq
       if ('changes' in record) {
         state = withChanges(state, record.changes)
@@ -102,7 +113,16 @@ export class Spare {
       } else copy.documents.set(record.document, { seq, content: record.content })
     }
     try {
-      return { ...copy, state: readState(state), seq, stateSeq, steps, logged: since.length > 0 }
+      const top = Math.max(seq, ...since.map((one) => one.seq))
+      return {
+        ...copy,
+        state: readState(state),
+        seq,
+        stateSeq,
+        steps,
+        logged: since.length > 0,
+        top,
+      }
     } catch {
       return copy
     }
@@ -168,6 +188,7 @@ function copyOf(text: string | null): { copy: SpareCopy; raw: unknown } | null {
       documents: new Map(said),
       steps,
       logged: false,
+      top: seq,
     }
     return { copy, raw }
   } catch {

@@ -160,7 +160,8 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
         written,
         history,
         unwritten: told?.made.keys() ?? [],
-        seq: Math.max(kept.seq, copy?.seq ?? 0),
+        seq: Math.max(kept.seq, copy?.top ?? 0),
+        gap: copy !== null && (kept.seq > copy.seq || copy.top > copy.seq),
         stateSeq: Math.max(kept.seq, copy?.stateSeq ?? 0),
       },
       found,
@@ -258,11 +259,11 @@ async function restore(
   const { revision, slots } = kept
   await clear(stores, kept)
   const contents = await bringBackDocuments(stores.documents, from, copy.documents, -1)
-  const { state, seq, steps } = copy
+  const { state, top: seq, steps } = copy
   const know = (id: number, said: StepContents) => knowContents(shelf, id, said)
   const history = await readSteps(stores.slots, steps?.list ?? null, steps?.made, know)
   const unwritten = [...history.past, ...history.future].map(({ id }) => id)
-  const given = { state, revision, slots, written: null, seq, history, unwritten }
+  const given = { state, revision, slots, written: null, seq, history, unwritten, gap: true }
   await begin(shelf, opening, stores, spare, given, [RESTORED(copy)], contents)
 }
 

@@ -59,6 +59,23 @@ test('one key goes to each in turn, and comes back to the window one was in', ()
   expect(world.try('attention.next')).toMatchObject({ ok: false, reason: 'Nothing waits.' })
 })
 
+test('what was gone to once is not gone to again in the same round, seen or not', () => {
+  const world = office()
+  report(world, 'Rota', 'mention')
+  report(world, 'Bulletin', 'info')
+  const round = () => {
+    const places: (string | undefined)[] = []
+    for (let n = 0; n < 3; n++) {
+      world.run('attention.next')
+      places.push(here(world))
+    }
+    return places
+  }
+  expect(round()).toEqual(['Rota', 'Bulletin', 'Field'])
+  // The next round begins anew.
+  expect(round()).toEqual(['Rota', 'Bulletin', 'Field'])
+})
+
 test('back at any time, also when the window one was in went elsewhere meanwhile', () => {
   const world = office()
   const focus = world.state.presence.near?.focus

@@ -20,6 +20,7 @@ import { focusOn, goTo, moveTo } from './change'
 import { command, type Env, nameArgument, no, type Refusal, type Result, refused } from './command'
 import { barredFrom, placeAt, settleAt } from './homes'
 import { newFrame, openWindow, visit } from './opening'
+import { named } from './places'
 
 const group = 'Apps' as const
 
@@ -192,6 +193,31 @@ const launch = command({
   },
 })
 
+/** Opens a window of an app on a desktop that is named, wherever its home is. */
+const openOn = command({
+  id: 'app.openOn',
+  title: 'Open an app on a desktop',
+  group,
+  unlisted: true,
+  args: { app: maybeId().required(), on: string().required() },
+  plan: (draft, { app, on }, env) => {
+    const found = named(draft, on)
+    if (refused(found)) return found
+    const facts = known(app, env)
+    if (refused(facts)) return facts
+    goTo(draft, found.id)
+    const before = new Set(Object.keys(draft.windows))
+    const opened = openApp(draft, { app, alone: true }, env)
+    const made = Object.keys(draft.windows).find((id) => !before.has(id))
+    if (refused(opened) || !made) return opened
+    if (draft.windows[made]?.desktop !== found.id) {
+      moveTo(draft, made, openDesktop(draft, found.id))
+      visit(draft, made)
+    }
+    return { ...opened, say: `Opened ${facts.name} on ${found.name}` }
+  },
+})
+
 /** Whether there is no window on the desktop one is on. */
 const isBare = (state: State): boolean => state.desktops[currentId(state)]?.windows.length === 0
 
@@ -280,6 +306,7 @@ const remove = command({
 
 export const appCommands = [
   launch,
+  openOn,
   cycle,
   open,
   slot,

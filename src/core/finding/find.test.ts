@@ -1,6 +1,7 @@
 import { registry } from '@/core/commands/registry'
 import { APPS, World } from '@/core/testing/world'
-import { desktopsFor, everything, rank } from './find'
+import { desktopsFor, everything } from './find'
+import { rank } from './rank'
 
 function office() {
   const world = new World()

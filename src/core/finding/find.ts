@@ -1,12 +1,19 @@
-import { matchSorter } from 'match-sorter'
 import { registry } from '@/core/commands/registry'
 import { byUse, desktop, presence, title } from '@/core/model/selectors'
 import type { AppFacts, DocumentId, State, WindowId } from '@/core/model/types'
 import { CHOICES } from '@/core/settings/choices'
-import { plain } from './words'
+import { aliasesOf } from './aliases'
 
-export const KINDS = ['windows', 'desktops', 'apps', 'documents', 'commands', 'settings'] as const
-type Kind = (typeof KINDS)[number]
+export const KINDS = [
+  'windows',
+  'desktops',
+  'apps',
+  'documents',
+  'commands',
+  'settings',
+  'stowed',
+] as const
+export type Kind = (typeof KINDS)[number]
 
 /** Something the Line can go to or do. */
 export interface Found {
@@ -27,26 +34,19 @@ export interface Found {
   text?: string
   /** The words around what was found in its text. */
   passage?: Passage
+  /** Whether it is what a whole sentence would do. */
+  said?: boolean
+  /** Where something stowed is, by name. */
+  place?: string
   /** Of a setting: whether it is on, or the one that is chosen. */
   on?: boolean
 }
 
 /** A place in a text, cut to a line. */
-interface Passage {
+export interface Passage {
   before: string
   match: string
   after: string
-}
-
-/** How many of a kind are shown for something typed, and before anything is. */
-const MOST = 8
-const MOST_UNASKED: Record<Kind, number> = {
-  windows: 6,
-  desktops: 0,
-  apps: 0,
-  documents: 3,
-  commands: 4,
-  settings: 0,
 }
 
 interface Sources {
@@ -71,24 +71,26 @@ export function everything(
   const away = state.stowed.flatMap(({ id, desktop: { name }, windows: its }) =>
     Object.values(its).map(
       (window): Found => ({
-        kind: 'windows',
+        kind: 'stowed',
         id: window.id,
         title: title(state, window),
+        place: name,
         command: 'desktop.bring',
         args: { desktop: id, window: window.id },
         window: window.id,
         app: window.app,
         document: window.document,
-        also: [appName(window.app), name, 'stowed'],
+        also: [appName(window.app), name],
         text: text(window.document),
       }),
     ),
   )
   const stowed = state.stowed.map(
     ({ id, desktop: { name } }): Found => ({
-      kind: 'desktops',
+      kind: 'stowed',
       id,
       title: `Bring ${name} back`,
+      place: name,
       command: 'desktop.bring',
       args: { desktop: id },
       also: ['stowed', name],
@@ -121,7 +123,7 @@ export function everything(
         command: id,
         args: {},
         ...(asks && { asks: 'to' }),
-        also: [],
+        also: [aliasesOf(id)],
       }),
     )
   const launches = apps.map(
@@ -230,84 +232,4 @@ export function desktopsFor(state: State, command: string, args: Record<string, 
   if (!registry.get(command)?.asks?.orNew) return answers
   const fresh = { kind: 'desktops' as const, id: 'new', title: 'A new desktop', also: ['='] }
   return [...answers, { ...fresh, command, args: { ...args, to: 'new' } }]
-}
-
-/**
- * The best of each kind for what was typed: by title exactly, from its start, from a word's start
- * or within it; then those that have all its words, in any order, in their title, beside it (app,
- * desktop) or in their text, which is then shown with the passage. Where nothing is found so, titles
- * that contain the letters in order. The more recently used first among equals.
- */
-export function rank(all: Found[], typed: string): Found[] {
-  const query = plain(typed.trim())
-  if (!query) return KINDS.flatMap((kind) => ofKind(all, kind).slice(0, MOST_UNASKED[kind]))
-  const words = query.split(/\s+/)
-  const found = KINDS.flatMap((kind) => best(ofKind(all, kind), query, words))
-  if (found.length > 0) return found
-  return KINDS.flatMap((kind) => byTitle(ofKind(all, kind), query).slice(0, MOST))
-}
-
-const ofKind = (all: Found[], kind: Kind): Found[] => all.filter((found) => found.kind === kind)
-
-/** How well something fits: 0 by its title, then by what stands beside it, then by its text. */
-function tier(found: Found, query: string, words: string[]): number | null {
-  const { title, also, text } = wordsOf(found)
-  if (title.includes(query)) return 0
-  if (words.every((word) => title.includes(word))) return 1
-  if (words.every((word) => title.includes(word) || also.includes(word))) return 2
-  const everywhere = (word: string) =>
-    title.includes(word) || also.includes(word) || text.includes(word)
-  if (!words.every(everywhere)) return null
-  return text.includes(query) ? 3 : 4
-}
-
-function best(some: Found[], query: string, words: string[]): Found[] {
-  const tiers: Found[][] = [[], [], [], [], []]
-  for (const found of some) tiers[tier(found, query, words) ?? -1]?.push(found)
-  const [titled = [], ...others] = tiers
-  return [...byTitle(titled, query), ...others.flat()].slice(0, MOST).map((found) => {
-    const at = passageOf(found, query, words)
-    return at ? { ...found, passage: at } : found
-  })
-}
-
-const byTitle = (some: Found[], query: string): Found[] =>
-  matchSorter(some, query, { keys: ['title'], baseSort: (a, b) => a.index - b.index })
-
-/** How much of a text is shown around what was found, in characters. */
-const AROUND = 48
-
-/** The passage of its text that something is found by; undefined where its names say it already. */
-function passageOf(found: Found, query: string, words: string[]): Passage | undefined {
-  const { title, also, text } = wordsOf(found)
-  const missing = words.filter((word) => !title.includes(word) && !also.includes(word))
-  const wanted = text.includes(query) ? query : missing[0]
-  if (missing.length === 0 || wanted === undefined) return undefined
-  // Without accents a text may be shorter: it is found again as it is written where it can be.
-  const written = found.text ?? ''
-  const at = written.toLowerCase().indexOf(wanted)
-  if (at < 0) return { before: '', match: '', after: written.slice(0, 2 * AROUND) }
-  const line = (from: number, to: number) =>
-    written.slice(Math.max(0, from), to).replace(/\s+/g, ' ')
-  const end = at + wanted.length
-  return {
-    before: `${at > AROUND ? '…' : ''}${line(at - AROUND, at)}`,
-    match: written.slice(at, end),
-    after: `${line(end, end + AROUND)}${end + AROUND < written.length ? '…' : ''}`,
-  }
-}
-
-/** Makes ready what is looked in, so that the first letter typed does not have to. */
-export const prepare = (all: Found[]): void => all.forEach(wordsOf)
-
-const ready = new WeakMap<Found, Record<'title' | 'also' | 'text', string>>()
-
-function wordsOf(found: Found): Record<'title' | 'also' | 'text', string> {
-  let known = ready.get(found)
-  if (!known) {
-    const { title, also, text = '' } = found
-    known = { title: plain(title), also: plain(also.join('\n')), text: plain(text) }
-    ready.set(found, known)
-  }
-  return known
 }

@@ -72,6 +72,7 @@ const THROUGH: Record<string, string[]> = {
   'window.pad': ['window.place', 'window.move', 'window.resize'],
   'window.side': ['pair.divide'],
   'app.launch': ['window.open'],
+  'line.open': ['app.openOn'],
   'app.askAdd': ['app.add'],
   'home.ask': ['home.set'],
   'home.list': ['home.remove', 'home.reorder'],

@@ -1,7 +1,10 @@
 import { Command } from 'cmdk'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { allApps, appOf } from '@/apps/list'
-import { desktopsFor, everything, type Found, KINDS, prepare, rank } from '@/core/finding/find'
+import { desktopsFor, everything, type Found } from '@/core/finding/find'
+import { prepare, rank } from '@/core/finding/rank'
+import { sentences } from '@/core/finding/verbs'
+import { plain } from '@/core/finding/words'
 import { keysFor } from '@/core/keys/bindings'
 import { asPressed } from '@/core/keys/sets'
 import type { DocumentId } from '@/core/model/types'
@@ -20,6 +23,7 @@ const NAMES = {
   documents: 'Recent documents',
   commands: 'Commands',
   settings: 'Settings',
+  stowed: 'Stowed',
 }
 
 /** The line opened upward: find anything, run any command. */
@@ -64,7 +68,11 @@ function Field() {
   useEffect(() => {
     return whenIdle(() => prepare(all), 300)
   }, [all])
-  const results = useMemo(() => (asking && !typed ? all : rank(all, typed)), [all, typed, asking])
+  const results = useMemo(() => {
+    if (asking) return typed ? rank(all, typed) : all
+    return rank(all, typed, sentences(state, allApps(state.apps), plain(typed.trim())))
+  }, [all, typed, asking, state])
+  const kinds = [...new Set(results.map(({ kind }) => kind))]
   const first = results[0]
   useEffect(() => setChosen(first ? keyOf(first) : ''), [first])
   // Verbs said while the line is open are about the chosen window.
@@ -121,10 +129,10 @@ function Field() {
       <Command.List className="min-h-0 flex-1 overflow-auto p-2" label="Results">
         {results.length === 0 ? (
           <p className="px-2 py-3 text-soft">
-            {texts ? 'Nothing is found by that. Try fewer or other words.' : 'Looking…'}
+            {texts ? 'Nothing found. Try fewer or other words.' : 'Looking…'}
           </p>
         ) : null}
-        {KINDS.map((kind) => {
+        {kinds.map((kind) => {
           const some = results.filter((found) => found.kind === kind)
           return some.length ? (
             <Command.Group
@@ -186,6 +194,7 @@ function Result({ found, onPick }: { found: Found; onPick(): void }) {
             'every desktop'
           )
         ) : null}
+        {found.place}
         {found.on === undefined ? null : found.on ? 'on' : 'off'}
         {keys ? <Keys keys={keys} /> : null}
       </span>
