@@ -88,8 +88,12 @@ const about = (shelf: Shelf, id: string, run: () => void): void =>
     shelf.say('It cannot be read now. Try again.', { refused: true }),
   )
 
-const open = (shelf: Shelf, { id, app }: DocumentInfo) =>
+/** Goes to where a document is open; else opens it here. */
+const open = (shelf: Shelf, { id, app }: DocumentInfo) => {
+  const there = Object.values(shelf.state().windows).find(({ document }) => document === id)
+  if (there) return void shelf.dispatch('window.focus', { window: there.id })
   about(shelf, id, () => shelf.dispatch('window.open', { app, document: id }))
+}
 
 function Actions({ shown }: { shown: DocumentInfo }) {
   const shelf = useShelf()

@@ -1,7 +1,8 @@
+import { readingOrder } from '@/core/geometry/unstack'
 import { shownFrame, window } from '@/core/model/selectors'
 import { World } from '@/core/testing/world'
 
-test('all windows in columns, in order of use, and exactly back', () => {
+test('all windows in columns, in the order they are read, and exactly back', () => {
   const world = new World()
   const ids = [world.open('notes'), world.open('notes'), world.open('notes')]
   world.run('place.leftThird', { window: ids[1] })
@@ -14,8 +15,13 @@ test('all windows in columns, in order of use, and exactly back', () => {
   const before = stood()
   world.run('arrange.columns')
   const xs = ids.map((id) => window(world.state, id).frame.x)
-  // The one used last comes first.
-  expect(xs.toSorted((a, b) => a - b)).toEqual([xs[2], xs[1], xs[0]])
+  const read = readingOrder(before.map(({ frame }) => frame))
+  expect(read.map((at) => xs[at])).toEqual(xs.toSorted((a, b) => a - b))
+  // The large one is the one with the focus.
+  world.run('window.focus', { window: ids[0] })
+  world.run('arrange.large')
+  const widths = ids.map((id) => window(world.state, id).frame.width)
+  expect(Math.max(...widths)).toBe(widths[0])
   world.run('arrange.cells')
   world.run('arrange.back')
   expect(stood()).toEqual(before)

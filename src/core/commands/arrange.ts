@@ -2,17 +2,27 @@
 
 import { arranged, type Layout } from '@/core/geometry/arrange'
 import { overlap } from '@/core/geometry/rect'
+import { readingOrder } from '@/core/geometry/unstack'
 import { settleOn, standsOn } from '@/core/model/displays'
-import { byUse, current, currentId } from '@/core/model/selectors'
+import { byUse, current, currentId, focusId } from '@/core/model/selectors'
 import type { State, Window } from '@/core/model/types'
 import { command, no } from './command'
 import { placeInto } from './place'
 
 const group = 'Windows' as const
 
-/** The windows of the current desktop that can be seen, in order of use. */
-const seen = (state: State): Window[] =>
-  byUse(state).filter(
+/** The windows of the current desktop that can be seen, as they are read; for one large, that first. */
+function seen(state: State, layout: Layout): Window[] {
+  const all = inSight(state)
+  const read = readingOrder(all.map(({ frame }) => frame)).flatMap((at) => all[at] ?? [])
+  if (layout !== 'large') return read
+  const first =
+    all.find(({ id }) => id === focusId(state)) ?? byUse(state).find((one) => all.includes(one))
+  return read.toSorted((a, b) => Number(b === first) - Number(a === first))
+}
+
+const inSight = (state: State): Window[] =>
+  Object.values(state.windows).filter(
     (window) =>
       window.desktop === currentId(state) &&
       !window.minimised &&
@@ -37,7 +47,7 @@ const arrange = LAYOUTS.map(([layout, title, says]) =>
       const { kind, name } = here
       if (kind !== 'open')
         return no(`${name} is a ${kind}. Arrange the windows of another desktop.`)
-      const all = seen(draft)
+      const all = seen(draft, layout)
       if (all.length === 0) return no(`${name} has no window of its own in sight.`)
       const spans = arranged(layout, all.length)
       const before = { ...here.before }

@@ -1,5 +1,5 @@
 /** What people call commands besides their title, other spellings among them. */
-export const ALIASES: Readonly<Record<string, string>> = {
+const ALIASES: Readonly<Record<string, string>> = {
   'app.askAdd': 'install website shortcut bookmark',
   'arrange.cells': 'tile grid tidy layout',
   'arrange.columns': 'tile tidy layout side by side',

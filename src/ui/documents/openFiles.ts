@@ -23,8 +23,11 @@ export async function openFiles(shelf: Shelf, files: File[]): Promise<void> {
     }
   }
   const [first] = problems
-  if (!first) return
   const opened = files.length - problems.length
+  if (!first) {
+    if (opened > 1) shelf.say(`Opened ${opened} files`)
+    return
+  }
   const rest = opened
     ? `The other ${opened === 1 ? 'one is' : `${opened} are`} open.`
     : 'Nothing was changed.'
