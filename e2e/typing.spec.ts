@@ -194,3 +194,18 @@ test('a picture dropped into a text leaves nothing over the desktop', async ({ s
   await expect(page.getByText('Drop to open on')).toHaveCount(0)
   await expect(text.locator('img')).toHaveCount(1)
 })
+
+test('where everything is minimised it says so, and each window is brought back from there', async ({
+  shelf,
+  page,
+}) => {
+  const { id, text } = await typing(shelf, page)
+  await shelf.run('window.minimise', { window: id('Notes') })
+  await shelf.run('window.minimise', { window: id('Stations') })
+  const list = page.getByRole('region', { name: 'Minimised windows' })
+  await expect(list).toContainText('All windows here are minimised')
+  expect(await shelf.violations()).toEqual([])
+  await list.getByRole('button', { name: 'Notes' }).click()
+  await expect(list).toHaveCount(0)
+  await expect(text).toBeFocused()
+})

@@ -1,6 +1,6 @@
 import { appOf } from '@/apps/list'
 import { keysFor } from '@/core/keys/bindings'
-import { currentId, desktop } from '@/core/model/selectors'
+import { byUse, currentId, desktop, title } from '@/core/model/selectors'
 import { runningNow } from '@/core/run/run'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
@@ -19,7 +19,49 @@ export function EmptyHelp() {
   const loft = usePage((now) => now.loft)
   // Who shows others something has no use for it.
   const runs = useArrangement((state) => runningNow(state) !== null)
-  return empty && !loft && !runs ? <Help /> : null
+  if (loft || runs) return null
+  return empty ? <Help /> : <AllMinimised />
+}
+
+/** So many windows are named; the trail and the rack have them all. */
+const NAMED = 12
+
+/** Where every window of a desktop is minimised: what there is, to be brought back. */
+function AllMinimised() {
+  const shelf = useShelf()
+  const state = useArrangement((now) => now)
+  const here = currentId(state)
+  const all = byUse(state).filter(({ desktop: lives }) => lives === here)
+  if (!all.every(({ minimised }) => minimised)) return null
+  return (
+    <section aria-label="Minimised windows" className="absolute top-10 left-10 max-w-sm">
+      <h2 className="mb-3 font-bold font-display text-lg">
+        {all.length === 1 ? 'The window here is minimised' : 'All windows here are minimised'}
+      </h2>
+      <ul className="flex flex-col gap-1.5">
+        {all.slice(0, NAMED).map((window) => {
+          const Glyph = appOf(shelf, window.app)?.glyph
+          return (
+            <li key={window.id}>
+              <button
+                type="button"
+                className="flex max-w-full items-center gap-2.5 px-1 py-0.5 text-left hover:underline hover:decoration-dashed hover:underline-offset-4"
+                onClick={() => shelf.dispatch('window.focus', { window: window.id })}
+              >
+                {Glyph ? <Glyph size={15} aria-hidden className="shrink-0" /> : null}
+                <span dir="auto" className="truncate">
+                  {title(state, window)}
+                </span>
+              </button>
+            </li>
+          )
+        })}
+      </ul>
+      <p className="mt-3 flex items-center gap-2 text-soft">
+        <Keys keys={keysFor(state, 'trail.open') ?? ''} /> walks them
+      </p>
+    </section>
+  )
 }
 
 function Help() {
