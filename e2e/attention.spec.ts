@@ -65,7 +65,7 @@ test('what waits is walked: put off by a typed time, over a reload, and let go',
 }) => {
   await shelf.open()
   await expect(page.locator('[data-waits="1"]')).toBeVisible()
-  await shelf.press('Alt+J', '.')
+  await shelf.press('Alt+J', 'Shift+W')
   const list = page.getByRole('listbox', { name: 'What waits' })
   await expect(list.getByRole('option')).toHaveCount(1)
   expect(await shelf.violations()).toEqual([])

@@ -158,18 +158,17 @@ test('a window held against an edge goes on: to the display beyond, or to the de
   await expect(page.locator('.flip')).toHaveCount(0)
 })
 
-test('dragged with Shift a window is dropped into one of nine cells; edges attract edges', async ({
+test('in the hand X shows nine cells, to be dropped into by pointer or letter; edges attract edges', async ({
   shelf,
   page,
 }) => {
   const hem = shelf.window('stations').locator('.hem')
   const main = await page.locator('#desktop').boundingBox()
   await shelf.grasp(hem, { x: (main?.x ?? 0) + 420, y: 620 })
-  await page.keyboard.down('Shift')
+  await page.keyboard.press('x')
   await page.mouse.move((main?.x ?? 0) + 430, 640)
   await expect(page.locator('.pad-cell-drop')).toHaveCount(9)
   await page.mouse.up()
-  await page.keyboard.up('Shift')
   expect((await windowIn(shelf, 'stations'))?.placed).toEqual({
     top: 2,
     left: 1,
@@ -177,6 +176,17 @@ test('dragged with Shift a window is dropped into one of nine cells; edges attra
     right: 1,
   })
   await expect(page.locator('.pad-cell-drop')).toHaveCount(0)
+  await shelf.grasp(hem, { x: (main?.x ?? 0) + 300, y: 400 })
+  await page.keyboard.press('x')
+  await page.keyboard.press('e')
+  await expect(page.locator('.pad-cell-drop')).toHaveCount(0)
+  await page.mouse.up()
+  expect((await windowIn(shelf, 'stations'))?.placed).toEqual({
+    top: 0,
+    left: 2,
+    bottom: 0,
+    right: 2,
+  })
   // Let go a few pixels from a gap at the edge of the display, it stands there.
   await shelf.grasp(hem, { x: (main?.x ?? 0) + 40 + 11, y: 300 }, { x: 40, y: 15 })
   await expect(page.locator('#guide-x')).toBeVisible()

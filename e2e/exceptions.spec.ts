@@ -19,7 +19,7 @@ test('an app is never carried: set from a window in one step, told under “why 
   expect(await lives()).toBe(first)
   await shelf.press('Alt+\\', 'Alt+J', 'Y')
   await expect(page.getByRole('dialog')).toContainText('never carried')
-  await shelf.press('Escape', 'Alt+,', 'Shift+F')
+  await shelf.press('Escape', 'Alt+]', 'Shift+F')
   await expect(shelf.said()).toContainText('Carried')
   expect(await lives()).not.toBe(first)
   await shelf.reload()

@@ -6,7 +6,7 @@ test('the trail and the loft open with a window that fills its display', async (
   page,
 }) => {
   await shelf.furnish({ Field: { Pit: 'job', Stations: 'table' }, Rota: { Duty: 'table' } })
-  await shelf.press('Alt+Shift+-')
+  await shelf.press("Alt+Shift+'")
   await page.keyboard.down('Alt')
   await shelf.press('Backquote')
   await expect(page.getByRole('dialog', { name: 'Trail' })).toBeVisible()

@@ -16,7 +16,7 @@ test('the misplaced table is found and sent home through the line in at most 8 s
 }) => {
   await shelf.open()
   await shelf.press('Alt+B')
-  const strokes = ['Alt+;', 's', 'u', 'n', 'Alt+,', 'F']
+  const strokes = ['Alt+;', 's', 'u', 'n', 'Alt+]', 'F']
   expect(strokes.length).toBeLessThanOrEqual(8)
   await shelf.press(...strokes)
   expect((await shelf.state()).windows.sunday?.desktop).toBe('field')
@@ -72,10 +72,10 @@ test('words in any order, settings and passages; what is found in a text is gone
   await expect(line.getByText('Countdown')).toBeHidden()
   await page.keyboard.press('Control+A')
   await page.keyboard.type('night')
-  await expect(line.getByRole('option', { name: /^Cloth: dark, by night/ })).toContainText('off')
-  await line.getByRole('option', { name: /^Cloth: dark, by night/ }).click()
+  await expect(line.getByRole('option', { name: /^Theme: dark, by night/ })).toContainText('off')
+  await line.getByRole('option', { name: /^Theme: dark, by night/ }).click()
   expect((await shelf.state()).settings.cloth).toBe('night')
-  await expect(shelf.said()).toContainText('Cloth: dark')
+  await expect(shelf.said()).toContainText('Theme: dark')
   await shelf.press('Alt+Z')
   // A cell of a table, and a word of a document: shown with what stands around, and gone to.
   await shelf.press('Alt+;')

@@ -166,7 +166,7 @@ test('what is typed after a command that leads to an empty desktop is not lost',
   const id = await shelf.furnish({ Field: {}, Model: {}, Rota: { Run: 'job' } })
   await page.keyboard.press('Alt+1')
   await page.keyboard.type('Snow')
-  await page.keyboard.press('Alt+=')
+  await page.keyboard.press('Alt+N')
   await page.keyboard.type('Morning')
   await page.keyboard.press('Enter')
   await expect.poll(() => shelf.rowNames()).toContain('Morning')
@@ -265,7 +265,7 @@ test('on half a screen a desktop is named beside its mark, and the rack is walke
 }) => {
   await page.setViewportSize({ width: 960, height: 700 })
   const { doc } = await begin(shelf)
-  await page.keyboard.press('Alt+=')
+  await page.keyboard.press('Alt+N')
   await page.keyboard.type('Avalanche')
   const field = page.getByRole('textbox', { name: 'Name of the desktop' })
   await expect(field).toBeVisible()
@@ -313,7 +313,7 @@ test('the rack takes no letters after a click, and does by keyboard', async ({ s
   await shelf.press('Alt+Shift+;', 'K', 'r')
   await expect(page.getByRole('textbox', { name: 'Name of the desktop' })).toBeFocused()
   await shelf.press('Escape')
-  await shelf.press('Alt+Shift+;', 'J', 'ArrowDown', 'Enter')
+  await shelf.press('Alt+Shift+;', 'Shift+A', 'ArrowDown', 'Enter')
   await expect.poll(async () => Object.keys((await shelf.state()).windows).length).toBe(3)
   await shelf.press('Alt+Shift+;', 'M')
   await expect(page.getByRole('menu')).toBeVisible()
@@ -325,7 +325,7 @@ test('a desktop without windows of its own gives its keys to none', async ({ she
   await shelf.open('shelf')
   await shelf.run('window.open', { app: 'countdown' })
   await shelf.run('window.everywhere')
-  await shelf.press('Alt+=')
+  await shelf.press('Alt+N')
   await shelf.press('Enter')
   expect((await shelf.state()).focus).toBeNull()
   await page.keyboard.type('25 min')
@@ -339,7 +339,7 @@ test('the pad ends when its window is no longer in sight', async ({ shelf, page 
   const { frame } = (await shelf.state()).windows[doc] ?? {}
   await shelf.press('Alt+X')
   await expect(page.getByRole('dialog', { name: 'Pad' })).toBeVisible()
-  await shelf.press('Alt+]')
+  await shelf.press('Alt+.')
   await expect(page.getByRole('dialog', { name: 'Pad' })).toBeHidden()
   await shelf.press('q')
   expect((await shelf.state()).windows[doc]?.frame).toEqual(frame)
@@ -347,7 +347,7 @@ test('the pad ends when its window is no longer in sight', async ({ shelf, page 
 
 const VIEWS: [string, string, string[]][] = [
   ['The trail', '[role=listbox]', ['Alt+`']],
-  ['Unstack', '[aria-label=Unstack]', ['Alt+.']],
+  ['Unstack', '[aria-label=Unstack]', ['Alt+=']],
   ['The pad', '[aria-label=Pad]', ['Alt+X']],
   ['The loft', '#loft', ['Alt+/']],
   ['The line', '[cmdk-input]', ['Alt+;']],

@@ -199,7 +199,7 @@ test('a pair is made from a short list, divided by pointer and key, swapped, and
   // Another window is refused, with what would work instead.
   await shelf.press('Alt+R')
   const pair = (await shelf.state()).order[1]
-  await shelf.press('Alt+,', (await shelf.state()).desktops[pair ?? '']?.letter ?? '')
+  await shelf.press('Alt+]', (await shelf.state()).desktops[pair ?? '']?.letter ?? '')
   const full = page.getByRole('dialog', { name: /has no room/ })
   await full.getByRole('button', { name: /^Send it to Field/ }).click()
   await shelf.press('Alt+Z', 'Alt+\\')

@@ -101,7 +101,7 @@ test('beyond the alphabet letters have two strokes, in the line, the loft and wi
   )
   await shelf.press(second)
   expect(await shelf.here()).toBe(two?.id)
-  await shelf.press('Alt+F', 'Alt+,', 'Y', second)
+  await shelf.press('Alt+F', 'Alt+]', 'Y', second)
   await expect(shelf.said()).toContainText(`to ${two?.name}`)
   await shelf.press('Alt+/', 'Shift+Y', `Shift+${second}`)
   await expect(page.getByRole('complementary', { name: 'Bench' })).toContainText(two?.name ?? '')
@@ -312,4 +312,30 @@ test('a button of the mouse with a modifier does what it is bound to, about what
   await under.click({ button: 'middle', position: { x: 60, y: 14 } })
   await page.keyboard.up('Alt')
   expect((await shelf.state()).windows[id('Stations')]?.minimised).toBe(true)
+})
+
+test('who knew the chords as they were is told once what does the same now', {
+  tag: '@apart',
+}, async ({ shelf, page }) => {
+  await page.goto('/icon.svg')
+  await page.evaluate(() => localStorage.setItem('kite-shelf-own', '{"kept":true}'))
+  await shelf.open('shelf')
+  await shelf.desktops('Model')
+  await shelf.press('Alt+=')
+  await expect(shelf.said()).toContainText('Alt+N is now the key to make a desktop')
+  await shelf.press('Escape', 'Alt+.', 'Alt+=')
+  await expect(shelf.said()).not.toContainText('Alt+N is now')
+})
+
+test('a desktop that has N keeps it: a new one is said otherwise then, and told so', async ({
+  shelf,
+}) => {
+  await shelf.furnish({ Field: {}, North: {} })
+  const { desktops } = await shelf.state()
+  const north = Object.values(desktops).find(({ name }) => name === 'North')
+  await shelf.run('desktop.letter', { desktop: north?.id, letter: 'N' })
+  await shelf.press('Alt+N')
+  expect(await shelf.here()).toBe(north?.id)
+  await shelf.press('Alt+Insert', 'Enter')
+  expect(await shelf.rowNames()).toHaveLength(3)
 })

@@ -101,7 +101,7 @@ test('rows are renamed, folded, moved and made from the loft, which stays open',
   await page.keyboard.type('Shifts')
   await shelf.press('Enter')
   await expect(loft).toBeFocused()
-  await shelf.press('[')
+  await shelf.press(',')
   expect(await shelf.rowNames()).toEqual(['Field', 'Shifts', 'Model', 'Public'])
   await shelf.press(';', 'F')
   await page
@@ -110,7 +110,7 @@ test('rows are renamed, folded, moved and made from the loft, which stays open',
     .click()
   await expect(loft).toBeFocused()
   expect((await shelf.state()).windows[id('Duty')]?.desktop).toBe(id('Field'))
-  await shelf.press('=')
+  await shelf.press('Insert')
   await expect(page.locator('[data-shelf]')).toHaveCount(4)
 })
 
@@ -208,7 +208,7 @@ test('nothing can be done in windows that are laid out, by no key either; back i
   await shelf.press('Escape')
   await expect(still).toHaveCount(0)
   await expect(shelf.window(id('Stations')).locator(':focus')).toHaveCount(1)
-  await shelf.press('Alt+.')
+  await shelf.press('Alt+=')
   await expect(page.getByRole('dialog', { name: 'Unstack' })).toBeVisible()
   for (const window of own) await expect(shelf.window(window)).toHaveAttribute('inert', '')
   await shelf.press('Escape')
@@ -273,14 +273,14 @@ test('the loft tells what waits on a desktop and how long one was on it today', 
   await expect(row('rota')).not.toContainText('today')
 })
 
-test('Alt+, and a letter send all that are marked; Shift and a letter go to the window used last', async ({
+test('Alt+] and a letter send all that are marked; Shift and a letter go to the window used last', async ({
   shelf,
   page,
 }) => {
   const id = await shelf.furnish(THREE)
   await shelf.press('Alt+/', 'Space')
   await page.keyboard.press('ArrowLeft')
-  await shelf.press('Space', 'Alt+,', 'R')
+  await shelf.press('Space', 'Alt+]', 'R')
   await expect(shelf.said()).toContainText('Sent 2 windows to Rota')
   await expect(page.locator('[data-standing][aria-pressed=true]')).toHaveCount(0)
   await shelf.press('Alt+Z', 'Shift+F')

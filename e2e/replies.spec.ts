@@ -77,7 +77,7 @@ test('a reply begun in the line goes to whom it was begun to, whoever asks meanw
 }) => {
   const posted = await service(page, () => 200, 0)
   await talking(shelf, page)
-  await shelf.press('Alt+=', 'Enter')
+  await shelf.press('Alt+N', 'Enter')
   const tethers = page.getByRole('list', { name: 'Tethers' })
   await tethers.getByRole('button', { name: 'reply' }).click()
   const field = tethers.getByRole('textbox', { name: /^Reply to/ })

@@ -21,7 +21,7 @@ test('a job runs to its end while its desktop is hidden, over an outage that is 
   const key = (await jobs.locator('[data-job]').getAttribute('data-job')) ?? ''
   await setRunning(request, key, false)
   await expect(jobs.getByRole('alert')).toContainText('Connection lost. Retrying')
-  await shelf.press('Alt+=', 'Enter')
+  await shelf.press('Alt+N', 'Enter')
   await expect(jobs).toBeHidden()
   await setRunning(request, key, true)
   // Elsewhere its end asks for attention: the bow is ringed.
@@ -75,7 +75,7 @@ test('messages come in, a mention rings the bow, a reply waits out a lost connec
   await setRunning(request, id, true)
   await expect(window.getByRole('alert')).toBeHidden({ timeout: 12_000 })
   await expect(window.getByText('Tell them to wait.Waiting')).toBeHidden()
-  await shelf.press('Alt+=', 'Enter')
+  await shelf.press('Alt+N', 'Enter')
   await expect(page.getByRole('button', { name: 'Messages, wants attention' })).toBeAttached({
     timeout: 12_000,
   })
@@ -184,7 +184,7 @@ test('the keys go to a page that is clicked in; its hem says so and takes them b
   await body.click()
   await expect(back).toBeVisible()
   // What a page passes on takes a moment to arrive: a person sees what may follow.
-  await shelf.press('Alt+,')
+  await shelf.press('Alt+]')
   await expect(page.getByText('Send to', { exact: true })).toBeVisible()
   await shelf.press('R')
   await expect.poll(async () => (await shelf.state()).windows.camera?.desktop).toBe('rota')

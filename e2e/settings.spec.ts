@@ -7,7 +7,7 @@ test('a setting is found by typing, set by keyboard, holds after a reload, and i
   shelf,
   page,
 }) => {
-  await shelf.press('Alt+Shift+;', ',')
+  await shelf.press('Alt+Shift+;', 'Shift+S')
   const panel = page.getByRole('dialog', { name: 'Settings' })
   await page.keyboard.type('dark theme')
   await expect(panel.locator('[data-setting]')).toHaveCount(1)
@@ -15,7 +15,7 @@ test('a setting is found by typing, set by keyboard, holds after a reload, and i
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('ArrowRight')
   await expect.poll(async () => (await shelf.state()).settings.cloth).toBe('night')
-  await expect(panel.getByText('Cloth: dark, by night')).toBeVisible()
+  await expect(panel.getByText('Theme: dark, by night')).toBeVisible()
   // The chord that undoes works here; one that would act behind the panel does not.
   await page.keyboard.press('Alt+Z')
   await expect.poll(async () => (await shelf.state()).settings.cloth).toBe('day')

@@ -11,7 +11,7 @@ test('windows stand side by side at one scale, keep what is in them, and a lette
   await page.evaluate(() =>
     Object.assign(window, { same: document.querySelector('[data-window="north"] .ProseMirror') }),
   )
-  await shelf.press('Alt+.')
+  await shelf.press('Alt+=')
   const unstacked = page.getByRole('dialog', { name: 'Unstack' })
   await expect(unstacked).toBeFocused()
   await page.waitForTimeout(250)
@@ -47,12 +47,12 @@ test('one app’s windows of all desktops, stepping from app to app, arrows, a m
   page,
 }) => {
   await shelf.open()
-  await shelf.press('Alt+Shift+.')
+  await shelf.press('Alt+Shift+=')
   const unstacked = page.getByRole('dialog', { name: 'Unstack' })
   await expect(unstacked).toBeFocused()
   await expect(unstacked.getByRole('button')).toHaveCount(6)
   await expect(unstacked.getByRole('button', { name: /^Duty rota, ., on Rota/ })).toBeVisible()
-  await shelf.press('Shift+Tab')
+  await shelf.press(',')
   await expect(unstacked.getByRole('button', { name: /, on / })).toHaveCount(4)
   const minimised = unstacked.getByRole('button', { name: /^Yesterday’s bulletin.*minimised$/ })
   // In the same rows at the same scale, drawn hollow; a key leaves them out and shows them.
@@ -61,15 +61,15 @@ test('one app’s windows of all desktops, stepping from app to app, arrows, a m
     .evaluateAll((all) => all.map((one) => one.querySelectorAll('.hollow').length))
   expect(scales.sort()).toEqual([0, 0, 0, 1])
   await expect(minimised.locator('.hollow')).toBeVisible()
-  await shelf.press('-')
+  await shelf.press("'")
   await expect(unstacked.getByRole('button', { name: /, on / })).toHaveCount(3)
-  await shelf.press('-')
+  await shelf.press("'")
   await expect(minimised).toBeVisible()
-  await shelf.press('Tab', 'Escape')
+  await shelf.press('.', 'Escape')
   await expect(unstacked).toBeHidden()
   expect(await shelf.here()).toBe('field')
   expect((await shelf.state()).focus).toBe('stations')
-  await shelf.press('Alt+.')
+  await shelf.press('Alt+=')
   await expect(unstacked).toBeFocused()
   const before = await unstacked.locator('[aria-current]').getAttribute('data-hint')
   await shelf.press('ArrowRight')

@@ -248,7 +248,7 @@ for (const [desktops, each] of [
   }
   await page.waitForTimeout(500)
 
-  const next = { code: 'BracketRight', key: ']', altKey: true }
+  const next = { code: 'Period', key: '.', altKey: true }
   const [ours, theirs] = [[], []]
   for (let round = 0; round < 4; round++) {
     theirs.push(...(await switches(bare, { key: 'a' }, 20)))

@@ -82,7 +82,7 @@ await flow('typing goes to the focused window', async () => {
 })
 await flow('sending a window, and undo', async () => {
   const { focus } = await state()
-  await press('Alt+,', 'r')
+  await press('Alt+]', 'r')
   const sent = (await state()).windows[focus].desktop
   await press('Alt+z')
   return expected(
@@ -106,7 +106,7 @@ await flow('the line finds and goes', async () => {
   return expected('the focus', (await state()).focus, 'handover')
 })
 await flow('unstack picks by a letter', async () => {
-  await press('Alt+.')
+  await press('Alt+=')
   if (!(await visible('[aria-label=Unstack]'))) return 'it is not there'
   await press('a')
   return expected('still open', await visible('[aria-label=Unstack]'), false)
@@ -123,7 +123,7 @@ await flow('the trail picks the window before', async () => {
   return expected('shown, and another picked', [shown, focus !== before], [true, true])
 })
 await flow('a desktop is made and named', async () => {
-  await press('Alt+=')
+  await press('Alt+N')
   await type('Kestrel')
   await press('Enter')
   const names = Object.values((await state()).desktops).map(({ name }) => name)

@@ -110,7 +110,7 @@ const shots = {
   line: [['Alt+B', 'Alt+;', 'type stat']],
   trail: [['Alt+R', 'Alt+B', 'Alt+F', 'hold Alt', 'Backquote']],
   loft: [['Alt+P', 'Alt+R', 'Alt+/', 'Space', 'Shift+F', 'Space', 'Shift+R']],
-  unstack: [['Alt+.']],
+  unstack: [['Alt+=']],
   glance: [['hold Alt', 'Quote', 'b'], { prepare: first(['grid.columns', { columns: 3 }]) }],
   homes: [
     [],
@@ -126,9 +126,9 @@ const shots = {
     },
   ],
   look: [['Alt+B', 'Alt+J', 'V']],
-  settings: [['Alt+J', ',']],
+  settings: [['Alt+J', 'Shift+S']],
   forty: [['Alt+/'], { path: '/shelf', prepare: forty }],
-  plan: [['Alt+B', 'Alt+J', ';']],
+  plan: [['Alt+B', 'Alt+J', 'Shift+P']],
 }
 for (const [name, [keys, options]] of Object.entries(shots))
   if (!only || only === name) await shot(name, keys, options)

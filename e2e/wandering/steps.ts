@@ -45,15 +45,15 @@ const CHORDS = [
   ...[...'FMBPRE'].flatMap((letter) => [
     `Alt+${letter}`,
     `Alt+Shift+${letter}`,
-    `Alt+, ${letter}`,
-    `Alt+' ${letter}`,
+    `Alt+] ${letter}`,
+    `Alt+[ ${letter}`,
   ]),
 ]
 
 /** They go to a desktop, a window or an app. */
 const GOING = [
   ...[...'FMBPRE'].map((letter) => `Alt+${letter}`),
-  ...['Alt+Left', 'Alt+Right', 'Alt+Up', 'Alt+Down', 'Alt+[', 'Alt+]', 'Alt+0'],
+  ...['Alt+Left', 'Alt+Right', 'Alt+Up', 'Alt+Down', 'Alt+,', 'Alt+.', 'Alt+0'],
   ...[...'1234569'].map((slot) => `Alt+${slot}`),
 ]
 

@@ -63,6 +63,8 @@ export async function start(
   const finish = { write: async () => {}, giveWay: async () => {}, stop: () => {} }
   const writing: Writing = { lock: null }
   const giveUp = (held: Lock) => {
+    // What would be done from now on would not be written any more.
+    shelf.page.setState({ takenOver: true })
     over.abort()
     void finish.write().finally(() => {
       shut(shelf)

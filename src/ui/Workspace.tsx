@@ -30,6 +30,7 @@ import { Shut } from './keeping/Shut'
 import { Troubled } from './keeping/Troubled'
 import { useKeptPage } from './keeping/useKeptPage'
 import { useFrames } from './keys/frames'
+import { beginRelearning } from './keys/relearn'
 import { useKeys } from './keys/useKeys'
 import { Line } from './line/Line'
 import { OpenLine } from './line/OpenLine'
@@ -130,6 +131,7 @@ async function started(shelf: Shelf, name: string): Promise<Started> {
   tellTabs(shelf)
   try {
     const { name: called, problem } = await setClock(shelf, name)
+    beginRelearning(called)
     const take = jotted('sessionStorage', TAKE) === name
     jot('sessionStorage', TAKE, null)
     const result = await start(shelf, called, () => seed(name), take, seat(shelf).getState())

@@ -5,7 +5,7 @@ import { centred, grown, spanInWords, toSide, WHOLE } from '@/core/geometry/pad'
 import { limited, reachable, spanFrame } from '@/core/geometry/rect'
 import { settleOn } from '@/core/model/displays'
 import { limitsOf } from '@/core/model/exceptions'
-import { isShown } from '@/core/model/selectors'
+import { byUse, currentId, isShown, window as windowOf } from '@/core/model/selectors'
 import { raise } from '@/core/model/stacking'
 import type { Desktop, Span, State, Window } from '@/core/model/types'
 import { focusOn, settleFocus } from './change'
@@ -219,6 +219,25 @@ const minimise = command({
   }),
 })
 
+/** The one that was used last of those that are minimised here. */
+const bringBack = command({
+  id: 'window.bringBack',
+  title: 'Bring back the last minimised window',
+  group,
+  plan: (draft) => {
+    const found = byUse(draft).find(
+      ({ minimised, desktop }) => minimised && desktop === currentId(draft),
+    )
+    if (!found) return no('No window is minimised here.')
+    const { id } = found
+    const back = windowOf(draft, id)
+    back.minimised = false
+    raise(draft, id)
+    if (isShown(draft, back)) focusOn(draft, id)
+    return { say: `Brought back ${quoted(draft, back)}` }
+  },
+})
+
 const maximise = command({
   id: 'window.maximise',
   title: 'Maximise window, and back',
@@ -244,5 +263,6 @@ export const placeCommands = [
   move,
   resize,
   minimise,
+  bringBack,
   maximise,
 ]

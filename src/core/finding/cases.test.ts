@@ -212,8 +212,8 @@ const CASES: [typed: string, kind: string, title: string][] = [
   ['gust', 'windows', 'Station readings'],
   // Settings by what one would call them.
   ['sound', 'settings', ''],
-  ['dark', 'settings', 'Cloth: dark'],
-  ['theme', 'settings', 'Cloth'],
+  ['dark', 'settings', 'Theme: dark'],
+  ['theme', 'settings', 'Theme'],
   ['wrap', 'settings', 'Wrap around'],
   ['gap', 'settings', 'Gap between'],
   // Stowed ones stand last, and are found.

@@ -85,7 +85,7 @@ test('settings are found by what one would call them, with what they are', () =>
   const { find } = office()
   const [night] = find('dark').filter(({ kind }) => kind === 'settings')
   expect(night).toMatchObject({
-    title: 'Cloth: dark, by night',
+    title: 'Theme: dark, by night',
     args: { cloth: 'night' },
     on: false,
   })

@@ -230,6 +230,6 @@ export function desktopsFor(state: State, command: string, args: Record<string, 
     }
   })
   if (!registry.get(command)?.asks?.orNew) return answers
-  const fresh = { kind: 'desktops' as const, id: 'new', title: 'A new desktop', also: ['='] }
+  const fresh = { kind: 'desktops' as const, id: 'new', title: 'A new desktop', also: ['N'] }
   return [...answers, { ...fresh, command, args: { ...args, to: 'new' } }]
 }

@@ -12,13 +12,13 @@ test('verb and place make a command', () => {
     bound: { command: 'desktop.go', args: { to: 'B' } },
   })
   expect(hear(state, '', 'Alt+Shift+B')).toMatchObject({ bound: { command: 'window.carry' } })
-  expect(hear(state, '', 'Alt+,')).toEqual({ kind: 'prefix', keys: 'Alt+,' })
+  expect(hear(state, '', 'Alt+]')).toEqual({ kind: 'prefix', keys: 'Alt+]' })
   const sent = { kind: 'command', bound: { command: 'window.send', args: { to: 'B' } } }
-  expect(hear(state, 'Alt+,', 'B')).toMatchObject(sent)
-  expect(hear(state, 'Alt+,', 'Alt+B')).toMatchObject(sent)
-  expect(hear(state, 'Alt+,', 'K')).toEqual({ kind: 'unknown', keys: 'Alt+, K' })
-  expect(hear(state, '', 'Alt+=')).toMatchObject({ bound: { command: 'desktop.create' } })
-  expect(hear(state, '', 'Alt+Shift+=')).toMatchObject({
+  expect(hear(state, 'Alt+]', 'B')).toMatchObject(sent)
+  expect(hear(state, 'Alt+]', 'Alt+B')).toMatchObject(sent)
+  expect(hear(state, 'Alt+]', 'K')).toEqual({ kind: 'unknown', keys: 'Alt+] K' })
+  expect(hear(state, '', 'Alt+N')).toMatchObject({ bound: { command: 'desktop.create' } })
+  expect(hear(state, '', 'Alt+Shift+N')).toMatchObject({
     bound: { command: 'window.carry', args: { to: 'new' } },
   })
 })
@@ -34,11 +34,11 @@ test('a binding of the person wins, and a built-in one can be switched off', () 
     ...state,
     bindings: [
       { keys: 'Alt+K', command: 'desktop.create' },
-      { keys: 'Alt+-', command: null },
+      { keys: "Alt+'", command: null },
     ],
   }
   expect(hear(own, '', 'Alt+K')).toMatchObject({ bound: { command: 'desktop.create' } })
-  expect(hear(own, '', 'Alt+-')).toEqual({ kind: 'nothing' })
+  expect(hear(own, '', "Alt+'")).toEqual({ kind: 'nothing' })
   expect(keysFor(own, 'window.minimise')).toBeUndefined()
 })
 
@@ -56,7 +56,7 @@ test('keys are told for what was done by pointer', () => {
   const window = world.open()
   const { state } = world
   expect(keysFor(state, 'desktop.go', { to: bulletin })).toBe('Alt+B')
-  expect(keysFor(state, 'window.send', { window, to: bulletin })).toBe('Alt+, B')
+  expect(keysFor(state, 'window.send', { window, to: bulletin })).toBe('Alt+] B')
   expect(keysFor(state, 'window.send', { window: 'another', to: bulletin })).toBeUndefined()
   expect(keysFor(state, 'desktop.askName', { desktop: 'first' })).toBe('Alt+J R')
   expect(keysFor(state, 'desktop.askName', { desktop: bulletin })).toBeUndefined()

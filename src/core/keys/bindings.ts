@@ -1,14 +1,14 @@
 import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
 import { currentId, focusId } from '@/core/model/selectors'
 import type { Binding, State } from '@/core/model/types'
-import { strokesOfLetter, THIS_LETTER } from './letters'
+import { NEW_LETTER, strokesOfLetter, THIS_LETTER } from './letters'
 import { asPressed, following } from './sets'
 import { eatTyping } from './strokes'
 import { isWay } from './ways'
 
 /**
  * The key language. A stroke is written as it is printed on the keys: `Alt+Shift+B`; a sequence
- * is strokes with a space between: `Alt+, B`. After the first stroke of a sequence Alt may be
+ * is strokes with a space between: `Alt+] B`. After the first stroke of a sequence Alt may be
  * held or not.
  */
 export interface Bound {
@@ -30,36 +30,36 @@ interface Verb {
 export const VERBS: Verb[] = [
   { name: 'go', says: 'go there', keys: 'Alt+', command: 'desktop.go', makes: 'desktop.create' },
   { name: 'carry', says: 'take this window along', keys: 'Alt+Shift+', command: 'window.carry' },
-  { name: 'send', says: 'send this window, stay', keys: 'Alt+, ', command: 'window.send' },
+  { name: 'send', says: 'send this window, stay', keys: 'Alt+] ', command: 'window.send' },
   {
     name: 'carry anyway',
     says: 'whatever its app does',
-    keys: 'Alt+, Shift+',
+    keys: 'Alt+] Shift+',
     command: 'window.carry',
     args: { anyway: true },
   },
   {
     name: 'glance',
     says: 'look there, Enter stays',
-    keys: "Alt+' ",
+    keys: 'Alt+[ ',
     command: 'desktop.glance',
     makes: null,
   },
 ]
 
 export const PLACES = [
-  { key: ']', to: 'next', says: 'the next desktop' },
-  { key: '[', to: 'previous', says: 'the previous desktop' },
+  { key: '.', to: 'next', says: 'the next desktop' },
+  { key: ',', to: 'previous', says: 'the previous desktop' },
   { key: 'PageUp', to: 'above', says: 'the one in the row above' },
   { key: 'PageDown', to: 'below', says: 'the one in the row below' },
   { key: '\\', to: 'last', says: 'the one before this' },
-  { key: '=', to: 'new', says: 'a new desktop' },
+  { key: NEW_LETTER, to: 'new', says: 'a new desktop' },
 ]
 
 /** First strokes of sequences, with what the Line says while it waits for the rest. */
 export const PREFIXES: Record<string, string> = {
-  'Alt+,': 'Send to',
-  "Alt+'": 'Look into',
+  'Alt+]': 'Send to',
+  'Alt+[': 'Look into',
   'Alt+Shift+;': 'This desktop or window',
   [`Alt+${THIS_LETTER}`]: 'This desktop or window',
   // Only pushed: with a keyboard it is one chord.
@@ -72,8 +72,9 @@ const arrow = (to: Direction): string => `${to[0]?.toUpperCase()}${to.slice(1)}`
 const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9]
 
 export const FIXED: Bound[] = [
-  { keys: 'Alt+-', command: 'window.minimise' },
-  { keys: 'Alt+Shift+-', command: 'window.maximise' },
+  { keys: "Alt+'", command: 'window.minimise' },
+  { keys: "Alt+Shift+'", command: 'window.maximise' },
+  { keys: 'Alt+Shift+; J', command: 'window.bringBack' },
   { keys: 'Alt+Enter', command: 'window.solo' },
   { keys: 'Alt+Shift+Enter', command: 'window.pair' },
   ...DIRECTIONS.map((to) => ({
@@ -100,8 +101,8 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Shift+Z', command: 'history.redo' },
   { keys: 'Alt+Shift+/', command: 'shelf.keys' },
   { keys: 'Alt+/', command: 'loft.open' },
-  { keys: 'Alt+.', command: 'unstack.open' },
-  { keys: 'Alt+Shift+.', command: 'unstack.open', args: { app: true } },
+  { keys: 'Alt+=', command: 'unstack.open' },
+  { keys: 'Alt+Shift+=', command: 'unstack.open', args: { app: true } },
   { keys: 'Alt+;', command: 'line.open' },
   { keys: 'Alt+`', command: 'trail.open' },
   { keys: 'Alt+Shift+`', command: 'trail.open', args: { back: true } },
@@ -121,7 +122,7 @@ export const FIXED: Bound[] = [
     args: { to },
   })),
   { keys: 'Alt+Shift+; Enter', command: 'shelf.fullScreen' },
-  { keys: 'Alt+Shift+; ,', command: 'settings.open' },
+  { keys: 'Alt+Shift+; Shift+S', command: 'settings.open' },
   { keys: 'Alt+Shift+; Shift+K', command: 'keys.open' },
   { keys: 'Alt+Shift+; Z', command: 'displays.arrange' },
   { keys: 'Alt+Shift+; Tab', command: 'display.focus', args: { to: 'next' } },
@@ -130,8 +131,8 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Shift+; V', command: 'desktop.askLook' },
   { keys: 'Alt+Shift+; F', command: 'desktop.previewFold' },
   { keys: 'Alt+Shift+; A', command: 'desktop.previewFoldOthers' },
-  { keys: 'Alt+Shift+; [', command: 'desktop.reorder', args: { by: -1 } },
-  { keys: 'Alt+Shift+; ]', command: 'desktop.reorder', args: { by: 1 } },
+  { keys: 'Alt+Shift+; ,', command: 'desktop.reorder', args: { by: -1 } },
+  { keys: 'Alt+Shift+; .', command: 'desktop.reorder', args: { by: 1 } },
   { keys: 'Alt+Shift+; =', command: 'grid.addRow' },
   { keys: 'Alt+Shift+; Shift+=', command: 'grid.addColumn' },
   { keys: 'Alt+Shift+; -', command: 'grid.removeRow' },
@@ -152,12 +153,12 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Shift+; Home', command: 'window.goHome' },
   { keys: 'Alt+Shift+; O', command: 'shelf.openFile' },
   { keys: 'Alt+Shift+; K', command: 'rack.walk' },
-  { keys: 'Alt+Shift+; J', command: 'apps.walk' },
+  { keys: 'Alt+Shift+; Shift+A', command: 'apps.walk' },
   { keys: 'Alt+Shift+; M', command: 'shelf.menu' },
   { keys: 'Alt+Home', command: 'attention.next' },
   { keys: 'Alt+Shift+Home', command: 'attention.back' },
   { keys: 'Alt+Shift+; Backspace', command: 'desktop.stow' },
-  { keys: 'Alt+Shift+; ;', command: 'plan.open' },
+  { keys: 'Alt+Shift+; Shift+P', command: 'plan.open' },
   { keys: 'Alt+Shift+; /', command: 'plan.go' },
   { keys: 'Alt+Shift+; Shift+R', command: 'runs.open' },
   { keys: "Alt+Shift+; '", command: 'window.tether' },
@@ -166,7 +167,7 @@ export const FIXED: Bound[] = [
     command: 'tether.use',
     args: { nth },
   })),
-  { keys: 'Alt+Shift+; .', command: 'attention.list' },
+  { keys: 'Alt+Shift+; Shift+W', command: 'attention.list' },
   { keys: 'Alt+Shift+; Space', command: 'desktop.quiet' },
   { keys: 'Alt+Shift+; Shift+Space', command: 'desktop.askQuiet' },
   { keys: 'Alt+End', command: 'app.cycle' },
@@ -187,6 +188,9 @@ function spoken(key: string, to: string): Bound[] {
 }
 
 const PLACED: Bound[] = PLACES.flatMap(({ key, to }) => spoken(key, to))
+
+/** Where a desktop has its letter. */
+const NEW_OTHERWISE: Bound[] = spoken('Insert', 'new')
 
 type Bindable = Pick<State, 'order' | 'desktops' | 'bindings'>
 
@@ -215,10 +219,15 @@ const LIGHT: Bound[] = FIXED.filter(({ keys }) => keys.startsWith(`${THIS} `)).m
 function builtIn(letters: string): Bound[] {
   const called = letters.split(' ').filter((letter) => letter !== '-')
   const light = called.some((letter) => letter.startsWith(THIS_LETTER)) ? [] : LIGHT
+  // A desktop that has the letter of a new one keeps it: that is said otherwise then.
+  const taken = called.some((letter) => letter.startsWith(NEW_LETTER))
+  const places = taken
+    ? [...PLACED.filter(({ keys }) => !keys.endsWith(NEW_LETTER)), ...NEW_OTHERWISE]
+    : PLACED
   return [
     ...FIXED,
     ...light,
-    ...PLACED,
+    ...places,
     ...called.flatMap((one) => spoken(strokesOfLetter(one), one)),
   ]
 }

@@ -7,11 +7,16 @@ export const CALL_LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWY']
 /** Begins what is said of this desktop or window; a desktop has it only when the person wants so. */
 export const THIS_LETTER = 'J'
 
+/** Stands for a new desktop; a desktop has it only when the person wants so. */
+export const NEW_LETTER = 'N'
+
 /** Begins letters of two strokes, where the alphabet does not reach; given to no desktop by itself. */
 export const TWO_LETTER = 'Y'
 
 /** Letters that desktops are given without being asked. */
-const GIVEN = CALL_LETTERS.filter((letter) => letter !== THIS_LETTER && letter !== TWO_LETTER)
+const GIVEN = CALL_LETTERS.filter(
+  (letter) => ![THIS_LETTER, NEW_LETTER, TWO_LETTER].includes(letter),
+)
 
 /** The strokes of a letter: one, or two with a space between. */
 export const strokesOfLetter = (letter: string): string => [...letter].join(' ')

@@ -129,15 +129,15 @@ test.each(SETS)('in the set “%s” the ten most frequent acts take at most thr
   const acts: Record<string, [keys: string, then: string[]]> = {
     'go to a desktop': ['Alt+B', []],
     'go back to the last': ['Alt+\\', []],
-    'go to the next': ['Alt+]', []],
+    'go to the next': ['Alt+.', []],
     'carry a window': ['Alt+Shift+B', []],
-    'send a window': ['Alt+, B', []],
+    'send a window': ['Alt+] B', []],
     'find a window': ['Alt+;', ['Enter']],
     'pick in the loft': ['Alt+/', ['2']],
     'place left': ['Alt+J Left', []],
     'place right': ['Alt+J Right', []],
     solo: ['Alt+Enter', []],
-    minimise: ['Alt+-', []],
+    minimise: ["Alt+'", []],
   }
   for (const [act, [keys, then]] of Object.entries(acts)) {
     const strokes = strokesOf(made, keys)

@@ -1,4 +1,4 @@
-/** Strokes as they are written: `Alt+Shift+B`, and a sequence with a space between: `Alt+, B`. */
+/** Strokes as they are written: `Alt+Shift+B`, and a sequence with a space between: `Alt+] B`. */
 export interface Stroke {
   ctrl: boolean
   alt: boolean

@@ -12,7 +12,7 @@ export function valueInWords(name: SettingName, value: Settings[SettingName]): s
   return value ? 'on' : 'off'
 }
 
-/** What a setting is, in words: “Cloth: night”. */
+/** What a setting is, in words: “Theme: dark”. */
 export const settingInWords = (name: SettingName, settings: Settings): string =>
   `${settingOf(name).label}: ${valueInWords(name, settings[name])}`
 

@@ -17,7 +17,7 @@ test('every setting can be chosen by name, and choosing it makes it chosen', () 
 
 test('a change is said as what it is now', () => {
   const first = defaults()
-  expect(settingsInWords(first, { ...first, cloth: 'night' })).toBe('Cloth: dark, by night')
+  expect(settingsInWords(first, { ...first, cloth: 'night' })).toBe('Theme: dark, by night')
   expect(settingsInWords(first, { ...first, wrap: false, restAfter: 0, gap: 1 })).toBe(
     'Wrap around at the ends: off, Put desktops to rest after: never, Gap between placed windows: 1 pixel',
   )

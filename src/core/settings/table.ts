@@ -76,7 +76,7 @@ export const SETTINGS = {
   },
   arrival: {
     section: 'Desktops',
-    label: 'The sign stands above the windows for',
+    label: 'Show a desktop’s name on arrival for',
     help: 'When you come to a desktop its name is shown for a moment, then only behind them.',
     words: 'name label arrive time',
     default: 700,
@@ -96,7 +96,7 @@ export const SETTINGS = {
   },
   transitionTime: {
     section: 'Desktops',
-    label: 'It slides or appears within',
+    label: 'Transition time',
     help: 'Keys are taken all the while; the next one does not wait for it.',
     words: 'animation transition speed duration slide dissolve',
     default: 200,
@@ -108,7 +108,7 @@ export const SETTINGS = {
   },
   marker: {
     section: 'Desktops',
-    label: 'The line shows where you are by',
+    label: 'Current desktop in the line',
     help: 'At its left end, beside the mark. The browser tab has the mark and the name.',
     words: 'emblem marker status',
     default: 'both',
@@ -143,7 +143,7 @@ export const SETTINGS = {
   },
   flip: {
     section: 'Windows',
-    label: 'A window held at an edge goes on after',
+    label: 'Move a window held at an edge after',
     help: 'To the next desktop in that direction, or to the display there.',
     words: 'drag flip push time',
     default: 600,
@@ -155,7 +155,7 @@ export const SETTINGS = {
   },
   outside: {
     section: 'Windows',
-    label: 'Going to a desktop brings its outside windows forward',
+    label: 'Bring a desktop’s browser windows to the front',
     help: 'The browser windows that belong to it come to the front.',
     words: 'page',
     default: false,
@@ -174,7 +174,7 @@ export const SETTINGS = {
   },
   launch: {
     section: 'Apps',
-    label: 'A number key of an app',
+    label: 'App number keys',
     help: 'Goes to the latest window of the app wherever it is, or opens one on this desktop.',
     words: 'launch open start slot',
     default: 'go',
@@ -182,7 +182,7 @@ export const SETTINGS = {
   },
   keys: {
     section: 'Keys',
-    label: 'Commands are given',
+    label: 'Commands start with',
     help: 'What begins every command. The others leave Alt, or Option, to type with.',
     words: 'shortcuts sequence language modifier leader option control one hand',
     default: 'auto',
@@ -190,7 +190,7 @@ export const SETTINGS = {
   },
   hints: {
     section: 'Keys',
-    label: 'What may follow a first stroke is shown',
+    label: 'Show possible next keys',
     help: 'In a card above the line, while a sequence waits for its next key.',
     words: 'hints card help sequence',
     default: 'now',
@@ -218,7 +218,7 @@ export const SETTINGS = {
   },
   sound: {
     section: 'Page',
-    label: 'What wants attention is heard',
+    label: 'Play a sound for',
     help: 'A short tone, higher for what is more urgent.',
     words: 'beep tone ding noise alarm mention',
     default: 'none',
@@ -226,7 +226,7 @@ export const SETTINGS = {
   },
   notify: {
     section: 'Page',
-    label: 'The browser tells what wants attention',
+    label: 'Browser notifications for',
     help: 'In a notification, while this page is not looked at. It asks for your permission then.',
     words: 'notification desktop alert popup alarm mention',
     default: 'none',
@@ -234,7 +234,7 @@ export const SETTINGS = {
   },
   cloth: {
     section: 'Page',
-    label: 'Cloth',
+    label: 'Theme',
     help: 'The colours of the page.',
     words: 'theme mode bright appearance contrast automatic',
     default: 'system',

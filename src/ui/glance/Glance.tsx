@@ -96,7 +96,7 @@ function displayOf(state: State, id: DesktopId): DisplayId {
 }
 
 /** What comes before the place one looks into. */
-const LOOK = "Alt+'"
+const LOOK = 'Alt+['
 
 /** Enter stays, letting Alt go or Escape returns, another place looks there; all else is dropped. */
 function useGlanceKeys(id: DesktopId): void {

@@ -8,6 +8,7 @@ import { useShelf } from '@/store/useShelf'
 import { isKeeping, keepEarly } from './early'
 import { inLayer, layerStrokes, leaveLayer, tapped } from './layer'
 import { askLayout, isMac, layout } from './layout'
+import { tellMoved } from './relearn'
 import { runAbout } from './running'
 import { strokesOf, typesWithAlt } from './stroke'
 import { tellUntaken } from './untaken'
@@ -109,6 +110,7 @@ function listen(
     if (pending) shelf.page.setState({ pending: '' })
     return false
   }
+  if (!pending) tellMoved(shelf, meant(stroke, state, { pending, layer }) ?? stroke)
   const next = heard.kind === 'prefix' ? heard.keys : ''
   if (next !== pending) shelf.page.setState({ pending: next })
   if (heard.kind === 'command') {

@@ -158,7 +158,7 @@ function Field() {
         />
         <span className="flex shrink-0 items-center gap-1.5 text-soft">
           <Keys keys="Enter" /> {asking ? 'there' : 'go or run'}{' '}
-          <Keys keys={`${asPressed('Alt+,', state)} …`} /> send
+          <Keys keys={`${asPressed('Alt+]', state)} …`} /> send
         </span>
       </div>
     </Command>

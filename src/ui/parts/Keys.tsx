@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 
-/** Keys as small square tags: `Alt+, B` is four of them. */
+/** Keys as small square tags: `Alt+] B` is four of them. */
 export function Keys({ keys }: { keys: string }) {
   // A plus is only a joint between keys: `Alt++` ends in the key itself.
   const tags = keys.split(' ').flatMap((stroke) => stroke.split(/\+(?=.)/))

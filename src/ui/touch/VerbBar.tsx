@@ -29,7 +29,7 @@ const VERBS: Verb[] = [
   { says: 'Loft', Sign: Rows3, command: 'loft.open' },
   { says: 'Find', Sign: Search, command: 'line.open' },
   { says: 'Last', Sign: ArrowRightToLine, command: 'desktop.go', args: { to: 'last' } },
-  { says: 'Send', Sign: Send, begins: 'Alt+,' },
+  { says: 'Send', Sign: Send, begins: 'Alt+]' },
   { says: 'Take along', Sign: AppWindow, begins: 'Alt+Shift' },
   { says: 'Place', Sign: Grid3x3, command: 'window.pad' },
   { says: 'Unstack', Sign: LayoutDashboard, command: 'unstack.open' },

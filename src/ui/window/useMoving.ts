@@ -1,5 +1,5 @@
 import { useDrag } from '@use-gesture/react'
-import { spanOf } from '@/core/geometry/pad'
+import { PAD, spanOf } from '@/core/geometry/pad'
 import { nineCells, overlap } from '@/core/geometry/rect'
 import { snap } from '@/core/geometry/snapping'
 import type { Surface } from '@/core/geometry/surfaces'
@@ -23,7 +23,8 @@ import { type Showing, useShowing } from './showing'
  * Dragging a window by its hem. The drag moves the element itself and runs one command when it
  * ends: a move on the desktop, a send on a row of the rack or on another display. Held over a row,
  * or against an edge, another desktop opens with the window in hand. Edges attract edges, but with
- * Alt; with Shift it is dropped into one of nine cells. Escape puts it back.
+ * Alt; after X it is dropped into one of nine cells, or goes into one by its letter. Escape puts it
+ * back.
  */
 export function useMoving(id: WindowId) {
   const shelf = useShelf()
@@ -66,6 +67,10 @@ class InHand {
   private pointer: Point
   private at: Point
   private cell = -1
+  /** Whether the nine cells are shown: X was pressed. */
+  private celled = false
+  /** The last that was heard of the pointer. */
+  private heard: Pick<PointerEvent, 'clientX' | 'clientY' | 'altKey'>
   /** It is let go already: sent over an edge. */
   private over = false
   /** Puts away what is shown while it is in hand. */
@@ -100,8 +105,12 @@ class InHand {
       shelf.dispatch('window.toDisplay', { window: id, to })
     })
     this.pointer = start
+    this.heard = { clientX: start.x, clientY: start.y, altKey: false }
+    const keys = (event: KeyboardEvent) => this.key(event, cancel)
+    addEventListener('keydown', keys, { capture: true })
     const deaf = heardAlone((event) => this.move(event))
     this.letGo = held(cancel, () => {
+      removeEventListener('keydown', keys, { capture: true })
       deaf()
       this.putAway()
     })
@@ -111,7 +120,26 @@ class InHand {
     return { x: this.pointer.x - this.start.x, y: this.pointer.y - this.start.y }
   }
 
-  move({ clientX: x, clientY: y, altKey, shiftKey }: PointerEvent): void {
+  /** X shows the cells; then the letter of one drops the window there. */
+  private key(event: KeyboardEvent, cancel: () => void): void {
+    if (event.altKey || event.ctrlKey || event.metaKey) return
+    const cell = PAD.indexOf(event.key.toUpperCase())
+    if (!this.celled && event.key.toUpperCase() === 'X') {
+      this.celled = true
+      this.move(this.heard)
+    } else if (this.celled && cell >= 0 && event.key.length === 1) {
+      this.over = true
+      cancel()
+      if (this.isHere(currentId(this.shelf.state())))
+        this.shelf.dispatch('window.place', { window: this.id, ...spanOf(cell, cell) })
+    } else return
+    event.preventDefault()
+    event.stopPropagation()
+  }
+
+  move(event: Pick<PointerEvent, 'clientX' | 'clientY' | 'altKey'>): void {
+    this.heard = event
+    const { clientX: x, clientY: y, altKey } = event
     this.pointer = { x, y }
     const { pointer, by } = this
     const { scale } = this.large
@@ -123,7 +151,7 @@ class InHand {
     this.at = { x: snapped?.x ?? free.x, y: snapped?.y ?? free.y }
     const [dx, dy] = [(this.at.x - this.frame.x) * scale, (this.at.y - this.frame.y) * scale]
     this.element.style.translate = `${dx}px ${dy}px`
-    this.cell = shiftKey && !row && !mini ? this.cellAt(pointer) : -1
+    this.cell = this.celled && !row && !mini ? this.cellAt(pointer) : -1
     const guides = this.cell < 0 ? snapped : null
     showGuides(this.shelf, this.drawn(guides?.guideX), this.drawn(guides?.guideY), this.area())
     showCells(this.cell < 0 ? [] : this.cells.map((cell) => this.onPage(cell)), this.cell)

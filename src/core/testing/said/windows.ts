@@ -47,6 +47,7 @@ export const windows: Some = [
     }),
   })),
   fc.constantFrom('notes', 'dial').map((app) => ({ id: 'app.launch', args: () => ({ app }) })),
+  fc.constant({ id: 'window.bringBack', args: () => ({}) }),
   fc.tuple(fc.constantFrom('notes', 'dial'), fc.nat(9)).map(([app, nth]) => ({
     id: 'app.openOn',
     args: ({ order }: State) => ({ app, on: order[nth % order.length] }),
