@@ -39,7 +39,7 @@ const COMMANDS: [id: string, args: object, most: Cost][] = [
   ['desktop.rename', { name: 'Ridge' }, { drawn: 14, touched: 22, written: 3500 }],
   ['desktop.look', { hue: 'rose' }, { drawn: 14, touched: 18, written: 3500 }],
   ['desktop.reorder', { by: 1 }, { drawn: 80, touched: 20, written: 3500 }],
-  ['windows.sweep', {}, { drawn: 18, touched: 20, written: 9000 }],
+  ['windows.sweep', {}, { drawn: 24, touched: 20, written: 9000 }],
   ['windows.sweep', {}, { drawn: 18, touched: 20, written: 9000 }],
 ]
 

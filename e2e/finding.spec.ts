@@ -53,7 +53,7 @@ test('the line goes to windows by their text, to desktops, and runs commands tha
   expect(await shelf.here()).toBe('rota')
   await shelf.press('Alt+;')
   await page.keyboard.type('qqqq')
-  await expect(line.getByText('Nothing is found by that')).toBeVisible()
+  await expect(line.getByText('Nothing found')).toBeVisible()
 })
 
 test('words in any order, settings and passages; what is found in a text is gone to', async ({

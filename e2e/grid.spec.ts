@@ -83,7 +83,7 @@ test('another desktop is looked into while Alt is held, and nothing in it reacts
   const before = await seen()
   const glance = page.getByRole('dialog', { name: 'Glance' })
   await page.keyboard.down('Alt')
-  await page.keyboard.press("'")
+  await page.keyboard.press('[')
   await page.keyboard.press('b')
   await expect(glance).toBeVisible()
   await expect(shelf.window('bulletin')).toBeVisible()

@@ -219,7 +219,7 @@ test('keys after a leader, for people whose Alt is taken', async ({ shelf }) => 
   expect(await shelf.here()).toBe(id('Field'))
   await shelf.press('Control+.', 'B')
   expect(await shelf.here()).toBe(id('Bulletin'))
-  await shelf.press('Control+.', ',', 'P')
+  await shelf.press('Control+.', ']', 'P')
   expect((await shelf.state()).windows[id('North')]?.desktop).toBe(id('Public'))
 })
 

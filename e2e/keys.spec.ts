@@ -222,7 +222,7 @@ test('one hand: Alt tapped twice, then plain keys are commands until Escape; Shi
   await shelf.press('b')
   // What was typed before the table was there is pressed first.
   await expect.poll(() => shelf.here()).toBe(id('Bulletin'))
-  await shelf.press(',', 'r')
+  await shelf.press(']', 'r')
   await expect(shelf.said()).toContainText('to Rota')
   await shelf.press('Shift', 'm')
   await expect.poll(() => shelf.here()).toBe(id('Model'))

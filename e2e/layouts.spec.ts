@@ -155,7 +155,7 @@ test('where Option types, no character is lost: commands begin otherwise, said o
   await expect(page.getByRole('button', { name: /^find/ })).toContainText('Ctrl')
   await keyboard.press('KeyF', 'ƒ', ['Ctrl', 'Alt'])
   await expect.poll(async () => (await shelf.state()).visited[0]).toBe(id('Field'))
-  await keyboard.press('Comma', '≤', ['Ctrl', 'Alt'])
+  await keyboard.press('BracketRight', '‘', ['Ctrl', 'Alt'])
   await keyboard.press('KeyM', 'm')
   await expect(shelf.said()).toContainText('to Model')
   await shelf.reload()

@@ -342,7 +342,7 @@ test('another desktop is looked into from the loft, which is as it was after tha
   await expect.poll(small).toBeLessThan(300)
   const before = await small()
   await page.keyboard.down('Alt')
-  await shelf.press("'", 'r', 'm')
+  await shelf.press('[', 'r', 'm')
   await expect(page.getByRole('dialog', { name: 'Glance' })).toBeVisible()
   await page.keyboard.up('Alt')
   await expect(loft).toBeFocused()

@@ -14,7 +14,7 @@ test('a block is typed, its switch offered when it begins, and gone to by key; b
   await page.evaluate(() => window.kiteShelf?.run('desktop.go', { to: 'Field' }))
   const line = page.getByRole('region', { name: 'Line' })
   await page.keyboard.press('Alt+J')
-  await page.keyboard.press(';')
+  await page.keyboard.press('Shift+P')
   const panel = page.getByRole('dialog', { name: 'Plan of the day' })
   await expect(panel.getByRole('textbox', { name: 'A block' })).toBeFocused()
   await page.keyboard.type('9 Nowhere')

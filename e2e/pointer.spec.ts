@@ -134,7 +134,7 @@ test('dropping a window on a row sends it and names the key for next time', asyn
   await page.mouse.up()
   await expect(shelf.said()).toContainText('Sent “Stations” to Rota')
   await expect(shelf.said()).toContainText('next time')
-  await expect(shelf.said().locator('kbd')).toHaveText('Alt,R')
+  await expect(shelf.said().locator('kbd')).toHaveText('Alt]R')
   expect(await shelf.here()).toBe(id('Field'))
   await expect(shelf.row('Rota')).not.toHaveAttribute('data-drop', 'true')
 })

@@ -92,7 +92,7 @@ test('a reply begun in the line goes to whom it was begun to, whoever asks meanw
   await expect(field).toHaveAttribute('aria-label', to)
   await shelf.press('Enter')
   await expect.poll(() => posted).toEqual(['Half a sentence'])
-  await shelf.press('Alt+5')
+  await shelf.press('Alt+\\')
   const window = page.locator('[data-app="messages"]')
   await window.getByRole('button', { name: to.replace('Reply to ', ''), exact: false }).click()
   await expect(window.getByRole('log')).toContainText('Half a sentence')

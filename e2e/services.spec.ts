@@ -28,7 +28,7 @@ test('a job runs to its end while its desktop is hidden, over an outage that is 
   await expect(page.getByRole('button', { name: 'Jobs, wants attention' })).toBeAttached({
     timeout: 15_000,
   })
-  await shelf.press('Alt+6')
+  await shelf.press('Alt+\\')
   await expect(jobs.getByText('done 100 %')).toBeVisible()
   await expect(jobs.getByRole('alert')).toBeHidden()
   await expect(jobs.getByRole('log').locator('p')).toHaveCount(12)

@@ -16,11 +16,15 @@ const OFFERS: { command: string; args?: object; says: string }[] = [
 /** What can be done on a desktop without windows. */
 export function EmptyHelp() {
   const empty = useArrangement((state) => desktop(state, currentId(state)).windows.length === 0)
+  const minimised = useArrangement((state) =>
+    desktop(state, currentId(state)).windows.every((id) => state.windows[id]?.minimised),
+  )
   const loft = usePage((now) => now.loft)
   // Who shows others something has no use for it.
   const runs = useArrangement((state) => runningNow(state) !== null)
   if (loft || runs) return null
-  return empty ? <Help /> : <AllMinimised />
+  if (empty) return <Help />
+  return minimised ? <AllMinimised /> : null
 }
 
 /** So many windows are named; the trail and the rack have them all. */
@@ -32,7 +36,6 @@ function AllMinimised() {
   const state = useArrangement((now) => now)
   const here = currentId(state)
   const all = byUse(state).filter(({ desktop: lives }) => lives === here)
-  if (!all.every(({ minimised }) => minimised)) return null
   return (
     <section aria-label="Minimised windows" className="absolute top-10 left-10 max-w-sm">
       <h2 className="mb-3 font-bold font-display text-lg">

@@ -23,7 +23,7 @@ export function KeyCard({ print = false }: { print?: boolean }) {
       <section
         aria-label="All keys"
         tabIndex={0}
-        className="card-sheet mt-2 max-h-[calc(100vh-184px)] overflow-auto outline-none"
+        className="card-sheet mt-2 max-h-[calc(100vh-176px)] overflow-auto outline-none"
       >
         <KeyGroups
           groups={cardGroups(card)}
