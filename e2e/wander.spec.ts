@@ -1,5 +1,6 @@
 import { test } from '@playwright/test'
 import fc from 'fast-check'
+import { visit } from '../scripts/visit.mjs'
 import { walks } from './wandering/steps'
 import { Wanderer } from './wandering/wanderer'
 
@@ -31,6 +32,10 @@ for (const seed of seeds)
           reducedMotion: 'reduce',
         })
         try {
+          // As from a person's second visit on.
+          const before = await context.newPage()
+          await visit(before)
+          await before.close()
           await Wanderer.walk(context, walk)
         } catch (error) {
           // At once: to make it shorter takes its time.

@@ -5,6 +5,7 @@ import { pathToFileURL } from 'node:url'
 import { largeShelf } from '../bench/shelf.mjs'
 import { chromiumFlags, installChromium, root } from './ready.mjs'
 import { serve } from './serve.mjs'
+import { visit } from './visit.mjs'
 
 installChromium()
 const { chromium } = await import('@playwright/test')
@@ -230,6 +231,7 @@ for (const [desktops, each] of [
   await switches(bare, { key: 'a' }, desktops)
 
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await visit(page, address)
   await page.goto(`${address}/shelf`)
   await page.locator('#desktop').waitFor()
   const file = largeShelf(desktops, each, await page.evaluate(() => window.kiteShelf.state()))
@@ -313,6 +315,7 @@ stop()
 async function displays() {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const near = await context.newPage()
+  await visit(near, address)
   await near.goto(`${address}/demo`)
   await near.locator('#desktop').waitFor()
   await near.waitForTimeout(1500)
@@ -389,6 +392,7 @@ async function displays() {
 /** A burst of what wants attention; and what it costs to have six tethers in the line and wait. */
 async function attention() {
   const page = await browser.newPage({ viewport: { width: 1920, height: 1080 } })
+  await visit(page, address)
   await page.goto(`${address}/demo?displays=one`)
   await page.locator('#desktop').waitFor()
   await page.waitForTimeout(2000)

@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import { isDeepStrictEqual } from 'node:util'
 import { installPackages, root } from './ready.mjs'
 import { serve } from './serve.mjs'
+import { visit } from './visit.mjs'
 
 const FIREFOX = '/usr/bin/firefox-esr'
 
@@ -25,6 +26,8 @@ const { address, stop } = await serve({ demo: true, from: 4320, quiet: true })
 const browser = await puppeteer.launch({ browser: 'firefox', executablePath: FIREFOX })
 const page = await browser.newPage()
 await page.setViewport({ width: 1280, height: 800 })
+// As from a person's second visit on.
+await visit(page, address)
 const problems = []
 page.on('pageerror', (error) => problems.push(String(error)))
 

@@ -65,7 +65,8 @@ export function HealthSheet() {
         <button type="button" className="btn" onClick={() => shelf.dispatch('shelf.export')}>
           Export the shelf
         </button>
-        <button type="button" className="btn btn-main" onClick={shelf.closeView}>
+        {/* biome-ignore lint/a11y/noAutofocus: the answer that changes nothing */}
+        <button type="button" className="btn btn-main" autoFocus onClick={shelf.closeView}>
           Done
         </button>
       </p>
