@@ -81,7 +81,7 @@ test('a calendar dropped on a desktop is brought in; one that is broken or empty
   const empty = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nEND:VCALENDAR\r\n'
   await bring(shelf, 'empty.ics', empty)
   const dialog = page.getByRole('dialog', { name: 'Plan from “empty.ics”' })
-  await expect(dialog).toContainText('No block of a day is in this file')
+  await expect(dialog).toContainText('This file has no events')
   await expect(dialog.getByRole('button', { name: /^Plan/ })).toBeDisabled()
   expect((await shelf.state()).plan).toEqual([])
 })

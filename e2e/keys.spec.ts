@@ -31,7 +31,7 @@ test('the key card: kept in a window, searched there, as Markdown, and on one sh
   const exported = page.waitForEvent('download')
   await card.getByRole('button', { name: 'as Markdown' }).click()
   const written = readFileSync(await (await exported).path(), 'utf8')
-  expect(written).toContain('| `Alt+/` | Loft: see everything, and back |')
+  expect(written).toContain('| `Alt+/` | Loft: see everything |')
   await shelf.press('Alt+Shift+/')
   await card.getByRole('button', { name: 'keep it in a window' }).click()
   await shelf.press('Escape')

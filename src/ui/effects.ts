@@ -117,7 +117,7 @@ function sayExported(shelf: Shelf, what: string, missing: string[]): void {
   }
   const names = missing.slice(0, 3).map((title) => `“${title}”`)
   const more = missing.length > 3 ? ` and ${missing.length - 3} more` : ''
-  shelf.say(`Exported ${what} without ${names.join(', ')}${more}: what is in them cannot be read`, {
+  shelf.say(`Exported ${what} without ${names.join(', ')}${more}: their contents can’t be read`, {
     refused: true,
   })
 }

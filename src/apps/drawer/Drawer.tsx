@@ -75,7 +75,7 @@ export default function Drawer({ document: own }: AppProps) {
         {shown ? (
           <Preview shown={shown} />
         ) : (
-          <p className="m-auto p-4 text-soft">Nothing is kept by that name.</p>
+          <p className="m-auto p-4 text-soft">No file has that name.</p>
         )}
       </div>
     </>

@@ -34,7 +34,7 @@ export default function KeyCardWindow() {
         {found.length > 0 ? (
           <KeyGroups groups={found} className="[columns:300px]" />
         ) : (
-          <p className="text-soft">No keys have these words.</p>
+          <p className="text-soft">No keys match.</p>
         )}
       </section>
     </div>

@@ -240,7 +240,7 @@ function Talk({
         <textarea
           data-autofocus=""
           aria-label={`Reply to ${thread.who}`}
-          title="Enter sends, Shift and Enter begin a line, Page Up and Page Down go to another thread"
+          title="Enter sends, Shift+Enter starts a line"
           rows={Math.min(6, typed.split('\n').length)}
           className="field field-sizing-content max-h-36 min-h-8 min-w-0 flex-1 resize-none py-1 text-[15px] leading-snug"
           value={typed}

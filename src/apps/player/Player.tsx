@@ -180,7 +180,7 @@ function AddFiles({ onAdd }: { onAdd(files: NonNullable<PlayerContent['files']>)
     onAdd(read.flatMap((one) => (one.status === 'fulfilled' ? [one.value] : [])))
     if (bad.length)
       shelf.say(
-        `Not added: ${bad.map(({ name }) => `“${name}”`).join(', ')}. It is no sound that this browser plays, or larger than 50 MB.`,
+        `Not added: ${bad.map(({ name }) => `“${name}”`).join(', ')}. This browser can’t play it, or it is larger than 50 MB.`,
         { refused: true },
       )
   }

@@ -56,7 +56,7 @@ test('one key goes to each in turn, and comes back to the window one was in', ()
   world.run('attention.next')
   expect(here(world)).toBe('Field')
   expect(world.state.presence.near?.focus).toBe(focus)
-  expect(world.try('attention.next')).toMatchObject({ ok: false, reason: 'Nothing waits.' })
+  expect(world.try('attention.next')).toMatchObject({ ok: false, reason: 'Nothing is waiting.' })
 })
 
 test('what was gone to once is not gone to again in the same round, seen or not', () => {

@@ -72,7 +72,7 @@ const arrange = LAYOUTS.map(([layout, title, says]) =>
 
 const back = command({
   id: 'arrange.back',
-  title: 'Bring windows back to where they stood before they were arranged',
+  title: 'Undo arranging: windows go back where they were',
   group,
   plan: (draft) => {
     const here = current(draft)

@@ -29,7 +29,7 @@ const move = command({
     if (refused(found)) return found
     const problem = standProblem([...othersOf(draft, found), { ...found, x, y }])
     if (problem)
-      return no(`${found.name} cannot stand there. ${problem} Put it edge to edge with another.`)
+      return no(`${found.name} can’t go there. ${problem} Place it edge to edge with another.`)
     // −0 would not be the same once it is kept as JSON.
     Object.assign(found, { x: x + 0, y: y + 0 })
     return { say: `Moved ${found.name}` }
@@ -46,8 +46,7 @@ const nudge = command({
     const found = pluggedDisplay(draft, args)
     if (refused(found)) return found
     const place = nudged(found, to, othersOf(draft, found))
-    if (!place)
-      return no(`${found.name} cannot go further that way: there would be a gap between them.`)
+    if (!place) return no(`${found.name} can’t go further that way: there would be a gap.`)
     Object.assign(found, place)
     return { say: `Moved ${found.name}` }
   },

@@ -78,11 +78,11 @@ function elsewhere(state: State, now: number): Asking[] {
 
 const next = command({
   id: 'attention.next',
-  title: 'Go to what waits longest; at the end, come back',
+  title: 'Go to what has waited longest; at the end, come back',
   group,
   plan: (draft, _args, env) => {
     const [first] = elsewhere(draft, env.now)
-    if (!first) return draft.answering === null ? no('Nothing waits.') : comeBack(draft)
+    if (!first) return draft.answering === null ? no('Nothing is waiting.') : comeBack(draft)
     draft.answering ??= { desktop: currentId(draft), window: focusId(draft) }
     draft.answering.gone = [...(draft.answering.gone ?? []), first.document]
     const waiting = draft.attention[first.document]
@@ -113,7 +113,7 @@ const back = command({
   title: 'Come back to where you were before answering',
   group,
   plan: (draft) =>
-    draft.answering === null ? no('You did not leave to answer anything.') : comeBack(draft),
+    draft.answering === null ? no('There is nothing to return from.') : comeBack(draft),
 })
 
 const about = { document: string() }
@@ -125,7 +125,7 @@ function meantBy(state: State, document: string | undefined, { now }: Env): Aski
   const waiting = waitingNow(state, now)
   const found =
     document === undefined ? waiting[0] : waiting.find((one) => one.document === document)
-  return found ?? no('Nothing waits.')
+  return found ?? no('Nothing is waiting.')
 }
 
 /** It waits no more. */
@@ -147,12 +147,12 @@ const over = <Id extends string>(kind: 'seen' | 'let go', id: Id, title: string,
     },
   })
 
-const seen = over('seen', 'attention.seen', 'Mark what waits as seen', 'Seen')
-const letGo = over('let go', 'attention.letGo', 'Let what waits go, unanswered', 'Let go')
+const seen = over('seen', 'attention.seen', 'Mark what is waiting as seen', 'Seen')
+const letGo = over('let go', 'attention.letGo', 'Let go of what is waiting, unanswered', 'Let go')
 
 const later = command({
   id: 'attention.putOff',
-  title: 'Put off what waits',
+  title: 'Put off what is waiting',
   group,
   unlisted: true,
   step: false,
@@ -187,7 +187,7 @@ const told = command({
 
 const list = command({
   id: 'attention.list',
-  title: 'What waits: answer, put off, let go…',
+  title: 'Waiting: answer, put off, let go…',
   group,
   step: false,
   plan: () => ({ show: { view: 'waiting' } }),
@@ -195,7 +195,7 @@ const list = command({
 
 const quiet = command({
   id: 'desktop.quiet',
-  title: 'Quiet: hold attention back on this desktop, and back',
+  title: 'Quiet',
   group: 'Desktops',
   args: {
     desktop: string(),

@@ -77,9 +77,7 @@ const reorder = command({
     if (refused(found)) return found
     const at = target(draft, found.id, args)
     if (at === draft.order.indexOf(found.id))
-      return no(
-        at === 0 ? `${found.name} stands first already.` : `${found.name} stays where it is.`,
-      )
+      return no(at === 0 ? `${found.name} is already first.` : `${found.name} stays where it is.`)
     draft.order = draft.order.filter((id) => id !== found.id)
     draft.order.splice(at, 0, found.id)
     return { say: `Moved ${found.name} to place ${at + 1} of ${draft.order.length}` }

@@ -269,7 +269,7 @@ const open = command({
 /** Its browser window was closed: it is of the size it had, and can be given another. */
 const giveBack = command({
   id: 'display.giveBack',
-  title: 'A display is not shown in a browser window of its own any more',
+  title: 'Close a display’s browser window',
   group,
   unlisted: true,
   step: false,

@@ -41,5 +41,5 @@ test('renaming and exporting a document are asked for by the document or by its 
 test('a window that has none shows what to do first', () => {
   const world = new World()
   expect(world.refusal('window.askTitle')).toBe('No window has the focus. Click one first.')
-  expect(world.refusal('window.askTitle', { window: 'gone' })).toContain('not open any more')
+  expect(world.refusal('window.askTitle', { window: 'gone' })).toContain('no longer open')
 })

@@ -77,7 +77,7 @@ const discardAll = command({
 /** What is known of documents that nobody looks at is kept elsewhere, and comes back from there. */
 const putAway = command({
   id: 'documents.putAway',
-  title: 'Put documents away that nobody looks at',
+  title: 'Clear up unused documents',
   group,
   unlisted: true,
   step: false,

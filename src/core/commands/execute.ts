@@ -137,8 +137,8 @@ function one(
   args: Record<string, unknown>,
   env: Env,
 ): Result | Refusal {
-  if (command.travel) return no('Undo and redo are no part of a sequence.')
-  if (command.expand) return no('A sequence cannot run another one.')
+  if (command.travel) return no('A sequence can’t contain undo or redo.')
+  if (command.expand) return no('A sequence can’t run another one.')
   const problem = argumentProblem(command, args)
   return problem === null ? plan(command, draft, args, env) : no(problem)
 }

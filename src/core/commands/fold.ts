@@ -24,7 +24,7 @@ export function foldOrigin(state: State, id: string, folded: DesktopId[]): Deskt
 
 /** Some desktop has to take the windows, and each display has one to show: why not, or null. */
 export function leavesTooFew(state: State, folded: DesktopId[]): Refusal | null {
-  if (!foldTarget(state, folded)) return no('The only desktop left stays. Make another first.')
+  if (!foldTarget(state, folded)) return no('You can’t fold your only desktop. Make another first.')
   const left = Object.values(state.desktops).filter(
     ({ id, kind }) => kind === 'open' && !folded.includes(id),
   )

@@ -58,7 +58,7 @@ export function fitting(here: State, given: State): State | Refusal {
 /** Brings the state of a shelf file in. */
 const mergeFile = command({
   id: 'shelf.merge',
-  title: 'Bring a shelf file in',
+  title: 'Import a shelf file',
   group,
   unlisted: true,
   documents: true,

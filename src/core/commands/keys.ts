@@ -67,7 +67,7 @@ const unbind = command({
 
 const reset = command({
   id: 'keys.reset',
-  title: 'Set all keys back to how they were at first',
+  title: 'Reset all keys',
   group,
   args: { ...keyed, keys: string().max(60) },
   plan: (draft, { keys, place }) => {
@@ -75,7 +75,7 @@ const reset = command({
     if (left.length === draft.bindings.length) return no('No keys were changed.')
     draft.bindings = left
     return {
-      say: `${keys ? said(draft, keys, place) : 'All keys'} are how they were at first`,
+      say: `${keys ? said(draft, keys, place) : 'All keys'} are back to their defaults`,
     }
   },
 })

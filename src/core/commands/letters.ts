@@ -67,11 +67,11 @@ export function dealing(state: State): { desktop: Desktop; to: string | null }[]
   })
 }
 
-const SAME = 'Dealt again the letters would be the same.'
+const SAME = 'The letters would stay the same.'
 
 const askDeal = command({
   id: 'letters.askDeal',
-  title: 'Deal the call letters again…',
+  title: 'Reassign call letters…',
   group,
   step: false,
   plan: (draft) => (dealing(draft).length > 0 ? { show: { view: 'deal letters' } } : no(SAME)),
@@ -79,7 +79,7 @@ const askDeal = command({
 
 const deal = command({
   id: 'letters.deal',
-  title: 'Deal the call letters again',
+  title: 'Reassign call letters',
   group,
   plan: (draft) => {
     const changed = dealing(draft)
@@ -90,7 +90,7 @@ const deal = command({
       say:
         changed.length === 1
           ? `${one.desktop.name} answers to ${one.to}`
-          : `Dealt ${changed.length} letters again`,
+          : `Reassigned ${changed.length} letters`,
     }
   },
 })

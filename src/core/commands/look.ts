@@ -74,7 +74,7 @@ const copy = command({
     const from = named(draft, args.desktop)
     if (refused(from)) return from
     if (args.to.some((id) => !Object.hasOwn(draft.desktops, id)))
-      return no('One of those desktops does not exist any more.')
+      return no('One of those desktops no longer exists.')
     const all = args.to.filter((id) => id !== from.id)
     for (const id of all) wear(desktop(draft, id), from, args.parts)
     const [first] = all

@@ -23,7 +23,7 @@ export function meant(state: State, id: string | undefined): Window | Refusal {
 function looked(state: State, id: string | undefined): Window | Refusal {
   const found = peek(state.windows, id ?? focusId(state) ?? '')
   if (found) return found
-  return no(id ? 'That window is not open any more.' : 'No window has the focus. Click one first.')
+  return no(id ? 'That window is no longer open.' : 'No window has the focus. Click one first.')
 }
 
 /** The window meant, where it has a frame to change: one that fills a desktop has none. */

@@ -14,14 +14,14 @@ interface Given {
 /** The display meant: the one named, or the one that takes the keys. */
 export function meantDisplay(state: State, { display }: Given): Display | Refusal {
   const found = state.displays[display ?? state.display]
-  return found ?? no('There is no such display any more.')
+  return found ?? no('That display no longer exists.')
 }
 
 /** As `meantDisplay`, where it is plugged in. */
 export function pluggedDisplay(state: State, args: Given): Display | Refusal {
   const found = meantDisplay(state, args)
   if (refused(found) || found.connected) return found
-  return no(`${found.name} is not plugged in. Plug it in first.`)
+  return no(`${found.name} isn’t plugged in. Plug it in first.`)
 }
 
 /**

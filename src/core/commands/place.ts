@@ -94,7 +94,7 @@ const place = command({
   args: { ...which, ...span, sized: boolean() },
   plan: (draft, { window: id, sized, ...given }) => {
     if (given.top >= given.bottom + 1 || given.left >= given.right + 1)
-      return no('That span is turned round: top and left come first.')
+      return no('That area is reversed: give top and left first.')
     const found = framedWindow(draft, { window: id })
     if (refused(found)) return found
     placeInto(draft, found, given, sized)
@@ -192,7 +192,7 @@ const sizes = [
 
 const restore = command({
   id: 'window.restore',
-  title: 'Bring window back to where it stood before it was placed',
+  title: 'Undo placing: the window goes back where it was',
   group,
   args: which,
   plan: onFramed((draft, found) => {
@@ -240,12 +240,12 @@ const bringBack = command({
 
 const maximise = command({
   id: 'window.maximise',
-  title: 'Maximise window, and back',
+  title: 'Maximise window',
   group,
   args: which,
   plan: onFramed((draft, found) => {
     if (found.limits.maxWidth || found.limits.maxHeight)
-      return no(`${quoted(draft, found)} has a largest size and cannot be maximised.`)
+      return no(`${quoted(draft, found)} has a maximum size, so it can’t be maximised.`)
     found.maximised = !found.maximised
     found.minimised = false
     raise(draft, found.id)

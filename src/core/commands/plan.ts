@@ -153,7 +153,7 @@ const remove = command({
 
 const skip = command({
   id: 'plan.skip',
-  title: 'Skip a block of the plan, and back',
+  title: 'Skip a block of the plan',
   group,
   args: { block: string() },
   plan: (draft, { block }, { now }) => {
@@ -169,7 +169,7 @@ const skip = command({
 /** What is on now and all after it that day move together. */
 const late = command({
   id: 'plan.late',
-  title: 'The rest of the day 15 minutes later',
+  title: 'Move the rest of the day 15 minutes later',
   group,
   args: { minutes: number().integer().min(-720).max(720) },
   plan: (draft, { minutes = 15 }, { now }) => {
@@ -192,7 +192,7 @@ const ahead = (state: State, now: number): Block[] =>
 
 const goes = command({
   id: 'plan.goes',
-  title: 'Go by itself when a block begins, or not',
+  title: 'Switch automatically when a block begins',
   group,
   unlisted: true,
   args: { ...which, on: boolean() },
@@ -227,7 +227,7 @@ const go = command({
 
 const leave = command({
   id: 'plan.leave',
-  title: 'Leave the offer of the plan',
+  title: 'Dismiss the plan’s suggestion',
   group,
   unlisted: true,
   step: false,

@@ -163,7 +163,7 @@ test('stops are put in order, with notes, added and taken out; the run stays whe
   made.run('run.drop', { stop: two?.id })
   expect(stops()).toHaveLength(3)
   expect(runningNow(made.state)).not.toBeNull()
-  expect(made.refusal('run.remove')).toBe('That run goes on. End it first.')
+  expect(made.refusal('run.remove')).toBe('That run is still going. End it first.')
   made.run('run.end')
   made.run('run.remove', { run: 'briefing' })
   expect(made.refusal('run.start')).toBe('There is no run. Make one first.')

@@ -80,7 +80,7 @@ const remove = command({
   plan: (draft, { run }) => {
     const found = runOf(draft, run)
     if (refused(found)) return found
-    if (draft.running?.run === found.id) return no('That run goes on. End it first.')
+    if (draft.running?.run === found.id) return no('That run is still going. End it first.')
     draft.runs = draft.runs.filter(({ id }) => id !== found.id)
     return { say: `Removed the run ${found.name}` }
   },
@@ -101,14 +101,13 @@ const ends = command({
 
 const add = command({
   id: 'run.add',
-  title: 'Put this desktop or window at the end of a run',
+  title: 'Add this desktop or window to a run',
   group,
   args: { ...which, desktop: maybeId(), window: maybeId() },
   plan: (draft, { run, desktop, window }, env) => {
     const found = runOf(draft, run)
     if (refused(found)) return found
-    if (window !== undefined && !draft.windows[window])
-      return no('That window is not open any more.')
+    if (window !== undefined && !draft.windows[window]) return no('That window is no longer open.')
     if (desktop !== undefined && !draft.desktops[desktop]) return no('There is no such desktop.')
     if (found.stops.length >= STOPS_MOST) return no(`A run has at most ${STOPS_MOST} stops.`)
     const shown = window === undefined ? undefined : draft.windows[window]
@@ -199,7 +198,7 @@ function beginning(
 ): { run: string; at: number; stop: Stop } | Refusal {
   const found = runOf(state, args.run)
   if (refused(found)) return found
-  if (runningNow(state)) return no('A run goes on. End it first.')
+  if (runningNow(state)) return no('A run is still going. End it first.')
   const first = stopFrom(state, found, -1, 1)
   return first
     ? { run: found.id, ...first }
@@ -296,7 +295,7 @@ const end = command({
 
 const open = command({
   id: 'runs.open',
-  title: 'Runs: walks through desktops and windows, to present or record…',
+  title: 'Runs: present or record desktops and windows…',
   group,
   step: false,
   plan: () => ({ show: { view: 'runs' } }),

@@ -167,7 +167,7 @@ function everywhere(draft: State, ids: string[]): Result {
 
 const onEvery = command({
   id: 'window.everywhere',
-  title: 'Show on every desktop, and back',
+  title: 'Show on every desktop',
   group,
   args: { ...which, windows: array(maybeId().required()).min(1) },
   plan: (draft, { window: id, windows }) => {
@@ -183,7 +183,7 @@ const onEvery = command({
 
 const appOnEvery = command({
   id: 'app.everywhere',
-  title: 'Show all windows of this app on every desktop, and back',
+  title: 'Show this app on every desktop',
   group: 'Apps',
   args: { ...which, app: maybeId() },
   plan: (draft, args) => {

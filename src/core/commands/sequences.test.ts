@@ -48,7 +48,7 @@ test('where the first is refused nothing was done', () => {
 test.each([
   ['an unknown command', { command: 'window.fly', args: {} }, 'no command “window.fly”'],
   ['arguments it does not take', { command: 'desktop.go', args: { where: 'B' } }, 'Go to'],
-  ['undo', { command: 'history.undo', args: {} }, 'no part of a sequence'],
+  ['undo', { command: 'history.undo', args: {} }, 'can’t contain undo'],
 ])('it stops at %s', (_name, deed, reason) => {
   const outcome = world(deed).try('sequence.run', { sequence: 'Evening' })
   expect(outcome).toMatchObject({ ok: false, reason: expect.stringContaining(reason) })

@@ -24,7 +24,7 @@ const deed = object({
 
 const keep = command({
   id: 'sequence.keep',
-  title: 'Keep what was done as a sequence',
+  title: 'Save what was done as a sequence',
   group,
   unlisted: true,
   args: {
@@ -40,7 +40,7 @@ const keep = command({
     if (!found && draft.sequences.length >= SEQUENCES_MOST)
       return no(`There are ${SEQUENCES_MOST} sequences, which is the most. Remove some first.`)
     if (deeds.some((one) => one.command.startsWith('sequence.')))
-      return no('A sequence cannot run another one.')
+      return no('A sequence can’t run another one.')
     const made = { name: name.trim(), deeds: deeds as Deed[] }
     if (found) Object.assign(found, made)
     else draft.sequences.push({ id: env.id('sequence'), ...made })
@@ -76,7 +76,7 @@ const run = command({
 
 const open = command({
   id: 'sequences.open',
-  title: 'Sequences: what was done, to do it again…',
+  title: 'Sequences: save steps and run them again…',
   group,
   step: false,
   plan: () => ({ show: { view: 'sequences' } }),

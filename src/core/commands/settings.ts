@@ -5,7 +5,7 @@ import { twinOf } from '@/core/homes/clashes'
 import type { State } from '@/core/model/types'
 import { SETTING_CHECKS } from '@/core/settings/checks'
 import { settingInWords, settingsInWords } from '@/core/settings/choices'
-import { changedSettings, defaults, SETTING_NAMES } from '@/core/settings/table'
+import { changedSettings, defaults, SETTING_NAMES, settingOf } from '@/core/settings/table'
 import { command, no } from './command'
 
 const group = 'Shelf' as const
@@ -25,14 +25,14 @@ const setting = command({
 
 const reset = command({
   id: 'settings.reset',
-  title: 'Set all settings back to how they were at first',
+  title: 'Reset all settings',
   group,
   args: { name: string().oneOf(SETTING_NAMES) },
   plan: (draft, { name }) => {
     const before = { ...draft.settings }
     const changed = changedSettings(before)
     if (name && !changed.includes(name))
-      return no(`${settingInWords(name, before)} is how it is at first.`)
+      return no(`${settingOf(name).label} is already at its default.`)
     if (changed.length === 0) return no('No setting was changed.')
     Object.assign(draft.settings, name ? { [name]: defaults()[name] } : defaults())
     return { say: settingsInWords(before, draft.settings) }
@@ -42,7 +42,7 @@ const reset = command({
 /** What a file of settings holds becomes how it is here; homes only here stay. One step. */
 const bring = command({
   id: 'settings.bring',
-  title: 'Bring in settings, homes and keys of a file',
+  title: 'Import settings, homes and keys',
   group,
   unlisted: true,
   args: { wanted: wantedShape.required() },
@@ -57,13 +57,13 @@ const bring = command({
       (home) => !theirs.some(({ id }) => id === home.id) && !twinOf(theirs, home),
     )
     draft.homes = [...theirs, ...kept]
-    return { say: 'Brought in settings, homes and keys' }
+    return { say: 'Imported settings, homes and keys' }
   },
 })
 
 const inspector = command({
   id: 'shelf.inspector',
-  title: 'Show or hide the inspector',
+  title: 'Show the inspector',
   group,
   plan: (draft) => {
     draft.settings.inspector = !draft.settings.inspector
@@ -73,7 +73,7 @@ const inspector = command({
 
 const foldApps = command({
   id: 'apps.fold',
-  title: 'Fold the apps in the rack, or list them',
+  title: 'List the apps in the rack',
   group,
   plan: (draft) => {
     const { settings } = draft

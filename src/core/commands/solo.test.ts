@@ -131,7 +131,7 @@ test('what cannot be done with a window that fills a desktop is said', () => {
     expect(world.refusal(id, args)).toContain('is in a solo')
   world.run('window.solo')
   world.open('dial')
-  expect(world.refusal('window.solo')).toContain('has a largest size')
+  expect(world.refusal('window.solo')).toContain('has a maximum size')
   expect(world.refusal('pair.swap')).toContain('not a pair')
 })
 

@@ -34,7 +34,7 @@ const group = 'Windows' as const
 /** Why a window cannot fill a desktop or half of one, or null. */
 const tooSmall = (state: State, found: Window): Refusal | null =>
   found.limits.maxWidth || found.limits.maxHeight
-    ? no(`${quoted(state, found)} has a largest size and cannot fill the screen.`)
+    ? no(`${quoted(state, found)} has a maximum size, so it can’t fill the screen.`)
     : null
 
 /** The solo or pair a window is on. */
@@ -99,7 +99,7 @@ function leave(draft: State, full: Desktop, front: Window): string {
 
 const solo = command({
   id: 'window.solo',
-  title: 'Solo: full screen on a desktop of its own, and back',
+  title: 'Solo: a full-screen desktop of its own',
   group,
   args: which,
   plan: (draft, args, env) => {
@@ -134,7 +134,7 @@ function enter(draft: State, id: string, front: string): void {
 
 const pair = command({
   id: 'window.pair',
-  title: 'Pair: two windows share a desktop, and back',
+  title: 'Pair: two windows share a desktop',
   group,
   args: { ...which, with: maybeId() },
   plan: (draft, args, env) => {
@@ -153,7 +153,7 @@ const pair = command({
     if (small) return small
     if (full?.kind === 'pair')
       return no(
-        `${quoted(draft, found)} is in a pair already. ${keysFor(draft, 'window.pair')} takes it apart.`,
+        `${quoted(draft, found)} is already in a pair. ${keysFor(draft, 'window.pair')} takes it apart.`,
       )
     if (args.with === undefined)
       return Object.values(draft.windows).some(

@@ -29,8 +29,7 @@ const contexts = command({
     homes: array(object({ app: maybeId().required(), name: string().required() }).required()),
   },
   plan: (draft, { names: given, homes = [] }, env) => {
-    if (!isBare(draft))
-      return no('There is something on this shelf already. Make desktops as usual.')
+    if (!isBare(draft)) return no('This shelf isn’t empty. Make desktops as usual.')
     const wrong = given.map(nameProblem).find(Boolean)
     if (wrong) return wrong
     const names = given.map((name) => name.trim())

@@ -22,7 +22,7 @@ function putIn<T>(list: T[], items: readonly { at: number; item: T }[]): void {
 
 const stow = command({
   id: 'desktop.stow',
-  title: 'Stow this desktop: put it away with all that is on it',
+  title: 'Stow this desktop: put it away with its windows',
   group,
   args: { desktop: string() },
   plan: (draft, args, env) => {
@@ -128,7 +128,7 @@ function putBackIn(draft: State, entry: Stowed): void {
 
 const exported = command({
   id: 'desktop.export',
-  title: 'Export this desktop as a file, with all that is on it',
+  title: 'Export this desktop as a file, with its windows',
   group,
   step: false,
   args: { desktop: string() },
@@ -144,7 +144,7 @@ const exported = command({
 /** Brings the one desktop of a file in: beside what is here, which keeps its names. */
 const brought = command({
   id: 'desktop.import',
-  title: 'Bring a desktop in from a file',
+  title: 'Import a desktop from a file',
   group,
   unlisted: true,
   documents: true,

@@ -68,7 +68,7 @@ const active = (state: State, by: Aside['by']): boolean =>
 
 const sweep = command({
   id: 'windows.sweep',
-  title: 'Sweep: minimise everything here, and back',
+  title: 'Sweep: minimise everything here',
   group,
   plan: (draft) => {
     const refusal = filled(draft)
@@ -84,7 +84,7 @@ const sweep = command({
 
 const isolate = command({
   id: 'windows.isolate',
-  title: 'Isolate: only the windows of this app, and back',
+  title: 'Isolate: only this app’s windows',
   group,
   plan: (draft) => {
     const refusal = filled(draft)

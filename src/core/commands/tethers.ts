@@ -10,7 +10,7 @@ const group = 'Windows' as const
 /** An app that offers itself is let go by saying `on: false`; without it the other way is meant. */
 const tether = command({
   id: 'window.tether',
-  title: 'Tether this window: keep it in the line while it is elsewhere, and back',
+  title: 'Tether window to the line',
   group,
   args: { ...which, on: boolean() },
   plan: lookingAt((draft, found, { on = draft.tethered[found.id] !== true }) => {
@@ -21,7 +21,7 @@ const tether = command({
 
 const go = command({
   id: 'tether.go',
-  title: 'Go to a tethered window, and come back',
+  title: 'Go to a tethered window, then back',
   group,
   unlisted: true,
   args: which,

@@ -42,7 +42,7 @@ const whereWindows = ({ windows }: State, show: View): Result | Refusal =>
 
 export const viewCommands = [
   opens('keys', 'shelf.keys', 'Key card'),
-  opens('loft', 'loft.open', 'Loft: see everything, and back'),
+  opens('loft', 'loft.open', 'Loft: see everything'),
   command({
     id: 'loft.byApp',
     title: 'Loft, windows grouped by app',
@@ -55,7 +55,7 @@ export const viewCommands = [
   does('apps', 'apps.walk', 'Go to the apps'),
   opens('menu', 'shelf.menu', 'Menu of the whole shelf'),
   opens('displays', 'displays.arrange', 'Arrange displays'),
-  does('full screen', 'shelf.fullScreen', 'Fill the screen with this page, and back'),
+  does('full screen', 'shelf.fullScreen', 'Fill the screen with this page'),
   command({
     id: 'unstack.open',
     title: 'Unstack: windows side by side',

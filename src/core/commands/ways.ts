@@ -6,7 +6,7 @@ import { command } from './command'
 /** What a way of the pointer does: a command, or nothing. */
 const set = command({
   id: 'pointer.set',
-  title: 'Set what a way of the pointer does',
+  title: 'Change a pointer action',
   group: 'Shelf',
   unlisted: true,
   args: {

@@ -5,7 +5,7 @@ import { APPS, World } from '@/core/testing/world'
 
 test('without a focused window a command says so', () => {
   expect(new World().refusal('window.minimise')).toContain('No window has the focus')
-  expect(new World().refusal('window.close', { window: 'gone' })).toContain('not open any more')
+  expect(new World().refusal('window.close', { window: 'gone' })).toContain('no longer open')
 })
 
 test('a window is moved within reach and resized within its limits', () => {
@@ -32,7 +32,7 @@ test('maximise fills the display and back; moving a maximised window frees it', 
   world.run('window.maximise')
   expect(world.state.windows[id]?.frame).toEqual(frame)
   world.open('dial')
-  expect(world.refusal('window.maximise')).toContain('largest size')
+  expect(world.refusal('window.maximise')).toContain('maximum size')
 })
 
 test('closing asks when there are unsaved changes, and never when told to discard them', () => {
@@ -143,7 +143,7 @@ test('wrong arguments are refused in words, unknown commands too', () => {
   expect(world.refusal('window.send', { to: 'next', speed: 3 })).toContain('speed')
   expect(world.refusal('window.fly')).toContain('window.fly')
   expect(world.refusal('window.place', { top: 2, left: 0, bottom: 1, right: 0 })).toContain(
-    'turned',
+    'reversed',
   )
   expect(world.refusal('history.undo')).toBe('There is nothing to undo.')
 })

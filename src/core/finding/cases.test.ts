@@ -120,7 +120,7 @@ const CASES: [typed: string, kind: string, title: string][] = [
   ['reopen', 'commands', 'Reopen closed window'],
   ['minimise', 'commands', 'Minimise window'],
   ['maximise', 'commands', 'Maximise window'],
-  ['tether', 'commands', 'Tether this window'],
+  ['tether', 'commands', 'Tether window'],
   ['fold', 'commands', 'Fold'],
   ['quiet', 'commands', 'Quiet'],
   ['settings', 'commands', 'Settings'],

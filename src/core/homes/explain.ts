@@ -20,7 +20,7 @@ export interface Explanation {
 }
 
 const UNMET = {
-  title: 'its title is another',
+  title: 'the title doesn’t match',
   day: 'it is another day',
   time: 'it is another time of the day',
   display: 'a display it names is not connected',
@@ -88,6 +88,6 @@ export function causeInWords(state: State, { cause }: Window): string {
     case 'here':
       return 'It was opened there: you were on it.'
     default:
-      return 'It has been there since before this was noted.'
+      return 'It was there before this was recorded.'
   }
 }

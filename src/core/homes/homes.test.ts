@@ -77,7 +77,7 @@ test('why: the winner in words, and of each other home of the app why it lost', 
   expect(found.losers.map(({ home: { id }, why }) => [id, why])).toEqual([
     ['wide', 'the other is more specific'],
     ['off', 'it is switched off'],
-    ['other', 'its title is another'],
+    ['other', 'the title doesn’t match'],
     ['late', 'the other stands before it'],
   ])
   const none = explain(state, { app: 'dial', title: 'Dial' }, MONDAY, 'dials')

@@ -53,7 +53,7 @@ const boundAt = (state: Keyed, { place }: Asked): ReadonlyMap<string, Bound> =>
 /** Chords of the desktop are heard before the keys of a place. */
 function chord(state: Keyed, asked: Asked, first: Stroke): Clash[] {
   const bound = bindings(state).get(writeStroke(first))
-  if (bound) return [{ kind: 'taken', why: `Everywhere they do something: ${asked.named(bound)}.` }]
+  if (bound) return [{ kind: 'taken', why: `Already used everywhere for: ${asked.named(bound)}.` }]
   return first.alt ? [{ kind: 'types', why: 'In places keys are pressed without Alt.' }] : []
 }
 

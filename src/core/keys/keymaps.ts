@@ -100,7 +100,7 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
       act(
         key,
         'pad:cell',
-        'into that ninth; two: from there to there',
+        'Fill that cell; press two to span',
         { cell },
         `into the ninth of ${key}`,
       ),

@@ -11,9 +11,9 @@ export function cardIntro(set: KeySet): string {
     case 'layer':
       return `Tap Alt twice, then press what stands here: ${say}. Shift may be tapped before a key. Escape, and keys type again.`
     case 'control':
-      return `Hold Ctrl and Alt (Control and Option) and say ${say}. After the first stroke of two they may be let go. What stands under a place is pressed without.`
+      return `Hold Ctrl and Alt (Control and Option) and say ${say}. After the first stroke of two they may be let go. Keys listed under a place need no Alt.`
     default:
-      return `Hold Alt and say ${say}. After the first stroke of two, Alt may be let go. What stands under a place is pressed without.`
+      return `Hold Alt and say ${say}. After the first stroke of two, Alt may be let go. Keys listed under a place need no Alt.`
   }
 }
 

@@ -107,7 +107,9 @@ test('the sign of one goes to five others in one step, and back in one', () => {
   }
   world.run('history.undo')
   expect(world.state.desktops).toEqual(before)
-  expect(world.refusal('desktop.copyLook', { to: ['gone'], parts: ['hue'] })).toMatch(/not exist/)
+  expect(world.refusal('desktop.copyLook', { to: ['gone'], parts: ['hue'] })).toMatch(
+    /no longer exists/,
+  )
 })
 
 test('contexts stand in the order they were typed, each unlike the one before it; too many are told', () => {

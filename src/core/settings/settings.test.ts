@@ -38,7 +38,7 @@ test('one or all are set back to how they were at first, and what already is so 
   expect(world.refusal('settings.reset')).toMatch(/No setting was changed/)
   world.run('settings.set', { gap: 24, cloth: 'night' })
   expect(changedSettings(world.state.settings)).toEqual(['gap', 'cloth'])
-  expect(world.refusal('settings.reset', { name: 'wrap' })).toMatch(/how it is at first/)
+  expect(world.refusal('settings.reset', { name: 'wrap' })).toMatch(/already at its default/)
   world.run('settings.reset', { name: 'gap' })
   expect(changedSettings(world.state.settings)).toEqual(['cloth'])
   world.run('settings.reset')

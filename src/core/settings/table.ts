@@ -65,7 +65,7 @@ export const SETTINGS = {
   restAfter: {
     section: 'Desktops',
     label: 'Put desktops to rest after',
-    help: 'A desktop not looked at for so long frees its memory. Nothing you typed is lost.',
+    help: 'A desktop you haven’t looked at frees its memory. Nothing you typed is lost.',
     words: 'sleep memory time',
     default: 30,
     least: 0,
@@ -77,7 +77,7 @@ export const SETTINGS = {
   arrival: {
     section: 'Desktops',
     label: 'Show a desktop’s name on arrival for',
-    help: 'When you come to a desktop its name is shown for a moment, then only behind them.',
+    help: 'Then it is only seen behind the windows.',
     words: 'name label arrive time',
     default: 700,
     least: 0,
@@ -97,7 +97,7 @@ export const SETTINGS = {
   transitionTime: {
     section: 'Desktops',
     label: 'Transition time',
-    help: 'Keys are taken all the while; the next one does not wait for it.',
+    help: 'Keys work during the transition.',
     words: 'animation transition speed duration slide dissolve',
     default: 200,
     least: 0,
@@ -183,7 +183,7 @@ export const SETTINGS = {
   keys: {
     section: 'Keys',
     label: 'Commands start with',
-    help: 'What begins every command. The others leave Alt, or Option, to type with.',
+    help: 'The others leave Alt, or Option, free for typing.',
     words: 'shortcuts sequence language modifier leader option control one hand',
     default: 'auto',
     choices: KEY_SETS,
@@ -227,7 +227,7 @@ export const SETTINGS = {
   notify: {
     section: 'Page',
     label: 'Browser notifications for',
-    help: 'In a notification, while this page is not looked at. It asks for your permission then.',
+    help: 'While this page is in the background. Your browser asks for permission.',
     words: 'notification desktop alert popup alarm mention',
     default: 'none',
     choices: LOUDNESS,
@@ -243,7 +243,7 @@ export const SETTINGS = {
   verbs: {
     section: 'Page',
     label: 'Bar of verbs above the line',
-    help: 'What chords say, to be pushed with a finger.',
+    help: 'Buttons for the main commands, for touch.',
     words: 'touch tablet toolbar buttons keyboard',
     default: 'fingers',
     choices: { fingers: 'on touch screens', always: 'always', never: 'never' },
@@ -251,14 +251,14 @@ export const SETTINGS = {
   start: {
     section: 'Page',
     label: 'Ways to begin on an empty shelf',
-    help: 'Shown only while nothing was made yet.',
+    help: 'Shown until something is made.',
     words: 'first run welcome onboarding',
     default: true,
   },
   inspector: {
     section: 'Page',
     label: 'Inspector',
-    help: 'A sheet that tells all about the focused window, and follows the focus.',
+    help: 'A panel with details of the focused window.',
     words: 'details facts',
     default: false,
   },

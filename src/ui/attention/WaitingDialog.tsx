@@ -53,18 +53,14 @@ export function WaitingDialog() {
   }
   return (
     <Dialog
-      title="What waits"
-      intro={
-        list.length > 0
-          ? 'Alarms first, then what waits longest.'
-          : 'Nothing waits that may be told now.'
-      }
+      title="Waiting"
+      intro={list.length > 0 ? 'Alarms first, then what waits longest.' : 'Nothing is waiting.'}
       width={560}
     >
       <div
         ref={box}
         role="listbox"
-        aria-label="What waits"
+        aria-label="Waiting"
         aria-activedescendant={chosen ? `asking-${chosen.document}` : undefined}
         tabIndex={0}
         className="mt-3 max-h-[46vh] overflow-auto outline-none"

@@ -65,7 +65,7 @@ function First({ document }: { document: string }) {
       <button
         type="button"
         aria-label={`${list.length} wait`}
-        title="What waits: answer, put off, let go"
+        title="Waiting: answer, put off, let go"
         className="shrink-0 border border-alarm px-1.5 font-mono font-semibold text-[12px] text-alarm leading-4"
         onClick={() => shelf.dispatch('attention.list')}
       >
@@ -118,7 +118,7 @@ export function Digest() {
             shelf.dispatch('attention.list')
           }}
         >
-          Walk them {walk ? <Keys keys={walk} /> : null}
+          Go through them {walk ? <Keys keys={walk} /> : null}
         </button>
         <button type="button" className="btn" onClick={() => shelf.dispatch('attention.told')}>
           Put away

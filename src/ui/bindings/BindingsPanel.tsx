@@ -52,7 +52,7 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
           onBind={setBound}
         />
       ))}
-      {all.length === 0 ? <p className="mt-4 text-soft">No command has these words.</p> : null}
+      {all.length === 0 ? <p className="mt-4 text-soft">No commands match.</p> : null}
       <Off keys={switchedOff(state)} />
       <div className="mt-5 flex items-center gap-2 border-seam border-t border-dashed pt-3">
         <p className="text-soft">Settings files hold your keys too.</p>

@@ -137,7 +137,7 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
         )}
         {free ? (
           <button type="button" className="btn" onClick={() => take(free)}>
-            Free near by: <Keys keys={where ? free : asPressed(free, state)} />
+            Available nearby: <Keys keys={where ? free : asPressed(free, state)} />
           </button>
         ) : null}
         <button type="button" className="btn" onClick={onDone}>
@@ -149,8 +149,7 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
           disabled={!keys || never}
           onClick={() => take(keys)}
         >
-          {against.some(({ kind }) => kind === 'taken') ? 'Take them over' : 'Bind'}{' '}
-          <Keys keys="Enter" />
+          {against.some(({ kind }) => kind === 'taken') ? 'Reassign' : 'Bind'} <Keys keys="Enter" />
         </button>
       </div>
     </div>

@@ -14,8 +14,8 @@ export function DealDialog() {
   const kept = state.order.length - changes.length
   return (
     <Dialog
-      title="Deal the call letters again"
-      intro={`By their names, as if no desktop had been known by another letter. ${kept} keep theirs${
+      title="Reassign call letters"
+      intro={`By their names, ignoring current letters. ${kept} keep theirs${
         chosen ? `, ${chosen} of them since you chose it` : ''
       }.`}
       width={460}
@@ -42,7 +42,7 @@ export function DealDialog() {
             </li>
           ))}
         </ul>
-        <Answers ready>Deal again</Answers>
+        <Answers ready>Reassign</Answers>
       </form>
     </Dialog>
   )

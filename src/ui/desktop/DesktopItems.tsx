@@ -1,3 +1,4 @@
+import { isQuiet } from '@/core/attention/waiting'
 import { currentId } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
 import { useArrangement } from '@/store/useShelf'
@@ -42,6 +43,7 @@ function OnScreen({ id }: { id: DesktopId }) {
 
 /** Everything that can be done with a desktop. */
 export function DesktopItems({ id }: { id: DesktopId }) {
+  const quiet = useArrangement(({ desktops }) => isQuiet(desktops[id] ?? {}, Date.now()))
   const one = { desktop: id }
   return (
     <>
@@ -55,7 +57,7 @@ export function DesktopItems({ id }: { id: DesktopId }) {
       <MenuSeam />
       <CommandItem command="desktop.reorder" args={{ ...one, by: -1 }} label="Move earlier" />
       <CommandItem command="desktop.reorder" args={{ ...one, by: 1 }} label="Move later" />
-      <CommandItem command="desktop.quiet" args={one} label="Quiet, and back" />
+      <CommandItem command="desktop.quiet" args={one} on={quiet} />
       <CommandItem command="desktop.askQuiet" args={one} />
       <CommandItem command="desktop.rest" args={one} label="Put to rest" />
       <OnScreen id={id} />

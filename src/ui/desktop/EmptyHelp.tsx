@@ -83,7 +83,7 @@ function Help() {
       : []
   })
   return (
-    <section aria-label="What you can do here" className="absolute top-10 left-10 max-w-sm">
+    <section aria-label="Getting started here" className="absolute top-10 left-10 max-w-sm">
       <h2 className="mb-3 font-bold font-display text-lg">Nothing here yet</h2>
       <ul className="flex flex-col gap-1.5">
         {[...apps, ...OFFERS].map(({ command, args, says }) => (

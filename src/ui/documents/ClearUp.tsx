@@ -68,7 +68,7 @@ export function ClearUp() {
   return (
     <Dialog
       title="Clear up documents"
-      intro={`Documents without a window that are empty, or were not opened for a month. What is ticked is deleted in one step; undo takes it back, and the drawer does for ${TAKEN_BACK_WITHIN / DAY} days.`}
+      intro={`Documents without a window that are empty or unopened for a month. What is ticked is deleted in one step; undo takes it back, and the drawer does for ${TAKEN_BACK_WITHIN / DAY} days.`}
       width={560}
     >
       {list === null ? <p className="mt-4 text-soft">Looking through them…</p> : null}

@@ -186,7 +186,7 @@ function TryOut() {
             ))}
           </>
         ) : (
-          <p className="text-alarm">That is no time of the day. Write it as 06:30.</p>
+          <p className="text-alarm">That isn’t a time of day. Write it as 06:30.</p>
         )}
       </div>
     </section>

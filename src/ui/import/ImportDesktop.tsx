@@ -71,8 +71,7 @@ export function ImportDesktop({
         </ul>
         {file.missing?.length ? (
           <p className="mt-3 text-alarm">
-            What is in these documents could not be read when the file was made:{' '}
-            {file.missing.join(', ')}.
+            These documents could not be read when the file was made: {file.missing.join(', ')}.
           </p>
         ) : null}
         <Misfits list={misfits} />

@@ -112,7 +112,7 @@ function Preview({ file, name, differing, misfits, here }: Read) {
       </ul>
       {file.missing?.length ? (
         <p className="mt-3 text-alarm">
-          What is in these documents could not be read when the file was made: {some(file.missing)}.
+          These documents could not be read when the file was made: {some(file.missing)}.
         </p>
       ) : null}
       <Misfits list={misfits} />

@@ -29,7 +29,7 @@ const offers = (marked: number, by: 'desktop' | 'app', stowed: DesktopId | null)
   { command: 'desktop.stow', does: 'stow the row', needs: 'desktop' },
   { command: 'desktop.askName', does: 'rename the row', needs: 'desktop' },
   { command: 'unstack.desktop', does: 'unstack the row', needs: 'desktop' },
-  { command: 'window.everywhere', does: 'on every desktop, and back', needs: 'window' },
+  { command: 'window.everywhere', does: 'on every desktop', needs: 'window' },
   { command: 'home.ask', does: 'set a home', needs: 'window' },
   { command: 'window.close', does: 'close the window', needs: 'window' },
   { command: 'desktop.create', args: { stay: true }, does: 'new desktop' },

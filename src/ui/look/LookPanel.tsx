@@ -161,7 +161,7 @@ function Emblems({ id }: { id: DesktopId }) {
       >
         {(choice) => (choice ? <Emblem name={choice} size={17} /> : '–')}
       </Choices>
-      {found.length === 0 ? <p className="mt-1 text-soft">No emblem has these words.</p> : null}
+      {found.length === 0 ? <p className="mt-1 text-soft">No emblems match.</p> : null}
     </>
   )
 }

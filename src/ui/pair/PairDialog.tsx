@@ -61,7 +61,7 @@ export function PairDialog({ id }: { id: WindowId }) {
         </Command.List>
       </Command>
       {shown.length === 0 ? (
-        <p className="px-2 text-soft">No window is found by that. Try fewer or other words.</p>
+        <p className="px-2 text-soft">No window matches. Try fewer or other words.</p>
       ) : null}
     </Dialog>
   )

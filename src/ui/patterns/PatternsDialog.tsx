@@ -28,7 +28,7 @@ export function PatternsDialog({ pattern }: { pattern?: string }) {
       intro={
         found
           ? `What you type stands for ${BLANK} in the titles of its windows.`
-          : 'A pattern is a desktop to make others like: its apps, places and look. None is kept yet.'
+          : 'A pattern is a template for new desktops: apps, places and look. There are none yet.'
       }
       width={480}
     >

@@ -33,7 +33,7 @@ export function Done({
             </th>
             <th scope="col">planned</th>
             <th scope="col">done</th>
-            <th scope="col">in its time</th>
+            <th scope="col">on schedule</th>
           </tr>
         </thead>
         <tbody>

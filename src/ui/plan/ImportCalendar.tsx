@@ -137,7 +137,7 @@ function Preview({
           </select>
         </label>
         {topics.length === 0 ? (
-          <p className="mt-3">No block of a day is in this file in that time.</p>
+          <p className="mt-3">This file has no events in that period.</p>
         ) : null}
         <ul aria-label="Events" className="mt-3 max-h-[42vh] overflow-auto">
           {own.map((topic) => (
@@ -165,7 +165,7 @@ function Preview({
         {left.length > 0 ? <p className="mt-3 text-soft">Left out: {left.join('; ')}.</p> : null}
         {read.unknownZones.length > 0 ? (
           <p className="mt-3 text-soft">
-            By your clock, since nobody knows the time zone: {read.unknownZones.join(', ')}.
+            Unknown time zones, read as local time: {read.unknownZones.join(', ')}.
           </p>
         ) : null}
         {problem ? (

@@ -86,7 +86,7 @@ export function Strip({
     <div
       ref={strip}
       aria-hidden
-      title="Drag to plan the current desktop, or to move a block or its end"
+      title="Drag to plan a desktop, or to move a block or its end"
       className="relative mt-3 cursor-crosshair touch-none select-none border border-seam bg-ground/60"
       style={{ height }}
       onPointerDown={begin}

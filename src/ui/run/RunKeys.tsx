@@ -81,7 +81,7 @@ export function RunKeys({ running }: { running: Running }) {
         <div role="status" className="run-card run-told">
           {hands ? (
             <>
-              The keys are the window’s;
+              Typing goes to the window;
               <button
                 type="button"
                 className="flex items-center gap-1.5"

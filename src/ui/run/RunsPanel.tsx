@@ -140,7 +140,7 @@ function Row({ run, stop, at }: { run: Run; stop: Stop; at: number }) {
         <Kite hue={lives?.hue ?? 'slate'} letter={lives?.letter ?? null} width={16} />
         <span
           dir="auto"
-          title={there ? name : `${name} is not there: it is left out`}
+          title={there ? name : `${name} no longer exists and will be skipped`}
           className={`min-w-0 flex-1 truncate ${there ? '' : 'text-soft line-through'}`}
         >
           {name}

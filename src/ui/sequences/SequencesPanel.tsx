@@ -50,7 +50,7 @@ function Record() {
   return (
     <PanelSection name="What you did last">
       {done.length === 0 ? (
-        <p className="mt-1.5 text-soft">Nothing since this page was opened.</p>
+        <p className="mt-1.5 text-soft">Nothing yet since this page was opened.</p>
       ) : null}
       <form onSubmit={keep}>
         <ol className="mt-1.5 max-h-[38vh] overflow-auto">

@@ -34,7 +34,7 @@ export function SettingsPanel({ find = '' }: { find?: string }) {
       <Ways ways={ways} />
       {found.length + ways.length === 0 ? (
         <p className="mt-4 text-soft">
-          No setting has these words.{' '}
+          No settings match.{' '}
           <button
             type="button"
             className="underline decoration-dashed"

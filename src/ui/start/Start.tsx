@@ -50,7 +50,7 @@ function Ways() {
           With the contexts of your day
         </label>
         <p id="start-help" className="text-soft">
-          One a line. Each becomes a desktop with its letter and its look.
+          One per line. Each becomes a desktop with its letter and its look.
         </p>
         <textarea
           id="start-contexts"
@@ -80,7 +80,7 @@ function Ways() {
           className="btn"
           onClick={() => shelf.dispatch('settings.set', { start: false }, 'key')}
         >
-          Empty, on my own
+          Start empty
         </button>
         <a className="btn" href="/demo">
           See the demo

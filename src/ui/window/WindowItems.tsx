@@ -33,6 +33,10 @@ export function WindowItems({ id }: { id: WindowId }) {
   const elsewhere = shelf.page.getState().loft || focusId(shelf.state()) !== id
   const one = { window: id }
   const several = connected(shelf.state()).length > 1
+  const on: Record<string, boolean> = {
+    'window.everywhere': shelf.state().everywhere.includes(id),
+    'window.maximise': shelf.state().windows[id]?.maximised === true,
+  }
   return (
     <>
       {elsewhere ? <CommandItem command="window.focus" args={one} /> : null}
@@ -42,7 +46,7 @@ export function WindowItems({ id }: { id: WindowId }) {
       ) : null}
       <MenuSeam />
       {PLACING.map((command) => (
-        <CommandItem key={command} command={command} args={one} />
+        <CommandItem key={command} command={command} args={one} on={on[command]} />
       ))}
       <TetherItem id={id} />
       <Exceptions app={shelf.state().windows[id]?.app ?? ''} />
