@@ -8,8 +8,9 @@ import { answers, build, chromiumFlags, freePort, next, root } from './ready.mjs
 import { visit } from './visit.mjs'
 
 /** A file of an app that is opened late, and what is other in it in the newer build. */
-const CHANGED = 'src/apps/countdown/time.ts'
-const CHANGE = (text) => `${text}\nexport const newer = '${Date.now()}'\n`
+const CHANGED = 'src/apps/countdown/Countdown.tsx'
+const OLDER = 'Time or duration'
+const NEWER = 'Time or duration, in the newer build'
 
 /** A copy of the project with a build of its own, in which something is other. */
 function newerBuild() {
@@ -19,9 +20,10 @@ function newerBuild() {
     execFileSync('cp', ['-al', join(root, file), folder])
   const changed = join(folder, CHANGED)
   const text = readFileSync(changed, 'utf8')
+  if (!text.includes(OLDER)) throw new Error(`${CHANGED} no longer says “${OLDER}”`)
   // The copy shares its files with the project until they are made anew.
   rmSync(changed)
-  writeFileSync(changed, CHANGE(text))
+  writeFileSync(changed, text.replaceAll(OLDER, NEWER))
   execFileSync(process.execPath, [join(folder, 'node_modules/next/dist/bin/next'), 'build'], {
     cwd: folder,
     stdio: ['ignore', 'ignore', 'inherit'],
@@ -42,6 +44,16 @@ async function serving(folder, port) {
       server.once('exit', resolve)
       server.kill('SIGKILL')
     })
+}
+
+/** Waits until so many builds are kept. */
+async function keeps(page, builds) {
+  for (let tries = 0; tries < 60; tries++) {
+    const names = await page.evaluate(() => caches.keys())
+    if (names.length === builds) return true
+    await page.waitForTimeout(500)
+  }
+  return false
 }
 
 /** @returns what went wrong, in words; nothing where all went well */
@@ -78,7 +90,7 @@ export async function updates() {
       await page.keyboard.type(', and after')
       // An app that was not opened yet, with the code the page was built with.
       await page.evaluate(() => window.kiteShelf.run('window.open', { app: 'countdown' }))
-      const late = page.getByRole('textbox', { name: 'Time or duration' })
+      const late = page.getByRole('textbox', { name: OLDER, exact: true })
       const told = page.getByText('This app could not be loaded')
       if (kept)
         await check(`${when}: an app opened late loads`, () => late.waitFor().then(() => true))
@@ -101,10 +113,14 @@ export async function updates() {
         (await text.textContent()).includes('typed before, and after'),
       )
       await check(`${when}: the app opens with the newer code`, () =>
-        late.waitFor().then(() => true),
+        page
+          .getByRole('textbox', { name: NEWER })
+          .waitFor()
+          .then(() => true),
       )
       await page.close()
-      // The next visit: what the older build kept makes room.
+      // The next visit fetches what the newer build is made of; the one after begins with that, and
+      // what the older build kept makes room.
       const later = await context.newPage()
       await visit(later, address)
       await later.goto(`${address}/shelf`)
@@ -114,18 +130,15 @@ export async function updates() {
           .waitFor()
           .then(() => true),
       )
-      await check(`${when}: one build is kept`, async () => {
-        for (let tries = 0; tries < 40; tries++) {
-          const names = await later.evaluate(() => caches.keys())
-          if (names.length === 1) return true
-          await later.waitForTimeout(500)
-        }
-        return false
-      })
+      if (kept) await check(`${when}: the newer build is kept`, () => keeps(later, 2))
+      await later.close()
+      const last = await context.newPage()
+      await last.goto(`${address}/shelf`)
+      await check(`${when}: only the newer build is kept in the end`, () => keeps(last, 1))
       await stop()
       await check(`${when}: it opens without the server`, async () => {
-        await later.reload()
-        await later.locator('#desktop').waitFor()
+        await last.reload()
+        await last.locator('#desktop').waitFor()
         return true
       })
       await context.close()
