@@ -103,7 +103,7 @@ test('displays are arranged by key and pointer, sized, added, put together and a
   await shelf.press('ArrowLeft')
   expect((await shelf.state()).displays.tall?.x).toBe(-1080)
   await shelf.press('ArrowLeft')
-  await expect(dialog.getByRole('alert')).toContainText('cannot go further')
+  await expect(dialog.getByRole('alert')).toContainText('can’t go further')
   // Dragged it goes edge to edge, wherever it is let go.
   const near = await dialog.getByRole('button', { name: /^Near,/ }).boundingBox()
   await shelf.drag(tall, { x: (near?.x ?? 0) + (near?.width ?? 0) + 90, y: (near?.y ?? 0) + 60 })

@@ -17,6 +17,11 @@ function browser() {
     }
     heard.set(channel, channel)
     return {
+      /** It is busy: it hears nothing for so long, in milliseconds. */
+      slow: (time: number) => {
+        const { onmessage } = channel
+        channel.onmessage = (event) => setTimeout(() => onmessage?.(event), time)
+      },
       locks: new AskedLocks(() => channel as unknown as BroadcastChannel),
       /** It is killed: it answers nothing any more. */
       kill: () => heard.delete(channel),
@@ -24,6 +29,19 @@ function browser() {
   }
   return page
 }
+
+const notes = new Map<string, string>()
+
+beforeEach(() => {
+  notes.clear()
+  Object.assign(globalThis, {
+    localStorage: {
+      getItem: (key: string) => notes.get(key) ?? null,
+      setItem: (key: string, text: string) => notes.set(key, text),
+      removeItem: (key: string) => notes.delete(key),
+    },
+  })
+})
 
 /** Holds a lock until it is let go, and tells what became of it. */
 function hold(locks: AskedLocks, options: LockOptions = {}) {
@@ -85,4 +103,16 @@ test('it is taken from who holds it, who is told', async () => {
   await new Promise((done) => setTimeout(done))
   expect(first.lost()).toBe(true)
   expect(await one.query()).toEqual({ held: [], pending: [] })
+})
+
+test('a busy page that holds it has more time to answer; what it noted goes with the lock', async () => {
+  const page = browser()
+  const [one, two] = [page(), page()]
+  const first = hold(one.locks)
+  await first.got
+  one.slow(800)
+  expect(await hold(two.locks, { ifAvailable: true }).got).toBe(false)
+  first.release()
+  await new Promise((done) => setTimeout(done))
+  expect(notes.size).toBe(0)
 })

@@ -1,3 +1,4 @@
+import { jot, jotted } from './jotted'
 import { newId } from './newId'
 
 /** What is used of the browser's locks. */
@@ -17,9 +18,16 @@ type Message =
   | { kind: 'taken'; name: string; id: string }
   | { kind: 'free'; name: string }
 
-/** How long others have to say that they hold a lock, and how often it is asked again. */
+/**
+ * How long others have to say that they hold a lock, and how often it is asked again. A page in the
+ * background or at work may be slow to answer: where one noted that it holds it, it gets more time.
+ */
 const ANSWER_WITHIN = 250
+const HOLDER_WITHIN = 2500
 const ASK_EVERY = 1000
+
+/** Where a page notes that it holds a lock. One that was killed leaves its note. */
+const notedAt = (name: string): string => `kite-shelf-lock-${name}`
 
 /**
  * Locks by asking: who wants one says so, and has it when nobody answers that it is held. Who is gone
@@ -41,6 +49,9 @@ export class AskedLocks {
     if (!this.channel) {
       this.channel = this.channelOf('kite-shelf-locks')
       this.channel.onmessage = ({ data }) => this.hear(data as Message)
+      globalThis.addEventListener?.('pagehide', () => {
+        for (const name of this.held.keys()) this.unnote(name)
+      })
     }
     return this.channel
   }
@@ -67,25 +78,36 @@ export class AskedLocks {
   }
 
   private async hold<T>(name: string, work: (lock: Lock | null) => T): Promise<T> {
+    jot('localStorage', notedAt(name), this.me)
     const lost = new Promise<never>((_, reject) => this.held.set(name, reject))
     try {
       return await Promise.race([work({ name, mode: 'exclusive' }), lost])
     } finally {
       this.held.delete(name)
+      this.unnote(name)
       this.post({ kind: 'free', name })
     }
+  }
+
+  /** The note goes, unless another page has taken the lock and noted that. */
+  private unnote(name: string): void {
+    if (jotted('localStorage', notedAt(name)) === this.me) jot('localStorage', notedAt(name), null)
   }
 
   private async isFree(name: string): Promise<boolean> {
     if (this.held.has(name) || this.asking.has(name)) return false
     const id = `${this.me}-${++this.count}`
+    const holder = jotted('localStorage', notedAt(name)) !== null
     const lost = new Promise<boolean>((resolve) => {
       this.asking.set(name, { id, lose: () => resolve(false) })
-      setTimeout(() => resolve(true), ANSWER_WITHIN)
+      setTimeout(() => resolve(true), holder ? HOLDER_WITHIN : ANSWER_WITHIN)
     })
     this.post({ kind: 'wants', name, id })
     try {
-      return await lost
+      const free = await lost
+      // Should the holder only have been very slow, it is told.
+      if (free && holder) this.post({ kind: 'taken', name, id })
+      return free
     } finally {
       this.asking.delete(name)
     }
