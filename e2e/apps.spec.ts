@@ -213,7 +213,7 @@ test('own sound files are played, sought in and kept; Space plays and pauses', a
   await player.getByRole('button', { name: 'Remove Hut bell' }).click()
   await expect(player.getByRole('button', { name: /^Hut bell/ })).toBeHidden()
   await shelf.drop({ name: 'Broken.mp3', type: 'audio/mpeg', content: 'no sound' })
-  await expect(shelf.said()).toContainText('no sound that this browser plays')
+  await expect(shelf.said()).toContainText('This browser can’t play it')
 })
 
 test('what is half-typed stays: over another thread, a rest and a reload', async ({

@@ -48,7 +48,7 @@ test('a run is made, put in order with notes, and walked by single keys with not
   await page.keyboard.type('xyz')
   for (const key of ['Delete', 'Tab']) await page.keyboard.press(key)
   await page.keyboard.press('h')
-  await expect(page.getByText('The keys are the window’s')).toBeVisible()
+  await expect(page.getByText('Typing goes to the window')).toBeVisible()
   await page.keyboard.type('shown')
   await expect(text).toHaveText('shown')
   await page.keyboard.press('Escape')

@@ -90,7 +90,7 @@ test('the view that keeps the shelf closes: another keeps it at once, and nothin
       await shelf.run('shelf.keepFolder')
       return shelf.said().textContent()
     })
-    .not.toContain('Nothing is kept now')
+    .not.toContain('Nothing is being saved')
   // And all of it after both are closed.
   await tall.page.close()
   await shelf.run('desktop.create', { name: 'Kept by Near', stay: true })
