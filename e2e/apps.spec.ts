@@ -353,6 +353,29 @@ test('a document is styled and exported as Markdown', async ({ shelf, page }) =>
   expect(text.trim()).toBe('**Mind** the step')
 })
 
+test('a task stands beside its box, and a picture typed as Markdown leaves nothing behind', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.press('Alt+1')
+  const text = page.getByRole('textbox', { name: 'Text' })
+  await expect(text).toBeFocused()
+  await page.keyboard.type('[ ] wax the skis')
+  const box = await text.getByRole('checkbox').boundingBox()
+  const words = await text.getByText('wax the skis').boundingBox()
+  if (!box || !words) throw new Error('no task')
+  expect(Math.abs(box.y + box.height / 2 - (words.y + words.height / 2))).toBeLessThan(8)
+  expect(words.x).toBeGreaterThan(box.x + box.width)
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('see ![a ridge](ridge.png) there')
+  await expect(text.getByText('picture: a ridge')).toBeVisible()
+  await expect(text.getByText('see', { exact: false }).last()).toHaveText(
+    'see picture: a ridge there',
+  )
+})
+
 test('a table is edited, sorted, filtered and grown by keyboard and pointer', async ({
   shelf,
   page,

@@ -1,3 +1,4 @@
+import { InputRule } from '@tiptap/core'
 import Image from '@tiptap/extension-image'
 import { type NodeViewProps, NodeViewWrapper, ReactNodeViewRenderer } from '@tiptap/react'
 import { shownContent, useContent } from '@/store/documents'
@@ -39,6 +40,19 @@ const InWords = ({ alt, where }: { alt: string; where: string }) => (
   </span>
 )
 
+/** A picture as it is written in Markdown, up to its last bracket. */
+const WRITTEN = /!\[([^\]]*)\]\((\S+?)(?:\s+["“]([^"”]+)["”])?\)$/
+
 export const picture = Image.extend({
+  addInputRules() {
+    return [
+      new InputRule({
+        find: WRITTEN,
+        handler: ({ state, range, match: [, alt, src, title = null] }) => {
+          state.tr.replaceWith(range.from, range.to, this.type.create({ alt, src, title }))
+        },
+      }),
+    ]
+  },
   addNodeView: () => ReactNodeViewRenderer(Picture),
 })
