@@ -107,7 +107,7 @@ test('after the leader keys are told without Alt, and what may follow fits the s
   await shelf.desktops(...numbered('Slope', 0, 32))
   await shelf.press('Alt+B')
   expect(await shelf.here()).toBe(id('Field'))
-  for (const keys of [['Control+.'], ['Control+.', ','], ['Control+.', 'Shift+;']]) {
+  for (const keys of [['Control+.'], ['Control+.', ']'], ['Control+.', 'Shift+;']]) {
     await shelf.press(...keys)
     const told = page.getByRole('status').locator('.rise')
     const box = await told.boundingBox()
