@@ -278,6 +278,26 @@ test('on half a screen a desktop is named beside its mark, and the rack is walke
   expect(await shelf.here()).not.toBe('first')
 })
 
+test('a name that is too long is refused in words, and stays to be shortened', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  const before = (await shelf.rowNames()).length
+  await page.keyboard.press('Alt+N')
+  const field = page.getByRole('textbox', { name: 'Name of the desktop' })
+  await expect(field).toBeFocused()
+  await page.keyboard.type('w'.repeat(61))
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-said=refused]')).toContainText('at most 60 letters')
+  await expect(field).toHaveValue('w'.repeat(61))
+  await page.keyboard.press('Backspace')
+  await page.keyboard.press('Enter')
+  await expect(field).toHaveCount(0)
+  expect(await shelf.rowNames()).toContain('w'.repeat(60))
+  expect(await shelf.rowNames()).toHaveLength(before + 1)
+})
+
 test('after the keys were given to a page and something was asked, they are beside the page', async ({
   shelf,
   page,

@@ -122,6 +122,7 @@ test('what cannot be is refused, with what to do', () => {
   expect(refused('display.move', { display: tall, x: 0, y: 0 })).toMatch(/They would overlap/)
   expect(refused('display.move', { display: tall, x: 3000, y: 0 })).toMatch(/a gap between them/)
   expect(refused('display.set', { display: tall, name: ' ' })).toMatch(/needs a name/)
+  expect(refused('display.add', { name: 'a'.repeat(61) })).toMatch(/too long/)
   expect(refused('display.nudge', { display: tall, to: 'right' })).toMatch(/can’t go further/)
   expect(refused('display.focus', { to: 'left' })).toMatch(/no display to the left/)
   world.run('display.unplug', { display: tall })

@@ -11,6 +11,7 @@ import { DESKTOPS_MOST, DISPLAY_LEAST, type Display, LONGEST, type State } from 
 import { makeDesktop, settleFocus } from './change'
 import { command, type Env, nameArgument, no, type Refusal, refused } from './command'
 import { meantDisplay, onDisplay, otherDisplay, whichDisplay } from './meantDisplay'
+import { nameProblem } from './places'
 
 const group = 'Displays' as const
 
@@ -73,7 +74,8 @@ const add = command({
   unlisted: true,
   args: { name: nameArgument(), width, height, scale },
   plan: (draft, args, env) => {
-    if (args.name !== undefined && !args.name.trim()) return no('A display needs a name.')
+    const problem = args.name === undefined ? null : nameProblem(args.name, 'display')
+    if (problem) return problem
     if (Object.keys(draft.displays).length >= DISPLAYS_MOST)
       return no(`${DISPLAYS_MOST} displays are the most. Remove one first.`)
     const refusal = tooMany(draft, connected(draft).length + 1)
@@ -115,7 +117,8 @@ const change = command({
   unlisted: true,
   args: { ...whichDisplay, name: nameArgument(), width, height, scale },
   plan: onDisplay((draft, found, args: Partial<Display> & { display?: string }) => {
-    if (args.name !== undefined && !args.name.trim()) return no('A display needs a name.')
+    const problem = args.name === undefined ? null : nameProblem(args.name, 'display')
+    if (problem) return problem
     const { width: wide, height: tall, scale: by } = args
     const sized = wide !== undefined || tall !== undefined || by !== undefined
     if (sized && found.measured)

@@ -6,9 +6,9 @@ import { no, type Refusal, refused } from './command'
 /** The longest name of a desktop, in letters. */
 export const NAME_MOST = 60
 
-/** What is wrong with a name for a desktop, or null. */
-export function nameProblem(name: string): Refusal | null {
-  if (!name.trim()) return no('A desktop needs a name: type at least one letter.')
+/** What is wrong with a name for a desktop or a display, or null. */
+export function nameProblem(name: string, what = 'desktop'): Refusal | null {
+  if (!name.trim()) return no(`A ${what} needs a name: type at least one letter.`)
   return name.trim().length > NAME_MOST
     ? no(`That name is too long: use at most ${NAME_MOST} letters.`)
     : null

@@ -30,7 +30,7 @@ const contexts = command({
   },
   plan: (draft, { names: given, homes = [] }, env) => {
     if (!isBare(draft)) return no('This shelf isn’t empty. Make desktops as usual.')
-    const wrong = given.map(nameProblem).find(Boolean)
+    const wrong = given.map((name) => nameProblem(name)).find(Boolean)
     if (wrong) return wrong
     const names = given.map((name) => name.trim())
     if (new Set(names).size < names.length) return no('Two of them have the same name. Change one.')

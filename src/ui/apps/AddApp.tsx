@@ -53,7 +53,6 @@ export function AddApp() {
           <span className="w-20 text-soft">Name</span>
           <input
             className="field min-w-0 flex-1"
-            maxLength={40}
             value={name}
             onChange={(event) => setName(event.target.value)}
           />

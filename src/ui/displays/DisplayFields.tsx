@@ -43,7 +43,6 @@ export function DisplayFields({ display }: { display: Display }) {
         <input
           className="field"
           value={name}
-          maxLength={60}
           onChange={(event) => setName(event.target.value)}
           onBlur={rename}
         />

@@ -27,7 +27,6 @@ export function TitleDialog({ document }: { document: DocumentId }) {
           ref={field}
           aria-label="Title"
           aria-invalid={problem !== ''}
-          maxLength={120}
           defaultValue={name}
           className="field min-w-0 flex-1"
           onFocus={(event) => event.target.select()}

@@ -35,7 +35,6 @@ export function NameField({ id, name }: { id: DesktopId; name: string }) {
       dir="auto"
       aria-label="Name of the desktop"
       defaultValue={name}
-      maxLength={60}
       className="min-w-0 flex-1 border-ink border-b-2 border-dashed bg-transparent font-display font-semibold text-[14.5px] outline-none"
       onKeyDown={(event) => {
         event.stopPropagation()
