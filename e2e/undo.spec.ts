@@ -118,7 +118,7 @@ test('after the leader keys are told without Alt, and what may follow fits the s
   }
   await shelf.press('Control+.', 'B')
   expect(await shelf.here()).toBe(id('Bulletin'))
-  await shelf.press('Control+.', 'Enter', 'Control+.', '-')
+  await shelf.press('Control+.', 'Enter', 'Control+.', "'")
   await expect(page.locator('[data-said=refused]')).toContainText('Ctrl+. Enter')
   await shelf.press('Control+.', 'Shift+/')
   await expect(page.getByRole('dialog', { name: 'Keys' })).not.toContainText('Alt')

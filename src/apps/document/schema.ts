@@ -50,7 +50,10 @@ export const schemaOf = (picture: AnyExtension = Image): AnyExtension[] => [
   }),
   picture.configure({ inline: true }),
   TaskList,
-  TaskItem.configure({ nested: true }),
+  TaskItem.configure({
+    nested: true,
+    a11y: { checkboxLabel: ({ textContent }) => textContent || 'Empty task' },
+  }),
   Table,
   TableRow,
   TableHeader,

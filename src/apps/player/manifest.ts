@@ -45,7 +45,7 @@ export const player: AppManifest = {
   read: async (file): Promise<PlayerContent> => {
     const [{ readAudio }, { TUNES }] = await Promise.all([import('./files'), import('./tunes')])
     const read = await readAudio(file).catch(() => {
-      throw new FileProblem('it is no sound that this browser plays, or it is damaged')
+      throw new FileProblem('this browser can’t play it, or it is damaged')
     })
     return { tune: TUNES.length, volume: 0.6, at: 0, files: [read] }
   },
