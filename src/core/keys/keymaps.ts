@@ -100,7 +100,7 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
       act(
         key,
         'pad:cell',
-        'Fill that cell; press two to span',
+        'fill that cell; press two to span',
         { cell },
         `into the ninth of ${key}`,
       ),

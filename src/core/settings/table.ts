@@ -77,7 +77,7 @@ export const SETTINGS = {
   arrival: {
     section: 'Desktops',
     label: 'Show a desktop’s name on arrival for',
-    help: 'Then it is only seen behind the windows.',
+    help: 'After that it is only seen behind the windows.',
     words: 'name label arrive time',
     default: 700,
     least: 0,
