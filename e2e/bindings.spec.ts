@@ -13,7 +13,7 @@ test('keys are bound by pressing them, told what speaks against them, and work a
   const press = panel.locator('[data-own-escape]')
   // Taken, and told by what; nothing of it is done meanwhile.
   await page.keyboard.press('Alt+/')
-  await expect(panel).toContainText('They do something already: Loft')
+  await expect(panel).toContainText('Already used for: Loft')
   await expect(panel.getByRole('button', { name: /^Available nearby/ })).toBeVisible()
   await page.keyboard.press('Backspace')
   await page.keyboard.press('b')

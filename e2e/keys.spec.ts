@@ -124,7 +124,7 @@ test('keys of a place are bound, shown there at once, and nowhere else', async (
   await panel.getByRole('button', { name: 'Keys for Minimise window' }).first().click()
   await panel.getByRole('combobox').selectOption('in the loft')
   await page.keyboard.press('/')
-  await expect(panel).toContainText('They do something already: filter')
+  await expect(panel).toContainText('Already used for: filter')
   await page.keyboard.press('Backspace')
   await page.keyboard.press('v')
   expect(await shelf.violations()).toEqual([])

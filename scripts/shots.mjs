@@ -111,7 +111,7 @@ const shots = {
   trail: [['Alt+R', 'Alt+B', 'Alt+F', 'hold Alt', 'Backquote']],
   loft: [['Alt+P', 'Alt+R', 'Alt+/', 'Space', 'Shift+F', 'Space', 'Shift+R']],
   unstack: [['Alt+=']],
-  glance: [['hold Alt', 'Quote', 'b'], { prepare: first(['grid.columns', { columns: 3 }]) }],
+  glance: [['hold Alt', 'BracketLeft', 'b'], { prepare: first(['grid.columns', { columns: 3 }]) }],
   homes: [
     [],
     {

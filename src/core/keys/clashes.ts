@@ -60,7 +60,7 @@ function chord(state: Keyed, asked: Asked, first: Stroke): Clash[] {
 function taken(state: Keyed, asked: Asked): Clash[] {
   const bound = boundAt(state, asked).get(asked.keys)
   if (!bound || same(bound, asked)) return []
-  return [{ kind: 'taken', why: `They do something already: ${asked.named(bound)}.` }]
+  return [{ kind: 'taken', why: `Already used for: ${asked.named(bound)}.` }]
 }
 
 /** A sequence cannot be heard when its beginning is a command by itself. */
