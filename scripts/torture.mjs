@@ -1,10 +1,10 @@
-// npm run torture: random commands stored and loaded, faults of the store, mutated imports, hostile
-// files, and browsers killed while they write. Its figures go to docs/reliability.md.
-import { spawn } from 'node:child_process'
+// npm run torture: random commands stored and loaded, faults of the store, mutated imports, also in
+// the page, hostile files, and browsers killed while they write. Its figures go to docs/reliability.md.
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromiumFlags, installChromium, installPackages, root } from './ready.mjs'
+import { build, chromiumFlags, installChromium, installPackages, root } from './ready.mjs'
 import { serve } from './serve.mjs'
 import { updates } from './updates.mjs'
 import { visit } from './visit.mjs'
@@ -21,6 +21,7 @@ const wanted = {
   faults: given('faults', 4000),
   imports: given('imports', 10_000),
   files: given('files', 4000),
+  pages: given('pages', 200),
   kills: given('kills', 300),
   updates: given('updates', 1),
   seed: given('seed', Math.floor(Math.random() * 2 ** 31)),
@@ -264,24 +265,42 @@ async function kills(count, load) {
   }
 }
 
+/** Mutated files brought into a page, with a reload after each. */
+function pages() {
+  build()
+  const { status } = spawnSync('npx', ['playwright', 'test', 'e2e/mutated'], {
+    cwd: root,
+    env: {
+      ...process.env,
+      TORTURE_PAGES: String(wanted.pages),
+      TORTURE_SEED: String(wanted.seed),
+    },
+    stdio: 'inherit',
+  })
+  return status === 0
+}
+
 const began = Date.now()
 const halves = wanted.commands + wanted.imports > 0 ? await Promise.all([jest(0), jest(1)]) : []
 const sums = {}
 for (const { lines } of halves)
   for (const line of lines)
     for (const [name, value] of Object.entries(line)) sums[name] = (sums[name] ?? 0) + value
+const inPages = wanted.pages === 0 || pages()
 const quiet = wanted.kills ? await kills(Math.ceil((wanted.kills * 2) / 3), false) : null
 const loaded = wanted.kills ? await kills(Math.floor(wanted.kills / 3), true) : null
 const updated = wanted.updates ? await updates() : []
 for (const wrong of updated) console.log(`updated, ${wrong}: not so`)
 const ok =
   halves.every((half) => half.ok) &&
+  inPages &&
   [quiet, loaded].every((one) => !one?.gone) &&
   updated.length === 0
 const report = {
   when: new Date().toISOString().slice(0, 10),
   wanted,
   sums,
+  inPages,
   quiet,
   loaded,
   updated,
