@@ -65,7 +65,7 @@ for (const fault of ['silent database', 'database denied', 'no database', 'silen
     if (fault.startsWith('silent'))
       await expect(page.getByText('Waiting for the database')).toBeVisible()
     await expect(page.getByRole('heading', { name: 'could not be read' })).toBeVisible({
-      timeout: 25_000,
+      timeout: 40_000,
     })
     await page.screenshot({ path: `test-results/faults/${fault}.png` })
     await page.getByRole('button', { name: 'Work without saving' }).click()

@@ -325,6 +325,8 @@ test('who knew the chords as they were is told once what does the same now', {
   await expect(shelf.said()).toContainText('Alt+N is now the key to make a desktop')
   await shelf.press('Escape', 'Alt+.', 'Alt+=')
   await expect(shelf.said()).not.toContainText('Alt+N is now')
+  await shelf.press('Escape', 'Alt+-')
+  await expect(shelf.said()).toContainText("Alt+' is now the key to minimise a window")
 })
 
 test('a desktop that has N keeps it: a new one is said otherwise then, and told so', async ({

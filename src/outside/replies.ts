@@ -1,6 +1,3 @@
-/** The longest reply, in characters. */
-export { REPLY_MOST } from '@/apps/messages/protocol'
-
 /** So many ids are remembered: who asks again does so within minutes. */
 const KNOWN_MOST = 2000
 

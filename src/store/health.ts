@@ -3,17 +3,19 @@ import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
 import { useShelf } from './useShelf'
 
-/** What the person relies on without looking at it. */
-export type Part =
-  | 'database'
-  | 'snapshot'
-  | 'copy'
-  | 'folder'
-  | 'sessions'
-  | 'tabs'
-  | 'workers'
-  | 'offline'
-  | 'services'
+/** What the person relies on without looking at it, in the order in which it matters. */
+export const PARTS = [
+  'database',
+  'snapshot',
+  'copy',
+  'folder',
+  'sessions',
+  'tabs',
+  'workers',
+  'offline',
+  'services',
+] as const
+export type Part = (typeof PARTS)[number]
 
 export interface Health {
   /** `off`: there is none here, and nothing is amiss. */
@@ -44,20 +46,8 @@ export const healthOf = (shelf: Shelf, part: Part): Health | undefined =>
 
 export const useHealth = (): AllHealth => useStore(health(useShelf()))
 
-/** The first part that is amiss; the parts are in the order in which they matter. */
+/** The first part that is amiss. */
 export const useAmiss = (): Part | undefined => useStore(health(useShelf()), firstAmiss)
-
-export const PARTS: Part[] = [
-  'database',
-  'snapshot',
-  'copy',
-  'folder',
-  'sessions',
-  'tabs',
-  'workers',
-  'offline',
-  'services',
-]
 
 /** Services come and go, and say so in their own windows. */
 const firstAmiss = (all: AllHealth): Part | undefined =>

@@ -20,8 +20,11 @@ export interface Stores {
 
 const databaseOf = (shelf: string): string => `kite-shelf-${shelf}`
 
-/** A database that has not answered by then will not, in milliseconds. */
-const READ_WITHIN = 8000
+/**
+ * A database that has not answered by then will not, in milliseconds. A computer that has just begun,
+ * or is very busy, may take its time.
+ */
+const READ_WITHIN = 15_000
 const WRITTEN_WITHIN = 20_000
 
 /** The same store, which is not waited for without a limit. */

@@ -1,6 +1,7 @@
 'use client'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/types'
+import { counted } from '@/core/text/counted'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { newId } from '@/store/newId'
 import { report } from '@/store/reports'
@@ -233,7 +234,7 @@ function Talk({
       </div>
       {over > 0 ? (
         <p role="alert" className="border-seam border-t border-dashed px-3 py-1 text-alarm">
-          {over === 1 ? '1 letter' : `${over} letters`} too many: a reply has {REPLY_MOST} at most.
+          {counted(over, 'letter')} too many: a reply has {REPLY_MOST} at most.
         </p>
       ) : null}
       <div className="flex items-end gap-2 border-seam border-t p-2">

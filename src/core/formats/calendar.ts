@@ -1,6 +1,6 @@
 import ICAL from 'ical.js'
 import type { Block, Desktop, DesktopId } from '@/core/model/types'
-import { type Budget, counted, fullBudget, nextEvent, spend, TooOften } from './calendarBudget'
+import { type Budget, fullBudget, nextEvent, spend, TooOften, withinBudget } from './calendarBudget'
 import { knowZones } from './calendarZone'
 import { shortened } from './shape'
 
@@ -78,7 +78,7 @@ export function readCalendar(text: string, between: Between): ReadCalendar {
       }
       try {
         const exceptions = changed.get(uidOf(component)) ?? []
-        counted(budget, () => add(read, component, exceptions, between, budget))
+        withinBudget(budget, () => add(read, component, exceptions, between, budget))
       } catch (error) {
         read.unreadable.push({ title: titleOf(component), why: shortened(saysOf(error), 120) })
       }

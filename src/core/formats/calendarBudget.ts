@@ -43,7 +43,7 @@ interface Steps {
  * that fits would be looked for without end, and within one step of ours.
  * @throws TooOften
  */
-export function counted<T>(budget: Budget, work: () => T): T {
+export function withinBudget<T>(budget: Budget, work: () => T): T {
   const inner = ICAL.RecurIterator.prototype as unknown as Steps
   const { check_contracting_rules: check, increment_monthday: increment } = inner
   inner.check_contracting_rules = function (this: Steps) {

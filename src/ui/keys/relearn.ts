@@ -13,6 +13,7 @@ const MOVED: Readonly<Record<string, [did: string, now: string]>> = {
   'Alt+=': ['make a desktop', 'Alt+N'],
   'Alt+,': ['send a window', 'Alt+]'],
   'Alt+.': ['unstack', 'Alt+='],
+  'Alt+-': ['minimise a window', "Alt+'"],
   "Alt+'": ['look into a desktop', 'Alt+['],
 }
 

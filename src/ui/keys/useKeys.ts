@@ -105,12 +105,12 @@ function listen(
     shelf.dispatch('desktop.go', { to: along }, 'key')
     return true
   }
+  if (!pending && !undoOnly) tellMoved(shelf, meant(stroke, state, { pending, layer }) ?? stroke)
   const undoes = heard.kind === 'command' && UNDOES.includes(heard.bound.command)
   if (heard.kind === 'nothing' || (undoOnly && !undoes)) {
     if (pending) shelf.page.setState({ pending: '' })
     return false
   }
-  if (!pending) tellMoved(shelf, meant(stroke, state, { pending, layer }) ?? stroke)
   const next = heard.kind === 'prefix' ? heard.keys : ''
   if (next !== pending) shelf.page.setState({ pending: next })
   if (heard.kind === 'command') {

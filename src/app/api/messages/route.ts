@@ -1,5 +1,6 @@
+import { REPLY_MOST } from '@/apps/messages/protocol'
 import { bodyOf, isKey, problem, refusal } from '@/outside/guard'
-import { REPLY_MOST, take } from '@/outside/replies'
+import { take } from '@/outside/replies'
 import { isRunning } from '@/outside/streams'
 
 /** Takes a reply; one that was taken before, by its id, is not taken twice. */
