@@ -219,7 +219,7 @@ export async function begin(
     over.abort()
     shut(shelf)
   })
-  // A first state is in both places before anything can be done to it: a log has to stand on a copy.
+  // A first state is in both places before anything can be done to it: a log needs a copy to apply it to.
   if (written === null)
     await Promise.race([Promise.all([keeper.flush(), copies.first()]), pass(FIRST_WITHIN)])
   else copies.soon()

@@ -101,7 +101,7 @@ export async function start(
         shelf,
         opening,
         { spare: null, copy: null },
-        `It could not be opened. ${reason(error)}`,
+        `It could not be opened. ${whyFailed(error)}`,
       ),
     )
   }
@@ -125,7 +125,12 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
   try {
     kept = await waitFor(shelf, 'the database', STORE_WITHIN, findKept(stores.slots))
   } catch (error) {
-    return trouble(shelf, opening, second, `Your saved shelf could not be read. ${reason(error)}`)
+    return trouble(
+      shelf,
+      opening,
+      second,
+      `Your saved shelf could not be read. ${whyFailed(error)}`,
+    )
   }
   // What cannot be put aside, because nothing can be written, stays where it is.
   const aside = await setAside(stores.slots, kept.damaged, shelf.clock()).then(
@@ -174,7 +179,7 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
     const missing = kept.damaged.length > 0 || lost || marksOf(name).kept === true
     if (copy) await restore(shelf, opening, stores, spare, kept, copy, spare)
     else if (kept.damaged.length)
-      return trouble(shelf, opening, second, 'Your saved shelf is damaged, all of it.')
+      return trouble(shelf, opening, second, 'All of your saved shelf is damaged.')
     else await anew(shelf, opening, stores, spare, kept, missing)
   }
   return 'ready'
@@ -190,8 +195,6 @@ const LOST_WITHIN = 2500
 /** Reading a large shelf on a slow disk may take a while; after so long it does not answer. */
 const STORE_WITHIN = 30_000
 
-const reason = (error: unknown): string => whyFailed(error)
-
 const EXPORT_DAMAGED = { command: 'shelf.exportDamaged', label: 'Export it' }
 
 /** What has to be told of how the shelf was found. */
@@ -201,13 +204,13 @@ function told({ state, damaged, cut, lost }: Kept, aside: boolean): Notice[] {
   if (state && lost.length)
     notices.push({
       id: 'in part',
-      text: `The shelf could be read only in part. Left out: ${lost.join(', ')}. What could not be read ${kept}.`,
+      text: `Only part of the shelf could be read. Left out: ${lost.join(', ')}. What could not be read ${kept}.`,
       offers: EXPORT_DAMAGED,
     })
   else if (state && damaged.length)
     notices.push({
       id: 'damaged',
-      text: `A saved copy was damaged; what was kept beside it was loaded. The damaged copy ${kept}.`,
+      text: `A saved copy was damaged, so the other one was loaded. The damaged copy ${kept}.`,
       offers: EXPORT_DAMAGED,
     })
   if (state && cut)
