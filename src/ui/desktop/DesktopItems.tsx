@@ -1,7 +1,7 @@
 import { isQuiet } from '@/core/attention/waiting'
 import { currentId } from '@/core/model/selectors'
 import type { DesktopId } from '@/core/model/types'
-import { useArrangement } from '@/store/useShelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 
@@ -43,7 +43,8 @@ function OnScreen({ id }: { id: DesktopId }) {
 
 /** Everything that can be done with a desktop. */
 export function DesktopItems({ id }: { id: DesktopId }) {
-  const quiet = useArrangement(({ desktops }) => isQuiet(desktops[id] ?? {}, Date.now()))
+  const shelf = useShelf()
+  const quiet = useArrangement(({ desktops }) => isQuiet(desktops[id] ?? {}, shelf.clock()))
   const one = { desktop: id }
   return (
     <>
