@@ -74,7 +74,7 @@ function TetherItem({ id }: { id: WindowId }) {
     <CommandItem
       command="window.tether"
       args={{ window: id, ...(offered && { on: false }) }}
-      label={tethered ? 'Let its tether go' : 'Tether: keep it in the line while it is elsewhere'}
+      label={tethered ? 'Let its tether go' : 'Tether: keep it in the line'}
     />
   )
 }
