@@ -10,12 +10,17 @@ const WORKS: [fault: string, part: string, says: RegExp][] = [
   ['no channels', 'tabs', /keeps tabs apart/],
   ['no workers', 'workers', /the page does it/],
   ['workers that die', 'workers', /the page does it/],
+  ['silent workers', 'workers', /the page does it/],
   ['no session storage', 'database', /saved/],
   ['no local storage', 'database', /saved/],
   ['no private files', 'copy', /no place for a second copy/],
+  ['private files denied', 'copy', /no place for a second copy/],
+  ['silent file handles', 'copy', /can’t be opened. The browser doesn’t answer/],
   ['silent folder', 'copy', /can’t be opened. The browser doesn’t answer/],
   ['no writing to files', 'copy', /can’t be written. The disk is full/],
   ['failing writes', 'database', /storage is full/],
+  ['silent writes', 'database', /doesn’t answer as it should/],
+  ['no idle time', 'database', /saved/],
   ['no offline worker', 'database', /saved/],
 ]
 
@@ -32,9 +37,9 @@ for (const [fault, part, says] of WORKS)
     await page.keyboard.type('kept')
     await expect(page.getByRole('textbox', { name: 'Text' })).toHaveText('kept')
     await shelf.run('shelf.health')
-    await expect(health(page, part)).toContainText(says)
+    await expect(health(page, part)).toContainText(says, { timeout: 30_000 })
     await page.screenshot({ path: `test-results/faults/${fault}.png` })
-    if (part === 'database' && fault === 'failing writes') return
+    if (/writes/.test(fault)) return
     await shelf.press('Escape')
     await shelf.reload()
     await expect(page.getByRole('textbox', { name: 'Text' })).toHaveText('kept')
@@ -54,7 +59,13 @@ test('with silent files the second start opens too, and says that the second cop
 })
 
 /** A start that cannot be is a page that says why, with the ways on. */
-for (const fault of ['silent database', 'database denied', 'no database', 'silent reads'])
+for (const fault of [
+  'silent database',
+  'database denied',
+  'no database',
+  'silent reads',
+  'failing reads',
+])
   test(`with ${fault} the page says what is wrong and what can be done`, { tag: '@apart' }, async ({
     shelf,
     page,
@@ -105,7 +116,9 @@ test('where the page is not served securely tabs keep out of each other’s way 
 /** What fails while one works is told at once, and taken back when it works again. */
 const LATER: [fault: string, part: string, says: RegExp][] = [
   ['writes begin to fail', 'database', /storage is full/],
+  ['writes fall silent', 'database', /doesn’t answer as it should/],
   ['files begin to fail', 'copy', /can’t be written. The disk is full/],
+  ['files fall silent', 'copy', /can’t be written. The browser doesn’t answer/],
   ['the log’s worker dies', 'workers', /the page does it/],
   ['the log’s worker falls silent', 'workers', /the page does it/],
 ]
@@ -131,6 +144,7 @@ for (const [fault, part, says] of LATER)
     await shelf.run('shelf.health')
     // A worker that says nothing is waited for some seconds, twice.
     await expect(health(page, part)).toContainText(says, { timeout: 60_000 })
+    await page.screenshot({ path: `test-results/faults/${fault}.png` })
     await shelf.press('Escape')
     await broken(false)
     await expect(text).toBeFocused()

@@ -40,7 +40,8 @@ export const AT_START: Record<string, string> = {
     'IDBObjectStore.prototype.get = () => { throw new DOMException("no", "UnknownError") }',
   'failing writes':
     'IDBObjectStore.prototype.put = () => { throw new DOMException("full", "QuotaExceededError") }',
-  'silent writes': 'IDBObjectStore.prototype.put = function () { return new EventTarget() }',
+  // A write is done when its transaction says so.
+  'silent writes': 'Object.defineProperty(IDBTransaction.prototype, "oncomplete", { set() {} })',
   'no idle time': 'delete window.requestIdleCallback',
   'no offline worker':
     'ServiceWorkerContainer.prototype.register = () => Promise.reject(new DOMException("denied", "SecurityError"))',
@@ -51,11 +52,8 @@ export const MIDWAY: Record<string, string> = {
   'writes begin to fail': `const put = IDBObjectStore.prototype.put; IDBObjectStore.prototype.put = function (...args) {
     if ((${broken})()) throw new DOMException("full", "QuotaExceededError")
     return put.apply(this, args) }`,
-  'writes fall silent': `const put = IDBObjectStore.prototype.put; IDBObjectStore.prototype.put = function (...args) {
-    return (${broken})() ? new EventTarget() : put.apply(this, args) }`,
-  'reads begin to fail': `const get = IDBObjectStore.prototype.get; IDBObjectStore.prototype.get = function (...args) {
-    if ((${broken})()) throw new DOMException("no", "UnknownError")
-    return get.apply(this, args) }`,
+  'writes fall silent': `Object.defineProperty(IDBTransaction.prototype, "oncomplete", { set(told) {
+    this.addEventListener("complete", (event) => (${broken})() || told?.call(this, event)) } })`,
   'files begin to fail': `const create = FileSystemFileHandle.prototype.createWritable; FileSystemFileHandle.prototype.createWritable = function (...args) {
     return (${broken})() ? Promise.reject(new DOMException("full", "QuotaExceededError")) : create.apply(this, args) }`,
   'files fall silent': `const create = FileSystemFileHandle.prototype.createWritable; FileSystemFileHandle.prototype.createWritable = function (...args) {

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type BrowserContext, chromium, type Page } from '@playwright/test'
 import { checksum } from '../src/store/checksum'
+import { AT_START } from './faults'
 import { expect, ShelfPage, test } from './shelf'
 
 test('the demo never touches the own shelf', async ({ shelf, page }) => {
@@ -185,6 +186,31 @@ test('the database is gone: the second copy is loaded, with the texts, and told'
   await expect(text).toContainText('Kept twice.')
   await shelf.reload()
   await expect(text).toContainText('Kept twice.')
+})
+
+test('the database is gone and the second copy cannot be read now: nothing is written over, and it is there later', async ({
+  shelf,
+  page,
+  context,
+}) => {
+  await shelf.open('shelf')
+  await shelf.run('desktop.rename', { name: 'Copied' })
+  await shelf.kept()
+  await leave(page)
+  await elsewhere(page)
+  await page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        indexedDB.deleteDatabase('kite-shelf-own').onsuccess = resolve
+      }),
+  )
+  const now = await context.newPage()
+  await now.addInitScript(AT_START['unreadable files'] ?? '')
+  await now.goto('/shelf')
+  await expect(now.getByText('the second copy can’t be opened now')).toBeVisible()
+  await now.close()
+  await shelf.open('shelf')
+  expect((await shelf.rowNames())[0]).toBe('Copied')
 })
 
 test('a state that breaks a rule is read in part: what is sound is kept, the rest is told', async ({

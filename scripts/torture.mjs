@@ -144,8 +144,10 @@ async function kill(address, folder, { moment, human }) {
     ([from, every]) => {
       let n = from
       setInterval(() => {
-        window.kiteShelf.run('desktop.rename', { desktop: 'first', name: `Desk ${++n}` })
-        window.tell('change', n, Date.now())
+        const name = `Desk ${n + 1}`
+        // A page that another one takes the shelf from refuses what comes then.
+        if (!window.kiteShelf.run('desktop.rename', { desktop: 'first', name }).ok) return
+        window.tell('change', ++n, Date.now())
         window.tell('steps', window.kiteShelf.steps().length, Date.now())
       }, every)
     },
@@ -287,8 +289,8 @@ for (const { lines } of halves)
   for (const line of lines)
     for (const [name, value] of Object.entries(line)) sums[name] = (sums[name] ?? 0) + value
 const inPages = wanted.pages === 0 || pages()
-const quiet = wanted.kills ? await kills(Math.ceil((wanted.kills * 2) / 3), false) : null
-const loaded = wanted.kills ? await kills(Math.floor(wanted.kills / 3), true) : null
+const quiet = wanted.kills ? await kills(Math.ceil(wanted.kills / 2), false) : null
+const loaded = wanted.kills ? await kills(Math.floor(wanted.kills / 2), true) : null
 const updated = wanted.updates ? await updates() : []
 for (const wrong of updated) console.log(`updated, ${wrong}: not so`)
 const ok =

@@ -293,6 +293,8 @@ const NO_LOG = { send: () => {}, close: () => {} }
 
 /** How long the browser has to say whether it may be written to a folder, in milliseconds. */
 const ALLOWED_WITHIN = 4000
+/** A copy in a folder that is not written by then is told, in milliseconds. */
+const FOLDER_WITHIN = 20_000
 
 async function offerFolder(shelf: Shelf, folder: FolderCopy): Promise<void> {
   const is = await within(folder.open(), ALLOWED_WITHIN, 'The folder')
@@ -319,7 +321,8 @@ function folderPaused(shelf: Shelf, { name }: FolderCopy): void {
 async function copyToFolder(shelf: Shelf, folder: FolderCopy): Promise<void> {
   if (!folder.name) return
   try {
-    if (!(await folder.write(await exportText(shelf)))) return folderPaused(shelf, folder)
+    const writing = folder.write(await exportText(shelf))
+    if (!(await within(writing, FOLDER_WITHIN, 'The folder'))) return folderPaused(shelf, folder)
     putAwayNotice(shelf, NO_FOLDER)
     const says = `A copy is kept in “${folder.name}”, at most half a minute behind.`
     setHealth(shelf, 'folder', { is: 'good', says, last: shelf.clock() })

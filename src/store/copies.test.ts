@@ -2,6 +2,7 @@ import type { State } from '@/core/model/types'
 import type { ChangeLog } from './changeLog'
 import { COPY_EVERY, Copies } from './copies'
 import { changeContent, provideContents } from './documents'
+import { healthOf } from './health'
 import type { Shelf } from './shelf'
 import type { Spare } from './spare'
 import { MemoryStore, makeShelf } from './testing'
@@ -14,7 +15,7 @@ function copying() {
   const inOne: unknown[] = []
   const documents = new Map<string, unknown>()
   const order: string[] = []
-  const place = { full: false }
+  const place = { full: false, silent: false }
   const spare = {
     write: async (state: State, _is: unknown, said: unknown) => {
       if (place.full) throw new Error('full')
@@ -22,7 +23,10 @@ function copying() {
       states.push(state)
       inOne.push(said)
     },
-    writeDocument: async (id: string, content: unknown) => void documents.set(id, content),
+    writeDocument: async (id: string, content: unknown) => {
+      if (place.silent) await new Promise(() => {})
+      documents.set(id, content)
+    },
     removeDocument: async (id: string) => void documents.delete(id),
   } as unknown as Spare
   const log = {
@@ -83,6 +87,22 @@ test('the log is only let go of when the copy that has it is written', async () 
   await copies.now()
   expect(documents.get('note')).toEqual({ saved: 'more', draft: null })
   expect(order.slice(4)).toEqual(['turn', 'copy', 'drop'])
+})
+
+test('a file that never answers is told, and holds no later copy up', async () => {
+  const { copies, place, documents } = copying()
+  place.silent = true
+  changeContent(shelf, 'note', 'snow', 'saved')
+  copies.soon()
+  await jest.advanceTimersByTimeAsync(25_000)
+  expect(healthOf(shelf, 'copy')).toMatchObject({
+    is: 'amiss',
+    says: expect.stringContaining('The browser doesn’t answer.'),
+  })
+  place.silent = false
+  await jest.advanceTimersByTimeAsync(COPY_EVERY)
+  expect(healthOf(shelf, 'copy')?.is).toBe('good')
+  expect(documents.get('note')).toEqual({ saved: 'snow', draft: null })
 })
 
 test('after the shelf was let go nothing is copied, also not what was waiting its turn', async () => {

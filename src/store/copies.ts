@@ -99,16 +99,8 @@ export class Copies {
     const at = this.shelf.clock()
     try {
       if (inOne) giveBackForSpare(this.shelf, documents.keys())
-      else await this.writeDocuments(documents)
-      const { history } = this.shelf.page.getState().session
-      const steps = newestSteps(history, (id) => contentsOf(this.shelf, id))
-      const written = this.spare?.write(
-        state,
-        { at, seq, stateSeq },
-        inOne ? documents : new Map(),
-        steps,
-      )
-      await within(written ?? Promise.resolve(), WRITTEN_WITHIN, 'The second copy')
+      const written = this.write(state, { at, seq, stateSeq }, documents, inOne)
+      await within(written, WRITTEN_WITHIN, 'The second copy')
       this.log.drop()
       this.written = at
       this.told = null
@@ -119,6 +111,18 @@ export class Copies {
     }
     this.tell()
     await this.also()
+  }
+
+  private async write(
+    state: State,
+    is: Parameters<Spare['write']>[1],
+    documents: Contents,
+    inOne: boolean,
+  ): Promise<void> {
+    if (!inOne) await this.writeDocuments(documents)
+    const { history } = this.shelf.page.getState().session
+    const steps = newestSteps(history, (id) => contentsOf(this.shelf, id))
+    await this.spare?.write(state, is, inOne ? documents : new Map(), steps)
   }
 
   /** How the log is written: each change at once, or not at all, and why. */

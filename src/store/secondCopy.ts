@@ -13,6 +13,8 @@ export interface Second {
   /** Null where there is none, or none that answers. */
   spare: Spare | null
   copy: SpareCopy | null
+  /** There may be one that could not be opened. */
+  failed?: boolean
 }
 
 /** One that does not answer is left alone until the shelf is opened again: what it has is not known. */
@@ -25,6 +27,6 @@ export async function openSecond(shelf: Shelf, name: string): Promise<Second> {
   } catch (error) {
     const says = `The second copy can’t be opened. ${whyFailed(error)} Reload to try again.`
     setHealth(shelf, 'copy', { is: 'amiss', says })
-    return { spare: null, copy: null }
+    return { spare: null, copy: null, failed: true }
   }
 }

@@ -5,6 +5,9 @@ import type { LogOrder } from './logWriter'
 import { Spare } from './spare'
 
 /** The private files of a browser, as far as the second copy uses them. */
+/** Whether files are there that cannot be read now. */
+let unreadable = false
+
 class Folder {
   private files = new Map<string, string>()
   private folders = new Map<string, Folder>()
@@ -16,10 +19,14 @@ class Folder {
   }
 
   async getFileHandle(name: string, options?: { create: boolean }) {
-    if (!options?.create && !this.files.has(name)) throw new Error('not found')
+    if (!options?.create && !this.files.has(name))
+      throw new DOMException('not found', 'NotFoundError')
     let written = ''
     return {
-      getFile: async () => ({ text: async () => this.files.get(name) }),
+      getFile: async () => {
+        if (unreadable) throw new DOMException('busy', 'NotReadableError')
+        return { text: async () => this.files.get(name) }
+      },
       createWritable: async () => ({
         write: async (text: string) => {
           written = text
@@ -60,6 +67,22 @@ test('the first copy has what documents say; what has a file of its own since is
   await first.writeDocument('note', says('more snow'))
   const later = await (await open()).read()
   expect([...(later?.documents.keys() ?? [])]).toEqual(['plan'])
+  // One that is there and cannot be read is not taken for one that is not there.
+  unreadable = true
+  await expect((await open()).read()).rejects.toThrow('busy')
+  unreadable = false
+})
+
+test('where private files are denied there is no copy; where they fail that is told', async () => {
+  const fails = (error: unknown) =>
+    Object.defineProperty(globalThis, 'navigator', {
+      value: { storage: { getDirectory: () => Promise.reject(error) } },
+      configurable: true,
+    })
+  fails(new DOMException('denied', 'SecurityError'))
+  expect(await Spare.open('test')).toBeNull()
+  fails(new DOMException('broken', 'UnknownError'))
+  await expect(Spare.open('test')).rejects.toThrow('broken')
 })
 
 test('where lines are missing nothing is built on what was before, until the whole is told', async () => {

@@ -56,18 +56,25 @@ export class Spare {
     private documents: FileSystemDirectoryHandle,
   ) {}
 
-  /** The spare copy of a shelf, or null where the browser has no private files. */
+  /**
+   * The spare copy of a shelf, or null where the browser has no private files, or allows none.
+   * @throws when they fail
+   */
   static async open(shelf: string): Promise<Spare | null> {
     try {
       const root = await navigator.storage.getDirectory()
       const folder = await root.getDirectoryHandle(`kite-shelf-${shelf}`, { create: true })
       return new Spare(folder, await folder.getDirectoryHandle('documents', { create: true }))
-    } catch {
-      return null
+    } catch (error) {
+      if (error instanceof TypeError || (error as Error).name === 'SecurityError') return null
+      throw error
     }
   }
 
-  /** The newest copy that is whole. */
+  /**
+   * The newest copy that is whole.
+   * @throws when one is there that cannot be read now: it must not be written over
+   */
   async read(): Promise<SpareCopy | null> {
     let newest: { copy: SpareCopy; raw: unknown; file: (typeof FILES)[number] } | null = null
     for (const file of FILES) {
@@ -218,8 +225,9 @@ async function readFile(folder: FileSystemDirectoryHandle, name: string): Promis
   try {
     const handle = await folder.getFileHandle(name)
     return await (await handle.getFile()).text()
-  } catch {
-    return null
+  } catch (error) {
+    if ((error as Error).name === 'NotFoundError') return null
+    throw error
   }
 }
 

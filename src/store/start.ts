@@ -180,6 +180,13 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
     if (copy) await restore(shelf, opening, stores, spare, kept, copy, spare)
     else if (kept.damaged.length)
       return trouble(shelf, opening, second, 'All of your saved shelf is damaged.')
+    else if (missing && second.failed)
+      return trouble(
+        shelf,
+        opening,
+        second,
+        'The browser has lost this shelf, and the second copy can’t be opened now.',
+      )
     else await anew(shelf, opening, stores, spare, kept, missing)
   }
   return 'ready'
