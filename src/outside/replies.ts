@@ -1,3 +1,6 @@
+// Route handlers know the apps by way of the services only.
+export { REPLY_MOST } from '@/apps/messages/protocol'
+
 /** So many ids are remembered: who asks again does so within minutes. */
 const KNOWN_MOST = 2000
 

@@ -188,9 +188,10 @@ function Notes({ run, stop, name }: { run: Run; stop: Stop; name: string }) {
   }, [text])
   useEffect(() => {
     const leave = () => keep.current()
-    addEventListener('pagehide', leave)
+    // Before the shelf is written, which hears of it too.
+    addEventListener('pagehide', leave, { capture: true })
     return () => {
-      removeEventListener('pagehide', leave)
+      removeEventListener('pagehide', leave, { capture: true })
       leave()
     }
   }, [])

@@ -1,6 +1,5 @@
-import { REPLY_MOST } from '@/apps/messages/protocol'
 import { bodyOf, isKey, problem, refusal } from '@/outside/guard'
-import { take } from '@/outside/replies'
+import { REPLY_MOST, take } from '@/outside/replies'
 import { isRunning } from '@/outside/streams'
 
 /** Takes a reply; one that was taken before, by its id, is not taken twice. */
