@@ -517,23 +517,27 @@ test('what is kept at once is not told of each time; what takes long is', async 
     await shelf.kept()
   }
   expect(await words.jsonValue()).toEqual([])
-  // Another takes the store for a while: what is to be kept waits.
-  await page.evaluate(async () => {
+  // Another takes the store until it is let go: what is to be kept waits.
+  const letGo = await page.evaluateHandle(async () => {
+    const held = { on: true }
     for (const { name = '' } of await indexedDB.databases()) {
       const asked = indexedDB.open(name)
       await new Promise((resolve) => asked.addEventListener('success', resolve))
       const names = [...asked.result.objectStoreNames]
       if (!names[0]) continue
       const store = asked.result.transaction(names, 'readwrite').objectStore(names[0])
-      const until = performance.now() + 1500
       const hold = () => {
-        store.get('nothing').onsuccess = () => performance.now() < until && hold()
+        store.get('nothing').onsuccess = () => held.on && hold()
       }
       hold()
+    }
+    return () => {
+      held.on = false
     }
   })
   await shelf.run('desktop.go', { to: 'Other' })
   await expect(told).toHaveText('saving')
+  await letGo.evaluate((release) => release())
   await expect(told).toHaveText('saved')
   await shelf.kept()
 })
