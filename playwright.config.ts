@@ -13,7 +13,8 @@ export default defineConfig<object, { visit: Visit }>({
   testDir: 'e2e',
   outputDir: 'test-results/e2e',
   fullyParallel: true,
-  workers: 2,
+  // More than there are cores: a test waits most of its time.
+  workers: 3,
   // A second try would hide a cause.
   retries: 0,
   // Enough for a machine that does much else: what comes late is not wrong.

@@ -1,4 +1,5 @@
 import type { Locator } from '@playwright/test'
+import { pdf } from './pdf'
 import { expect, test } from './shelf'
 
 async function middle(place: Locator): Promise<{ x: number; y: number }> {
@@ -11,33 +12,6 @@ const PNG = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAIAAAACCAIAAAD91JpzAAAAFElEQVR4nGP8z8Dwn4GBgYGJAQoAHxcCAk+Uzr4AAAAASUVORK5CYII=',
   'base64',
 )
-
-/** A PDF with a page for each word. */
-function pdf(...words: string[]): string {
-  const pages = words.map((_, at) => 4 + 2 * at)
-  const objects = [
-    '<< /Type /Catalog /Pages 2 0 R >>',
-    `<< /Type /Pages /Kids [${pages.map((at) => `${at} 0 R`).join(' ')}] /Count ${words.length} >>`,
-    '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>',
-    ...words.flatMap((word, at) => {
-      const stream = `BT /F1 24 Tf 40 100 Td (${word}) Tj ET`
-      return [
-        `<< /Type /Page /Parent 2 0 R /MediaBox [0 0 300 200] /Contents ${5 + 2 * at} 0 R /Resources << /Font << /F1 3 0 R >> >> >>`,
-        `<< /Length ${stream.length} >>\nstream\n${stream}\nendstream`,
-      ]
-    }),
-  ]
-  let text = '%PDF-1.4\n'
-  const offsets = objects.map((object, at) => {
-    const offset = text.length
-    text += `${at + 1} 0 obj\n${object}\nendobj\n`
-    return offset
-  })
-  const start = text.length
-  const table = offsets.map((offset) => `${String(offset).padStart(10, '0')} 00000 n \n`).join('')
-  const size = objects.length + 1
-  return `${text}xref\n0 ${size}\n0000000000 65535 f \n${table}trailer\n<< /Size ${size} /Root 1 0 R >>\nstartxref\n${start}\n%%EOF`
-}
 
 /** A second of a quiet tone. */
 function wav(): Buffer {

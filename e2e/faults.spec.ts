@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { AT_START, MIDWAY } from './faults'
+import { AT_START, HURRIED, MIDWAY } from './faults'
 import { expect, ShelfPage, test } from './shelf'
 
 const health = (page: Page, part: string) => page.locator(`[data-health="${part}"]`)
@@ -30,6 +30,7 @@ for (const [fault, part, says] of WORKS)
     page,
   }) => {
     shelf.expected = /./
+    await page.addInitScript(HURRIED)
     await page.addInitScript(AT_START[fault] ?? '')
     await shelf.open('shelf')
     await shelf.press('Alt+1')
@@ -71,6 +72,7 @@ for (const fault of [
     page,
   }) => {
     shelf.expected = /./
+    await page.addInitScript(HURRIED)
     await page.addInitScript(AT_START[fault] ?? '')
     await page.goto('/shelf')
     if (fault.startsWith('silent'))
@@ -130,6 +132,7 @@ for (const [fault, part, says] of LATER)
   }) => {
     shelf.expected = /./
     test.setTimeout(120_000)
+    await page.addInitScript(HURRIED)
     await page.addInitScript(MIDWAY[fault] ?? '')
     await shelf.open('shelf')
     await shelf.press('Alt+1')

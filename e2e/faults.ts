@@ -8,6 +8,12 @@ const broken = () => (window as { broken?: boolean }).broken === true
 /** Put before each: what a script may use. */
 const NEVER = 'new Promise(() => {})'
 
+/** What is waited for is waited for a third of the time: long waits only, those that take no part in work. */
+export const HURRIED = `for (const name of ['setTimeout', 'setInterval']) {
+  const real = window[name]
+  window[name] = (done, time = 0, ...args) => real(done, time < 1500 ? time : time / 3, ...args)
+}`
+
 /** From the start on. */
 export const AT_START: Record<string, string> = {
   'no locks': 'Object.defineProperty(navigator, "locks", { value: undefined })',

@@ -91,6 +91,64 @@ test('words in any order, settings and passages; what is found in a text is gone
   )
 })
 
+test('what is long is looked through to its end; where it stands is gone to', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  const lines = Array.from({ length: 3000 }, (_, at) => `Cairn ${at} stands where it stood`)
+  await shelf.drop(
+    {
+      name: 'Paths.md',
+      type: 'text/markdown',
+      content: `${lines.join('\n\n')}\n\nthe last *red* lantern`,
+    },
+    { name: 'Log.txt', type: 'text/plain', content: `${lines.join('\n')}\namber cairn` },
+    {
+      name: 'Readings.csv',
+      type: 'text/csv',
+      content: `a,b\n${lines.join(',1\n')},1\nx,slate hut`,
+    },
+  )
+  await expect(page.locator('[data-window]')).toHaveCount(3)
+  const options = page.getByRole('dialog', { name: 'Line' }).getByRole('option')
+  const find = async (words: string, title: string) => {
+    await shelf.press('Alt+;')
+    await page.keyboard.type(words)
+    await expect(options.first()).toContainText(words, { ignoreCase: true })
+    await shelf.press('Enter')
+    await expect(page.locator('[data-focused]')).toHaveAttribute('aria-label', title)
+  }
+  await find('amber cairn', 'Log')
+  await expect.poll(() => page.evaluate(() => String(getSelection()))).toBe('amber cairn')
+  await find('slate hut', 'Readings')
+  await expect(page.locator('[data-focused] [role=gridcell][aria-selected=true]')).toHaveText(
+    'slate hut',
+  )
+  // Capitals and styles make no difference.
+  await find('LANTERN', 'Paths')
+  await expect(page.locator('[data-focused]').getByText('lantern')).toBeInViewport()
+  // The loft looks there too.
+  await shelf.press('Alt+/', '/')
+  await page.keyboard.type('slate hut')
+  await expect(page.locator('[data-standing]')).toHaveText('Readings')
+})
+
+test('a thread in which something is found is opened', async ({ shelf, page }) => {
+  await shelf.open()
+  const threads = shelf.window('line').getByRole('navigation', { name: 'Threads' })
+  for (const [words, who] of [
+    ['stays closed until noon', 'road crew'],
+    ['New snow at the hut', 'hut warden'],
+  ] as const) {
+    await shelf.press('Alt+;')
+    await page.keyboard.type(words)
+    await expect(page.getByRole('option').first()).toContainText(words)
+    await shelf.press('Enter')
+    await expect(threads.locator('[aria-current]')).toContainText(who)
+  }
+})
+
 test('where something is found beside a field, one types on in the field', async ({
   shelf,
   page,

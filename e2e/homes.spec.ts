@@ -1,4 +1,4 @@
-import { expect, test } from './shelf'
+import { expect, ShelfPage, test } from './shelf'
 
 /** Three windows on the desktop that is shown, some on another. */
 const TWO = {
@@ -82,6 +82,39 @@ test('a second home for the same windows says so, and takes the place of the fir
   expect(await shelf.violations()).toEqual([])
 })
 
+test('what a home may depend on: a title that is offered, displays, days as one counts them', async ({
+  browser,
+  baseURL,
+}) => {
+  const there = await browser.newContext({ locale: 'de-DE', baseURL: baseURL ?? '' })
+  const shelf = new ShelfPage(await there.newPage())
+  await shelf.page.goto('/demo')
+  await expect(shelf.page.locator('#desktop')).toBeVisible()
+  await shelf.run('window.focus', { window: 'stations' })
+  await shelf.run('home.ask')
+  const dialog = shelf.page.getByRole('dialog', { name: 'A home for tables' })
+  // The title is offered, and holds once it is chosen.
+  await expect(dialog.getByRole('radio', { name: 'all tables' })).toBeChecked()
+  await expect(dialog.getByLabel('Pattern of the title')).toHaveValue('')
+  await dialog.getByRole('radio', { name: 'titled' }).check()
+  await expect(dialog.getByLabel('Pattern of the title')).toHaveValue('Station*')
+  await dialog.getByRole('checkbox', { name: 'Tall' }).check()
+  for (const day of ['Su', 'Mo']) await dialog.getByRole('checkbox', { name: day }).check()
+  await expect(dialog.getByRole('status')).toHaveText(
+    'Tables titled “Station*” on Monday, Sunday while Tall is plugged in open on Field and take you there',
+  )
+  const days = await dialog
+    .getByRole('checkbox')
+    .evaluateAll((all) =>
+      all.map((one) => one.parentElement?.textContent).filter((name) => name?.length === 2),
+    )
+  expect(days).toEqual(['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'])
+  expect(await shelf.violations()).toEqual([])
+  await shelf.press('Enter')
+  expect((await shelf.state()).homes.at(-1)).toMatchObject({ displays: ['tall'], days: [0, 1] })
+  await there.close()
+})
+
 test('put right lists the three, does what is ticked, one undo restores', async ({
   shelf,
   page,
@@ -96,7 +129,9 @@ test('put right lists the three, does what is ticked, one undo restores', async 
     /Station readings, Sunday.*Field$/,
   ])
   expect(await shelf.violations()).toEqual([])
-  await list.getByRole('checkbox').nth(1).uncheck()
+  // The arrows walk the list, from the answer too, which has the keys first.
+  await shelf.press('ArrowDown', 'ArrowDown', ' ')
+  await expect(list.getByRole('checkbox').nth(1)).not.toBeChecked()
   await shelf.press('Enter')
   const { windows } = await shelf.state()
   expect([windows.north, windows.radio, windows.sunday].map((one) => one?.desktop)).toEqual([
@@ -202,7 +237,15 @@ test('a pair is made from a short list, divided by pointer and key, swapped, and
   await shelf.press('Alt+]', (await shelf.state()).desktops[pair ?? '']?.letter ?? '')
   const full = page.getByRole('dialog', { name: /has no room/ })
   await full.getByRole('button', { name: /^Send it to Field/ }).click()
-  await shelf.press('Alt+Z', 'Alt+\\')
+  expect(await shelf.here()).toBe(id('Rota'))
+  await shelf.press('Alt+Z')
+  // Who wanted to go along goes along.
+  await shelf.press(`Alt+Shift+${(await shelf.state()).desktops[pair ?? '']?.letter}`)
+  await full.getByRole('button', { name: /^Carry it to Field/ }).click()
+  expect(await shelf.here()).toBe(id('Field'))
+  await shelf.press('Alt+Z')
+  expect(await shelf.here()).toBe(id('Rota'))
+  await shelf.run('desktop.go', { to: pair })
   await shelf.press('Alt+Shift+Enter')
   const { windows } = await shelf.state()
   for (const one of [id('Stations'), id('Observers')])

@@ -167,6 +167,31 @@ test('where Option types, no character is lost: commands begin otherwise, said o
   expect((await shelf.state()).settings.keys).toBe('alt')
 })
 
+test('keys begun with Ctrl and Alt are taken from the text, those of the text told where they are free', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Field: { Notes: 'document' }, Model: {} })
+  const text = shelf.window(id('Notes')).locator('[contenteditable=true]')
+  await text.click()
+  await page.keyboard.type('plain')
+  await shelf.press('Control+Shift+2')
+  await expect(text.locator('h2')).toHaveText('plain')
+  await shelf.press('Control+Shift+2')
+  const tools = shelf.window(id('Notes')).getByRole('toolbar', { name: 'Text style' })
+  await expect(tools.getByRole('button', { name: 'Bold, Ctrl+B' })).toBeVisible()
+  await shelf.run('settings.set', { keys: 'control' })
+  // One that means something does only that; one that means nothing does nothing.
+  await shelf.press('Control+Alt+c', 'Control+Alt+2')
+  await expect(text.locator('h2, pre')).toHaveCount(0)
+  expect(await shelf.here()).toBe(id('Field'))
+  await shelf.run('keys.bind', { command: 'desktop.go', args: { to: 'M' }, keys: 'Ctrl+B' })
+  await expect(tools.getByRole('button', { name: 'Bold', exact: true })).toBeVisible()
+  await text.click()
+  await shelf.press('Control+B')
+  await expect.poll(() => shelf.here()).toBe(id('Model'))
+})
+
 test('a letter of another alphabet stands for a desktop; the Latin ones are heard on that layout too', async ({
   shelf,
   page,

@@ -1,3 +1,4 @@
+import { pdf } from './pdf'
 import { expect, test } from './shelf'
 
 /** Three desktops with windows of the same few apps, and one without. */
@@ -303,6 +304,37 @@ test('the filter looks into texts; the bench is scrolled by keys', async ({ shel
   await expect(page.locator('[data-standing]')).toContainText('Bulletin, north side')
   await shelf.press('Escape', 'Escape')
   await expect(page.locator('#loft')).toBeHidden()
+})
+
+test('the bench shows what stands in a window, drawn, typed or not seen yet, and nothing of another', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.press('Alt+1')
+  await page.keyboard.type('Snow of the night')
+  await shelf.drop({ name: 'Route.pdf', type: 'application/pdf', content: pdf('Cornice') })
+  await expect(page.locator('[data-app="reader"] canvas')).toBeVisible()
+  // Made from a pattern behind, a desktop has windows that were never drawn.
+  await shelf.run('pattern.keep', { name: 'Again' })
+  await shelf.run('pattern.make', { pattern: 'Again', name: 'Other' })
+  await shelf.reload()
+  await shelf.run('desktop.go', { to: 'first' })
+  await shelf.press('Alt+/')
+  const bench = page.locator('#bench')
+  const ink = () =>
+    bench.locator('canvas').evaluate((canvas: HTMLCanvasElement) => {
+      const { data } =
+        canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height) ?? {}
+      return data?.some((value, at) => at % 4 === 0 && value < 128 && (data[at + 3] ?? 0) > 0)
+    })
+  await expect.poll(ink).toBe(true)
+  await shelf.press('ArrowLeft')
+  await expect(bench).toContainText('Snow of the night')
+  // Those of the pattern are empty, and shown so.
+  await shelf.press('ArrowDown')
+  await expect(bench).not.toContainText('Snow of the night')
+  await expect(bench.locator('canvas')).toHaveCount(0)
 })
 
 test('the loft uses the room there is; + and - change how large windows are, 0 lets them fit again', async ({

@@ -122,16 +122,9 @@ test('each grip moves its edges and no others, down to the smallest size', async
   }
 })
 
-test('dropping a window on a row sends it and names the key for next time', async ({
-  shelf,
-  page,
-}) => {
+test('dropping a window on a row sends it and names the key for next time', async ({ shelf }) => {
   const id = await shelf.furnish(THREE)
-  const rota = await shelf.row('Rota').boundingBox()
-  const to = { x: (rota?.x ?? 0) + 60, y: (rota?.y ?? 0) + 20 }
-  await shelf.grasp(shelf.window(id('Stations')).locator('.hem'), to, { x: 300, y: 15 })
-  await expect(shelf.row('Rota')).toHaveAttribute('data-drop', 'true')
-  await page.mouse.up()
+  await shelf.dropOnRow(shelf.window(id('Stations')).locator('.hem'), 'Rota', { x: 300, y: 15 })
   await expect(shelf.said()).toContainText('Sent “Stations” to Rota')
   await expect(shelf.said()).toContainText('next time')
   await expect(shelf.said().locator('kbd')).toHaveText('Alt]R')
@@ -147,6 +140,7 @@ test('held over a row its desktop opens, with the window in hand', async ({ shel
     { x: (rota?.x ?? 0) + 60, y: (rota?.y ?? 0) + 20 },
     { x: 300, y: 15 },
   )
+  await expect(shelf.row('Rota')).toHaveAttribute('data-drop', 'true')
   await expect.poll(() => shelf.here()).toBe(id('Rota'))
   await page.mouse.move(800, 470, { steps: 5 })
   await expect(shelf.window(id('Stations'))).toBeVisible()
@@ -157,6 +151,49 @@ test('held over a row its desktop opens, with the window in hand', async ({ shel
     frame: { x: 800 - 208 - 301, y: 454 },
   })
   expect(focus).toBe(id('Stations'))
+  // Taken back, one is where the drag began, as after a carry.
+  await shelf.press('Alt+Z')
+  expect(await shelf.here()).toBe(id('Field'))
+  expect((await shelf.state()).windows[id('Stations')]?.desktop).toBe(id('Field'))
+  await shelf.press('Alt+Shift+Z')
+  expect(await shelf.here()).toBe(id('Rota'))
+})
+
+test('content held over a row opens its desktop; given up, one is where the drag began', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish(THREE)
+  // As the browser tells of a file that is dragged.
+  const tell = (type: string, at = shelf.row('Rota')) =>
+    at.evaluate(
+      (element, told) =>
+        element.dispatchEvent(
+          new DragEvent(told, {
+            bubbles: true,
+            cancelable: true,
+            dataTransfer: new DataTransfer(),
+          }),
+        ),
+      type,
+    )
+  const area = page.locator('#desktop')
+  await tell('dragover')
+  await expect.poll(() => shelf.here()).toBe(id('Rota'))
+  // It left the page, and came back before that was for good.
+  await tell('dragleave')
+  await tell('dragover', area)
+  await page.waitForTimeout(600)
+  expect(await shelf.here()).toBe(id('Rota'))
+  await tell('dragleave')
+  await expect.poll(() => shelf.here()).toBe(id('Field'))
+  // Dropped there one stays.
+  await tell('dragover')
+  await expect.poll(() => shelf.here()).toBe(id('Rota'))
+  await tell('drop', area)
+  await tell('dragleave', area)
+  await page.waitForTimeout(600)
+  expect(await shelf.here()).toBe(id('Rota'))
 })
 
 test('double-click on the hem maximises and back; the icons act on their own window', async ({

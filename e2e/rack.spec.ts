@@ -15,7 +15,7 @@ test('a bow dragged is its window: onto a row it goes there, onto the desktop it
   const [table = ''] = ids
   const row = await shelf.row('Kestrel').boundingBox()
   if (!row) throw new Error('no row')
-  await shelf.drag(bow(shelf, table), { x: row.x + 60, y: row.y + 12 })
+  await shelf.dropOnRow(bow(shelf, table), 'Kestrel')
   expect((await shelf.state()).windows[table]?.desktop).toBe(kestrel)
   expect((await shelf.state()).order).toEqual([first, kestrel])
   await expect(shelf.said()).toContainText('Sent')

@@ -82,6 +82,17 @@ test('messages come in, a mention rings the bow, a reply waits out a lost connec
   expect(await shelf.violations()).toEqual([])
 })
 
+test('a push on a thread leaves the keys with its reply', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.run('window.focus', { window: 'line' })
+  const threads = shelf.window('line').getByRole('navigation', { name: 'Threads' })
+  for (const thread of (await threads.getByRole('button').all()).reverse()) {
+    await thread.click()
+    await page.keyboard.type('Ok')
+    await expect(shelf.window('line').getByRole('textbox')).toHaveValue('Ok')
+  }
+})
+
 test('the demo’s mention is read when its window is seen', async ({ shelf, page }) => {
   await shelf.open()
   await expect(page.getByRole('button', { name: 'Public line, wants attention' })).toBeAttached()

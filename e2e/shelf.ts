@@ -181,6 +181,25 @@ export class ShelfPage {
     await this.drawn()
   }
 
+  /** Drags onto a row and lets go at once: held there, its desktop would open. */
+  async dropOnRow(from: Locator, name: string, at?: { x: number; y: number }): Promise<void> {
+    const row = await this.row(name).boundingBox()
+    if (!row) throw new Error(`There is no row ${name}`)
+    const area = await this.page.locator('#desktop').boundingBox()
+    await this.grasp(from, { x: (area?.x ?? 0) + 40, y: row.y + 12 }, at)
+    // Both on their way before either is answered.
+    const session = await this.page.context().newCDPSession(this.page)
+    const hand = { x: row.x + 60, y: row.y + 12, button: 'left' as const, clickCount: 1 }
+    await Promise.all([
+      session.send('Input.dispatchMouseEvent', { type: 'mouseMoved', buttons: 1, ...hand }),
+      session.send('Input.dispatchMouseEvent', { type: 'mouseReleased', ...hand }),
+    ])
+    await session.detach()
+    await this.page.mouse.move(hand.x, hand.y)
+    await this.page.mouse.up()
+    await this.drawn()
+  }
+
   async grasp(
     from: Locator,
     to: { x: number; y: number },

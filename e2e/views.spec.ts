@@ -50,6 +50,32 @@ test('keys act on the display they are pressed on', async ({ page }) => {
   expect(await near.here()).toBe('model')
 })
 
+test('a window carried to a display in its own window takes the keys along: letters do nothing here', async ({
+  page,
+}) => {
+  const [near] = await both(page)
+  await near.run('window.focus', { window: 'north' })
+  await near.press('Alt+Shift+ArrowRight')
+  await expect(near.said()).toContainText(/Sent .* to Tall.*\. The keys are there now/)
+  // What stands elsewhere is drawn meanwhile, so the one that would be written in is looked at.
+  const stations = near.window('stations')
+  const before = await stations.textContent()
+  await page.keyboard.type('lost')
+  await page.keyboard.press('Enter')
+  await expect(near.said()).toContainText(
+    'The keys are on Tall, in its own window. Click here to have them back.',
+  )
+  expect(await stations.textContent()).toBe(before)
+  // A push gives them back, and so does a chord that stays here.
+  await stations.getByRole('gridcell').first().click()
+  await expect(page.locator('[data-focused]')).toHaveAttribute('data-window', 'stations')
+  await page.keyboard.type('7')
+  await expect(stations.getByRole('textbox', { name: 'Cell' })).toHaveValue('7')
+  await page.keyboard.press('Escape')
+  await near.press('Alt+Shift+ArrowRight', 'Alt+M')
+  await expect(page.locator('[data-focused] :focus')).toHaveCount(1)
+})
+
 test('what is typed in one is in the other as it is typed, and kept', async ({ page }) => {
   const [near, tall] = await both(page)
   // The same document in a window on each.

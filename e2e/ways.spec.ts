@@ -23,13 +23,25 @@ test('the wheel with Alt and over the rack goes from desktop to desktop; side bu
   await expect.poll(() => shelf.here()).toBe('model')
   await page.mouse.wheel(160, 0)
   await expect.poll(() => shelf.here()).toBe('bulletin')
-  await page.evaluate(() => {
-    for (const type of ['mousedown', 'mouseup'])
-      document.body.dispatchEvent(
-        new MouseEvent(type, { button: 3, bubbles: true, cancelable: true }),
-      )
-  })
+  const side = (button: number) =>
+    page.evaluate((pressed) => {
+      for (const type of ['mousedown', 'mouseup'])
+        document.body.dispatchEvent(
+          new MouseEvent(type, { button: pressed, bubbles: true, cancelable: true }),
+        )
+    }, button)
+  const [back, forward] = [3, 4]
+  // Back through the desktops one was on, and forward again to where that began.
+  await side(back)
   await expect.poll(() => shelf.here()).toBe('model')
+  await side(back)
+  await expect.poll(() => shelf.here()).toBe('field')
+  await side(forward)
+  await expect.poll(() => shelf.here()).toBe('model')
+  await side(forward)
+  await expect.poll(() => shelf.here()).toBe('bulletin')
+  await side(forward)
+  await expect(shelf.said()).toContainText('You haven’t gone back')
   await shelf.run('pointer.set', { way: 'side button back', command: 'loft.open' })
   await shelf.reload()
   await page.evaluate(() =>

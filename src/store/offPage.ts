@@ -47,12 +47,44 @@ export async function offPage<Api extends object, Answer>(
   return ask(api as unknown as Remote<Api>)
 }
 
-async function askWorker<Api extends object, Answer>(
-  make: () => Worker,
-  { signal }: Pick<Working, 'signal'>,
-  ask: (api: Remote<Api>) => Promise<Answer>,
-  fault: (why: string) => Error,
-): Promise<Answer> {
+/** What looks after something off the page for as long as it is wanted. */
+export interface Place<Api> {
+  api: Remote<Api>
+  close(): void
+}
+
+/**
+ * A worker that is kept until it is closed, or the page where none starts.
+ * @param died is told when the worker died after it had begun
+ * @throws Unloaded where its code did not come
+ */
+export async function placeOffPage<Api extends object>(
+  { worker, onPage }: OffPage<Api>,
+  shelf: Working['shelf'],
+  died: () => void,
+): Promise<Place<Api>> {
+  const begun = await begin<Api>(worker).catch(() => null)
+  setHealth(shelf, 'workers', begun ? WORKERS_RUN : NO_WORKERS)
+  if (begun) {
+    void begun.over.catch(died)
+    return { api: begun.api, close: () => begun.worker.terminate() }
+  }
+  const api = await onPage().catch(() => {
+    throw new Unloaded()
+  })
+  // It answers at once where a worker would later; who asks waits for both.
+  return { api: api as unknown as Remote<Api>, close: () => {} }
+}
+
+interface Begun<Api> {
+  worker: Worker
+  api: Remote<Api>
+  /** Fails when the worker does. */
+  over: Promise<never>
+}
+
+/** @throws Gone when it does not begin */
+async function begin<Api>(make: () => Worker): Promise<Begun<Api>> {
   let worker: Worker
   try {
     worker = make()
@@ -60,7 +92,6 @@ async function askWorker<Api extends object, Answer>(
     throw new Gone()
   }
   const over = new Promise<never>((_, reject) => {
-    signal.addEventListener('abort', () => reject(fault('you ended it')), { once: true })
     worker.addEventListener('error', (event) => {
       event.preventDefault()
       reject(new Gone())
@@ -69,16 +100,36 @@ async function askWorker<Api extends object, Answer>(
   try {
     const api = wrap<Api>(worker)
     // It answers this as soon as its script runs.
-    const begun = within(api[createEndpoint](), BEGINS_WITHIN, 'The worker')
-    const began = begun.catch(() => Promise.reject(new Gone()))
-    await Promise.race([began, over])
+    await Promise.race([within(api[createEndpoint](), BEGINS_WITHIN, 'The worker'), over])
+    return { worker, api, over }
+  } catch {
+    worker.terminate()
+    throw new Gone()
+  }
+}
+
+async function askWorker<Api extends object, Answer>(
+  make: () => Worker,
+  { signal }: Pick<Working, 'signal'>,
+  ask: (api: Remote<Api>) => Promise<Answer>,
+  fault: (why: string) => Error,
+): Promise<Answer> {
+  const ended = new Promise<never>((_, reject) => {
+    signal.addEventListener('abort', () => reject(fault('you ended it')), { once: true })
+  })
+  const beginning = begin<Api>(make)
+  try {
+    const { api, over } = await Promise.race([beginning, ended])
     const done = within(ask(api), ENDS_WITHIN, 'The worker').catch((why: Error) => {
       // What it says is wrong with what it was given would be wrong again elsewhere.
       if (!(why instanceof Silent)) throw why
       throw fault('it takes too long')
     })
-    return await Promise.race([done, over])
+    return await Promise.race([done, over, ended])
   } finally {
-    worker.terminate()
+    void beginning.then(
+      ({ worker }) => worker.terminate(),
+      () => {},
+    )
   }
 }

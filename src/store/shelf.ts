@@ -80,6 +80,8 @@ export interface PageState {
   resting: DesktopId[]
   /** The web page window whose page has the keys. */
   keysIn: WindowId | null
+  /** The display, in a browser window of its own, that what was done here took the keys to. */
+  keysOn: DisplayId | null
   /** The menu that is open. */
   menu: Menu | null
   /** Where windows are drawn instead of their frames, while they are laid out to be seen. */
@@ -116,6 +118,7 @@ const FIRST: PageState = {
   map: false,
   resting: [],
   keysIn: null,
+  keysOn: null,
   menu: null,
   places: null,
   chosenDesktop: null,
@@ -227,14 +230,17 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
       return outcome
     }
     const session = views?.ran(ran, before.session, outcome.session) ?? outcome.session
-    page.setState(told(before, ran, outcome, session))
+    const { display: to } = outcome.session.state
+    const leaves = by !== 'app' && to !== session.state.display
+    page.setState({
+      ...told(before, ran, leaves ? { ...outcome, say: ledElsewhere(outcome) } : outcome, session),
+      keysOn: leaves ? to : by === 'app' ? before.keysOn : null,
+    })
     if (views?.leads !== false) done(outcome)
     for (const listener of here) listener(outcome.journal)
     const { effect } = outcome
     // After what was changed is drawn.
     if (effect) queueMicrotask(() => carryOut(effect))
-    if (outcome.say === undefined && outcome.session.state.display !== session.state.display)
-      say(ledElsewhere(outcome.session.state))
     return outcome
   }
 
@@ -382,11 +388,13 @@ function wentTo({ journal, session }: Done): string | undefined {
 const isDeed = (id: string, { step, journal, travelled }: Done): boolean =>
   !travelled && !/^(sequence|keys|settings|start)\./.test(id) && (step || journal.length > 0)
 
-/** That where it led is in a browser window of its own. */
-function ledElsewhere(state: State): string {
+/** That where it led, and the keys with it, is in a browser window of its own. */
+function ledElsewhere({ say, session: { state } }: Done): string {
   const { name } = state.displays[state.display] ?? {}
   const shows = state.desktops[state.presence[state.display]?.shows ?? '']?.name
-  return `${shows} is on ${name}, in its own window`
+  return say
+    ? `${say}. The keys are there now, in its own window`
+    : `${shows} is on ${name}, in its own window`
 }
 
 const TAKEN_OVER: Outcome = {

@@ -1,43 +1,86 @@
+import { useEffect, useState } from 'react'
+import type { Hits, Texts } from '@/core/finding/texts'
 import type { DocumentId } from '@/core/model/types'
 import { peekContent, shownContent } from './documents'
+import { type OffPage, type Place, placeOffPage } from './offPage'
 import type { Shelf } from './shelf'
+import { useShelf } from './useShelf'
 
-/** How much of each document is looked through, in characters. */
-const MOST = 60_000
 /** So many documents are read at a time; the page goes on between. */
 const BATCH = 20
 
-/**
- * The words in documents, whatever the shape of their content; pictures have none, and neither has
- * what cannot be read. Nothing of it is held on to.
- */
-export async function textsOf(
-  shelf: Shelf,
-  ids: DocumentId[],
-  signal?: AbortSignal,
-): Promise<Map<DocumentId, string>> {
-  const texts = new Map<DocumentId, string>()
-  for (let at = 0; at < ids.length && !signal?.aborted; at += BATCH)
-    await Promise.all(
-      ids.slice(at, at + BATCH).map(async (id) => {
-        const content = await peekContent(shelf, id).catch(() => null)
-        texts.set(id, content ? words(shownContent(content)) : '')
-      }),
-    )
-  return texts
+/** Texts are looked through off the page, so that none is too long to be. */
+const LOOKING: OffPage<Texts> = {
+  worker: () => new Worker(new URL('./texts.worker.ts', import.meta.url), { type: 'module' }),
+  onPage: async () => new (await import('@/core/finding/texts')).Texts(),
 }
 
-function words(content: unknown): string {
-  const found: string[] = []
-  let length = 0
-  const gather = (value: unknown) => {
-    if (length > MOST) return
-    if (typeof value === 'string' && !value.startsWith('data:')) {
-      found.push(value.slice(0, MOST))
-      length += value.length
-    } else if (typeof value === 'object' && value)
-      for (const [name, part] of Object.entries(value)) if (name !== 'id') gather(part)
-  }
-  gather(content)
-  return found.join(' ').slice(0, MOST)
+/** What was found, and for what: nothing is at hand before all documents are read. */
+export interface Looked {
+  typed: string
+  hits: Hits
 }
+
+/**
+ * Looks through all that stands in documents for what is typed; nothing of it is held on to when it
+ * is not wanted any more.
+ * @param ids the documents; null as long as nothing is looked for
+ * @returns what was found last; null until they have been read
+ */
+export function useLooked(ids: DocumentId[] | null, typed: string): Looked | null {
+  const shelf = useShelf()
+  const [place, setPlace] = useState<Place<Texts> | null>(null)
+  const [looked, setLooked] = useState<Looked | null>(null)
+  const [again, setAgain] = useState(0)
+  const wanted = ids?.join(' ')
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a worker that died is the reason to begin again
+  useEffect(() => {
+    if (wanted === undefined) return
+    const left = new AbortController()
+    void readAll(shelf, wanted.split(' '), left.signal, () => setAgain((count) => count + 1)).then(
+      (read) => left.signal.aborted || setPlace(read),
+      // Without it, names are found all the same.
+      () => {},
+    )
+    return () => {
+      left.abort()
+      setPlace(null)
+      setLooked(null)
+    }
+  }, [wanted, again, shelf])
+  useEffect(() => {
+    if (!place) return
+    let left = false
+    void place.api.look(typed).then((hits) => left || setLooked({ typed, hits }))
+    return () => {
+      left = true
+    }
+  }, [place, typed])
+  return looked
+}
+
+/** Reads documents for what looks them through. Pictures have no words, nor has what cannot be read. */
+async function readAll(
+  shelf: Shelf,
+  ids: DocumentId[],
+  left: AbortSignal,
+  died: () => void,
+): Promise<Place<Texts>> {
+  const place = await placeOffPage(LOOKING, shelf, died)
+  left.addEventListener('abort', place.close)
+  for (let at = 0; at < ids.length && !left.aborted; at += BATCH) {
+    const contents = await Promise.all(
+      ids.slice(at, at + BATCH).map(async (id): Promise<[DocumentId, unknown]> => {
+        const content = await peekContent(shelf, id).catch(() => null)
+        return [id, content && withWords(shownContent(content))]
+      }),
+    )
+    if (!left.aborted) await place.api.read(contents)
+  }
+  if (left.aborted) place.close()
+  return place
+}
+
+/** A file as a data address has no words of its own, and is not copied for it. */
+const withWords = (content: unknown): unknown =>
+  typeof content === 'object' && content && 'data' in content ? { ...content, data: '' } : content

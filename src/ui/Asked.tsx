@@ -80,7 +80,7 @@ export function Asked() {
     case 'pair':
       return <PairDialog id={view.window} />
     case 'full':
-      return <FullDialog id={view.window} to={view.desktop} />
+      return <FullDialog id={view.window} to={view.desktop} along={view.along} />
     case 'add app':
       return <AddApp />
     case 'sessions':

@@ -21,44 +21,54 @@ export function Tools({ editor }: { editor: Editor | null }) {
   return (
     <div className="bar flex-wrap" role="toolbar" aria-label="Text style">
       <Tool
-        label="Heading, Ctrl+Alt+2"
+        label="Heading"
+        keys="Ctrl+Shift+2"
         on={now?.heading}
         onClick={() => run()?.toggleHeading({ level: 2 }).run()}
       >
         <Heading size={15} />
       </Tool>
-      <Tool label="Bold, Ctrl+B" on={now?.bold} onClick={() => run()?.toggleBold().run()}>
+      <Tool label="Bold" keys="Ctrl+B" on={now?.bold} onClick={() => run()?.toggleBold().run()}>
         <Bold size={15} />
       </Tool>
-      <Tool label="Italic, Ctrl+I" on={now?.italic} onClick={() => run()?.toggleItalic().run()}>
+      <Tool
+        label="Italic"
+        keys="Ctrl+I"
+        on={now?.italic}
+        onClick={() => run()?.toggleItalic().run()}
+      >
         <Italic size={15} />
       </Tool>
-      <Tool label="Code, Ctrl+E" on={now?.code} onClick={() => run()?.toggleCode().run()}>
+      <Tool label="Code" keys="Ctrl+E" on={now?.code} onClick={() => run()?.toggleCode().run()}>
         <Code size={15} />
       </Tool>
       <Tool
-        label="List, Ctrl+Shift+8"
+        label="List"
+        keys="Ctrl+Shift+8"
         on={now?.bullets}
         onClick={() => run()?.toggleBulletList().run()}
       >
         <List size={15} />
       </Tool>
       <Tool
-        label="Numbered list, Ctrl+Shift+7"
+        label="Numbered list"
+        keys="Ctrl+Shift+7"
         on={now?.numbers}
         onClick={() => run()?.toggleOrderedList().run()}
       >
         <ListOrdered size={15} />
       </Tool>
       <Tool
-        label="Tasks, Ctrl+Shift+9"
+        label="Tasks"
+        keys="Ctrl+Shift+9"
         on={now?.tasks}
         onClick={() => run()?.toggleTaskList().run()}
       >
         <ListChecks size={15} />
       </Tool>
       <Tool
-        label="Quote, Ctrl+Shift+B"
+        label="Quote"
+        keys="Ctrl+Shift+B"
         on={now?.quote}
         onClick={() => run()?.toggleBlockquote().run()}
       >
@@ -88,10 +98,15 @@ export function Tools({ editor }: { editor: Editor | null }) {
         </>
       ) : null}
       <span className="ml-auto flex">
-        <Tool label="Undo, Ctrl+Z" disabled={!now?.undo} onClick={() => run()?.undo().run()}>
+        <Tool label="Undo" keys="Ctrl+Z" disabled={!now?.undo} onClick={() => run()?.undo().run()}>
           <Undo2 size={15} />
         </Tool>
-        <Tool label="Redo, Ctrl+Shift+Z" disabled={!now?.redo} onClick={() => run()?.redo().run()}>
+        <Tool
+          label="Redo"
+          keys="Ctrl+Shift+Z"
+          disabled={!now?.redo}
+          onClick={() => run()?.redo().run()}
+        >
           <Redo2 size={15} />
         </Tool>
       </span>

@@ -1,13 +1,13 @@
 'use client'
 import { Brush, Download, FolderInput, Pencil, Trash2 } from 'lucide-react'
 import { type DragEvent, type KeyboardEvent, useEffect, useState } from 'react'
+import { wordsIn } from '@/core/finding/texts'
 import { allWords } from '@/core/finding/words'
 import { referenceTo } from '@/core/formats/reference'
 import type { DocumentInfo } from '@/core/model/types'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
-import { useTyped } from '@/store/documents'
+import { peekContent, shownContent, useTyped } from '@/store/documents'
 import type { Shelf } from '@/store/shelf'
-import { textsOf } from '@/store/texts'
 import { useShelf } from '@/store/useShelf'
 import { Tool } from '@/ui/parts/Tool'
 import { useInSight } from '@/ui/parts/useInSight'
@@ -177,9 +177,11 @@ function Preview({ shown: { id, title, app } }: { shown: DocumentInfo }) {
   const [text, setText] = useState('')
   useEffect(() => {
     let over = false
-    void textsOf(shelf, [id]).then((texts) => {
-      if (!over) setText(texts.get(id) ?? '')
-    })
+    void peekContent(shelf, id).then(
+      (content) => over || setText(wordsIn(shownContent(content))),
+      // It says so itself when it is opened.
+      () => {},
+    )
     return () => {
       over = true
     }

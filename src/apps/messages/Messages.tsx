@@ -4,6 +4,7 @@ import type { DocumentId } from '@/core/model/types'
 import { counted } from '@/core/text/counted'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { newId } from '@/store/newId'
+import { usePassage } from '@/store/passages'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
 import { useTether } from '@/store/tethers'
@@ -94,6 +95,14 @@ export default function Messages({ document: id, window }: AppProps) {
       if (control === 'reply') say(thread, text)
     },
   )
+  // The thread it stands in is opened; there it is then found like in any text.
+  usePassage(id, (text) => {
+    const sought = text.toLowerCase()
+    const has = ({ text: said }: Message) => said.toLowerCase().includes(sought)
+    const thread = content?.threads.find(({ messages }) => messages.some(has))
+    if (thread && thread !== open) setChosen(thread.id)
+    return false
+  })
   if (!content) return null
   const step = (by: number) => {
     const { threads } = content
@@ -162,6 +171,8 @@ function Entry({
       type="button"
       aria-current={open ? 'true' : undefined}
       className="flex w-full items-center gap-2 px-3 py-2 text-left aria-[current]:bg-ink/8 aria-[current]:font-semibold"
+      // The keys stay with the reply, that of the thread that is opened.
+      onMouseDown={(event) => event.preventDefault()}
       onClick={() => onOpen(id)}
     >
       <span dir="auto" title={who} className="min-w-0 flex-1 truncate text-left">

@@ -23,7 +23,7 @@ export function viewerParts() {
 }
 
 /** How much of its words is kept to be found, in characters. */
-const WORDS_MOST = 200_000
+const WORDS_MOST = 5_000_000
 
 /**
  * The words of a PDF, page after page.

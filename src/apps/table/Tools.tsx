@@ -27,14 +27,15 @@ export function Tools({
 }) {
   return (
     <div className="bar" role="toolbar" aria-label="Table">
-      <Tool label="Add a row below, Ctrl+Enter" onClick={edits.addRow}>
+      <Tool label="Add a row below" keys="Ctrl+Enter" onClick={edits.addRow}>
         <Rows3 size={15} />+
       </Tool>
-      <Tool label="Add a column at the right, Ctrl+Shift+Enter" onClick={edits.addColumn}>
+      <Tool label="Add a column at the right" keys="Ctrl+Shift+Enter" onClick={edits.addColumn}>
         <Columns3 size={15} />+
       </Tool>
       <Tool
-        label="Remove these rows, Ctrl+Backspace"
+        label="Remove these rows"
+        keys="Ctrl+Backspace"
         disabled={!can.removeRow}
         onClick={edits.removeRows}
       >
@@ -42,17 +43,23 @@ export function Tools({
         <Trash2 size={12} />
       </Tool>
       <Tool
-        label="Remove these columns, Ctrl+Shift+Backspace"
+        label="Remove these columns"
+        keys="Ctrl+Shift+Backspace"
         disabled={table.columns.length === 1}
         onClick={edits.removeColumns}
       >
         <Columns3 size={15} />
         <Trash2 size={12} />
       </Tool>
-      <Tool label="Undo in this table, Ctrl+Z" disabled={!can.undo} onClick={edits.undo}>
+      <Tool label="Undo in this table" keys="Ctrl+Z" disabled={!can.undo} onClick={edits.undo}>
         <Undo2 size={15} />
       </Tool>
-      <Tool label="Redo in this table, Ctrl+Shift+Z" disabled={!can.redo} onClick={edits.redo}>
+      <Tool
+        label="Redo in this table"
+        keys="Ctrl+Shift+Z"
+        disabled={!can.redo}
+        onClick={edits.redo}
+      >
         <Redo2 size={15} />
       </Tool>
       <label className="ml-auto flex min-w-0 items-center gap-1.5 text-soft">

@@ -1,3 +1,4 @@
+import { overlap } from '@/core/geometry/rect'
 import { readingOrder } from '@/core/geometry/unstack'
 import { shownFrame, window } from '@/core/model/selectors'
 import { World } from '@/core/testing/world'
@@ -26,6 +27,18 @@ test('all windows in columns, in the order they are read, and exactly back', () 
   world.run('arrange.back')
   expect(stood()).toEqual(before)
   expect(world.refusal('arrange.back')).toMatch(/not been arranged/)
+})
+
+test('what is on every desktop is arranged with the others, and goes back with them', () => {
+  const world = new World()
+  const [own, every] = [world.open('notes'), world.open('notes')]
+  world.run('window.everywhere', { window: every })
+  const before = window(world.state, every).frame
+  world.run('arrange.columns')
+  const [a, b] = [own, every].map((id) => shownFrame(world.state, window(world.state, id)))
+  expect(a && b && overlap(a, b)).toBe(0)
+  world.run('arrange.back')
+  expect(window(world.state, every).frame).toEqual(before)
 })
 
 test('what cannot be as small as its share covers others, and that is said', () => {

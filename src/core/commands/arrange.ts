@@ -4,14 +4,17 @@ import { arranged, type Layout } from '@/core/geometry/arrange'
 import { overlap } from '@/core/geometry/rect'
 import { readingOrder } from '@/core/geometry/unstack'
 import { settleOn, standsOn } from '@/core/model/displays'
-import { byUse, current, currentId, focusId } from '@/core/model/selectors'
+import { byUse, current, focusId, isVisible } from '@/core/model/selectors'
 import type { State, Window } from '@/core/model/types'
 import { command, no } from './command'
 import { placeInto } from './place'
 
 const group = 'Windows' as const
 
-/** The windows of the current desktop that can be seen, as they are read; for one large, that first. */
+/**
+ * The windows that can be seen, as they are read; for one large, that first. What is on every desktop
+ * is among them: left out it would be covered.
+ */
 function seen(state: State, layout: Layout): Window[] {
   const all = inSight(state)
   const read = readingOrder(all.map(({ frame }) => frame)).flatMap((at) => all[at] ?? [])
@@ -23,10 +26,7 @@ function seen(state: State, layout: Layout): Window[] {
 
 const inSight = (state: State): Window[] =>
   Object.values(state.windows).filter(
-    (window) =>
-      window.desktop === currentId(state) &&
-      !window.minimised &&
-      standsOn(state, window) === state.display,
+    (window) => isVisible(state, window) && standsOn(state, window) === state.display,
   )
 
 /** How each layout is called. */
@@ -48,7 +48,7 @@ const arrange = LAYOUTS.map(([layout, title, says]) =>
       if (kind !== 'open')
         return no(`${name} is a ${kind}. Arrange the windows of another desktop.`)
       const all = seen(draft, layout)
-      if (all.length === 0) return no(`${name} has no window of its own in sight.`)
+      if (all.length === 0) return no(`${name} has no window in sight.`)
       const spans = arranged(layout, all.length)
       const before = { ...here.before }
       for (const window of all) {
@@ -78,7 +78,7 @@ const back = command({
     const here = current(draft)
     const { before, name } = here
     if (!before) return no(`The windows of ${name} have not been arranged.`)
-    for (const id of here.windows) {
+    for (const id of [...here.windows, ...draft.everywhere]) {
       const stood = before[id]
       const window = draft.windows[id]
       if (!stood || !window) continue

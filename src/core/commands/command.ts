@@ -70,7 +70,7 @@ export type View =
   | { view: 'home'; window: WindowId }
   | { view: 'why'; window: WindowId }
   | { view: 'pair'; window: WindowId }
-  | { view: 'full'; window: WindowId; desktop: DesktopId }
+  | { view: 'full'; window: WindowId; desktop: DesktopId; along?: boolean }
   | { view: 'add app' }
   | { view: 'sessions' }
   | { view: 'put right' }

@@ -65,7 +65,10 @@ const fold = command({
       )
     if (args.moves?.some(({ to }) => !takes(to)))
       return no('A window cannot go to a desktop that is being folded, or that a window fills.')
-    const names = folded.map((id) => desktop(draft, id).name)
+    const names =
+      folded.length > 3
+        ? `${folded.length} desktops`
+        : folded.map((id) => desktop(draft, id).name).join(', ')
     const windows = folded.flatMap((id) => [...desktop(draft, id).windows])
     for (const id of windows) {
       const moved = windowOf(draft, id)
@@ -85,7 +88,7 @@ const fold = command({
     nameLetters(draft)
     settleFocus(draft)
     const count = windows.length === 1 ? '1 window' : `${windows.length} windows`
-    return { say: `Folded ${names.join(', ')}: ${count} to ${desktop(draft, into).name}` }
+    return { say: `Folded ${names}: ${count} to ${desktop(draft, into).name}` }
   },
 })
 
@@ -129,6 +132,8 @@ const previewFoldOthers = command({
     if (refused(found)) return found
     const kept = openDesktop(draft, found.id)
     const desktops = draft.order.filter((id) => id !== kept)
+    const refusal = leavesTooFew(draft, desktops)
+    if (refusal) return refusal
     return { show: { view: 'fold', desktops, into: kept } }
   },
 })

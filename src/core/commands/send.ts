@@ -11,8 +11,11 @@ import { resolvePlace } from './places'
 
 const group = 'Windows' as const
 
-/** Where a window is to be sent, or why it cannot go there. */
-function destination(state: State, found: Window, place: string): string | Refusal {
+/**
+ * Where a window is to be sent, or why it cannot go there.
+ * @param along whether the person goes there with it
+ */
+function destination(state: State, found: Window, place: string, along = false): string | Refusal {
   const to = resolvePlace(state, place)
   if (refused(to)) return to
   if (to === 'new') return to
@@ -24,6 +27,7 @@ function destination(state: State, found: Window, place: string): string | Refus
     view: 'full',
     window: found.id,
     desktop: to,
+    ...(along && { along }),
   })
 }
 
@@ -104,7 +108,7 @@ const carry = command({
   plan: (draft, args, env) => {
     const found = meant(draft, args.window)
     if (refused(found)) return found
-    const place = destination(draft, found, args.to)
+    const place = destination(draft, found, args.to, true)
     if (refused(place)) return place
     const does = (exception: Exception) => !args.anyway && excepted(draft, found.app, exception)
     if (does('always sent')) {

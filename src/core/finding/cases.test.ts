@@ -1,6 +1,7 @@
 import { World } from '@/core/testing/world'
 import { everything } from './find'
 import { rank } from './rank'
+import { Texts } from './texts'
 import { sentences } from './verbs'
 import { plain } from './words'
 
@@ -62,12 +63,12 @@ function office() {
   const world = new World()
   world.env.app = (id) => FACTS.get(id)
   world.env.apps = () => APPS
-  const texts = new Map<string, string>()
+  const texts = new Texts()
   const open = (app: string, title: string, text?: string) => {
     world.run('window.open', { app, title })
     const { windows, presence } = world.state
     const { document = '' } = windows[presence.near?.focus ?? ''] ?? {}
-    if (text) texts.set(document, text)
+    if (text) texts.read([[document, { text }]])
   }
   for (const [name, list] of Object.entries(WINDOWS)) {
     if (name === 'Field') world.run('desktop.rename', { desktop: 'first', name })
@@ -81,11 +82,10 @@ function office() {
   world.run('pattern.keep', {})
   world.run('desktop.go', { to: 'Field' })
   return (typed: string) =>
-    rank(
-      everything(world.state, { apps: APPS, texts }),
-      typed,
-      sentences(world.state, APPS, plain(typed)),
-    )
+    rank(everything(world.state, { apps: APPS }), typed, {
+      said: sentences(world.state, APPS, plain(typed)),
+      hits: texts.look(typed),
+    })
 }
 
 const find = office()

@@ -2,6 +2,7 @@ import { registry } from '@/core/commands/registry'
 import { APPS, World } from '@/core/testing/world'
 import { desktopsFor, everything } from './find'
 import { rank } from './rank'
+import { Texts } from './texts'
 
 function office() {
   const world = new World()
@@ -10,8 +11,10 @@ function office() {
   const ids = titles.map((title) => world.open('notes', title))
   world.run('window.send', { window: ids[0], to: rota })
   const document = world.state.windows[ids[3] ?? '']?.document ?? ''
-  const texts = new Map([[document, 'wet snow from the gullies']])
-  const find = (typed: string) => rank(everything(world.state, { apps: APPS, texts }), typed)
+  const texts = new Texts()
+  texts.read([[document, { markdown: 'wet snow from the gullies' }]])
+  const find = (typed: string) =>
+    rank(everything(world.state, { apps: APPS }), typed, { hits: texts.look(typed) })
   return { world, ids, find }
 }
 
@@ -72,13 +75,16 @@ test('what is found in a text comes with its passage, what the names say already
   const long = `${'before '.repeat(20)}Äste\nliegen${' after'.repeat(20)}`
   const felled = world.open('notes', 'Felled')
   const document = world.state.windows[felled]?.document ?? ''
-  const all = everything(world.state, { apps: APPS, texts: new Map([[document, long]]) })
-  const passage = rank(all, 'liegen')[0]?.passage
+  const texts = new Texts()
+  texts.read([[document, { text: long }]])
+  const all = everything(world.state, { apps: APPS })
+  const first = (typed: string) => rank(all, typed, { hits: texts.look(typed) })[0]
+  const passage = first('liegen')?.passage
   expect(passage?.match).toBe('liegen')
   expect(passage?.before).toMatch(/^….*before Äste $/)
   expect(passage?.after).toMatch(/after.*…$/)
-  // Found without its accent, it is shown where it is.
-  expect(rank(all, 'aste')[0]).toMatchObject({ title: 'Felled', passage: { match: '' } })
+  // Found without its accent, it is shown as it is written.
+  expect(first('aste')).toMatchObject({ title: 'Felled', passage: { match: 'Äste' } })
 })
 
 test('settings are found by what one would call them, with what they are', () => {
@@ -96,7 +102,7 @@ test('settings are found by what one would call them, with what they are', () =>
 test('every command that is listed can be run as it is, or asks which desktop', () => {
   const { world } = office()
   const [field] = world.state.order
-  const listed = everything(world.state, { apps: APPS, texts: new Map() })
+  const listed = everything(world.state, { apps: APPS })
   const incomplete = listed.filter(({ command, args, asks }) => {
     const given = asks ? { ...args, to: field } : args
     return !registry.get(command)?.args.isValidSync(given, { strict: true })

@@ -3,6 +3,7 @@ import { byUse, desktop, presence, title } from '@/core/model/selectors'
 import type { AppFacts, DocumentId, State, WindowId } from '@/core/model/types'
 import { CHOICES } from '@/core/settings/choices'
 import { aliasesOf } from './aliases'
+import type { Passage } from './passage'
 
 export const KINDS = [
   'windows',
@@ -30,8 +31,6 @@ export interface Found {
   /** Words it is found by besides its title. */
   also: string[]
   document?: DocumentId
-  /** What stands in it, as far as it is known. */
-  text?: string
   /** The words around what was found in its text. */
   passage?: Passage
   /** Whether it is what a whole sentence would do. */
@@ -42,17 +41,8 @@ export interface Found {
   on?: boolean
 }
 
-/** A place in a text, cut to a line. */
-export interface Passage {
-  before: string
-  match: string
-  after: string
-}
-
 interface Sources {
   apps: AppFacts[]
-  /** Text of documents, as far as it is known. */
-  texts: ReadonlyMap<DocumentId, string>
   /** All documents, also those that are not at hand. */
   documents?: State['documents']
 }
@@ -63,11 +53,10 @@ interface Sources {
  */
 export function everything(
   state: State,
-  { apps, texts, documents: all = state.documents }: Sources,
+  { apps, documents: all = state.documents }: Sources,
 ): Found[] {
   const appName = named(apps)
-  const text = (id: DocumentId) => texts.get(id) ?? ''
-  const windows = openWindows(state, { apps, texts })
+  const windows = openWindows(state, apps)
   const away = state.stowed.flatMap(({ id, desktop: { name }, windows: its }) =>
     Object.values(its).map(
       (window): Found => ({
@@ -81,7 +70,6 @@ export function everything(
         app: window.app,
         document: window.document,
         also: [appName(window.app), name],
-        text: text(window.document),
       }),
     ),
   )
@@ -110,7 +98,6 @@ export function everything(
         app,
         document: id,
         also: [appName(app)],
-        text: text(id),
       }),
     )
   const commands = [...registry.values()]
@@ -183,10 +170,7 @@ export function everything(
 }
 
 /** The windows that are open, most recently used first. */
-export function openWindows(
-  state: State,
-  { apps, texts }: Pick<Sources, 'apps' | 'texts'>,
-): Found[] {
+export function openWindows(state: State, apps: AppFacts[]): Found[] {
   const appName = named(apps)
   return byUse(state).map((window): Found => {
     const lives = state.desktops[window.desktop]
@@ -201,7 +185,6 @@ export function openWindows(
       document: window.document,
       ...(lives && { desktop: lives.id }),
       also: [appName(window.app), lives?.name ?? 'every desktop'],
-      text: texts.get(window.document) ?? '',
     }
   })
 }

@@ -1,5 +1,9 @@
-import { type Found, KINDS, type Kind, type Passage } from './find'
+import { type Found, KINDS, type Kind } from './find'
+import type { Passage } from './passage'
+import type { Hit, Hits } from './texts'
 import { near as isNear, plain } from './words'
+
+const NO_HITS: Hits = new Map()
 
 /** How many of a kind are shown for something typed, and before anything is. */
 const MOST = 8
@@ -20,23 +24,29 @@ const MOST_UNASKED: Record<Kind, number> = {
  * its text, which is then shown with the passage. What is stowed comes last. Where nothing is found
  * so, a slip of the finger is allowed. The more recently used first among equals.
  * @param said what a whole sentence would do; it comes before all but the name of a desktop
+ * @param hits what was found in documents for the same
  */
-export function rank(all: Found[], typed: string, said: Found[] = []): Found[] {
+export function rank(
+  all: Found[],
+  typed: string,
+  { said = [], hits = NO_HITS }: { said?: Found[]; hits?: Hits } = {},
+): Found[] {
   const query = plain(typed.trim())
   if (!query) return KINDS.flatMap((kind) => ofKind(all, kind).slice(0, MOST_UNASKED[kind]))
   const words = query.split(/\s+/)
+  const hitOf = ({ document = '' }: Found) => hits.get(document)
   const scored = (score: (found: Found) => number | null): Scored[] =>
     [...said, ...all].flatMap((found) => {
       const fit = found.said ? SAID : score(found)
       return fit === null ? [] : { found, fit }
     })
-  const found = scored((one) => fitOf(one, query, words))
+  const found = scored((one) => fitOf(one, query, words, hitOf(one)))
   const slips = () => scored((one) => nearFit(one, words))
   const scattered = () => scored((one) => (inOrder(wordsOf(one).title, query) ? 25 : null))
   // Each is worked out only where the one before it finds nothing.
   const near = found.length > 0 ? found : slips()
   return grouped(near.length > 0 ? near : scattered()).map((one) => {
-    const passage = passageOf(one, query, words)
+    const passage = passageOf(one, query, words, hitOf(one))
     return passage ? { ...one, passage } : one
   })
 }
@@ -64,8 +74,8 @@ function grouped(all: Scored[]): Found[] {
 const SAID = 1
 
 /** How well something fits what was typed; null where it does not. */
-function fitOf(found: Found, query: string, words: string[]): number | null {
-  const { title, also, text } = wordsOf(found)
+function fitOf(found: Found, query: string, words: string[], hit: Hit | undefined): number | null {
+  const { title, also } = wordsOf(found)
   const later = found.kind === 'stowed' ? 30 : 0
   const named = nameFit(found, title, query)
   if (named !== null) return named + later
@@ -73,9 +83,9 @@ function fitOf(found: Found, query: string, words: string[]): number | null {
   if (isWord(also, query)) return (found.kind === 'commands' ? 9 : 11) + later
   const beside = (word: string) => title.includes(word) || begins(also, word)
   if (words.every(beside)) return 12 + later
-  const everywhere = (word: string) => beside(word) || text.includes(word)
+  const everywhere = (word: string) => beside(word) || hit?.has(word)
   if (!words.every(everywhere)) return null
-  return (text.includes(query) ? 14 : 15) + later
+  return (hit?.has(query) ? 14 : 15) + later
 }
 
 /** By its name alone. */
@@ -116,42 +126,31 @@ function nearFit(found: Found, words: string[]): number | null {
   return named ? (found.kind === 'desktops' ? 19 : 20) : 21
 }
 
-/** How much of a text is shown around what was found, in characters. */
-const AROUND = 48
-
 /** The passage of its text that something is found by; undefined where its names say it already. */
-function passageOf(found: Found, query: string, words: string[]): Passage | undefined {
-  const { title, also, text } = wordsOf(found)
+function passageOf(
+  found: Found,
+  query: string,
+  words: string[],
+  hit: Hit | undefined,
+): Passage | undefined {
+  const { title, also } = wordsOf(found)
   const missing = words.filter((word) => !title.includes(word) && !begins(also, word))
-  const wanted = text.includes(query) ? query : missing[0]
-  if (missing.length === 0 || wanted === undefined || !found.text) return undefined
-  // Without accents a text may be shorter: it is found again as it is written where it can be.
-  const written = found.text
-  const at = written.toLowerCase().indexOf(wanted)
-  if (at < 0) return { before: '', match: '', after: written.slice(0, 2 * AROUND) }
-  const line = (from: number, to: number) =>
-    written.slice(Math.max(0, from), to).replace(/\s+/g, ' ')
-  const end = at + wanted.length
-  return {
-    before: `${at > AROUND ? '…' : ''}${line(at - AROUND, at)}`,
-    match: written.slice(at, end),
-    after: `${line(end, end + AROUND)}${end + AROUND < written.length ? '…' : ''}`,
-  }
+  if (missing.length === 0) return undefined
+  return hit?.get(query) ?? hit?.get(missing[0] ?? '')
 }
 
 /** Makes ready what is looked in, so that the first letter typed does not have to. */
 export const prepare = (all: Found[]): void => all.forEach(wordsOf)
 
-const ready = new WeakMap<Found, Record<'title' | 'also' | 'text', string>>()
+const ready = new WeakMap<Found, Record<'title' | 'also', string>>()
 
-function wordsOf(found: Found): Record<'title' | 'also' | 'text', string> {
+function wordsOf(found: Found): Record<'title' | 'also', string> {
   let known = ready.get(found)
   if (!known) {
-    const { title, also, text = '' } = found
+    const { title, also } = found
     known = {
       title: plain(title).replace(/…$/, ''),
       also: plain(also.join(' ')),
-      text: plain(text),
     }
     ready.set(found, known)
   }

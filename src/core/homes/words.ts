@@ -1,5 +1,6 @@
 import { clockOf } from '@/core/homes/clock'
 import { EVERY, HERE, type Home, NAMED, type State } from '@/core/model/types'
+import { inWeek } from './week'
 
 const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
 
@@ -9,10 +10,13 @@ export function whose(home: Home, plural: string, state: Pick<State, 'displays'>
   return [
     plural,
     title && `titled “${title}”`,
-    days?.length && `on ${days.map((day) => DAYS[day]).join(', ')}`,
+    days?.length &&
+      `on ${inWeek(days)
+        .map((day) => DAYS[day])
+        .join(', ')}`,
     from !== undefined && to !== undefined && `from ${clockOf(from)} to ${clockOf(to)}`,
     displays?.length &&
-      `while ${displays.map((id) => state.displays[id]?.name ?? id).join(' and ')} is connected`,
+      `while ${displays.map((id) => state.displays[id]?.name ?? id).join(' and ')} ${displays.length > 1 ? 'are' : 'is'} plugged in`,
   ]
     .filter(Boolean)
     .join(' ')

@@ -2,7 +2,7 @@ import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
 import { currentId, focusId } from '@/core/model/selectors'
 import type { Binding, State } from '@/core/model/types'
 import { NEW_LETTER, strokesOfLetter, THIS_LETTER } from './letters'
-import { asPressed, following } from './sets'
+import { asPressed, following, isOfSet, meant } from './sets'
 import { eatTyping } from './strokes'
 import { isWay } from './ways'
 
@@ -285,6 +285,13 @@ export function hear(state: Bindable, before: string, stroke: string): Heard {
     if (beginnings.has(keys)) return { kind: 'prefix', keys }
   }
   return before ? { kind: 'unknown', keys: `${before} ${written[0]}` } : { kind: 'nothing' }
+}
+
+/** Whether the shelf takes a first stroke, as it is pressed, so that no app gets it. */
+export function isTaken(state: State, stroke: string): boolean {
+  const said = meant(stroke, state, { pending: '', layer: false })
+  if (said === null) return false
+  return isOfSet(stroke, state) || hear(state, '', said).kind !== 'nothing'
 }
 
 /** After Shift and the first letter of two it makes no difference whether Shift is held still. */

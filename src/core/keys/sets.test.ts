@@ -1,7 +1,7 @@
 import { registry } from '@/core/commands/registry'
 import { everything } from '@/core/finding/find'
 import { World } from '@/core/testing/world'
-import { bindings, hear, keysFor } from './bindings'
+import { bindings, hear, isTaken, keysFor } from './bindings'
 import { asPressed, asWritten, BEGINNINGS, KEY_SETS, type KeySet, LEADER, meant } from './sets'
 
 const SETS = Object.keys(KEY_SETS) as KeySet[]
@@ -49,6 +49,21 @@ test.each(SETS)('in the set “%s” every binding is heard as it is told', (set
     expect(`${keys}: ${say(made, strokesOf(made, keys))}`).toBe(
       `${keys}: ${command} ${JSON.stringify(args ?? {})}`,
     )
+})
+
+test('what a set of keys takes, no app gets', () => {
+  const taken = (set: KeySet) => {
+    const { state } = world(set)
+    return ['Alt+B', 'Alt+8', 'Ctrl+Alt+B', 'Ctrl+Alt+C', 'Ctrl+B'].filter((one) =>
+      isTaken(state, one),
+    )
+  }
+  expect(taken('auto')).toEqual(['Alt+B', 'Alt+8'])
+  expect(taken('control')).toEqual(['Ctrl+Alt+B', 'Ctrl+Alt+C'])
+  expect(taken('leader')).toEqual([])
+  const bound = world('control')
+  bound.run('keys.bind', { keys: 'Ctrl+B', command: 'history.undo' })
+  expect(isTaken(bound.state, 'Ctrl+B')).toBe(true)
 })
 
 /** Commands that need something said, by the one that asks for it or the place where it is chosen. */
@@ -113,7 +128,7 @@ test.each(SETS)('in the set “%s” every command is reached by keyboard', (set
   // What has keys, in that set; and what is typed in the line, which has.
   expect(keysFor(made.state, 'line.open')).toBe(asPressed('Alt+;', made.state))
   const bound = all.map(({ command }) => command)
-  const typed = everything(made.state, { apps: made.env.apps(), texts: new Map() })
+  const typed = everything(made.state, { apps: made.env.apps() })
   const reached = new Set([...bound, ...typed.map(({ command }) => command)])
   for (const [opener, commands] of Object.entries(THROUGH)) {
     expect(reached).toContain(opener)

@@ -48,6 +48,13 @@ export function asWritten(strokes: string[], { settings }: Keyed): string {
   return [begun, ...rest.map(following)].join(' ')
 }
 
+/**
+ * Whether a stroke is of those that begin commands in the set the person uses, with Ctrl held too: even
+ * where it means nothing yet, it is no app's.
+ */
+export const isOfSet = (stroke: string, { settings }: Keyed): boolean =>
+  settings.keys === 'control' && stroke.startsWith(BEGINNINGS.control)
+
 /** What was heard before a stroke: the strokes of a sequence, and whether the layer is on. */
 interface Before {
   pending: string

@@ -11,6 +11,7 @@ export interface Way {
   args?: Record<string, unknown>
 }
 
+/** `back` and `forward` are places of the pointer alone, along the desktops one was on. */
 const go = (to: string) => ({ command: 'desktop.go', args: { to } })
 
 /** The pointer's ways. Corners and edges do nothing until they are asked to. */
@@ -21,8 +22,8 @@ export const WAYS: Way[] = [
   { id: 'wheel down over the rack', ...go('next') },
   { id: 'swipe right', ...go('previous') },
   { id: 'swipe left', ...go('next') },
-  { id: 'side button back', ...go('last') },
-  { id: 'side button forward', ...go('next') },
+  { id: 'side button back', ...go('back') },
+  { id: 'side button forward', ...go('forward') },
   ...ZONES.map((id): Way => ({ id, pushed: true })),
 ]
 

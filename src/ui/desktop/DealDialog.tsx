@@ -4,6 +4,7 @@ import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
+import { LongList } from '@/ui/parts/LongList'
 
 /** What dealing the call letters again would change, before it does. */
 export function DealDialog() {
@@ -26,7 +27,7 @@ export function DealDialog() {
           if (shelf.dispatch('letters.deal', {}, 'key').ok) shelf.closeView()
         }}
       >
-        <ul aria-label="Changes" className="mt-3 max-h-[50vh] overflow-auto">
+        <LongList label="Changes" className="mt-3 max-h-[46vh]">
           {changes.map(({ desktop: { id, name, hue, letter }, to }) => (
             <li
               key={id}
@@ -41,7 +42,7 @@ export function DealDialog() {
               </span>
             </li>
           ))}
-        </ul>
+        </LongList>
         <Answers ready>Reassign</Answers>
       </form>
     </Dialog>

@@ -1,5 +1,18 @@
 import { keysFor } from '@/core/keys/bindings'
+import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
+
+/** The browser windows this page opened for displays. */
+const opened = ofShelf(() => new Map<string, Window>())
+
+/**
+ * Brings the browser window of a display to the front. One cannot come by itself; but whoever opened
+ * it, or was opened by it, may bring it while a key or a push is answered.
+ */
+export function bringForward(shelf: Shelf, id: string): void {
+  const own = opened(shelf).get(id) ?? (id === 'near' ? (window.opener as Window | null) : null)
+  own?.focus()
+}
 
 /** What a browser tells of the screens there are, where it does. */
 interface Screens {
@@ -25,16 +38,17 @@ export async function openDisplay(shelf: Shelf, id: string): Promise<void> {
   const path = `${pathname.replace(/\/display\/.*$/, '')}/display/${encodeURIComponent(id)}${search}`
   // Asked first it would be too late: a browser opens windows only as the answer to a key or push.
   const size = `popup,width=${display.width},height=${display.height}`
-  const opened = window.open(path, `kite-shelf-${id}`, size)
-  if (!opened)
+  const made = window.open(path, `kite-shelf-${id}`, size)
+  if (!made)
     return shelf.say(
       `The browser did not open a window. Allow this page to open some, or open ${path} yourself.`,
       { refused: true },
     )
+  opened(shelf).set(id, made)
   const screen = await otherScreen()
   if (screen) {
-    opened.moveTo(screen.left, screen.top)
-    opened.resizeTo(screen.availWidth, screen.availHeight)
+    made.moveTo(screen.left, screen.top)
+    made.resizeTo(screen.availWidth, screen.availHeight)
   }
   const keys = keysFor(shelf.state(), 'shelf.fullScreen')
   shelf.say(`${display.name} is in a window of its own; ${keys} there makes it full screen`)

@@ -8,6 +8,7 @@ import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
+import { LongList } from '@/ui/parts/LongList'
 
 const DAY = 86_400_000
 /** What has not been opened for so long is offered to be cleared up. */
@@ -87,10 +88,7 @@ export function ClearUp() {
             void clear()
           }}
         >
-          <ul
-            aria-label="Documents that may go"
-            className="mt-3 max-h-[50vh] overflow-auto border-seam border-t border-dashed"
-          >
+          <LongList label="Documents that may go" className="mt-3 max-h-[46vh]">
             {list.map(({ info, empty }) => (
               <li key={info.id} className="border-seam border-b border-dashed">
                 <label className="flex items-center gap-2.5 py-1.5">
@@ -113,7 +111,7 @@ export function ClearUp() {
                 </label>
               </li>
             ))}
-          </ul>
+          </LongList>
           <Answers ready disabled={ticked.size === 0}>
             Delete {ticked.size === 1 ? '1 document' : `${ticked.size} documents`}
           </Answers>

@@ -6,6 +6,10 @@ import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
+import { LongList } from '@/ui/parts/LongList'
+
+/** How many desktops are named; of more it says how many. */
+const NAMED = 8
 
 /** Which windows go where, before desktops are folded. Every window can be sent elsewhere. */
 export function FoldPreview({
@@ -33,7 +37,9 @@ export function FoldPreview({
       }),
     ),
   )
-  const names = desktops.map((id) => state.desktops[id]?.name).join(', ')
+  const several = desktops.length > 3
+  const named = desktops.slice(0, NAMED).map((id) => state.desktops[id]?.name)
+  const names = `${named.join(', ')}${desktops.length > NAMED ? ` and ${desktops.length - NAMED} more` : ''}`
   const fold = (event: FormEvent) => {
     event.preventDefault()
     shelf.closeView()
@@ -43,12 +49,12 @@ export function FoldPreview({
   }
   return (
     <Dialog
-      title={`Fold ${names}`}
-      intro={
+      title={several ? `Fold ${desktops.length} desktops` : `Fold ${names}`}
+      intro={`${several ? `${names}. ` : ''}${
         windows.length
           ? 'No window is closed. They go to another desktop; undo brings everything back.'
-          : 'There are no windows on it. Undo brings it back.'
-      }
+          : `There are no windows on ${desktops.length > 1 ? 'them' : 'it'}. Undo brings ${desktops.length > 1 ? 'them' : 'it'} back.`
+      }`}
       width={520}
     >
       <form onSubmit={fold}>
@@ -64,10 +70,7 @@ export function FoldPreview({
           />
         </div>
         {windows.length ? (
-          <ul
-            aria-label="Windows and where they go"
-            className="mt-3 max-h-72 overflow-auto border-seam border-t border-dashed"
-          >
+          <LongList label="Windows and where they go" className="mt-3 max-h-[min(18rem,40vh)]">
             {windows.map((id) => {
               const window = windowOf(state, id)
               const from = state.desktops[window.desktop]
@@ -93,7 +96,7 @@ export function FoldPreview({
                 </li>
               )
             })}
-          </ul>
+          </LongList>
         ) : null}
         <Answers>Fold</Answers>
       </form>

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { beatenBy, twinOf } from '@/core/homes/clashes'
 import { clockOf } from '@/core/homes/clock'
+import { weekBegins } from '@/core/homes/week'
 import { homeInWords } from '@/core/homes/words'
 import { desktop } from '@/core/model/selectors'
 import { EVERY, HERE, type Home, NAMED, type State } from '@/core/model/types'
@@ -22,6 +23,9 @@ export const draftOf = ({ id: _id, from, to, ...home }: Home): HomeDraft => ({
 })
 
 const DAYS = ['Su', 'Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa']
+
+/** The days of the week from the one it begins with where the person is; Sunday is 0. */
+const week = (): number[] => DAYS.map((_, at) => (weekBegins(navigator.language) + at) % 7)
 
 /** What a home says, field by field, above it the sentence that it makes. */
 export function HomeFields({
@@ -66,8 +70,9 @@ export function HomeFields({
         <input
           aria-label="Pattern of the title"
           className="field min-w-0 flex-1"
-          value={draft.title ?? ''}
-          placeholder="Station*"
+          // What is offered is not taken for what holds.
+          value={draft.titled ? (draft.title ?? '') : ''}
+          placeholder={draft.title || 'Station*'}
           onChange={(event) => set({ title: event.target.value, titled: true })}
         />
       </Line>
@@ -122,14 +127,14 @@ export function HomeFields({
         </Line>
       ) : null}
       <Line label="Only on">
-        {DAYS.map((name, day) => (
-          <label key={name} className="flex items-center gap-1">
+        {week().map((day) => (
+          <label key={day} className="flex items-center gap-1">
             <input
               type="checkbox"
               checked={draft.days?.includes(day) ?? false}
               onChange={() => set({ days: toggled(draft.days ?? [], day) })}
             />
-            {name}
+            {DAYS[day]}
           </label>
         ))}
       </Line>
@@ -138,6 +143,23 @@ export function HomeFields({
         to
         <Clock label="To" value={draft.to} onChange={(to) => set({ to })} />
       </Line>
+      {displays.length > 1 ? (
+        <Line label="Only with">
+          {displays.map(({ id, name }) => (
+            <label key={id} className="flex min-w-0 items-center gap-1">
+              <input
+                type="checkbox"
+                checked={draft.displays?.includes(id) ?? false}
+                onChange={() => set({ displays: toggled(draft.displays ?? [], id) })}
+              />
+              <span className="max-w-36 truncate" title={name}>
+                {name}
+              </span>
+            </label>
+          ))}
+          plugged in
+        </Line>
+      ) : null}
       {draft.place ? (
         <Line label="Place">
           in its part of the pad
@@ -165,8 +187,8 @@ function Effect({ home, plural, state }: { home: Home; plural: string; state: St
   )
 }
 
-const toggled = (days: number[], day: number): number[] | undefined => {
-  const next = days.includes(day) ? days.filter((other) => other !== day) : [...days, day].sort()
+function toggled<T extends number | string>(all: T[], one: T): T[] | undefined {
+  const next = all.includes(one) ? all.filter((other) => other !== one) : [...all, one].sort()
   return next.length ? next : undefined
 }
 

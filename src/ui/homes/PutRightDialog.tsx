@@ -9,6 +9,7 @@ import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
+import { LongList } from '@/ui/parts/LongList'
 
 /** The moves that bring every window home, with their reasons, each to be left out. */
 export function PutRightDialog() {
@@ -29,7 +30,7 @@ export function PutRightDialog() {
       width={600}
     >
       <form onSubmit={go}>
-        <ul aria-label="Windows away from home" className="mt-3 border-seam border-t border-dashed">
+        <LongList label="Windows away from home" className="mt-3 max-h-[46vh]">
           {plan.map(({ window: id, home, to }) => {
             const window = windowOf(state, id)
             const from = state.desktops[window.desktop]
@@ -67,7 +68,7 @@ export function PutRightDialog() {
               </li>
             )
           })}
-        </ul>
+        </LongList>
         <Answers ready disabled={chosen.length === 0}>
           Put {chosen.length === 1 ? '1 window' : `${chosen.length} windows`} right
         </Answers>

@@ -6,6 +6,7 @@ import { useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
+import { LongList } from '@/ui/parts/LongList'
 import { Misfits } from './Misfits'
 
 /** What a file of one desktop brings in: it comes beside what is here. */
@@ -52,7 +53,7 @@ export function ImportDesktop({
             {desktop.name}
           </b>
         </p>
-        <ul aria-label="Windows" className="mt-2 max-h-[40vh] overflow-auto">
+        <LongList label="Windows" className="mt-2 max-h-[36vh]">
           {Object.values(windows).map(({ id: window, app, document }) => {
             const Glyph = appOf(shelf, app)?.glyph
             const title = file.state.documents[document]?.title ?? 'Untitled'
@@ -68,7 +69,7 @@ export function ImportDesktop({
               </li>
             )
           })}
-        </ul>
+        </LongList>
         {file.missing?.length ? (
           <p className="mt-3 text-alarm">
             These documents could not be read when the file was made: {file.missing.join(', ')}.

@@ -1,6 +1,7 @@
 import { useEffect } from 'react'
 import { currentId, focusId } from '@/core/model/selectors'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
+import { bringForward } from '@/ui/displays/openDisplay'
 import {
   focusContent,
   isAsking,
@@ -17,12 +18,13 @@ export function useFocus(): void {
   const shelf = useShelf()
   const focus = useArrangement((state) => focusId(state))
   const here = useArrangement(currentId)
+  const keysOn = usePage((page) => page.keysOn)
   const asking = usePage(({ view, loft, menu }) => view !== null || loft || menu !== null)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop or window is the reason to run
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another desktop, window or display is the reason to run
   useEffect(() => {
     if (!isAsking(shelf)) focusContent(shelf)
     void pressKept(shelf)
-  }, [focus, here])
+  }, [focus, here, keysOn])
   useEffect(() => {
     if (!asking) settle(shelf)
     void pressKept(shelf)
@@ -44,12 +46,22 @@ export function useFocus(): void {
     document.addEventListener('selectionchange', caret, { signal: listening.signal })
     for (const done of ['pointerup', 'pointercancel', 'dragend', 'drop', 'keyup'])
       addEventListener(done, soon, { capture: true, signal: listening.signal })
+    // Whoever comes here, or pushes here, has the keys here again.
+    const come = ({ type, target }: Event) => {
+      if (type === 'pointerdown' || target === window) shelf.page.setState({ keysOn: null })
+    }
+    for (const coming of ['focus', 'pointerdown'])
+      addEventListener(coming, come, { capture: true, signal: listening.signal })
     for (const noted of ['pointerdown', 'keydown', 'focusin'])
       addEventListener(noted, (event) => noteInput(shelf, event), {
         capture: true,
         signal: listening.signal,
       })
     const off = shelf.page.subscribe(soon)
+    const forward = shelf.onDone(() => {
+      const { keysOn } = shelf.page.getState()
+      if (keysOn) bringForward(shelf, keysOn)
+    })
     // A window's content may load after it got the focus.
     const loaded = new MutationObserver(soon)
     const area = document.getElementById('desktop')
@@ -60,6 +72,7 @@ export function useFocus(): void {
       clearTimeout(timer)
       listening.abort()
       off()
+      forward()
       loaded.disconnect()
       shut.disconnect()
     }

@@ -1,6 +1,6 @@
 import { useLayoutEffect } from 'react'
 import { type Bound, type Heard, hear, keysFor } from '@/core/keys/bindings'
-import { asPressed, LEADER, meant } from '@/core/keys/sets'
+import { asPressed, isOfSet, LEADER, meant } from '@/core/keys/sets'
 import type { State } from '@/core/model/types'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
@@ -109,7 +109,7 @@ function listen(
   const undoes = heard.kind === 'command' && UNDOES.includes(heard.bound.command)
   if (heard.kind === 'nothing' || (undoOnly && !undoes)) {
     if (pending) shelf.page.setState({ pending: '' })
-    return false
+    return !undoOnly && isOfSet(stroke, state)
   }
   const next = heard.kind === 'prefix' ? heard.keys : ''
   if (next !== pending) shelf.page.setState({ pending: next })

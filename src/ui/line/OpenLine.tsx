@@ -7,11 +7,10 @@ import { sentences } from '@/core/finding/verbs'
 import { plain } from '@/core/finding/words'
 import { keysFor } from '@/core/keys/bindings'
 import { asPressed } from '@/core/keys/sets'
-import type { DocumentId } from '@/core/model/types'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
 import { whenIdle } from '@/store/idle'
 import { showPassage } from '@/store/passages'
-import { textsOf } from '@/store/texts'
+import { useLooked } from '@/store/texts'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
@@ -32,8 +31,6 @@ export function OpenLine() {
   return open ? <Field /> : null
 }
 
-const NO_TEXTS: ReadonlyMap<DocumentId, string> = new Map()
-
 const keyOf = (found: Found) => `${found.kind}:${found.id}`
 
 function Field() {
@@ -42,36 +39,35 @@ function Field() {
   const [typed, setTyped] = useState('')
   const [asking, setAsking] = useState<Found | null>(null)
   const [chosen, setChosen] = useState('')
-  const [texts, setTexts] = useState<ReadonlyMap<DocumentId, string> | null>(null)
-  // Enter came before the texts were read: what is found first is picked then.
+  // Enter came before the texts were looked through: what is found first is picked then.
   const [hasty, setHasty] = useState(false)
   const box = useRef<HTMLDivElement>(null)
   const documents = useAllDocuments()
-  useEffect(() => {
-    const left = new AbortController()
-    void textsOf(shelf, Object.keys(documents), left.signal).then(
-      (found) => left.signal.aborted || setTexts(found),
-    )
-    return () => left.abort()
-  }, [documents, shelf])
+  const ids = useMemo(() => Object.keys(documents), [documents])
+  const looked = useLooked(ids, typed)
   const all = useMemo(
     () =>
       asking
         ? desktopsFor(state, asking.command, asking.args)
         : everything(state, {
             apps: allApps(state.apps),
-            texts: texts ?? NO_TEXTS,
             documents,
           }),
-    [state, texts, documents, asking],
+    [state, documents, asking],
   )
   useEffect(() => {
     return whenIdle(() => prepare(all), 300)
   }, [all])
+  // What is found in texts is a moment behind: until it is there, what was found before stays.
+  const pending = !asking && looked !== null && looked.typed !== typed
+  const last = useRef<Found[]>([])
   const results = useMemo(() => {
+    if (pending) return last.current
     if (asking) return typed ? rank(all, typed) : all
-    return rank(all, typed, sentences(state, allApps(state.apps), plain(typed.trim())))
-  }, [all, typed, asking, state])
+    const said = sentences(state, allApps(state.apps), plain(typed.trim()))
+    return rank(all, typed, { said, ...(looked && { hits: looked.hits }) })
+  }, [all, typed, asking, state, looked, pending])
+  last.current = results
   const kinds = [...new Set(results.map(({ kind }) => kind))]
   const first = results[0]
   useEffect(() => setChosen(first ? keyOf(first) : ''), [first])
@@ -101,8 +97,9 @@ function Field() {
     )
   }
   useEffect(() => {
-    if (hasty && first) pick(first)
-    else if (texts) setHasty(false)
+    if (pending || !hasty) return
+    if (first) pick(first)
+    else if (looked) setHasty(false)
   })
   return (
     <Command
@@ -116,7 +113,10 @@ function Field() {
       onValueChange={setChosen}
       className="rise fixed bottom-[42px] left-1/2 z-40 flex max-h-[70vh] w-[640px] max-w-[calc(100vw-32px)] -translate-x-1/2 flex-col border-2 border-ink bg-panel outline-none"
       onKeyDown={(event) => {
-        if (event.key === 'Enter' && !first && !texts) setHasty(true)
+        if (event.key === 'Enter' && (pending || (!first && !looked))) {
+          event.preventDefault()
+          setHasty(true)
+        }
         if (event.key !== 'Escape') return
         event.preventDefault()
         if (asking) setAsking(null)
@@ -129,7 +129,7 @@ function Field() {
       <Command.List className="min-h-0 flex-1 overflow-auto p-2" label="Results">
         {results.length === 0 ? (
           <p className="px-2 py-3 text-soft">
-            {texts ? 'Nothing found. Try fewer or other words.' : 'Looking…'}
+            {looked && !pending ? 'Nothing found. Try fewer or other words.' : 'Looking…'}
           </p>
         ) : null}
         {kinds.map((kind) => {

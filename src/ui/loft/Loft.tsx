@@ -1,14 +1,13 @@
 import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
-import { plain } from '@/core/finding/words'
 import type { Direction } from '@/core/geometry/direction'
 import { type Shelves, SIZES, standOnShelves } from '@/core/geometry/shelves'
 import { timeOn } from '@/core/journal/time'
 import { THIS } from '@/core/keys/bindings'
 import { currentId, focusedWindow, focusId } from '@/core/model/selectors'
-import { type DocumentId, EVERY, type Size, type WindowId } from '@/core/model/types'
+import { type DocumentId, EVERY, type Size, type State, type WindowId } from '@/core/model/types'
 import { useToday } from '@/store/journal'
 import type { Shelf } from '@/store/shelf'
-import { textsOf } from '@/store/texts'
+import { useLooked } from '@/store/texts'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { BENCH_ID, Bench } from './Bench'
@@ -36,10 +35,13 @@ export function Loft() {
   const [dragging, setDragging] = useState(false)
   const drag = useLoftDrag(setDragging)
   const room = useRoom()
-  const texts = useTexts(filter !== null)
+  const documents = useMemo(() => documentsOf(state), [state])
+  const looked = useLooked(filter === null ? null : documents, filter ?? '')
+  // What is found in texts is a moment behind: until it is there, what was found before stays.
+  const sought = filter === null ? '' : (looked?.typed ?? filter)
   const rows = useMemo(
-    () => loftRows(shelf, state, by, filter ?? '', texts),
-    [state, by, filter, texts, shelf],
+    () => loftRows(shelf, state, by, sought, looked?.hits),
+    [state, by, sought, looked, shelf],
   )
   const size = state.settings.loft
   const shelves = useMemo(() => standOnShelves(rows, room, size), [rows, room, size])
@@ -200,24 +202,14 @@ const LARGER = 1.25
 /** How far the bench goes with a key, in pixels. */
 const BENCH_STEP = 160
 
-const NO_TEXTS: ReadonlyMap<DocumentId, string> = new Map()
-
-/** What stands in the documents of all windows, read when it is first looked for. */
-function useTexts(wanted: boolean): ReadonlyMap<DocumentId, string> {
-  const shelf = useShelf()
-  const [texts, setTexts] = useState(NO_TEXTS)
-  useEffect(() => {
-    if (!wanted) return
-    const left = new AbortController()
-    const ids = Object.values(shelf.state().windows).map(({ document }) => document)
-    void textsOf(shelf, [...new Set(ids)], left.signal).then((read) => {
-      // Made ready once, not with every letter.
-      if (!left.signal.aborted) setTexts(new Map([...read].map(([id, text]) => [id, plain(text)])))
-    })
-    return () => left.abort()
-  }, [wanted, shelf])
-  return texts
-}
+/** The documents of all windows, what is stowed among them. */
+const documentsOf = ({ windows, stowed }: State): DocumentId[] => [
+  ...new Set(
+    [windows, ...stowed.map((one) => one.windows)].flatMap((some) =>
+      Object.values(some).map(({ document }) => document),
+    ),
+  ),
+]
 
 /** Opens the filter, or goes back to what is typed in it. */
 function toFilter(filter: string | null, set: (filter: string) => void): void {

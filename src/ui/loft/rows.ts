@@ -1,4 +1,5 @@
 import { appOf } from '@/apps/list'
+import type { Hits } from '@/core/finding/texts'
 import { plain } from '@/core/finding/words'
 import { desktop, shownFrame, title, window as windowOf } from '@/core/model/selectors'
 import { type DocumentId, EVERY, type Size, type State, type WindowId } from '@/core/model/types'
@@ -18,29 +19,27 @@ export interface LoftRow {
 
 /**
  * The rows of the loft with the windows that match; a row whose name matches keeps them all.
- * @param texts what stands in documents, as far as it is known, without accents and capitals
+ * @param hits what was found in documents for the same filter
  */
 export function loftRows(
   shelf: Shelf,
   state: State,
   by: 'desktop' | 'app',
   filter: string,
-  texts: ReadonlyMap<DocumentId, string>,
+  hits: Hits | undefined,
 ): LoftRow[] {
   const words = plain(filter).split(/\s+/).filter(Boolean)
-  const matches = (names: string, text = '') => {
+  const matches = (names: string, documents: DocumentId[] = []) => {
     const given = plain(names)
-    return words.every((word) => given.includes(word) || text.includes(word))
+    const found = documents.map((id) => hits?.get(id))
+    return words.every((word) => given.includes(word) || found.some((hit) => hit?.has(word)))
   }
   const row = (id: string, is: LoftRow['is'], name: string, ids: WindowId[]): LoftRow => {
     const all = ids.map((one) => windowOf(state, one))
     const some = matches(name)
       ? all
       : all.filter((one) =>
-          matches(
-            `${name} ${title(state, one)} ${appOf(shelf, one.app)?.name}`,
-            texts.get(one.document),
-          ),
+          matches(`${name} ${title(state, one)} ${appOf(shelf, one.app)?.name}`, [one.document]),
         )
     const windows = some.map((one) => {
       const { width, height } = shownFrame(state, one)
@@ -66,8 +65,8 @@ export function loftRows(
   const stowed = state.stowed.map(({ id, desktop: { name }, windows }): LoftRow => {
     const all = Object.values(windows)
     const titles = all.map((one) => title(state, one))
-    const texts_ = all.map(({ document }) => texts.get(document) ?? '').join(' ')
-    const thin = words.length > 0 && !matches(`${name} stowed ${titles.join(' ')}`, texts_)
+    const documents = all.map(({ document }) => document)
+    const thin = words.length > 0 && !matches(`${name} stowed ${titles.join(' ')}`, documents)
     return { id, is: 'stowed', name, windows: [], holds: titles.join(', '), thin }
   })
   return [...every, ...desktops, ...stowed]

@@ -4,7 +4,16 @@ import { useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 
 /** A solo or a pair takes no other window: what would work instead. */
-export function FullDialog({ id, to }: { id: WindowId; to: DesktopId }) {
+export function FullDialog({
+  id,
+  to,
+  along = false,
+}: {
+  id: WindowId
+  to: DesktopId
+  /** Whether one goes there with it. */
+  along?: boolean | undefined
+}) {
   const shelf = useShelf()
   const state = shelf.state()
   const { name, kind, windows } = desktop(state, to)
@@ -34,9 +43,9 @@ export function FullDialog({ id, to }: { id: WindowId; to: DesktopId }) {
           <button
             type="button"
             className="btn"
-            onClick={() => run('window.send', { window: id, to: origin })}
+            onClick={() => run(along ? 'window.carry' : 'window.send', { window: id, to: origin })}
           >
-            Send it to {desktop(state, origin).name}, where {name} came from
+            {along ? 'Carry' : 'Send'} it to {desktop(state, origin).name}, where {name} came from
           </button>
         ) : null}
         <button type="button" className="btn" onClick={shelf.closeView}>

@@ -20,7 +20,7 @@ export function PairDialog({ id }: { id: WindowId }) {
   const [typed, setTyped] = useState('')
   const all = useMemo(
     () =>
-      openWindows(state, { apps: allApps(state.apps), texts: new Map() }).filter(
+      openWindows(state, allApps(state.apps)).filter(
         (one) => one.id !== id && canShare(state, windowOf(state, one.id)),
       ),
     [id, state],

@@ -1,26 +1,33 @@
 import type { ReactNode } from 'react'
+import { isTaken } from '@/core/keys/bindings'
+import { useArrangement } from '@/store/useShelf'
 
 /** A small button in a bar, named for everybody by its label. */
 export function Tool({
   label,
+  keys,
   on,
   disabled,
   onClick,
   children,
 }: {
   label: string
+  /** The app's own keys for it: they are told unless the shelf takes them. */
+  keys?: string
   /** Given for a tool that is switched on and off. */
   on?: boolean
   disabled?: boolean
   onClick(): void
   children: ReactNode
 }) {
+  const told = useArrangement((state) => keys !== undefined && !isTaken(state, keys))
+  const named = told ? `${label}, ${keys}` : label
   return (
     <button
       type="button"
       className="tool"
-      title={label}
-      aria-label={label}
+      title={named}
+      aria-label={named}
       aria-pressed={on}
       disabled={disabled}
       // What is worked on keeps the keys.

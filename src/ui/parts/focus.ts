@@ -78,7 +78,8 @@ export function keyTarget(shelf: Shelf, id: WindowId): HTMLElement | null {
 
 /** Puts the browser's focus where the focused window had it, or on the first thing to type in. */
 export function focusContent(shelf: Shelf): void {
-  const id = focusId(shelf.state())
+  // The keys went to another browser window: what is typed here is for nothing on this page.
+  const id = shelf.page.getState().keysOn ? undefined : focusId(shelf.state())
   const element = id ? windowElement(id) : null
   if (!id || !element) {
     document.getElementById('desktop')?.focus({ preventScroll: true })
@@ -113,6 +114,7 @@ export const isLanding = (shelf: Shelf): boolean => performance.now() - own(shel
 export function isSettled(shelf: Shelf): boolean {
   const active = document.activeElement
   if (!active || active === document.body || active.id === 'desktop' || isHandingOn()) return false
+  if (shelf.page.getState().keysOn) return false
   // A page that was just pushed into: its window has the focus as soon as that is noticed.
   if (active instanceof HTMLIFrameElement && !active.inert) return true
   const window = active.closest<HTMLElement>('[data-window]')

@@ -8,6 +8,7 @@ import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Kite } from '@/ui/parts/Kite'
+import { LongList } from '@/ui/parts/LongList'
 
 /** Desktops to make others like: one is chosen, a name typed, and it is there. */
 export function PatternsDialog({ pattern }: { pattern?: string }) {
@@ -35,7 +36,7 @@ export function PatternsDialog({ pattern }: { pattern?: string }) {
       <form onSubmit={make}>
         {found ? (
           <>
-            <ul aria-label="Patterns" className="mt-3 max-h-[34vh] overflow-auto">
+            <LongList label="Patterns" className="mt-3 max-h-[34vh]">
               {patterns.map((one) => (
                 <Row
                   key={one.id}
@@ -44,7 +45,7 @@ export function PatternsDialog({ pattern }: { pattern?: string }) {
                   onChoose={() => setChosen(one.id)}
                 />
               ))}
-            </ul>
+            </LongList>
             <label className="mt-3 grid grid-cols-[70px_1fr] items-center gap-2">
               name
               <input

@@ -8,6 +8,7 @@ import { chooseFiles } from '@/ui/documents/openFiles'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'
 import { timeOfDay } from '@/ui/parts/Facts'
+import { LongList } from '@/ui/parts/LongList'
 import { readOffPage } from './calendar'
 
 /** A calendar file that was chosen or dropped. */
@@ -139,7 +140,7 @@ function Preview({
         {topics.length === 0 ? (
           <p className="mt-3">This file has no events in that period.</p>
         ) : null}
-        <ul aria-label="Events" className="mt-3 max-h-[42vh] overflow-auto">
+        <LongList label="Events" className="mt-3 max-h-[42vh]">
           {own.map((topic) => (
             <Row
               key={topic.title}
@@ -161,7 +162,7 @@ function Preview({
               onChoose={(desktop) => choose(rest, desktop)}
             />
           ) : null}
-        </ul>
+        </LongList>
         {left.length > 0 ? <p className="mt-3 text-soft">Left out: {left.join('; ')}.</p> : null}
         {read.unknownZones.length > 0 ? (
           <p className="mt-3 text-soft">

@@ -5,6 +5,7 @@ import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { runAbout } from '@/ui/keys/running'
 import { mouseStroke } from '@/ui/keys/stroke'
+import { goBack } from './goingBack'
 import { Pushes } from './pushes'
 
 /** Does what a way of the pointer leads to, where it does something and nothing else is open. */
@@ -13,7 +14,9 @@ function take(shelf: Shelf, way: string): boolean {
   const { view, menu, loft } = shelf.page.getState()
   // In the loft a wheel and a finger scroll the shelves.
   if (!led || view || menu || (loft && /wheel|swipe/.test(way))) return false
-  shelf.dispatchAny(led.command, led.args, 'pointer')
+  const { to } = led.args
+  if (led.command === 'desktop.go' && (to === 'back' || to === 'forward')) goBack(shelf, to)
+  else shelf.dispatchAny(led.command, led.args, 'pointer')
   return true
 }
 

@@ -12,7 +12,7 @@ import { Marks } from '@/ui/map/Marks'
 import { ShelfMenu } from '@/ui/menu/ShelfMenu'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Bows } from './Bow'
-import { contentOver } from './dropping'
+import { contentOver, useContentDrag } from './dropping'
 import { Pointed, usePointed } from './Pointed'
 import { Row } from './Row'
 import { useBowDrag } from './useBowDrag'
@@ -39,6 +39,7 @@ class RowSensor extends PointerSensor {
 /** The list of desktops at the left: where everything is, without opening anything. */
 export function Rack({ name }: { name: string }) {
   const shelf = useShelf()
+  useContentDrag()
   const order = useArrangement((state) => state.order)
   const columns = useArrangement((state) => state.columns)
   const everywhere = useArrangement((state) => state.everywhere)

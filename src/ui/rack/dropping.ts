@@ -1,5 +1,9 @@
+import { useEffect } from 'react'
+import { currentId } from '@/core/model/selectors'
+import type { DesktopId } from '@/core/model/types'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 import { foundAt } from '@/ui/parts/foundAt'
 
 /** What is dragged over the rack finds its row here; rows are marked without a render. */
@@ -37,14 +41,76 @@ export class Hold {
   }
 }
 
-/** Opens the desktop that content dragged by the browser itself is held over. */
-const content = ofShelf(
-  (shelf) => new Hold((desktop) => shelf.dispatch('desktop.go', { to: desktop })),
-)
+/** What the browser itself drags goes on being heard of this often at least, in milliseconds. */
+const HEARD_WITHIN = 400
+
+/** Content dragged by the browser itself: it opens the desktop it is held over. */
+class Content {
+  /** Where one was before it opened any. */
+  private from: DesktopId | null = null
+  private timer: ReturnType<typeof setTimeout> | undefined
+  private hold: Hold
+
+  constructor(private shelf: Shelf) {
+    this.hold = new Hold((desktop) => {
+      this.from ??= currentId(shelf.state())
+      shelf.dispatch('desktop.go', { to: desktop })
+    })
+  }
+
+  over(desktop: string | undefined): void {
+    this.hold.over(desktop)
+  }
+
+  /** It is somewhere on the page still. */
+  goesOn(): void {
+    clearTimeout(this.timer)
+  }
+
+  /** It left the page, or was given up: the browser says which only by what it says next. */
+  left(): void {
+    this.goesOn()
+    this.timer = setTimeout(() => this.givenUp(), HEARD_WITHIN)
+  }
+
+  dropped(): void {
+    this.goesOn()
+    this.from = null
+  }
+
+  /** Where the drag began. */
+  givenUp(): void {
+    const { from } = this
+    this.dropped()
+    this.hold.over(undefined)
+    if (from && from !== currentId(this.shelf.state()))
+      this.shelf.dispatch('desktop.go', { to: from })
+  }
+}
+
+const content = ofShelf((shelf) => new Content(shelf))
 
 /** Something is dragged over the rack, or not any more. */
 export function contentOver(shelf: Shelf, target: EventTarget | null): void {
   const row = target instanceof Element ? target.closest<HTMLElement>('[data-desktop-row]') : null
   markRow(shelf, row)
   content(shelf).over(row?.dataset.desktopRow)
+}
+
+/** What is given up in the middle of a drag leaves one where it began. */
+export function useContentDrag(): void {
+  const shelf = useShelf()
+  useEffect(() => {
+    const mine = content(shelf)
+    const listening = new AbortController()
+    const on = <Type extends 'dragover' | 'dragleave' | 'drop' | 'dragend'>(
+      type: Type,
+      heard: (event: DragEvent) => void,
+    ) => addEventListener(type, heard, { capture: true, signal: listening.signal })
+    on('dragover', () => mine.goesOn())
+    on('dragleave', ({ relatedTarget }) => relatedTarget || mine.left())
+    on('drop', () => mine.dropped())
+    on('dragend', ({ dataTransfer }) => dataTransfer?.dropEffect === 'none' && mine.givenUp())
+    return () => listening.abort()
+  }, [shelf])
 }

@@ -1,6 +1,6 @@
 import { useDrag } from '@use-gesture/react'
 import { currentId, title } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
+import type { DesktopId, WindowId } from '@/core/model/types'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { held, showInHand } from '@/ui/window/inHand'
@@ -33,13 +33,15 @@ export function useBowDrag() {
       }
       drag.release()
       const left = document.getElementById('desktop')?.getBoundingClientRect().left ?? 0
-      if (!canceled) drop(shelf, drag.window, row, x > left)
+      if (!canceled) drop(shelf, drag, row, x > left)
     },
     { threshold: 5, filterTaps: true, pointer: { keys: false } },
   )
 }
 
 interface Drag {
+  /** Where one was when it was taken. */
+  from: DesktopId
   window: WindowId
   title: string
   hold: Hold
@@ -59,14 +61,20 @@ function grasp(
     markRow(shelf, null)
     showInHand(null, 0, 0)
   })
-  return { window: window.id, title: title(shelf.state(), window), hold, release }
+  const state = shelf.state()
+  return { from: currentId(state), window: window.id, title: title(state, window), hold, release }
 }
 
-function drop(shelf: Shelf, id: WindowId, row: string | undefined, onDesktop: boolean): void {
+function drop(
+  shelf: Shelf,
+  { window: id, from }: Drag,
+  row: string | undefined,
+  onDesktop: boolean,
+): void {
   const state = shelf.state()
   const here = currentId(state)
   const to = row ?? (onDesktop ? here : undefined)
   const lives = state.windows[id]?.desktop
   if (!to || !lives || lives === to) return
-  sendByHand(shelf, id, to)
+  sendByHand(shelf, id, to, { from })
 }

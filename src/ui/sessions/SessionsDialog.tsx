@@ -5,6 +5,7 @@ import type { WindowId } from '@/core/model/types'
 import { type KeptSession, useSessions } from '@/store/sessions'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
+import { LongList } from '@/ui/parts/LongList'
 
 /** Earlier arrangements: one is reopened whole, or windows are picked from it. */
 export function SessionsDialog() {
@@ -66,7 +67,7 @@ function Content({ session: { state } }: { session: KeptSession }) {
   }
   return (
     <div className="flex min-w-0 flex-1 flex-col">
-      <ul aria-label="Windows of the session" className="max-h-72 overflow-auto">
+      <LongList label="Windows of the session" className="max-h-[min(18rem,40vh)]">
         {all.map((one) => {
           const there = !!open[one.id]
           const Glyph = appOf(shelf, one.app)?.glyph
@@ -94,7 +95,7 @@ function Content({ session: { state } }: { session: KeptSession }) {
             </li>
           )
         })}
-      </ul>
+      </LongList>
       <div className="mt-3 flex justify-end gap-2">
         <button
           type="button"

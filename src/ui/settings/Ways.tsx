@@ -16,15 +16,23 @@ export function searchWays(query: string): Way[] {
   return WAYS.filter(({ id, pushed }) => has(`${id} ${pushed ? 'pushed' : ''} ${WORDS}`))
 }
 
-const PLACES = ['next', 'previous', 'above', 'below', 'last']
+const PLACES = {
+  next: 'Go to the next desktop',
+  previous: 'Go to the previous desktop',
+  above: 'Go to the desktop above',
+  below: 'Go to the desktop below',
+  last: 'Go to the desktop before this one',
+  back: 'Go back through the desktops',
+  forward: 'Go forward again',
+}
 
 type Offered = [value: string, label: string][]
 
 /** All that a way can lead to: the places one goes to, and every command that needs no more said. */
 const allOffered = (): Offered => [
-  ...PLACES.map((to): [string, string] => [
+  ...Object.entries(PLACES).map(([to, label]): [string, string] => [
     asValue('desktop.go', { to }),
-    `Go to the ${to === 'last' ? 'desktop before this one' : `${to} desktop`}`,
+    label,
   ]),
   ...[...registry.values()]
     .filter(isWhole)

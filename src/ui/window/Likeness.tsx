@@ -7,8 +7,9 @@ import { useArrangement } from '@/store/useShelf'
 import { windowElement } from '@/ui/parts/focus'
 import { useShowing } from './showing'
 
-/** How long what a window shows is waited for, in milliseconds. */
-const COMING = 2000
+/** How soon a picture follows what changes in its window, live or not, in milliseconds. */
+const LIVE = 120
+const LATER = 600
 
 const ALL_OF_IT = { childList: true, subtree: true, characterData: true, attributes: true }
 
@@ -24,31 +25,37 @@ export function Likeness({ id, within, live }: { id: WindowId; within: Size; liv
   const showing = useShowing()
   useEffect(() => {
     let frame = 0
-    let enough: ReturnType<typeof setTimeout> | undefined
+    let next: ReturnType<typeof setTimeout> | undefined
     const original = () => windowElement(id)?.querySelector('.win-edge')
     const copy = () => {
-      const copied = original()?.cloneNode(true) as Element | undefined
-      if (!copied) return
-      for (const named of copied.querySelectorAll('[id]')) named.removeAttribute('id')
-      place.current?.replaceChildren(copied)
-    }
-    const watch = new MutationObserver(copy)
-    const begin = () => {
-      copy()
+      next = undefined
       const of = original()
-      if (of) watch.observe(of, ALL_OF_IT)
+      if (of && place.current) show(of, place.current)
     }
+    const watch = new MutationObserver(() => {
+      next ??= setTimeout(copy, live ? LIVE : LATER)
+    })
+    // A window that was not seen yet is drawn for it first.
+    const begin = () => {
+      const of = original()
+      if (!of) {
+        frame = requestAnimationFrame(begin)
+        return
+      }
+      copy()
+      watch.observe(of, ALL_OF_IT)
+    }
+    // Of another window nothing is to be seen meanwhile.
+    place.current?.replaceChildren()
     // What is opened with it comes first: a picture can wait.
     const leave = whenIdle(() => {
-      // A window that was not seen yet is drawn for it; what it shows may come a little later.
       showing.warm(id)
       frame = requestAnimationFrame(begin)
-      if (!live) enough = setTimeout(() => watch.disconnect(), COMING)
     }, 100)
     return () => {
       leave()
       cancelAnimationFrame(frame)
-      clearTimeout(enough)
+      clearTimeout(next)
       watch.disconnect()
     }
   }, [id, live, showing])
@@ -75,3 +82,28 @@ export function Likeness({ id, within, live }: { id: WindowId; within: Size; liv
     </div>
   )
 }
+
+/** Puts a copy in the place, with what the browser leaves out of one: what was drawn, typed, scrolled. */
+function show(of: Element, place: Element): void {
+  const copied = of.cloneNode(true) as Element
+  const copies = [...copied.querySelectorAll('*')]
+  const pairs = [...of.querySelectorAll('*')].flatMap((one, at) => {
+    const copy = copies[at]
+    return copy ? [[one, copy] as const] : []
+  })
+  for (const [one, copy] of pairs) {
+    copy.removeAttribute('id')
+    if (one instanceof HTMLCanvasElement && copy instanceof HTMLCanvasElement && one.width > 0)
+      copy.getContext('2d')?.drawImage(one, 0, 0)
+    else if (isField(one) && isField(copy)) copy.value = one.value
+    // A page would be opened a second time.
+    else if (copy instanceof HTMLIFrameElement) copy.replaceWith(document.createElement('div'))
+  }
+  place.replaceChildren(copied)
+  for (const [one, copy] of pairs)
+    if (one.scrollTop > 0 || one.scrollLeft > 0) copy.scrollTo(one.scrollLeft, one.scrollTop)
+}
+
+const isField = (element: Element): element is HTMLInputElement | HTMLTextAreaElement =>
+  element instanceof HTMLTextAreaElement ||
+  (element instanceof HTMLInputElement && element.type !== 'file')

@@ -20,17 +20,15 @@ const PLACES: Record<Direction, string> = {
 
 /**
  * A window held against an edge of the desktop: after a while the desktop beside comes, or where a
- * display lies beyond, the window goes there. A bar grows along the edge meanwhile.
+ * display lies beyond, the window goes there when it is let go. A bar grows along the edge meanwhile.
  */
 export class Flip {
   private edge: Direction | null = null
   private timer: ReturnType<typeof setTimeout> | undefined
+  /** Where the window goes over to another display, if it is let go now. */
+  crosses: Direction | null = null
 
-  /** @param cross sends the window over to the display in a direction */
-  constructor(
-    private shelf: Shelf,
-    private cross: (to: Direction) => void,
-  ) {}
+  constructor(private shelf: Shelf) {}
 
   /**
    * @param x where the pointer is on the desktop, as `y`, in CSS pixels
@@ -47,6 +45,7 @@ export class Flip {
   stop(): void {
     clearTimeout(this.timer)
     this.edge = null
+    this.crosses = null
     showFlip(null, 0, '')
   }
 
@@ -57,12 +56,11 @@ export class Flip {
     if (!leads || time === 0) return
     showFlip(bar(edge, area), time, leads.says)
     this.timer = setTimeout(() => {
-      showFlip(null, 0, '')
       if (leads.display) {
-        this.stop()
-        this.cross(edge)
+        this.crosses = edge
         return
       }
+      showFlip(null, 0, '')
       this.shelf.dispatch('desktop.go', { to: PLACES[edge] })
       // Held on, it goes on.
       if (this.edge === edge) this.begin(edge, area)

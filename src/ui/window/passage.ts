@@ -38,17 +38,21 @@ function mark(range: Range): void {
 
 const MARKED = 'passage'
 
-/** Where a text stands, capitals aside. */
+/** Where a text stands, capitals aside; parts of it may be styled each in its own way. */
 function rangeOf(body: Element, text: string): Range | null {
-  const wanted = text.toLowerCase()
   const walker = document.createTreeWalker(body, NodeFilter.SHOW_TEXT)
+  const nodes: { node: Node; from: number }[] = []
+  let whole = ''
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
-    const at = (node.textContent ?? '').toLowerCase().indexOf(wanted)
-    if (at < 0) continue
-    const range = document.createRange()
-    range.setStart(node, at)
-    range.setEnd(node, at + text.length)
-    return range
+    nodes.push({ node, from: whole.length })
+    whole += node.textContent
   }
-  return null
+  const at = whole.toLowerCase().indexOf(text.toLowerCase())
+  const first = nodes.findLast(({ from }) => from <= at)
+  const last = nodes.findLast(({ from }) => from < at + text.length)
+  if (at < 0 || !first || !last) return null
+  const range = document.createRange()
+  range.setStart(first.node, at - first.from)
+  range.setEnd(last.node, at + text.length - last.from)
+  return range
 }

@@ -1,4 +1,5 @@
 import { useDrag } from '@use-gesture/react'
+import type { Direction } from '@/core/geometry/direction'
 import { PAD, spanOf } from '@/core/geometry/pad'
 import { nineCells, overlap } from '@/core/geometry/rect'
 import { snap } from '@/core/geometry/snapping'
@@ -40,8 +41,12 @@ export function useMoving(id: WindowId) {
       }
       const hand = memo as InHand | undefined
       if (!last) return hand
+      // What was heard last may be from a moment ago.
+      if (!canceled) hand?.move(event as PointerEvent)
+      const crosses = hand?.crosses
       hand?.letGo()
       if (canceled) hand?.putBack()
+      else if (crosses) shelf.dispatch('window.toDisplay', { window: id, to: crosses })
       else hand?.drop()
     },
     { threshold: 3, pointer: { keys: false }, eventOptions: { passive: false } },
@@ -50,7 +55,7 @@ export function useMoving(id: WindowId) {
 
 /** A window while it is dragged. */
 class InHand {
-  private from: DesktopId
+  readonly from: DesktopId
   private title: string
   private hold: Hold
   private flip: Flip
@@ -71,7 +76,7 @@ class InHand {
   private celled = false
   /** The last that was heard of the pointer. */
   private heard: Pick<PointerEvent, 'clientX' | 'clientY' | 'altKey'>
-  /** It is let go already: sent over an edge. */
+  /** It is let go already: dropped into a cell by its letter. */
   private over = false
   /** Puts away what is shown while it is in hand. */
   readonly letGo: () => void
@@ -99,11 +104,7 @@ class InHand {
     this.at = this.frame
     this.gap = state.settings.gap
     this.cells = this.display ? nineCells(this.display, this.gap) : []
-    this.flip = new Flip(shelf, (to) => {
-      this.over = true
-      cancel()
-      shelf.dispatch('window.toDisplay', { window: id, to })
-    })
+    this.flip = new Flip(shelf)
     this.pointer = start
     this.heard = { clientX: start.x, clientY: start.y, altKey: false }
     const keys = (event: KeyboardEvent) => this.key(event, cancel)
@@ -114,6 +115,11 @@ class InHand {
       deaf()
       this.putAway()
     })
+  }
+
+  /** Where it goes over to another display, if it is let go now. */
+  get crosses(): Direction | null {
+    return this.flip.crosses
   }
 
   private get by(): Point {
@@ -208,7 +214,7 @@ class InHand {
     const mini = row ? null : this.miniatureAt(pointer)
     if (row) {
       if (row === window.desktop) return
-      sendByHand(this.shelf, id, row)
+      sendByHand(this.shelf, id, row, { from: this.from })
     } else if (mini) this.dropOn(mini, x, y)
     else if (this.cell >= 0 && this.isHere(here))
       this.shelf.dispatch('window.place', { window: id, ...spanOf(this.cell, this.cell) })
@@ -221,7 +227,7 @@ class InHand {
       const at = { x: Math.round(left), y: Math.round(this.at.y) }
       if (by.x === 0 && by.y === 0) return
       if (this.isHere(here)) this.shelf.dispatch('window.move', { window: id, ...at })
-      else this.shelf.dispatch('window.carry', { window: id, to: here, at, anyway: true })
+      else sendByHand(this.shelf, id, here, { from: this.from, at })
     }
   }
 

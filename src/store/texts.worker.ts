@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { Texts } from '@/core/finding/texts'
+
+expose(new Texts())
