@@ -86,6 +86,47 @@ test('axe finds nothing on anything that is asked', async ({ shelf, page }) => {
   }
 })
 
+test('a menu and a picture have names and places', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.run('window.focus', { window: 'pit' })
+  const picture = shelf.window('pit').getByRole('region', { name: /^Picture/ })
+  await expect(picture).toBeFocused()
+  await shelf.window('pit').locator('.hem b').click({ button: 'right' })
+  await expect(page.getByRole('menu')).toBeVisible()
+  expect(await shelf.violations('all but colours', 'body', ['.win', 'main', 'nav'])).toEqual([])
+})
+
+test('with the system’s own colours windows have edges, the focused one its own, meters a length', async ({
+  shelf,
+  page,
+}) => {
+  await page.emulateMedia({ forcedColors: 'active' })
+  await shelf.open()
+  const edge = (id: string) =>
+    shelf
+      .window(id)
+      .locator('> .win-edge')
+      .evaluate((element) => {
+        const { borderTopWidth, borderTopColor, clipPath } = getComputedStyle(element)
+        return [borderTopWidth, borderTopColor, clipPath]
+      })
+  const [focused, other] = [await edge('stations'), await edge('observers')]
+  expect([focused[0], other[0]]).toEqual(['3px', '1px'])
+  expect(focused[1]).not.toBe(other[1])
+  const colour = (selector: string, name: 'backgroundColor' | 'borderLeftColor', part?: string) =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((element, [of, at]) => getComputedStyle(element, at)[of], [name, part] as const)
+  const hem = '[data-focused] .hem'
+  expect(await colour(hem, 'backgroundColor')).not.toBe(
+    await colour('.win:not([data-focused]) .hem', 'backgroundColor'),
+  )
+  expect(await colour('.meter', 'backgroundColor')).toBe(await colour(hem, 'backgroundColor'))
+  // A bow is a bow, not a bar: what is between its wings shows through.
+  expect(await colour('.bow', 'borderLeftColor', '::after')).toBe('rgba(0, 0, 0, 0)')
+})
+
 test('what happens is announced, and hidden desktops are not in the way', async ({
   shelf,
   page,

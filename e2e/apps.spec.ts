@@ -377,6 +377,32 @@ test('a table is edited, sorted, filtered and grown by keyboard and pointer', as
   await expect(table.getByRole('row')).toHaveCount(10)
 })
 
+test('the end of a document is after its table; what is pasted is a step of its own', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  const content = 'first\n\n| a | b |\n| --- | --- |\n| 1 | 2 |\n'
+  await shelf.drop({ name: 'Ends.md', type: 'text/markdown', content })
+  const text = page.locator('[data-app=document] [contenteditable=true]')
+  await expect(text).toBeFocused()
+  await shelf.press('Control+End')
+  await page.keyboard.type('after')
+  await expect(text.locator(':scope > p').last()).toHaveText('after')
+  await text.evaluate((element) => {
+    const clipboardData = new DataTransfer()
+    clipboardData.setData('text/plain', ' pasted')
+    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }))
+  })
+  await page.keyboard.type(' typed')
+  const last = text.locator(':scope > p').last()
+  await expect(last).toHaveText('after pasted typed')
+  await shelf.press('Control+Z')
+  await expect(last).toHaveText('after pasted')
+  await shelf.press('Control+Z')
+  await expect(last).toHaveText('after')
+})
+
 test('a range is drawn in its own table only; what is drawn in another window goes on over it', async ({
   shelf,
 }) => {

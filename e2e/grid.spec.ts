@@ -32,6 +32,21 @@ test('desktops stand in rows and columns: across, above and below, going round e
   expect((await shelf.state()).columns).toBe(3)
 })
 
+test('the desktops of a new row are named one after the other', async ({ shelf, page }) => {
+  await shelf.furnish(SIX)
+  await shelf.run('grid.columns', { columns: 3 })
+  await shelf.run('grid.addRow')
+  for (const name of ['Avalanche', 'Bridge']) {
+    await page.keyboard.type(name)
+    await page.keyboard.press('Enter')
+  }
+  const field = page.getByRole('textbox', { name: 'Name of the desktop' })
+  await expect(field).toBeFocused()
+  await page.keyboard.press('Escape')
+  await expect(field).toHaveCount(0)
+  expect((await shelf.rowNames()).slice(3, 5)).toEqual(['Avalanche', 'Bridge'])
+})
+
 test('the small map is up while Alt is held; arrows and pointer go on from it', async ({
   shelf,
   page,

@@ -31,6 +31,25 @@ test('a bow dragged is its window: onto a row it goes there, onto the desktop it
   expect((await shelf.state()).focus).toBe(ids[1])
 })
 
+test('a double click on a name renames: on the sign, in the line, in the rack', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  const places = {
+    Kestrel: page.locator('#desktop-name'),
+    Merlin: page.getByRole('region', { name: 'Line' }).getByTitle('Kestrel', { exact: true }),
+    Hobby: page.locator('[data-row-name]'),
+  }
+  for (const [name, place] of Object.entries(places)) {
+    await place.dblclick()
+    await expect(page.getByRole('textbox', { name: 'Name of the desktop' })).toBeFocused()
+    await page.keyboard.type(name)
+    await page.keyboard.press('Enter')
+    await expect.poll(() => shelf.rowNames()).toEqual([name])
+  }
+})
+
 test('more windows than there is room for are told as a figure, with their names', async ({
   shelf,
 }) => {

@@ -248,8 +248,6 @@ export class ShelfPage {
       rules: {
         'color-contrast': { enabled: rules !== 'all but colours' },
         region: { enabled: where === 'body' },
-        // It takes a label that has to be scrolled to for none.
-        'label-title-only': { enabled: false },
       },
       ...(rules === 'colours' && { runOnly: ['color-contrast'] }),
     }

@@ -68,7 +68,7 @@ export default function Countdown({ document: id, window }: AppProps) {
         {content.kind === 'idle' ? '–' : done ? 'Done' : inWords(remaining)}
       </div>
       <div className="h-2 w-full border border-edge bg-ground" aria-hidden>
-        <div className="h-full bg-ink" style={{ width: `${share * 100}%` }} />
+        <div className="meter h-full bg-ink" style={{ width: `${share * 100}%` }} />
       </div>
       <p className="text-soft" role="status">
         {status(content, done)}

@@ -15,6 +15,7 @@ import { LongText } from '@/ui/parts/LongText'
 import { isLong } from '@/ui/parts/longParts'
 import type { AppProps } from '../contract'
 import { readBlocks } from './blocks'
+import { Chords } from './chords'
 import type { DocumentContent } from './manifest'
 import { picture } from './Picture'
 import { insertPicture, isPicture, openReference, taken } from './references'
@@ -32,7 +33,7 @@ export default function Document({ document: id }: AppProps) {
   return <LongText document={id} text={markdown} label="Text, too long to be edited" />
 }
 
-const extensions = [...schemaOf(picture), Tab]
+const extensions = [...schemaOf(picture), Tab, Chords]
 
 /** The blocks of a text as what the editor takes. */
 function docOf(markdown: string): { blocks: ReturnType<typeof readBlocks>; content: JSONContent } {

@@ -17,21 +17,6 @@ const Raw = Node.create({
   renderHTML: () => ['pre', { 'data-raw': '', title: 'Kept word for word' }, 0],
 })
 
-/** Ctrl and Alt together begin what is said to the shelf, in one of its sets of keys: the text takes none of them. */
-const Keys = Extension.create({
-  name: 'keys',
-  priority: 1000,
-  addKeyboardShortcuts() {
-    const heading = (level: 1 | 2) => () => this.editor.commands.toggleHeading({ level })
-    const none = [0, 1, 2, 3, 4, 5, 6, 'c'].map((key) => [`Mod-Alt-${key}`, () => true] as const)
-    return {
-      ...Object.fromEntries(none),
-      'Mod-Shift-1': heading(1),
-      'Mod-Shift-2': heading(2),
-    }
-  },
-})
-
 const attribute = (value: unknown) => ({ default: value, rendered: false })
 
 /** What Markdown says of lists and cells that the page does not show otherwise. */
@@ -75,7 +60,6 @@ export const schemaOf = (picture: AnyExtension = Image): AnyExtension[] => [
   TableCell,
   Raw,
   Written,
-  Keys,
 ]
 
 /** Addresses a link may have: of the web, of mail, of a document of the shelf, or beside it. */

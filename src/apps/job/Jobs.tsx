@@ -182,7 +182,7 @@ function JobRow({
         className="mt-1 h-2 border border-edge bg-ground"
       >
         <div
-          className={job.state === 'failed' ? 'h-full bg-alarm' : 'h-full bg-ink'}
+          className={job.state === 'failed' ? 'meter h-full bg-alarm' : 'meter h-full bg-ink'}
           style={{ width: `${share}%` }}
         />
       </div>

@@ -25,7 +25,7 @@ const FIT: View = { zoom: 1, x: 0, y: 0 }
 export function Picture({ source, document }: { source: string; document: DocumentId }) {
   const shelf = useShelf()
   const [view, setView] = useState(FIT)
-  const area = useRef<HTMLDivElement>(null)
+  const area = useRef<HTMLElement>(null)
   const zoomBy = (factor: number) =>
     setView(({ zoom, x, y }) => {
       const next = clampZoom(zoom * factor)
@@ -77,9 +77,9 @@ export function Picture({ source, document }: { source: string; document: Docume
           {view.zoom === 1 ? 'fit' : `${Math.round(view.zoom * 100)} %`}
         </span>
       </div>
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: the picture is moved and zoomed */}
-      <div
+      <section
         ref={area}
+        aria-label="Picture: arrows move it, + and - zoom"
         tabIndex={0}
         data-autofocus=""
         onKeyDown={keys}
@@ -97,7 +97,7 @@ export function Picture({ source, document }: { source: string; document: Docume
           className="absolute inset-0 size-full object-contain"
           style={{ transform: `translate(${view.x}px, ${view.y}px) scale(${view.zoom})` }}
         />
-      </div>
+      </section>
     </>
   )
 }

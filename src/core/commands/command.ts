@@ -55,7 +55,8 @@ export interface Refusal {
 /** Something the page is asked to show. Core says what, the page says how. */
 export type View =
   /** `fresh`: it was only just made. */
-  | { view: 'rename'; desktop: DesktopId; fresh?: boolean }
+  /** `then`: those that are named after it. */
+  | { view: 'rename'; desktop: DesktopId; fresh?: boolean; then?: DesktopId[] }
   | { view: 'fold'; desktops: DesktopId[]; into: DesktopId | null; columns?: number }
   | { view: 'unsaved'; window: WindowId }
   | { view: 'letter'; desktop: DesktopId }

@@ -1,9 +1,9 @@
 import { number } from 'yup'
 import { mates, rowsOf } from '@/core/model/grid'
 import { current, currentId } from '@/core/model/selectors'
-import { DESKTOPS_MOST, type State } from '@/core/model/types'
+import { DESKTOPS_MOST, type DesktopId, type State } from '@/core/model/types'
 import { makeDesktop, nameLetters } from './change'
-import { command, type Env, no } from './command'
+import { command, type Env, no, type View } from './command'
 import { roomFor } from './places'
 
 const group = 'Desktops' as const
@@ -22,14 +22,21 @@ const columns = command({
   },
 })
 
-/** Puts new desktops at these places of the order, last place first. */
-function insert(draft: State, env: Env, places: number[]): void {
+/**
+ * Puts new desktops at these places of the order, last place first.
+ * @returns what asks for their names, one after the other
+ */
+function insert(draft: State, env: Env, places: number[]): View {
+  const made: DesktopId[] = []
   for (const at of places.toSorted((a, b) => b - a)) {
     const { id } = makeDesktop(draft, env)
+    made.unshift(id)
     draft.order = draft.order.filter((other) => other !== id)
     draft.order.splice(at, 0, id)
   }
   nameLetters(draft)
+  const [desktop = '', ...then] = made
+  return { view: 'rename', desktop, fresh: true, then }
 }
 
 const addRow = command({
@@ -41,8 +48,8 @@ const addRow = command({
     if (refusal) return refusal
     const row = Math.floor(draft.order.indexOf(currentId(draft)) / draft.columns)
     const end = Math.min((row + 1) * draft.columns, draft.order.length)
-    insert(draft, env, Array<number>(draft.columns).fill(end))
-    return { say: `Made a row of ${draft.columns}` }
+    const show = insert(draft, env, Array<number>(draft.columns).fill(end))
+    return { say: `Made a row of ${draft.columns}`, show }
   },
 })
 
@@ -56,9 +63,9 @@ const addColumn = command({
     const refusal = roomFor(draft, full.length)
     if (refusal) return refusal
     const ends = full.map((_, at) => (at + 1) * draft.columns)
-    insert(draft, env, ends)
+    const show = insert(draft, env, ends)
     draft.columns += 1
-    return { say: `Made a column of ${full.length}` }
+    return { say: `Made a column of ${full.length}`, show }
   },
 })
 

@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import { signOf } from '@/core/look/look'
 import type { DesktopId } from '@/core/model/types'
-import { useDesktop } from '@/store/useShelf'
+import { useDesktop, useShelf } from '@/store/useShelf'
 import { Emblem } from '@/ui/parts/Emblem'
 
 const FONTS = {
@@ -15,6 +15,7 @@ const ACROSS = { left: 'start', right: 'end', top: 'center', middle: 'center', b
 
 /** A desktop's name with its emblem, as large and where the person wants it. */
 export const Sign = memo(function Sign({ id, labels }: { id: DesktopId; labels: string }) {
+  const shelf = useShelf()
   const { name, hue, emblem, signed } = useDesktop(id, ['name', 'hue', 'emblem', 'signed'])
   const { font, size, weight, colour, opacity, place } = signOf({ signed })
   const [first, second] = place.split(' ') as [keyof typeof DOWN, keyof typeof ACROSS | undefined]
@@ -23,8 +24,10 @@ export const Sign = memo(function Sign({ id, labels }: { id: DesktopId; labels: 
       className={`hue-${hue} sign-place`}
       style={{ alignItems: DOWN[first], justifyContent: ACROSS[second ?? first] }}
     >
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: by key it is renamed like any desktop */}
       <div
         className="sign"
+        onDoubleClick={() => shelf.dispatch('desktop.askName', { desktop: id })}
         style={{
           color: COLOURS[colour],
           opacity: opacity / 100,

@@ -53,6 +53,7 @@ export function Line() {
 }
 
 function Where() {
+  const shelf = useShelf()
   const { name, hue, letter, emblem } = useDesktop(useArrangement(currentId), [
     'name',
     'hue',
@@ -65,7 +66,13 @@ function Where() {
       <Kite hue={hue} letter={letter} filled width={19} />
       {marker === 'name' ? null : <Emblem name={emblem} size={16} />}
       {marker === 'emblem' && emblem ? null : (
-        <b dir="auto" title={name} className="truncate font-bold font-display text-[14px]">
+        // biome-ignore lint/a11y/noStaticElementInteractions: by key it is renamed like any desktop
+        <b
+          dir="auto"
+          title={name}
+          className="truncate font-bold font-display text-[14px]"
+          onDoubleClick={() => shelf.dispatch('desktop.askName')}
+        >
           {name}
         </b>
       )}

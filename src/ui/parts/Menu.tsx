@@ -5,13 +5,16 @@ import type { ComponentProps, ReactNode } from 'react'
 export function MenuSheet(props: ComponentProps<typeof DropdownMenu.Content>) {
   return (
     <DropdownMenu.Portal>
-      <DropdownMenu.Content
-        className="menu rise"
-        align="start"
-        sideOffset={4}
-        collisionPadding={8}
-        {...props}
-      />
+      {/* All that is on the page is in some part that can be gone to by name. */}
+      <section aria-label="Menu">
+        <DropdownMenu.Content
+          className="menu rise"
+          align="start"
+          sideOffset={4}
+          collisionPadding={8}
+          {...props}
+        />
+      </section>
     </DropdownMenu.Portal>
   )
 }

@@ -2,10 +2,14 @@ import { useEffect, useRef } from 'react'
 import type { DesktopId } from '@/core/model/types'
 import { usePage, useShelf } from '@/store/useShelf'
 
-/** The name of a desktop, ready to be typed over. Enter or leaving keeps it, Escape does not. */
+/**
+ * The name of a desktop, ready to be typed over. Enter or leaving keeps it, Escape does not; Enter goes
+ * on to the next of several new ones.
+ */
 export function NameField({ id, name }: { id: DesktopId; name: string }) {
   const shelf = useShelf()
-  const fresh = usePage(({ view }) => view?.view === 'rename' && view.fresh === true)
+  const asked = usePage(({ view }) => (view?.view === 'rename' ? view : null))
+  const fresh = asked?.fresh === true
   const field = useRef<HTMLInputElement>(null)
   const left = useRef(false)
   useEffect(() => {
@@ -27,7 +31,9 @@ export function NameField({ id, name }: { id: DesktopId; name: string }) {
     )
       return
     left.current = true
-    shelf.closeView()
+    const [next, ...then] = leaving ? [] : (asked?.then ?? [])
+    if (next) shelf.page.setState({ view: { view: 'rename', desktop: next, fresh, then } })
+    else shelf.closeView()
   }
   return (
     <input

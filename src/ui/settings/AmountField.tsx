@@ -9,6 +9,7 @@ export function AmountField({
   onSet,
   ...by
 }: {
+  id?: string
   setting: Amount
   value: number
   onSet: (value: number) => void

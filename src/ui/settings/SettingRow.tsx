@@ -21,15 +21,22 @@ export function SettingRow({ name }: { name: SettingName }) {
     <div className="setting" data-setting={name}>
       <div className="flex items-start gap-3">
         <div className="min-w-0 flex-1">
-          <p id={`${id}-label`} className="font-semibold">
-            {setting.label}
-          </p>
+          {'choices' in setting ? (
+            <p id={`${id}-label`} className="font-semibold">
+              {setting.label}
+            </p>
+          ) : (
+            <label id={`${id}-label`} htmlFor={`${id}-field`} className="block font-semibold">
+              {setting.label}
+            </label>
+          )}
           <p id={`${id}-help`} className="text-soft">
             {setting.help}
           </p>
         </div>
         {'choices' in setting || 'unit' in setting ? null : (
           <button
+            id={`${id}-field`}
             type="button"
             role="switch"
             aria-checked={value === true}
@@ -59,6 +66,7 @@ export function SettingRow({ name }: { name: SettingName }) {
       ) : null}
       {'unit' in setting ? (
         <AmountField
+          id={`${id}-field`}
           setting={setting}
           value={Number(value)}
           onSet={(next) => set(shelf, name, next)}
