@@ -302,6 +302,20 @@ test('several files: a bad one is named, the others open; a name that is all ext
   await expect(page.getByRole('region', { name: 'Notices' })).toBeEmpty()
 })
 
+test('files opened together are one step, and said as many', async ({ shelf }) => {
+  await shelf.open('shelf')
+  const names = ['North', 'South', 'West']
+  await shelf.drop(
+    ...names.map((name) => ({ name: `${name}.md`, type: 'text/markdown', content: `# ${name}` })),
+  )
+  await expect(shelf.said()).toContainText('Opened 3 windows: North, South, West')
+  await expect(shelf.page.locator('[data-focused]').getByText('West')).toBeVisible()
+  await shelf.press('Alt+Z')
+  expect(Object.keys((await shelf.state()).windows)).toEqual([])
+  await shelf.press('Alt+Shift+Z')
+  await expect(shelf.page.locator('[data-focused] h1')).toHaveText('West')
+})
+
 test('a table that a spreadsheet would run asks how it is exported', async ({ shelf, page }) => {
   await shelf.open('shelf')
   await shelf.drop({ name: 'risky.csv', type: 'text/csv', content: 'a,b\n=1+1,-8.0\n' })

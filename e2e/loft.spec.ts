@@ -47,6 +47,23 @@ test('three marked windows of two rows go to a third in one stroke, one undo bri
   expect((await shelf.state()).windows).toEqual(before.windows)
 })
 
+test('the same letter twice in quick succession is one step of undo', async ({ shelf, page }) => {
+  const id = await shelf.furnish(THREE)
+  const before = await shelf.state()
+  await shelf.press('Alt+/')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeFocused()
+  // Both on their way before either is answered.
+  await Promise.all([page.keyboard.press('p'), page.keyboard.press('p')])
+  const sent = async () =>
+    Object.values((await shelf.state()).windows).filter(
+      (one) => one.desktop === id('Public') && before.windows[one.id]?.desktop !== id('Public'),
+    ).length
+  await expect.poll(sent).toBe(2)
+  await expect(shelf.said()).toContainText('Sent 2 windows to Public')
+  await shelf.press('Alt+Z')
+  expect((await shelf.state()).windows).toEqual(before.windows)
+})
+
 test('every window is drawn at its true proportions; walking and Enter go to one, without reloading it', async ({
   shelf,
   page,

@@ -30,6 +30,7 @@ for (let seed = first; seed < first + seeds; seed++) {
         ...process.env,
         WANDER_SEED: String(seed),
         WANDER_STEPS: String(steps),
+        WANDER_TYPES: 'always',
         WANDER_LENGTH: String(Math.min(steps, 200)),
         WANDER_SHORTEN: String(given('shorten', 600)),
       },

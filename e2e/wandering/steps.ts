@@ -12,7 +12,9 @@ export type Step =
   | { does: 'go and type'; keys: string }
   | { does: 'type' }
   | { does: 'click' | 'right click' | 'double click'; x: number; y: number }
-  | { does: 'drag'; x: number; y: number; toX: number; toY: number }
+  | { does: 'drag' | 'give a drag up'; x: number; y: number; toX: number; toY: number }
+  /** A menu is open when something is said. */
+  | { does: 'menu and chord'; x: number; y: number; keys: string }
   /** Of all that can be pushed, counted as shares: some are small. */
   | { does: 'push'; which: number }
   /** To the line, and so many results down. */
@@ -28,6 +30,7 @@ export interface Walk {
 
 /** What happens, rather than being done. */
 const EVENTS = [
+  'another view',
   ...(['reload', 'reload', 'take over', 'fill the disk', 'empty the disk'] as const),
   ...(['lose the connection', 'find the connection'] as const),
 ] as const
@@ -55,6 +58,12 @@ const GOING = [
   ...[...'FMBPRE'].map((letter) => `Alt+${letter}`),
   ...['Alt+Left', 'Alt+Right', 'Alt+Up', 'Alt+Down', 'Alt+,', 'Alt+.', 'Alt+0'],
   ...[...'1234569'].map((slot) => `Alt+${slot}`),
+]
+
+/** They ask something, under hands that go on typing. */
+const ASKING = [
+  ...['Alt+Backspace', 'Alt+J F', 'Alt+J H', 'Alt+J P', 'Alt+J Y', 'Alt+Shift+Enter', 'Alt+;'],
+  ...['Alt+J V', 'Alt+J Z', 'Alt+J Shift+W', 'Alt+Shift+/', 'Alt+J T', 'Alt+J D'],
 ]
 
 const KEYS = [
@@ -99,7 +108,17 @@ const step: fc.Arbitrary<Step> = fc.oneof(
   { weight: 14, arbitrary: fc.constant({ does: 'type' } as const) },
   {
     weight: 8,
-    arbitrary: fc.constantFrom(...GOING).map((keys) => ({ does: 'go and type', keys }) as const),
+    arbitrary: fc
+      .constantFrom(...GOING, ...ASKING)
+      .map((keys) => ({ does: 'go and type', keys }) as const),
+  },
+  {
+    weight: 4,
+    arbitrary: fc.record({
+      does: fc.constant('menu and chord' as const),
+      ...at,
+      keys: fc.constantFrom(...CHORDS),
+    }),
   },
   {
     weight: 18,
@@ -115,7 +134,12 @@ const step: fc.Arbitrary<Step> = fc.oneof(
   },
   {
     weight: 8,
-    arbitrary: fc.record({ does: fc.constant('drag' as const), ...at, toX: across, toY: down }),
+    arbitrary: fc.record({
+      does: fc.constantFrom('drag' as const, 'drag' as const, 'give a drag up' as const),
+      ...at,
+      toX: across,
+      toY: down,
+    }),
   },
   {
     weight: 2,
@@ -162,8 +186,11 @@ export const told = (one: Step): string => {
     case 'right click':
     case 'double click':
       return `${one.does} ${place(one.x, one.y)}`
+    case 'menu and chord':
+      return `right click ${place(one.x, one.y)}, ${one.keys}`
     case 'drag':
-      return `drag ${place(one.x, one.y)} to ${place(one.toX, one.toY)}`
+    case 'give a drag up':
+      return `${one.does} ${place(one.x, one.y)} to ${place(one.toX, one.toY)}`
     case 'push':
       return `push ${one.which.toFixed(4)}`
     case 'say':

@@ -10,6 +10,9 @@ import { type Step, told, type Walk } from './steps'
 /** How long something may take until it is as it should be, also where the machine is busy, in milliseconds. */
 const PATIENCE = 10_000
 
+/** Whether a word is typed after every act, as a person would: it must be where the focus is. */
+const AFTER_EVERY = process.env.WANDER_TYPES === 'always'
+
 /** What may be on the console: faults that the walk itself makes, and what is not ours. */
 const EXPECTED = /QuotaExceeded|full disk|net::ERR|Failed to load|Download/
 
@@ -153,7 +156,12 @@ export class Wanderer {
     // Undone beyond the beginning: it cannot be come back to.
     if (this.seen.steps < this.undoable) this.beginning = null
     this.rules(step, before, this.seen)
+    if (AFTER_EVERY && step.does !== 'type' && this.freeToType(this.seen))
+      await this.take({ does: 'type' })
   }
+
+  /** Whether letters are neither answers nor commands now. */
+  private freeToType = ({ asking, layer }: Seen): boolean => !asking && !layer
 
   private async act(step: Step, seen: Seen): Promise<void> {
     const { keyboard, mouse } = this.page
@@ -182,6 +190,16 @@ export class Wanderer {
         await mouse.down()
         await mouse.move(step.toX * width, step.toY * height, { steps: 5 })
         return mouse.up()
+      case 'give a drag up':
+        await this.aim(seen.state, step.x * width, step.y * height)
+        await mouse.move(step.x * width, step.y * height)
+        await mouse.down()
+        await mouse.move(step.toX * width, step.toY * height, { steps: 5 })
+        await keyboard.press('Escape')
+        return mouse.up()
+      case 'menu and chord':
+        await mouse.click(step.x * width, step.y * height, { button: 'right' })
+        return this.chord(step.keys, await look(this.page))
       case 'push':
         return this.push(seen.state, step.which)
       case 'say':
@@ -200,6 +218,8 @@ export class Wanderer {
         return this.reload()
       case 'take over':
         return this.takeOver()
+      case 'another view':
+        return this.anotherView(seen.state)
       case 'fill the disk':
         return this.page.evaluate(() => void Object.assign(window, { fullDisk: true }))
       case 'empty the disk':
@@ -340,6 +360,31 @@ export class Wanderer {
     await other.close()
     const after = await this.state()
     expect(comparable(after), 'after it was taken over and back').toEqual(comparable(before))
+  }
+
+  /** A display is looked at in a browser window of its own, which is worked in and closed. */
+  private async anotherView({ displays, display }: State): Promise<void> {
+    const other = Object.values(displays).find((one) => one.connected && one.id !== display)
+    if (!other) return
+    await this.emptied()
+    this.another = true
+    const view = await this.context.newPage()
+    this.another = false
+    this.listen(view)
+    await view.goto(`${this.path}/display/${other.id}`)
+    await view.locator('#desktop').waitFor()
+    const { settled, state, takesText } = await look(view)
+    const word = this.nextWord()
+    if (settled && takesText) await view.keyboard.type(word)
+    if (state.focus) this.touch(state, state.focus)
+    await view.keyboard.press('Alt+,')
+    // What is typed there is seen nowhere but in windows of the same document.
+    const { document } = state.windows[state.focus ?? ''] ?? {}
+    const elsewhere = (await windowsWith(this.page, word)).filter(
+      (id) => state.windows[id]?.document !== document,
+    )
+    expect(elsewhere, `“${word}” was typed on ${other.name}, not here`).toEqual([])
+    await view.close()
   }
 
   private async emptied(): Promise<void> {

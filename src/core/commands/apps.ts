@@ -1,4 +1,4 @@
-import { boolean, number, object, string } from 'yup'
+import { array, boolean, number, object, string } from 'yup'
 import { addressOf } from '@/core/formats/address'
 import { maybeId } from '@/core/formats/shape'
 import { limited, reachable } from '@/core/geometry/rect'
@@ -16,6 +16,7 @@ import {
   window,
 } from '@/core/model/selectors'
 import { type AppFacts, EVERY, HERE, type Home, type State, type Window } from '@/core/model/types'
+import { counted } from '@/core/text/counted'
 import { focusOn, goTo, moveTo } from './change'
 import { command, type Env, nameArgument, no, type Refusal, type Result, refused } from './command'
 import { barredFrom, placeAt, settleAt } from './homes'
@@ -147,6 +148,9 @@ function goHome(draft: State, id: string, home: Home, app: AppFacts, env: Env): 
   return lives
 }
 
+/** More files than anyone drops at once. */
+const WINDOWS_AT_ONCE = 200
+
 const open = command({
   id: 'window.open',
   title: 'Open a window',
@@ -164,6 +168,32 @@ const open = command({
     }).default(undefined),
   },
   plan: openApp,
+})
+
+/** Several at once are one step: what was opened together is taken back together. */
+const openAll = command({
+  id: 'window.openAll',
+  title: 'Open several windows',
+  group,
+  unlisted: true,
+  args: {
+    windows: array(
+      object({ app: maybeId().required(), document: maybeId(), title: nameArgument() }).noUnknown(),
+    )
+      .required()
+      .min(1)
+      .max(WINDOWS_AT_ONCE),
+  },
+  plan: (draft, { windows }, env) => {
+    const journal: Result['journal'] = []
+    for (const one of windows) {
+      const opened = openApp(draft, one, env)
+      if (refused(opened)) return opened
+      journal.push(...(opened.journal ?? []))
+    }
+    const names = windows.flatMap(({ title }) => title ?? []).join(', ')
+    return { say: `Opened ${counted(windows.length, 'window')}: ${names}`, journal }
+  },
 })
 
 /** The app on a number key, or the one named. */
@@ -309,6 +339,7 @@ export const appCommands = [
   openOn,
   cycle,
   open,
+  openAll,
   slot,
   add,
   remove,

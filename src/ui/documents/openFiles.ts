@@ -12,22 +12,36 @@ const MOST = 50 * 1024 * 1024
 /** Extensions of the files that are opened, with the dot. */
 export const OPENED = [...APPS.flatMap(({ opens }) => opens), '.ics']
 
-/** Opens files in the apps that take them. Those that cannot be opened are named; the rest open. */
+/** A file that was read, as what is opened of it. */
+interface Ready {
+  app: string
+  document: string
+  title: string
+  /** What is worth knowing of how it was read. */
+  says?: string | undefined
+}
+
+/**
+ * Opens files in the apps that take them, several in one step. Those that cannot be opened are named;
+ * the rest open.
+ */
 export async function openFiles(shelf: Shelf, files: File[]): Promise<void> {
   const problems: string[] = []
+  const ready: Ready[] = []
   for (const file of files) {
     try {
-      await work(shelf, `Reading “${file.name}”…`, (working) => openFile(shelf, file, working))
+      const read = await work(shelf, `Reading “${file.name}”…`, (working) =>
+        readFile(shelf, file, working),
+      )
+      if (read) ready.push(read)
     } catch (error) {
       problems.push(`“${file.name}”: ${whyUnread(error)}`)
     }
   }
+  problems.push(...open(shelf, ready))
   const [first] = problems
   const opened = files.length - problems.length
-  if (!first) {
-    if (opened > 1) shelf.say(`Opened ${opened} files`)
-    return
-  }
+  if (!first) return
   const rest = opened
     ? `The other ${opened === 1 ? 'one is' : `${opened} are`} open.`
     : 'Nothing was changed.'
@@ -39,13 +53,28 @@ export async function openFiles(shelf: Shelf, files: File[]): Promise<void> {
   )
 }
 
-async function openFile(shelf: Shelf, file: File, working: Working): Promise<void> {
+/** Opens what was read, and says what is worth knowing of one. @returns why it could not be */
+function open(shelf: Shelf, ready: Ready[]): string[] {
+  const windows = ready.map(({ app, document, title }) => ({ app, document, title }))
+  const [one, ...others] = windows
+  if (!one) return []
+  const outcome = others.length
+    ? shelf.dispatch('window.openAll', { windows }, 'app')
+    : shelf.dispatch('window.open', one, 'app')
+  if (!outcome.ok) return windows.map(({ title }) => `“${title}”: ${outcome.reason}`)
+  const says = ready.flatMap((read) => (read.says ? `“${read.title}”: ${read.says}` : []))
+  if (says.length) shelf.say(`Opened ${says.join('; ')}`, { step: true })
+  return []
+}
+
+/** @returns null where there is nothing to open: a calendar goes into the plan */
+async function readFile(shelf: Shelf, file: File, working: Working): Promise<Ready | null> {
   const extension = /\.\w+$/.exec(file.name.toLowerCase())?.[0] ?? ''
   // A calendar is no document: its events are put into the plan.
   if (extension === '.ics') {
     const { text } = await readTextFile(file)
     shelf.dispatch('plan.import', { text, name: file.name })
-    return
+    return null
   }
   const app = APPS.find(({ opens }) => opens.includes(extension))
   if (!app?.read) {
@@ -58,17 +87,14 @@ async function openFile(shelf: Shelf, file: File, working: Working): Promise<voi
   const elsewhere = read instanceof OpensIn ? read : null
   const document = newId('document')
   putContent(shelf, document, { saved: elsewhere ? elsewhere.content : read, draft: null })
-  // A file that is all extension is called by it.
-  const title = file.name.replace(/\.\w+$/, '').trim() || file.name
-  const outcome = shelf.dispatch(
-    'window.open',
-    { app: elsewhere?.app ?? app.id, document, title },
-    'app',
-  )
-  if (!outcome.ok) throw new FileProblem(outcome.reason)
   const { encoding } = (elsewhere?.content ?? read ?? {}) as { encoding?: string }
-  const said = elsewhere?.says ?? (encoding && saysOf(encoding))
-  if (said) shelf.say(`Opened “${title}”: ${said}`)
+  return {
+    app: elsewhere?.app ?? app.id,
+    document,
+    // A file that is all extension is called by it.
+    title: file.name.replace(/\.\w+$/, '').trim() || file.name,
+    says: elsewhere?.says ?? (encoding && saysOf(encoding)),
+  }
 }
 
 /** Asks the person for files of this computer. */

@@ -12,7 +12,7 @@ import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { BENCH_ID, Bench } from './Bench'
 import { BenchActs } from './BenchActs'
-import { NO_BURST, searchIn, sentBy } from './burst'
+import { NO_BURST, searchIn, sentBy, sentWith } from './burst'
 import { useLoftDrag } from './dragging'
 import { LoftHead } from './LoftHead'
 import { Marks } from './Marks'
@@ -71,9 +71,15 @@ export function Loft() {
   const some: WindowId[] = marked.length ? marked : one ? [one] : []
   const burst = useRef(NO_BURST)
   const send = (to: string) => {
-    if (!some.length || !shelf.dispatch('window.sendAll', { windows: some, to }, 'key').ok) return
+    if (!some.length) return
+    const now = performance.now()
+    const before = sentWith(burst.current, to, now)
+    const windows = [...before, ...some]
+    // The same letter soon after: all of them in one step, to be taken back together.
+    if (before.length > 0) shelf.dispatch('history.undo', {}, 'app')
+    if (!shelf.dispatch('window.sendAll', { windows, to }, 'key').ok) return
     shelf.page.setState({ marked: [] })
-    burst.current = sentBy(burst.current, to, performance.now())
+    burst.current = sentBy(burst.current, to, windows, now)
   }
   const go = (to: Choice) => {
     shelf.closeLoft()
@@ -122,7 +128,7 @@ export function Loft() {
     if (search === null) return void hear(event)
     // Who types letters in quick succession looks for something: what they did is taken back.
     event.preventDefault()
-    for (let sent = burst.current.sent; sent > 0; sent--) shelf.dispatch('history.undo', {}, 'key')
+    shelf.dispatch('history.undo', {}, 'key')
     burst.current = NO_BURST
     setFilter(search)
     shelf.say(`Searching for “${search}”. Nothing was sent.`)

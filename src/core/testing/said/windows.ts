@@ -46,6 +46,10 @@ export const windows: Some = [
       ...(at !== undefined && { document: nth(Object.keys(state.documents), at) }),
     }),
   })),
+  fc.array(fc.constantFrom('notes', 'dial'), { minLength: 1, maxLength: 4 }).map((apps) => ({
+    id: 'window.openAll',
+    args: () => ({ windows: apps.map((app, at) => ({ app, title: `${app} ${at}` })) }),
+  })),
   fc.constantFrom('notes', 'dial').map((app) => ({ id: 'app.launch', args: () => ({ app }) })),
   fc.constant({ id: 'window.bringBack', args: () => ({}) }),
   fc.tuple(fc.constantFrom('notes', 'dial'), fc.nat(9)).map(([app, nth]) => ({
