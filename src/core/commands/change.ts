@@ -117,7 +117,8 @@ export function moveTo(draft: State, id: WindowId, to: DesktopId | typeof EVERY)
   if (to === EVERY) draft.everywhere.push(id)
   else desktop(draft, to).windows.push(id)
   if (from !== EVERY) {
-    forget(desktop(draft, from), id)
+    // On every desktop it is there still, and keeps the focus it had there.
+    if (to !== EVERY) forget(desktop(draft, from), id)
     settleFull(draft, from)
   } else for (const other of Object.values(draft.desktops)) if (other.id !== to) forget(other, id)
   for (const display in draft.presence)

@@ -195,3 +195,14 @@ test('windows of an earlier session come back where they were, or where one is',
   expect(world.state.windows[one]?.desktop).toBe(field)
   expect(check(world.state)).toEqual([])
 })
+
+test('what is shown on every desktop keeps the focus where it had it, there and back', () => {
+  const world = new World()
+  const [model] = world.desktops('Model')
+  world.open()
+  const every = world.open()
+  world.run('window.everywhere', { window: every })
+  world.run('desktop.go', { to: model })
+  world.run('desktop.go', { to: 'first' })
+  expect(focusId(world.state)).toBe(every)
+})

@@ -87,6 +87,7 @@ const THROUGH: Record<string, string[]> = {
   'window.pad': ['window.place', 'window.move', 'window.resize'],
   'window.side': ['pair.divide'],
   'app.launch': ['window.open'],
+  'shelf.openFile': ['window.openAll'],
   'line.open': ['app.openOn'],
   'app.askAdd': ['app.add'],
   'home.ask': ['home.set'],
