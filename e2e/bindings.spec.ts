@@ -36,7 +36,36 @@ test('keys are bound by pressing them, told what speaks against them, and work a
   await expect(shelf.said()).toContainText('Swept')
   // Menus, hints and the key card tell the new keys.
   await shelf.press('Alt+Shift+/')
+  await page.getByRole('searchbox', { name: 'Find keys' }).fill('sweep')
   await expect(page.getByRole('dialog')).toContainText('F8')
+})
+
+test('verbs and places are a table: each can be given keys or have them taken away', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.run('keys.open')
+  const panel = page.getByRole('dialog', { name: 'Bind keys' })
+  const table = panel.getByRole('table')
+  const cell = (name: RegExp) => table.getByRole('button', { name })
+  await expect(cell(/^Go to the next desktop: Alt\+\./)).toBeVisible()
+  await page.keyboard.type('rota')
+  await expect(table.getByRole('row')).toHaveCount(2)
+  await cell(/^Send window to Rota: Alt\+\] R/).click()
+  await page.keyboard.press('Alt+F7')
+  expect(await shelf.violations()).toEqual([])
+  await page.keyboard.press('Enter')
+  await expect(cell(/^Send window to Rota: Alt\+\] R, Alt\+F7/)).toBeVisible()
+  await cell(/^Go to Rota/).click()
+  await panel.getByRole('button', { name: 'Take Alt+R away from Go to Rota' }).click()
+  await expect(cell(/^Go to Rota: no keys/)).toBeVisible()
+  await shelf.press('Escape', 'Escape')
+  await expect(panel).toBeHidden()
+  await shelf.reload()
+  await shelf.press('Alt+R')
+  expect(await shelf.here()).toBe('field')
+  await shelf.press('Alt+F7')
+  await expect(shelf.said()).toContainText('to Rota')
 })
 
 test('built-in keys are switched off and on again, and all are set back in one step', async ({

@@ -227,6 +227,7 @@ test('the key card is made from the bindings as they are', async ({ shelf, page 
   const id = await shelf.furnish(SIX)
   await shelf.press('Alt+Shift+/')
   const card = page.getByRole('dialog', { name: 'Keys' })
+  await card.getByRole('button', { name: 'all keys' }).click()
   await expect(card.getByText('Breather')).toBeVisible()
   await expect(card.getByText('Minimise window')).toBeVisible()
   await shelf.press('Escape')

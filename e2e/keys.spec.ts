@@ -20,6 +20,7 @@ test('the key card: kept in a window, searched there, as Markdown, and on one sh
   await shelf.desktops(...numbered('Context number', 6, 11))
   await shelf.press('Alt+M', 'Alt+Shift+/')
   const card = page.getByRole('dialog', { name: 'Keys' })
+  await card.getByRole('button', { name: 'all keys' }).click()
   await expect(card).toContainText('Context number 9')
   await expect(card).toContainText('% by keyboard')
   const sheet = card.getByRole('region', { name: 'All keys' })
@@ -201,6 +202,7 @@ test('rebinding everything shows everywhere at once: no old key is told', async 
   expect(await told()).toEqual([])
   await shelf.press('Escape')
   await shelf.run('shelf.keys')
+  await page.getByRole('button', { name: 'all keys' }).click()
   const card = (await page.getByRole('dialog', { name: 'Keys' }).locator('kbd').count()) > 50
   expect(card).toBe(true)
   expect(await told()).toEqual([])
@@ -340,4 +342,89 @@ test('a desktop that has N keeps it: a new one is said otherwise then, and told 
   expect(await shelf.here()).toBe(north?.id)
   await shelf.press('Alt+Insert', 'Enter')
   expect(await shelf.rowNames()).toHaveLength(3)
+})
+
+test('what may follow is told in groups, what cannot be done left out, in a third of the screen', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const hints = page.locator('.hints')
+  for (const [width, height] of [
+    [1280, 800],
+    [1024, 640],
+    [1920, 1080],
+  ] as const) {
+    await page.setViewportSize({ width, height })
+    await shelf.press('Alt+J')
+    await expect(hints).toContainText('Rename this desktop')
+    await expect(hints.locator('b')).toHaveText([
+      ...['This window', 'This desktop', 'Arrange', 'Look at', 'Shelf'],
+    ])
+    // There is only one row of desktops, and nothing is arranged.
+    await expect(hints).not.toContainText('Undo arranging')
+    await expect(hints).not.toContainText('Swap')
+    const box = await hints.boundingBox()
+    expect(box?.height).toBeLessThanOrEqual(Math.max(height / 3, 240))
+    const cut = await hints.evaluate(
+      (all) =>
+        [...all.children].filter(
+          (one) => one.getBoundingClientRect().right > all.getBoundingClientRect().right + 1,
+        ).length,
+    )
+    expect(cut).toBe(0)
+    await shelf.press('Escape')
+  }
+  // A word finds it as well.
+  await shelf.press('Alt+J', ';')
+  await page.keyboard.type('rename')
+  await expect(page.getByRole('option').first()).toHaveText(/^Rename document/)
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('textbox', { name: 'Name of the desktop' })).toBeFocused()
+})
+
+test('what is done again and again needs the first stroke once; after a second its key types', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Field: { Notes: 'document' }, Model: {}, Rota: {} })
+  await shelf.press('Alt+J', '.', '.')
+  expect(await shelf.rowNames()).toEqual(['Model', 'Rota', 'Field'])
+  await shelf.press(',')
+  expect(await shelf.rowNames()).toEqual(['Model', 'Field', 'Rota'])
+  const text = shelf.window(id('Notes')).locator('[contenteditable=true]')
+  await page.waitForTimeout(1100)
+  await page.keyboard.type('a, b.')
+  await expect(text).toHaveText('a, b.')
+  expect(await shelf.rowNames()).toEqual(['Model', 'Field', 'Rota'])
+  // Anything else ends it at once.
+  await shelf.press('Alt+J', 'ArrowLeft')
+  await page.keyboard.type('c')
+  await shelf.press('ArrowLeft')
+  await page.keyboard.type('d')
+  await expect(text).toHaveText('a, b.dc')
+})
+
+test('the key card begins with what matters, has all, and finds by typing', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+Shift+/')
+  const card = page.getByRole('dialog', { name: 'Keys' })
+  const rows = card.locator('.key-groups dd')
+  const first = await rows.count()
+  expect(first).toBeGreaterThanOrEqual(20)
+  expect(first).toBeLessThanOrEqual(25)
+  expect(await shelf.violations()).toEqual([])
+  await page.keyboard.type('pad')
+  await expect(rows.first()).toContainText(/pad/i)
+  await page.keyboard.press('Control+A')
+  await page.keyboard.press('Delete')
+  await card.getByRole('button', { name: 'all keys' }).click()
+  expect(await rows.count()).toBeGreaterThan(100)
+  // By itself what follows a first stroke would look like a chord.
+  const after = card.locator('.key-groups section').filter({ hasText: 'After Alt+J' })
+  for (const keys of await after.locator('dt').allTextContents()) expect(keys).toMatch(/^J./)
 })

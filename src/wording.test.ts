@@ -7,10 +7,17 @@ const files = readdirSync(__dirname, { recursive: true, encoding: 'utf8' })
   .filter((file) => /\.tsx?$/.test(file) && !/\.test\.|testing/.test(file))
   .sort()
   .map((file) => join(__dirname, file))
-const said = files.flatMap(stringsOf)
+/** The title of a command is read in menus; that of anything else beside it, as a label is. */
+const said = files
+  .flatMap(stringsOf)
+  .map((one) =>
+    one.kind === 'title' && !/core.commands/.test(one.file)
+      ? { ...one, kind: 'label' as const }
+      : one,
+  )
 
 /** The most letters each may have. */
-const MOST = { title: 60, label: 60, help: 90, error: 160, text: 400 }
+const MOST = { title: 32, label: 60, help: 90, error: 160, text: 400 }
 
 /** A rule of the wording, and what breaks it. */
 const RULES: [rule: string, broken: (text: string, kind: keyof typeof MOST) => boolean][] = [

@@ -89,7 +89,7 @@ function sendTo(draft: State, found: Window, to: Display): Result {
 
 const toDisplay = command({
   id: 'window.toDisplay',
-  title: 'Send window to the display in a direction',
+  title: 'Send window to a display',
   group,
   unlisted: true,
   args: {
@@ -109,7 +109,7 @@ const toDisplay = command({
 
 const nextDisplay = command({
   id: 'window.nextDisplay',
-  title: 'Send window to the next display, in the same place',
+  title: 'Send window to the next display',
   group,
   args: which,
   plan: on((draft, found, args) => {

@@ -33,7 +33,7 @@ const inSight = (state: State): Window[] =>
 const LAYOUTS: [Layout, title: string, says: string][] = [
   ['columns', 'Arrange all in columns', 'columns'],
   ['rows', 'Arrange all in rows', 'rows'],
-  ['large', 'Arrange all: one large, the rest beside it', 'one large and the rest beside it'],
+  ['large', 'Arrange all: one large', 'one large and the rest beside it'],
   ['cells', 'Arrange all in cells', 'cells'],
 ]
 
@@ -72,7 +72,7 @@ const arrange = LAYOUTS.map(([layout, title, says]) =>
 
 const back = command({
   id: 'arrange.back',
-  title: 'Undo arranging: windows go back where they were',
+  title: 'Undo arranging',
   group,
   plan: (draft) => {
     const here = current(draft)

@@ -20,7 +20,7 @@ const othersOf = (state: State, { id }: Display): Display[] =>
 
 const move = command({
   id: 'display.move',
-  title: 'Move a display in the arrangement',
+  title: 'Move a display',
   group,
   unlisted: true,
   args: { ...whichDisplay, x: coordinate.required(), y: coordinate.required() },

@@ -78,7 +78,7 @@ function elsewhere(state: State, now: number): Asking[] {
 
 const next = command({
   id: 'attention.next',
-  title: 'Go to what has waited longest; at the end, come back',
+  title: 'Go to what has waited longest',
   group,
   plan: (draft, _args, env) => {
     const [first] = elsewhere(draft, env.now)
@@ -110,7 +110,7 @@ export function comeBack(draft: State): Result {
 
 const back = command({
   id: 'attention.back',
-  title: 'Come back to where you were before answering',
+  title: 'Back to where you were',
   group,
   plan: (draft) =>
     draft.answering === null ? no('There is nothing to return from.') : comeBack(draft),
@@ -148,7 +148,7 @@ const over = <Id extends string>(kind: 'seen' | 'let go', id: Id, title: string,
   })
 
 const seen = over('seen', 'attention.seen', 'Mark what is waiting as seen', 'Seen')
-const letGo = over('let go', 'attention.letGo', 'Let go of what is waiting, unanswered', 'Let go')
+const letGo = over('let go', 'attention.letGo', 'Let go of what is waiting', 'Let go')
 
 const later = command({
   id: 'attention.putOff',
@@ -187,7 +187,7 @@ const told = command({
 
 const list = command({
   id: 'attention.list',
-  title: 'Waiting: answer, put off, let go…',
+  title: 'Waiting: answer or put off…',
   group,
   step: false,
   plan: () => ({ show: { view: 'waiting' } }),
@@ -222,7 +222,7 @@ const quiet = command({
   },
 })
 
-const askQuiet = askAbout('quiet', 'desktop.askQuiet', 'Quiet until, and what comes through…')
+const askQuiet = askAbout('quiet', 'desktop.askQuiet', 'Quiet until…')
 
 export const attentionCommands = [
   next,

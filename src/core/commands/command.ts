@@ -86,7 +86,8 @@ export type View =
   | { view: 'quiet'; desktop: DesktopId }
   | { view: 'practice' }
   | { view: 'keys'; print?: boolean }
-  | { view: 'line' }
+  /** `about`: only what can be done with this window and desktop. */
+  | { view: 'line'; about?: boolean }
   | { view: 'menu' }
   | { view: 'loft'; by?: 'app' }
   | { view: 'unstack'; app: boolean; desktop?: DesktopId }

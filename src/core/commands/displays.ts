@@ -112,7 +112,7 @@ const showing = (state: State, id: string): string =>
 
 const change = command({
   id: 'display.set',
-  title: 'Change a display: name, size, scale',
+  title: 'Change a display',
   group,
   unlisted: true,
   args: { ...whichDisplay, name: nameArgument(), width, height, scale },
@@ -232,7 +232,7 @@ const plug = command({
 
 const together = command({
   id: 'displays.together',
-  title: 'Displays together: a desktop spans them all',
+  title: 'Displays together',
   group,
   plan: (draft) => {
     if (!draft.apart) return no('Displays are together already.')
@@ -244,7 +244,7 @@ const together = command({
 
 const apart = command({
   id: 'displays.apart',
-  title: 'Displays apart: each shows a desktop of its own',
+  title: 'Displays apart',
   group,
   plan: (draft, _args, env) => {
     if (draft.apart) return no('Displays are apart already.')
@@ -259,7 +259,7 @@ const apart = command({
 /** Asks the page to show a display in a browser window of its own. */
 const open = command({
   id: 'display.open',
-  title: 'Open a display in a browser window of its own',
+  title: 'Open a display in its own window',
   group,
   step: false,
   args: whichDisplay,

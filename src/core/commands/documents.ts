@@ -31,7 +31,7 @@ const set = command({
 /** Deleting puts a document out of sight; what it says is kept until it is taken back. */
 const discard = command({
   id: 'document.discard',
-  title: 'Delete a document, and take it back',
+  title: 'Delete a document',
   group,
   unlisted: true,
   step: false,

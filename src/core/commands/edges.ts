@@ -21,7 +21,7 @@ interface Given {
 /** The edge that two placed windows share moves, and both with it. */
 const edge = command({
   id: 'window.edge',
-  title: 'Move the edge that placed windows share',
+  title: 'Move the shared edge',
   group: 'Windows',
   unlisted: true,
   args: {

@@ -18,7 +18,7 @@ const KINDS = [
   [
     'always sent',
     'app.alwaysSent',
-    'Send this app’s windows, never carry',
+    'Always send this app’s windows',
     'is sent where others are carried: it goes, you stay',
     'can be carried again',
   ],
@@ -32,7 +32,7 @@ const KINDS = [
   [
     'keeps its size',
     'app.keepsSize',
-    'Keep this app’s windows their size',
+    'Keep this app’s window size',
     'keeps its size wherever it is placed',
     'takes the size of its place again',
   ],

@@ -31,7 +31,7 @@ const go = command({
 
 const glance = command({
   id: 'desktop.glance',
-  title: 'Look into a desktop without going there',
+  title: 'Glance at a desktop',
   group: 'Switching',
   asks: { title: 'Look into desktop…' },
   step: false,

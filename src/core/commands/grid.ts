@@ -10,7 +10,7 @@ const group = 'Desktops' as const
 
 const columns = command({
   id: 'grid.columns',
-  title: 'Set how many desktops stand in a row',
+  title: 'Set desktops in a row',
   group,
   unlisted: true,
   args: { columns: number().integer().min(1).max(DESKTOPS_MOST).required() },
@@ -41,7 +41,7 @@ function insert(draft: State, env: Env, places: number[]): View {
 
 const addRow = command({
   id: 'grid.addRow',
-  title: 'New row of desktops below this one',
+  title: 'New row of desktops below',
   group,
   plan: (draft, _args, env) => {
     const refusal = roomFor(draft, draft.columns)
@@ -55,7 +55,7 @@ const addRow = command({
 
 const addColumn = command({
   id: 'grid.addColumn',
-  title: 'New column of desktops at the right',
+  title: 'New column of desktops',
   group,
   plan: (draft, _args, env) => {
     if (draft.columns === 1) return no('The desktops stand in a line. Set the columns first.')

@@ -141,7 +141,7 @@ function open(draft: State, on: Desktop, given: Pattern['windows'][number], env:
 
 const list = command({
   id: 'patterns.open',
-  title: 'Patterns: templates for new desktops…',
+  title: 'Patterns: desktop templates…',
   group,
   step: false,
   args: { pattern: string() },

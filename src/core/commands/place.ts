@@ -113,7 +113,7 @@ const byStep = (to: Direction): number => (to === 'left' ? -DIVIDER_STEP : DIVID
 
 const side = command({
   id: 'window.side',
-  title: 'Place window at a side: half, a third, two thirds',
+  title: 'Place window at a side',
   group,
   unlisted: true,
   args: { ...which, to: string().oneOf(DIRECTIONS).required() },
@@ -148,7 +148,7 @@ const PARTS = [
 const parts = PARTS.map(([id, name, span]) =>
   command({
     id: `place.${id}`,
-    title: `Place window in the ${name}`,
+    title: `Place in the ${name}`,
     group,
     args: which,
     plan: onFramed((draft, found) => {
@@ -160,7 +160,7 @@ const parts = PARTS.map(([id, name, span]) =>
 
 const centre = command({
   id: 'window.centre',
-  title: 'Put window in the middle of the display',
+  title: 'Put window in the middle',
   group,
   args: which,
   plan: onFramed((draft, found) => {
@@ -192,7 +192,7 @@ const sizes = [
 
 const restore = command({
   id: 'window.restore',
-  title: 'Undo placing: the window goes back where it was',
+  title: 'Undo placing this window',
   group,
   args: which,
   plan: onFramed((draft, found) => {
@@ -222,7 +222,7 @@ const minimise = command({
 /** The one that was used last of those that are minimised here. */
 const bringBack = command({
   id: 'window.bringBack',
-  title: 'Bring back the last minimised window',
+  title: 'Bring back the last minimised',
   group,
   plan: (draft) => {
     const found = byUse(draft).find(

@@ -169,7 +169,7 @@ const skip = command({
 /** What is on now and all after it that day move together. */
 const late = command({
   id: 'plan.late',
-  title: 'Move the rest of the day 15 minutes later',
+  title: 'Rest of the day 15 minutes later',
   group,
   args: { minutes: number().integer().min(-720).max(720) },
   plan: (draft, { minutes = 15 }, { now }) => {
@@ -192,7 +192,7 @@ const ahead = (state: State, now: number): Block[] =>
 
 const goes = command({
   id: 'plan.goes',
-  title: 'Switch automatically when a block begins',
+  title: 'Switch when a block begins',
   group,
   unlisted: true,
   args: { ...which, on: boolean() },
@@ -266,7 +266,7 @@ const bring = command({
 
 const send = command({
   id: 'plan.export',
-  title: 'Export the plan as a calendar file',
+  title: 'Export the plan as a calendar',
   group,
   step: false,
   plan: ({ plan }) =>

@@ -88,7 +88,7 @@ const remove = command({
 
 const ends = command({
   id: 'run.ends',
-  title: 'End a run where it began, or where it is',
+  title: 'Set where a run ends',
   group,
   args: { ...which, back: boolean() },
   plan: (draft, { run, back }) => {
@@ -101,7 +101,7 @@ const ends = command({
 
 const add = command({
   id: 'run.add',
-  title: 'Add this desktop or window to a run',
+  title: 'Add this to a run',
   group,
   args: { ...which, desktop: maybeId(), window: maybeId() },
   plan: (draft, { run, desktop, window }, env) => {
@@ -263,7 +263,7 @@ const step = <Id extends string>(id: Id, title: string, by: 1 | -1, end: string)
     },
   })
 
-const next = step('run.next', 'Go on to the next stop of the run', 1, 'That was the last stop.')
+const next = step('run.next', 'Next stop of the run', 1, 'That was the last stop.')
 const back = step('run.back', 'Go back to the stop before', -1, 'This is the first stop.')
 
 const end = command({
@@ -295,7 +295,7 @@ const end = command({
 
 const open = command({
   id: 'runs.open',
-  title: 'Runs: present or record desktops and windows…',
+  title: 'Runs: present or record…',
   group,
   step: false,
   plan: () => ({ show: { view: 'runs' } }),
@@ -303,7 +303,7 @@ const open = command({
 
 const recorded = command({
   id: 'run.record',
-  title: 'Start a run and record it to a file',
+  title: 'Record a run to a file',
   group,
   step: false,
   args: which,

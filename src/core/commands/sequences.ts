@@ -76,7 +76,7 @@ const run = command({
 
 const open = command({
   id: 'sequences.open',
-  title: 'Sequences: save steps and run them again…',
+  title: 'Sequences: steps to run again…',
   group,
   step: false,
   plan: () => ({ show: { view: 'sequences' } }),

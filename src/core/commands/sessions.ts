@@ -43,7 +43,7 @@ const closedOf = (state: State, from: State, ids: string[]): Window[] =>
 /** Windows of an earlier arrangement, where they were if that desktop is still there. */
 const reopenWindows = command({
   id: 'session.windows',
-  title: 'Reopen windows of an earlier session',
+  title: 'Reopen windows of a session',
   group,
   unlisted: true,
   documents: true,

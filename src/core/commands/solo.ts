@@ -99,7 +99,7 @@ function leave(draft: State, full: Desktop, front: Window): string {
 
 const solo = command({
   id: 'window.solo',
-  title: 'Solo: a full-screen desktop of its own',
+  title: 'Solo: full screen on its own',
   group,
   args: which,
   plan: (draft, args, env) => {
@@ -134,7 +134,7 @@ function enter(draft: State, id: string, front: string): void {
 
 const pair = command({
   id: 'window.pair',
-  title: 'Pair: two windows share a desktop',
+  title: 'Pair: two windows side by side',
   group,
   args: { ...which, with: maybeId() },
   plan: (draft, args, env) => {

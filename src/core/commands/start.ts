@@ -21,7 +21,7 @@ const isNone = (windows: State['windows']): boolean => {
 /** The contexts of a day become desktops, in that order, each with a letter and a look; one step. */
 const contexts = command({
   id: 'start.contexts',
-  title: 'Start with the contexts of your day',
+  title: 'Start with your contexts',
   group,
   unlisted: true,
   args: {

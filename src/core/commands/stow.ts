@@ -22,7 +22,7 @@ function putIn<T>(list: T[], items: readonly { at: number; item: T }[]): void {
 
 const stow = command({
   id: 'desktop.stow',
-  title: 'Stow this desktop: put it away with its windows',
+  title: 'Stow this desktop',
   group,
   args: { desktop: string() },
   plan: (draft, args, env) => {
@@ -128,7 +128,7 @@ function putBackIn(draft: State, entry: Stowed): void {
 
 const exported = command({
   id: 'desktop.export',
-  title: 'Export this desktop as a file, with its windows',
+  title: 'Export this desktop as a file',
   group,
   step: false,
   args: { desktop: string() },

@@ -21,7 +21,7 @@ const tether = command({
 
 const go = command({
   id: 'tether.go',
-  title: 'Go to a tethered window, then back',
+  title: 'Go to a tethered window',
   group,
   unlisted: true,
   args: which,
@@ -35,7 +35,7 @@ const go = command({
 /** The page knows which tether stands where, and what it does. */
 const use = command({
   id: 'tether.use',
-  title: 'Use a tether by its number: pause, go on, reply',
+  title: 'Use a tether by its number',
   group,
   unlisted: true,
   step: false,

@@ -4,7 +4,7 @@ const group = 'Shelf' as const
 
 const undo = command({
   id: 'history.undo',
-  title: 'Undo the last change of the arrangement',
+  title: 'Undo the last change',
   group,
   step: false,
   travel: 'undo',

@@ -39,7 +39,7 @@ const set = command({
 /** The pointer stayed where nothing is bound: it is noted, so that accidents can be counted. */
 const brush = command({
   id: 'pointer.brush',
-  title: 'Note that the pointer stayed at an edge',
+  title: 'Note a push at an edge',
   group: 'Shelf',
   unlisted: true,
   step: false,

@@ -182,7 +182,7 @@ export const windowCommands = [
   aboutDocument('window.export', 'Export document to a file', ({ document }) => ({
     show: { view: 'export document', document },
   })),
-  aboutDocument('window.copyReference', 'Copy a reference to this document', ({ document }) => ({
+  aboutDocument('window.copyReference', 'Copy reference to this document', ({ document }) => ({
     effect: { does: 'copy reference', document },
   })),
 ]

@@ -169,6 +169,19 @@ export function everything(
   ]
 }
 
+/** What keys say of this window and this desktop, to be found by its words. */
+export const aboutHere = (
+  rows: Pick<Found & { does: string }, 'command' | 'args' | 'does'>[],
+): Found[] =>
+  rows.map(({ command, args, does }) => ({
+    kind: 'commands',
+    id: `${command} ${JSON.stringify(args)}`,
+    title: does,
+    command,
+    args,
+    also: [aliasesOf(command)],
+  }))
+
 /** The windows that are open, most recently used first. */
 export function openWindows(state: State, apps: AppFacts[]): Found[] {
   const appName = named(apps)

@@ -22,12 +22,12 @@ test('every command that needs no more said can be given keys, and is told with 
 test('own keys are told as such, those switched off are listed, and both are found', () => {
   const world = new World()
   world.run('keys.bind', { keys: 'Alt+F8', command: 'loft.open' })
-  world.run('keys.bind', { keys: 'Alt+F8 G', command: 'desktop.go', args: { to: 'last' } })
+  world.run('keys.bind', { keys: 'Alt+F9', command: 'grid.columns', args: { columns: 3 } })
   world.run('keys.unbind', { keys: 'Alt+/' })
   const loft = all(world).find(({ command }) => command === 'loft.open')
   expect(loft?.keys).toEqual([{ keys: 'Alt+F8', own: true }])
   expect(switchedOff(world.state)).toEqual([{ keys: 'Alt+/' }])
-  expect(searchBindable(all(world), 'f8 go').map(({ args }) => args)).toEqual([{ to: 'last' }])
+  expect(searchBindable(all(world), 'f9').map(({ args }) => args)).toEqual([{ columns: 3 }])
   expect(searchBindable(all(world), 'everything loft').map(({ command }) => command)).toEqual([
     'loft.open',
   ])

@@ -46,7 +46,7 @@ export function bindable(state: State, appName: (id: string) => string): Bindabl
     const made = {
       command,
       args,
-      title: (said ?? defined.title) + told(said, args),
+      title: said ?? titled(defined.title, args),
       group: defined.group,
       keys: [],
     }
@@ -58,8 +58,8 @@ export function bindable(state: State, appName: (id: string) => string): Bindabl
   for (const { id } of state.sequences) put('sequence.run', { sequence: id })
   for (const command of registry.values()) if (isWhole(command)) put(command.id, {})
   for (const { keys, command, args } of bindings(state).values()) {
-    // What is bound to a letter by the language goes without saying; what a person bound does not.
-    if (spoken.has(command) && isBuiltIn(state, keys) && !isOwn(state, keys)) continue
+    // What a verb says of a place is told with the others of its kind.
+    if (spoken.has(command) && (isBuiltIn(state, keys) || isSaying(args))) continue
     put(command, args ?? {})?.keys.push({ keys, own: isOwn(state, keys) })
   }
   return [...found.values(), ...KEY_PLACES.flatMap((place) => bindableIn(state, place))]
@@ -82,12 +82,15 @@ function bindableIn(state: State, place: KeyPlace): Bindable[] {
   return [...found.values()]
 }
 
+/** Whether only a place is said, and nothing besides. */
+const isSaying = (args: object = {}): boolean => Object.keys(args).every((name) => name === 'to')
+
 const isOwn = (state: State, keys: string, place?: KeyPlace): boolean =>
   state.bindings.some((one) => one.keys === keys && one.place === place && one.command !== null)
 
-/** Arguments that the words for a command do not tell. */
-const told = (said: string | null, args: Record<string, unknown>): string =>
-  said === null && Object.keys(args).length > 0 ? ` (${Object.values(args).join(', ')})` : ''
+/** A title with the arguments it does not tell. */
+const titled = (title: string, args: Record<string, unknown>): string =>
+  [title.replace(/ in a direction$/, ''), ...Object.values(args)].join(': ')
 
 /** Whether a command needs no more said. */
 export const isWhole = ({ args }: Pick<Command, 'args'>): boolean => args.isValidSync({})

@@ -69,7 +69,7 @@ test('the key card lists every place and every binding but the spoken ones', () 
   const card = keyCard(world.state, (id) => id.toUpperCase())
   expect(card.places).toContainEqual({ keys: 'B', does: 'Bulletin' })
   const rows = card.groups.flatMap((group) => group.rows)
-  expect(rows).toContainEqual({ keys: 'Alt+Z', does: 'Undo the last change of the arrangement' })
+  expect(rows).toContainEqual({ keys: 'Alt+Z', does: 'Undo the last change' })
   expect(rows).toContainEqual({ keys: 'Alt+1', does: 'DOCUMENT: latest window, again: next' })
   expect(rows).toContainEqual({
     keys: 'Alt+Shift+1',

@@ -121,6 +121,7 @@ export const FIXED: Bound[] = [
     command: 'window.edge',
     args: { to },
   })),
+  { keys: 'Alt+Shift+; ;', command: 'line.about' },
   { keys: 'Alt+Shift+; Enter', command: 'shelf.fullScreen' },
   { keys: 'Alt+Shift+; Shift+S', command: 'settings.open' },
   { keys: 'Alt+Shift+; Shift+K', command: 'keys.open' },
@@ -305,7 +306,8 @@ export function keysFor(state: State, command: string, args: object = {}): strin
   const wanted = JSON.stringify(named(state, args))
   let found: string | undefined
   for (const bound of bindings(state).values())
-    if (bound.command === command && JSON.stringify(bound.args ?? {}) === wanted) found = bound.keys
+    if (bound.command === command && JSON.stringify(lettered(state, bound.args ?? {})) === wanted)
+      found = bound.keys
   return found && asPressed(found, state)
 }
 
@@ -314,6 +316,12 @@ function named(state: State, args: object): object {
   const { to, window, desktop, at: _at, anyway: _anyway, ...rest } = args as Record<string, unknown>
   if (window !== undefined && window !== focusId(state)) return { ...rest, to, window }
   if (desktop !== undefined && desktop !== currentId(state)) return { ...rest, to, desktop }
+  return to === undefined ? rest : lettered(state, { ...rest, to })
+}
+
+/** Arguments with the letter of a desktop for its id, where they name one that has a letter. */
+export function lettered(state: Pick<State, 'desktops'>, args: object): object {
+  const { to } = args as { to?: unknown }
   const letter = typeof to === 'string' ? state.desktops[to]?.letter : undefined
-  return to === undefined ? rest : { ...rest, to: letter ?? to }
+  return letter ? { ...args, to: letter } : args
 }

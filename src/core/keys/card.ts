@@ -3,7 +3,8 @@ import { registry } from '@/core/commands/registry'
 import { allWords } from '@/core/finding/words'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/types'
-import { bindings, PLACES, THIS, THIS_LIGHT, VERBS } from './bindings'
+import { AFTER_GROUPS, afterGroup } from './after'
+import { type Bound, bindings, keysFor, PLACES, THIS, THIS_LIGHT, VERBS } from './bindings'
 import { KEY_PLACES, KEYMAPS, type KeyPlace } from './keymaps'
 import { strokesOfLetter } from './letters'
 import { bindingsIn } from './places'
@@ -48,7 +49,8 @@ export function keyCard(state: State, appName: AppName): Card {
     if (!does || isTwice(state, keys)) continue
     const written = withArrows(keys, command)
     const group = groups.find(({ name }) => name === registry.get(command)?.group)
-    if (keys.startsWith(often)) after.push({ keys: written.slice(often.length), does })
+    // What follows a first stroke keeps it, “J X”: by itself it would look like a chord.
+    if (keys.startsWith(often)) after.push({ keys: written.replace(/^Alt\+/, ''), does })
     else group?.rows.push({ keys: asPressed(written, state), does })
   }
   const called = state.order.map((id) => desktop(state, id)).filter(({ letter }) => letter)
@@ -81,6 +83,58 @@ export function cardGroups({ begin, verbs, places, groups, after, there }: Card)
   return [first, { name: 'Places', rows: places }, ...rest, after, ...there].flatMap((group) =>
     group && group.rows.length > 0 ? group : [],
   )
+}
+
+/** What is said most, besides verbs and places. */
+const MATTERS: Pick<Bound, 'command' | 'args'>[] = [
+  { command: 'loft.open' },
+  { command: 'line.open' },
+  { command: 'trail.open' },
+  { command: 'unstack.open' },
+  { command: 'window.focusToward', args: { to: 'left' } },
+  { command: 'window.pad' },
+  { command: 'window.solo' },
+  { command: 'window.minimise' },
+  { command: 'windows.sweep' },
+  { command: 'window.close' },
+  { command: 'history.undo' },
+  { command: 'attention.next' },
+]
+
+/** The first page of a card: the twenty that matter. */
+export function firstPage(state: State, { begin, verbs }: Card, appName: AppName): CardGroup[] {
+  const rows = MATTERS.flatMap(({ command, args }) => {
+    const keys = keysFor(state, command, args)
+    const does = inWords(state, command, args, appName)
+    return keys && does ? [{ keys: withArrows(keys, command), does }] : []
+  })
+  const half = Math.ceil(rows.length / 2)
+  const apps = { keys: `${begin}1…9`, does: 'the app with that number; again: its next window' }
+  return [
+    { name: 'Say a verb…', begin, rows: verbs.filter((_, at) => !VERBS[at]?.args) },
+    {
+      name: '…and a place',
+      rows: [
+        { keys: 'B…', does: 'a desktop, by the letter on its mark' },
+        ...PLACES.filter(({ key }) => !key.startsWith('Page')).map(({ key, says }) => ({
+          keys: key,
+          does: says,
+        })),
+      ],
+    },
+    {
+      name: 'Or first',
+      begin,
+      rows: [
+        {
+          keys: asPressed(oftenFirst(state).trim(), state),
+          does: 'then a key: more of this desktop and window',
+        },
+      ],
+    },
+    { name: 'Everything at hand', begin, rows: [...rows.slice(0, half), apps] },
+    { name: 'This window', begin, rows: rows.slice(half) },
+  ]
 }
 
 /** Rows without what begins the keys of their group, which stands above them. */
@@ -184,20 +238,36 @@ function isTwice(state: State, keys: string): boolean {
 
 const same = (a: object = {}, b: object = {}): boolean => JSON.stringify(a) === JSON.stringify(b)
 
-/** What may follow the strokes of a sequence heard so far, but for what letters and places say. */
-export function followers(state: State, before: string, appName: AppName): CardRow[] {
-  return [...bindings(state).values()].flatMap(({ keys, command, args }) => {
-    if (!keys.startsWith(`${before} `) || spoken.has(command)) return []
+/** What may follow, with what it does. */
+export type Follower = CardRow & Bound
+
+/**
+ * What may follow the strokes of a sequence heard so far, in groups, but for what letters and places say.
+ * @param can whether a binding can do something now: what cannot is left out
+ */
+export function followers(
+  state: State,
+  before: string,
+  appName: AppName,
+  can: (bound: Bound) => boolean,
+): { name: string; rows: Follower[] }[] {
+  const groups = AFTER_GROUPS.map((name) => ({ name, rows: [] as Follower[] }))
+  for (const bound of bindings(state).values()) {
+    const { keys, command, args } = bound
+    if (!keys.startsWith(`${before} `) || spoken.has(command)) continue
     const does = inWords(state, command, args, appName)
-    return does ? { keys: withArrows(keys, command).slice(before.length + 1), does } : []
-  })
+    const group = groups.find(({ name }) => name === afterGroup(command))
+    if (does && can(bound))
+      group?.rows.push({ ...bound, keys: withArrows(keys, command).slice(before.length + 1), does })
+  }
+  return groups.filter(({ rows }) => rows.length > 0)
 }
 
 /** What the arrows do, where each does the same in its direction: told once. */
 const ARROWED: Record<string, string> = {
   'window.focusToward': 'Focus the nearest window there',
   'window.toDisplay': 'Send window to the display there',
-  'window.edge': 'Move the edge that placed windows share',
+  'window.edge': 'Move the shared edge',
   'window.side': 'Place window at that side; in a pair, move the divider',
 }
 
@@ -226,8 +296,7 @@ export function inWords(
     return `Run ${state.sequences.find(({ id }) => id === args.sequence)?.name ?? 'a sequence'}`
   const arrowed = ARROWED[command]
   if (arrowed) return args.to === 'left' ? arrowed : null
-  if (command === 'tether.use')
-    return args.nth === 1 ? 'Shift and a number: the tether with it' : null
+  if (command === 'tether.use') return args.nth === 1 ? 'The tether with that number' : null
   if (command === 'display.focus') return 'Go to the next display'
   if (command === 'unstack.open' && args.app) return 'Unstack the windows of this app'
   if (command === 'trail.open' && args.back) return 'Recent windows, backwards'

@@ -65,7 +65,7 @@ function First({ document }: { document: string }) {
       <button
         type="button"
         aria-label={`${list.length} wait`}
-        title="Waiting: answer, put off, let go"
+        title="Waiting: answer or put off"
         className="shrink-0 border border-alarm px-1.5 font-mono font-semibold text-[12px] text-alarm leading-4"
         onClick={() => shelf.dispatch('attention.list')}
       >

@@ -1,10 +1,11 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { appOf } from '@/apps/list'
 import { GROUPS } from '@/core/commands/command'
 import { type Bindable, bindable, idOf, searchBindable, switchedOff } from '@/core/keys/bindable'
 import { WHERE_HEARD } from '@/core/keys/card'
 import { KEY_PLACES } from '@/core/keys/keymaps'
 import { asPressed } from '@/core/keys/sets'
+import { sayings, searchSayings } from '@/core/keys/spoken'
 import { isWay } from '@/core/keys/ways'
 import { counted } from '@/core/text/counted'
 import { useArrangement, useShelf } from '@/store/useShelf'
@@ -13,6 +14,7 @@ import { PanelSection } from '@/ui/parts/PanelSection'
 import { SearchField } from '@/ui/parts/SearchField'
 import { SidePanel } from '@/ui/parts/SidePanel'
 import { BindingRow } from './BindingRow'
+import { Sayings } from './Sayings'
 
 /** Every command with its keys: bound by pressing, switched off, and set back. */
 export function BindingsPanel({ find = '' }: { find?: string }) {
@@ -24,6 +26,10 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
     bindable(state, (id) => appOf(shelf, id)?.name ?? id),
     query,
   )
+  const places = searchSayings(
+    useMemo(() => sayings(state), [state]),
+    query,
+  )
   const changed = state.bindings.filter(({ keys }) => !isWay(keys)).length
   return (
     <SidePanel title="Bind keys">
@@ -32,8 +38,9 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
         placeholder="find a command, or its keys"
         query={query}
         onType={setQuery}
-        found={counted(all.length, 'command')}
+        found={`${counted(all.length, 'command')}, ${counted(places.length, 'place')}`}
       />
+      <Sayings places={places} bound={bound} onBind={setBound} />
       {GROUPS.map((group) => (
         <Group
           key={group}
@@ -52,7 +59,9 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
           onBind={setBound}
         />
       ))}
-      {all.length === 0 ? <p className="mt-4 text-soft">No commands match.</p> : null}
+      {all.length + places.length === 0 ? (
+        <p className="mt-4 text-soft">No commands match.</p>
+      ) : null}
       <Off keys={switchedOff(state)} />
       <div className="mt-5 flex items-center gap-2 border-seam border-t border-dashed pt-3">
         <p className="text-soft">Settings files hold your keys too.</p>

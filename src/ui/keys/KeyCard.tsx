@@ -1,33 +1,75 @@
-import { useEffect } from 'react'
+import { useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
 import { shareByKey } from '@/core/journal/share'
-import { cardGroups, keyCard } from '@/core/keys/card'
+import { cardGroups, firstPage, keyCard, searchCard } from '@/core/keys/card'
 import { cardIntro } from '@/core/keys/markdown'
+import { counted } from '@/core/text/counted'
 import { useToday } from '@/store/journal'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { CommandButton } from '@/ui/parts/CommandButton'
 import { Dialog } from '@/ui/parts/Dialog'
 import { KeyGroups } from '@/ui/parts/KeyGroups'
+import { SearchField } from '@/ui/parts/SearchField'
 
-/** All keys on one page, made from the bindings as they are now. */
+/** The keys that matter, all of them on one page, or those that are looked for: as they are now. */
 export function KeyCard({ print = false }: { print?: boolean }) {
   const shelf = useShelf()
   const state = useArrangement((now) => now)
-  const card = keyCard(state, (id) => appOf(shelf, id)?.name ?? id)
+  const [query, setQuery] = useState('')
+  const [whole, setWhole] = useState(print)
+  const appName = (id: string) => appOf(shelf, id)?.name ?? id
+  const card = keyCard(state, appName)
+  const groups = query
+    ? searchCard(card, query)
+    : whole
+      ? cardGroups(card)
+      : firstPage(state, card, appName)
   useEffect(() => {
     if (print) window.print()
   }, [print])
   return (
-    <Dialog title="Keys" intro={cardIntro(state.settings.keys)} width={1600} printed>
+    <Dialog
+      title="Keys"
+      intro={cardIntro(state.settings.keys)}
+      width={whole || query ? 1600 : 760}
+      printed
+    >
+      <div className="card-tools mt-1 flex items-center gap-3">
+        <div className="w-80">
+          <SearchField
+            label="Find keys"
+            placeholder="find keys, or what they do"
+            query={query}
+            onType={setQuery}
+            found={counted(
+              groups.reduce((sum, { rows }) => sum + rows.length, 0),
+              'key',
+            )}
+          />
+        </div>
+        <button
+          type="button"
+          className="chip"
+          aria-pressed={whole}
+          onClick={() => setWhole((was) => !was)}
+        >
+          all keys
+        </button>
+      </div>
       {/* Reached and scrolled by keys where the screen is too low for it. */}
       <section
         aria-label="All keys"
         tabIndex={0}
-        className="card-sheet mt-2 max-h-[calc(100vh-176px)] overflow-auto outline-none"
+        className="card-sheet mt-2 max-h-[calc(100vh-190px)] overflow-auto outline-none"
       >
+        {groups.length === 0 ? <p className="text-soft">No keys match.</p> : null}
         <KeyGroups
-          groups={cardGroups(card)}
-          className="columns-5 max-[1150px]:columns-4 max-[900px]:columns-3 min-[1600px]:columns-6"
+          groups={groups}
+          className={
+            whole || query
+              ? 'columns-5 max-[1150px]:columns-4 max-[900px]:columns-3 min-[1600px]:columns-6'
+              : 'key-groups-large columns-2'
+          }
         />
       </section>
       <div className="card-tools mt-2 flex gap-5 text-[12px]">

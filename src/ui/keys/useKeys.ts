@@ -1,6 +1,7 @@
 import { useLayoutEffect } from 'react'
+import { REPEATS } from '@/core/keys/after'
 import { type Bound, type Heard, hear, keysFor } from '@/core/keys/bindings'
-import { asPressed, isOfSet, LEADER, meant } from '@/core/keys/sets'
+import { asPressed, following, isOfSet, LEADER, meant } from '@/core/keys/sets'
 import type { State } from '@/core/model/types'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
@@ -90,6 +91,7 @@ function listen(
     return true
   }
   const state = shelf.state()
+  if (!pending && repeated(shelf, strokes)) return true
   const layer = inLayer(shelf)
   if (layer && stroke === 'Escape') {
     leaveLayer(shelf)
@@ -115,6 +117,7 @@ function listen(
   if (next !== pending) shelf.page.setState({ pending: next })
   if (heard.kind === 'command') {
     run(shelf, heard.bound)
+    if (pending && REPEATS.has(heard.bound.command)) again(shelf, pending)
     if (/^(Ctrl\+)?Alt\+/.test(stroke) && steps(heard.bound)) walk(shelf)
   }
   if (heard.kind === 'unknown')
@@ -125,6 +128,29 @@ function listen(
       },
     )
   return true
+}
+
+/** How long the key of what is done again and again is heard by itself, in milliseconds. */
+const AGAIN_WITHIN = 1000
+
+function again(shelf: Shelf, before: string): void {
+  own(shelf).again = { before, until: performance.now() + AGAIN_WITHIN }
+}
+
+/** Does once more what was done a moment ago, or its like. @returns whether that was said */
+function repeated(shelf: Shelf, strokes: string[]): boolean {
+  const { before, until } = own(shelf).again
+  if (performance.now() > until) return false
+  for (const stroke of strokes) {
+    const heard = hear(shelf.state(), before, following(stroke))
+    if (heard.kind !== 'command' || !REPEATS.has(heard.bound.command)) continue
+    run(shelf, heard.bound)
+    again(shelf, before)
+    return true
+  }
+  // Whoever says something else is done with it.
+  own(shelf).again.until = 0
+  return false
 }
 
 /** What the first of the strokes means that means something. */
@@ -154,6 +180,8 @@ const ALONG: Record<string, string> = {
 }
 
 const own = ofShelf(() => ({
+  /** What began what is done again and again, and how long it goes without. */
+  again: { before: '', until: 0 },
   /** Whether Alt has been held since a step to a neighbour. */
   walking: false,
   timer: undefined as ReturnType<typeof setTimeout> | undefined,

@@ -1,17 +1,20 @@
 import { Command } from 'cmdk'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { allApps, appOf } from '@/apps/list'
-import { desktopsFor, everything, type Found } from '@/core/finding/find'
+import { aboutHere, desktopsFor, everything, type Found } from '@/core/finding/find'
 import { prepare, rank } from '@/core/finding/rank'
 import { sentences } from '@/core/finding/verbs'
 import { plain } from '@/core/finding/words'
-import { keysFor } from '@/core/keys/bindings'
+import { keysFor, THIS } from '@/core/keys/bindings'
+import { followers } from '@/core/keys/card'
 import { asPressed } from '@/core/keys/sets'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
 import { whenIdle } from '@/store/idle'
 import { showPassage } from '@/store/passages'
+import type { Shelf } from '@/store/shelf'
 import { useLooked } from '@/store/texts'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
+import { isPossible } from '@/ui/keys/possible'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
@@ -27,13 +30,14 @@ const NAMES = {
 
 /** The line opened upward: find anything, run any command. */
 export function OpenLine() {
-  const open = usePage(({ view }) => view?.view === 'line')
-  return open ? <Field /> : null
+  const view = usePage((page) => (page.view?.view === 'line' ? page.view : null))
+  return view ? <Field about={view.about === true} /> : null
 }
 
 const keyOf = (found: Found) => `${found.kind}:${found.id}`
 
-function Field() {
+/** @param about whether only what can be done with this window and desktop is found */
+function Field({ about }: { about: boolean }) {
   const shelf = useShelf()
   const state = useArrangement((now) => now)
   const [typed, setTyped] = useState('')
@@ -44,29 +48,31 @@ function Field() {
   const box = useRef<HTMLDivElement>(null)
   const documents = useAllDocuments()
   const ids = useMemo(() => Object.keys(documents), [documents])
-  const looked = useLooked(ids, typed)
+  const looked = useLooked(about ? null : ids, typed)
   const all = useMemo(
     () =>
       asking
         ? desktopsFor(state, asking.command, asking.args)
-        : everything(state, {
-            apps: allApps(state.apps),
-            documents,
-          }),
-    [state, documents, asking],
+        : about
+          ? possibleHere(shelf)
+          : everything(state, {
+              apps: allApps(state.apps),
+              documents,
+            }),
+    [state, documents, asking, about, shelf],
   )
   useEffect(() => {
     return whenIdle(() => prepare(all), 300)
   }, [all])
   // What is found in texts is a moment behind: until it is there, what was found before stays.
-  const pending = !asking && looked !== null && looked.typed !== typed
+  const pending = !asking && !about && looked !== null && looked.typed !== typed
   const last = useRef<Found[]>([])
   const results = useMemo(() => {
     if (pending) return last.current
-    if (asking) return typed ? rank(all, typed) : all
+    if (asking || about) return typed ? rank(all, typed) : all
     const said = sentences(state, allApps(state.apps), plain(typed.trim()))
     return rank(all, typed, { said, ...(looked && { hits: looked.hits }) })
-  }, [all, typed, asking, state, looked, pending])
+  }, [all, typed, asking, about, state, looked, pending])
   last.current = results
   const kinds = [...new Set(results.map(({ kind }) => kind))]
   const first = results[0]
@@ -153,7 +159,13 @@ function Field() {
           autoFocus
           value={typed}
           onValueChange={setTyped}
-          placeholder={asking ? 'a desktop' : 'a window, desktop, app, document or command'}
+          placeholder={
+            asking
+              ? 'a desktop'
+              : about
+                ? 'what to do with this window or desktop'
+                : 'a window, desktop, app, document or command'
+          }
           className="min-w-0 flex-1 bg-transparent text-[15px] outline-none"
         />
         <span className="flex shrink-0 items-center gap-1.5 text-soft">
@@ -163,6 +175,20 @@ function Field() {
       </div>
     </Command>
   )
+}
+
+/** What keys say of this window and desktop, as far as it can be done now. */
+function possibleHere(shelf: Shelf): Found[] {
+  const state = shelf.state()
+  const groups = followers(
+    state,
+    THIS,
+    (id) => appOf(shelf, id)?.name ?? id,
+    ({ command, args }) => isPossible(shelf, command, args),
+  )
+  // What has a direction is said with an arrow.
+  const rows = groups.flatMap((group) => group.rows).filter(({ keys }) => !keys.endsWith('arrows'))
+  return aboutHere(rows.map(({ command, args = {}, does }) => ({ command, args, does })))
 }
 
 function Result({ found, onPick }: { found: Found; onPick(): void }) {

@@ -1,11 +1,12 @@
-import { useEffect, useState } from 'react'
+import { Fragment, useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
-import { PREFIXES, VERBS } from '@/core/keys/bindings'
+import { PLACES, PREFIXES, VERBS } from '@/core/keys/bindings'
 import { followers } from '@/core/keys/card'
 import { asPressed, LEADER } from '@/core/keys/sets'
 import { desktop } from '@/core/model/selectors'
 import type { DesktopId, State } from '@/core/model/types'
 import { useArrangement, useShelf } from '@/store/useShelf'
+import { isPossible } from '@/ui/keys/possible'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
@@ -23,17 +24,15 @@ export function Pending({ keys }: { keys: string }) {
     return () => clearTimeout(timer)
   }, [hints])
   return (
-    <span role="status" className="flex items-center gap-2">
-      <b>{PREFIXES[keys] ?? (keys === LEADER ? 'Go to' : asPressed(keys, state))}</b>
-      <span className="text-soft">a key follows, Escape leaves</span>
+    <span role="status" className="flex min-w-0 items-center gap-2 whitespace-nowrap">
+      <b className="shrink-0">
+        {PREFIXES[keys] ?? (keys === LEADER ? 'Go to' : asPressed(keys, state))}
+      </b>
+      <span className="truncate text-soft">a key follows, Escape leaves</span>
       {shown ? <Card keys={keys} /> : null}
     </span>
   )
 }
-
-/** Height of a row, and what is not for rows, in CSS pixels. */
-const ROW = 26
-const AROUND = 110
 
 function Card({ keys }: { keys: string }) {
   const shelf = useShelf()
@@ -41,21 +40,23 @@ function Card({ keys }: { keys: string }) {
   const verb = VERBS.find((one) => one.keys === `${keys} ` || one.keys === `${keys}+`)
   const appName = (id: string) => appOf(shelf, id)?.name ?? id
   // After the leader anything may follow: the verbs are told, and where all keys stand.
-  const rows =
+  const groups =
     keys === LEADER
       ? [
-          ...VERBS.slice(1).map(({ keys, name, says }) => ({
-            keys: `${keys.slice('Alt+'.length)}…`,
-            does: `${name}: ${says}`,
-          })),
-          { keys: 'Shift+/', does: 'all keys' },
+          {
+            name: 'Or',
+            rows: [
+              ...VERBS.slice(1).map(({ keys, name, says }) => ({
+                keys: `${keys.slice('Alt+'.length)}…`,
+                does: `${name}: ${says}`,
+              })),
+              { keys: 'Shift+/', does: 'all keys' },
+            ],
+          },
         ]
-      : followers(state, keys, appName)
-  const following = verb ? [] : rows
+      : followers(state, keys, appName, ({ command, args }) => isPossible(shelf, command, args))
+  const following = verb ? [] : groups
   const desktops = called(state, keys)
-  // In as few columns as fit, and of the same height.
-  const most = Math.max(4, Math.floor((innerHeight - AROUND) / ROW))
-  const columns = Math.max(1, Math.ceil(following.length / most))
   return (
     <span className="rise fixed bottom-[44px] left-2 z-40 flex max-w-[calc(100vw-16px)] gap-x-6 border-2 border-ink bg-panel p-3">
       {verb || keys === LEADER || desktops.length > 0 ? (
@@ -67,15 +68,17 @@ function Card({ keys }: { keys: string }) {
         />
       ) : null}
       {following.length > 0 ? (
-        <span
-          className="grid grid-flow-col content-start gap-x-6 gap-y-1"
-          style={{ gridTemplateRows: `repeat(${Math.ceil(following.length / columns)}, auto)` }}
-        >
-          {following.map((row) => (
-            <span key={row.keys} className="flex items-center gap-2">
-              <Keys keys={row.keys} />
-              {row.does}
-            </span>
+        <span className="hints">
+          {following.map(({ name, rows }) => (
+            <Fragment key={name}>
+              <b className="font-display">{name}</b>
+              {rows.map((row) => (
+                <span key={row.keys} className="hint" title={row.does}>
+                  <Keys keys={row.keys} />
+                  <span className="min-w-0 truncate">{row.does}</span>
+                </span>
+              ))}
+            </Fragment>
           ))}
         </span>
       ) : null}
@@ -138,7 +141,8 @@ function Places({
       </span>
       {others ? (
         <span className="mt-1 flex items-center gap-2 text-soft">
-          <Keys keys="] [ \ =" /> next, previous, last, new
+          <Keys keys={PLACES.map(({ key }) => key).join(' ')} />{' '}
+          {PLACES.map(({ to }) => to).join(', ')}
         </span>
       ) : null}
     </span>
