@@ -140,6 +140,6 @@ test('the windows of one app follow each other, and a window is shown on every d
   await shelf.press('Alt+Shift+;', 'E', 'Alt+B')
   await expect(shelf.window(id('Stations'))).toBeVisible()
   await page.locator(`[data-bow="${id('Stations')}"]`).click({ button: 'right' })
-  await page.getByRole('menuitemcheckbox', { name: 'Show on every desktop' }).click()
+  await shelf.chooseWithin('Keep in sight', 'Show on every desktop')
   await expect(shelf.said()).toContainText('is on Bulletin only')
 })

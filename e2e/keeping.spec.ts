@@ -239,7 +239,7 @@ test('exported and imported: the same; the preview says what changes; undo takes
   await shelf.open()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Kite Shelf menu' }).click()
-  await page.getByRole('menuitem', { name: 'Export the shelf file' }).click()
+  await shelf.chooseWithin('Keep and export', 'Export the shelf file')
   const path = await (await download).path()
   const exported = await shelf.state()
   await shelf.open('shelf')
@@ -247,7 +247,7 @@ test('exported and imported: the same; the preview says what changes; undo takes
   const bring = async (file: string | { name: string; mimeType: string; buffer: Buffer }) => {
     const chooser = page.waitForEvent('filechooser')
     await page.getByRole('button', { name: 'Kite Shelf menu' }).click()
-    await page.getByRole('menuitem', { name: 'Import a shelf file' }).click()
+    await shelf.chooseWithin('Keep and export', 'Import a shelf file')
     await (await chooser).setFiles(file)
   }
   await bring({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{\n"a":') })

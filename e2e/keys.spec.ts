@@ -428,3 +428,43 @@ test('the key card begins with what matters, has all, and finds by typing', asyn
   const after = card.locator('.key-groups section').filter({ hasText: 'After Alt+J' })
   for (const keys of await after.locator('dt').allTextContents()) expect(keys).toMatch(/^J./)
 })
+
+test('chords mean in unstack and the trail what they mean on a desktop, there of what is chosen', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({
+    Field: { Notes: 'document', Pit: 'job', Slides: 'countdown' },
+    Model: { Output: 'table' },
+    Rota: {},
+  })
+  const windows = async () => (await shelf.state()).windows
+  const unstack = page.getByRole('dialog', { name: 'Unstack' })
+  await shelf.press('Alt+=')
+  await expect(unstack).toBeFocused()
+  const chosen = await page.evaluate(() => document.querySelector('[data-focused]')?.id)
+  await shelf.press('ArrowLeft', 'Alt+]', 'R')
+  const sent = Object.values(await windows()).filter(({ desktop }) => desktop === id('Rota'))
+  expect(sent).toHaveLength(1)
+  expect(`window-${sent[0]?.id}`).not.toBe(chosen)
+  await expect(unstack).toBeVisible()
+  await shelf.press('Alt+M')
+  await expect(unstack).toHaveCount(0)
+  expect(await shelf.here()).toBe(id('Model'))
+  // In the trail Alt is held; its own keys are its own.
+  const trail = page.getByRole('dialog', { name: 'Trail' })
+  await page.keyboard.down('Alt')
+  await page.keyboard.press('`')
+  await expect(trail).toBeVisible()
+  await page.keyboard.press('ArrowDown')
+  const picked = await trail.getByRole('option', { selected: true }).getAttribute('id')
+  await page.keyboard.press('Backspace')
+  await expect
+    .poll(async () => Object.keys(await windows()))
+    .not.toContain(picked?.slice('trail-'.length))
+  await expect(trail).toBeVisible()
+  await page.keyboard.press('r')
+  await expect(trail).toHaveCount(0)
+  await page.keyboard.up('Alt')
+  expect(await shelf.here()).toBe(id('Rota'))
+})

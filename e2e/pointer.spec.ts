@@ -264,6 +264,36 @@ test('all others fold into this one, and one undo brings them back', async ({ sh
   expect(after.windows).toEqual(before.windows)
 })
 
+test('no menu is long: at most fourteen entries at first, with their keys', async ({
+  shelf,
+  page,
+}) => {
+  await page.goto('/demo')
+  await expect(page.locator('#desktop')).toBeVisible()
+  for (let at = 0; at < 12; at++) await shelf.run('window.open', { app: 'table' })
+  await shelf.run('window.focus', { window: 'stations' })
+  const menu = page.getByRole('menu')
+  const entries = menu.locator('[role^=menuitem]')
+  const opened = {
+    'of a window': () => shelf.window('observers').locator('.hem b').click({ button: 'right' }),
+    'of a desktop': () =>
+      page.locator('[data-desktop-row="field"] > button').click({ button: 'right' }),
+    'of an app': () => page.getByRole('button', { name: /^Table,/ }).click({ button: 'right' }),
+    'of the shelf': () => shelf.press('Alt+J', 'M'),
+  }
+  for (const [what, open] of Object.entries(opened)) {
+    await open()
+    await expect(menu, what).toBeVisible()
+    expect(await entries.count(), what).toBeLessThanOrEqual(14)
+    expect(await entries.count(), what).toBeGreaterThan(8)
+    if (what !== 'of an app')
+      expect(await menu.locator('kbd').count(), what).toBeGreaterThanOrEqual(4)
+    if (/desktop|shelf/.test(what)) await expect(menu).toContainText('New desktop')
+    await shelf.press('Escape')
+    await expect(menu).toHaveCount(0)
+  }
+})
+
 test('the menu of a window sends it, also to a new desktop', async ({ shelf, page }) => {
   const id = await shelf.furnish(THREE)
   await shelf.window(id('Slides')).getByRole('button', { name: 'Menu of Slides' }).click()

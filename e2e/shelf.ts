@@ -214,12 +214,13 @@ export class ShelfPage {
   }
 
   /** Chooses from a menu within the open menu, by keys. */
-  async chooseWithin(menu: string, item: string): Promise<void> {
+  async chooseWithin(menu: string, item: string | RegExp): Promise<void> {
     await this.page.getByRole('menuitem', { name: menu }).focus()
     await this.press('ArrowRight')
     const inner = this.page.getByRole('menu').nth(1)
     await expect(inner.locator(':focus')).toHaveCount(1)
-    await inner.getByRole('menuitem', { name: item }).focus()
+    const named = { name: item }
+    await inner.getByRole('menuitem', named).or(inner.getByRole('menuitemcheckbox', named)).focus()
     await this.press('Enter')
   }
 

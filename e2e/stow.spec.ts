@@ -45,7 +45,7 @@ test('stowed desktops stand last in the loft and come back from there, by key an
 }) => {
   const id = await shelf.furnish(THREE)
   await page.getByRole('button', { name: /^Breather,/ }).click({ button: 'right' })
-  await page.getByRole('menuitem', { name: /^Stow:/ }).click()
+  await shelf.chooseWithin('Keep or put away', /^Stow/)
   await shelf.press('Alt+/')
   const row = page.locator(`[data-row="${id('Breather')}"]`)
   await expect(row).toContainText('stowed · Atlas')

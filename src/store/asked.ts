@@ -7,7 +7,7 @@ import type { PageState } from './shelf'
 /** Views that lay windows out themselves. */
 const LAYS_OUT = new Set<View['view']>(['unstack', 'glance'])
 /** Views that end where one goes: the pad would go on to place a window that has not the keys. */
-const ENDS = new Set<View['view']>([...LAYS_OUT, 'pad'])
+const ENDS = new Set<View['view']>([...LAYS_OUT, 'pad', 'trail'])
 
 /** The loft is a place of its own; everything else that is asked for is a view. */
 export function shown(show: View, { loft, loftBy, loftBehind }: PageState): Partial<PageState> {

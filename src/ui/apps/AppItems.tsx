@@ -1,10 +1,27 @@
 import { allApps } from '@/apps/list'
-import { byUse, title } from '@/core/model/selectors'
+import { byUse, title, window as windowOf } from '@/core/model/selectors'
+import type { WindowId } from '@/core/model/types'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 import { Exceptions } from './Exceptions'
+
+/** So many windows stand in the menu itself, those used last. */
+const AT_ONCE = 7
+
+/** A window to go to. */
+function Open({ id }: { id: WindowId }) {
+  const state = useShelf().state()
+  const window = windowOf(state, id)
+  return (
+    <CommandItem
+      command="window.focus"
+      args={{ window: id }}
+      label={`${title(state, window)} · ${state.desktops[window.desktop]?.name ?? 'every desktop'}`}
+    />
+  )
+}
 
 /** The windows an app has open, each with the desktop it is on, and everything to do with the app. */
 export function AppItems({ id }: { id: string }) {
@@ -14,14 +31,16 @@ export function AppItems({ id }: { id: string }) {
   const open = byUse(state).filter((window) => window.app === id)
   return (
     <>
-      {open.map((window) => (
-        <CommandItem
-          key={window.id}
-          command="window.focus"
-          args={{ window: window.id }}
-          label={`${title(state, window)} · ${state.desktops[window.desktop]?.name ?? 'every desktop'}`}
-        />
+      {open.slice(0, AT_ONCE).map(({ id }) => (
+        <Open key={id} id={id} />
       ))}
+      {open.length > AT_ONCE ? (
+        <SubMenu label={`${open.length - AT_ONCE} more`}>
+          {open.slice(AT_ONCE).map(({ id }) => (
+            <Open key={id} id={id} />
+          ))}
+        </SubMenu>
+      ) : null}
       {open.length ? <MenuSeam /> : null}
       <CommandItem
         command="app.launch"

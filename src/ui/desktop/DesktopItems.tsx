@@ -5,7 +5,7 @@ import { useArrangement, useShelf } from '@/store/useShelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 
-const FACE = ['desktop.askName', 'desktop.askLook', 'desktop.askCopyLook', 'desktop.askLetter']
+const FACE = ['desktop.askLook', 'desktop.askCopyLook', 'desktop.askLetter']
 const ARRANGING = [
   ['arrange.columns', 'In columns'],
   ['arrange.rows', 'In rows'],
@@ -19,6 +19,7 @@ const PICTURES = [
   'picture.display.png',
   'picture.display.svg',
 ]
+const KEPT = ['desktop.stow', 'pattern.keep', 'desktop.export', 'desktop.rest']
 const FOLDING = ['desktop.previewFold', 'desktop.previewFoldOthers']
 
 /** What is about the windows that are on screen. */
@@ -26,19 +27,18 @@ function OnScreen({ id }: { id: DesktopId }) {
   const here = useArrangement((state) => currentId(state) === id)
   if (!here) return null
   return (
-    <>
-      <SubMenu label="Arrange all">
-        {ARRANGING.map(([command, label]) => (
-          <CommandItem key={command} command={command} label={label} />
-        ))}
-      </SubMenu>
-      <SubMenu label="Picture">
-        {PICTURES.map((command) => (
-          <CommandItem key={command} command={command} />
-        ))}
-      </SubMenu>
-    </>
+    <SubMenu label="Arrange all">
+      {ARRANGING.map(([command, label]) => (
+        <CommandItem key={command} command={command} label={label} />
+      ))}
+    </SubMenu>
   )
+}
+
+/** Only of what is on screen. */
+function Pictures({ id }: { id: DesktopId }) {
+  const here = useArrangement((state) => currentId(state) === id)
+  return here ? PICTURES.map((command) => <CommandItem key={command} command={command} />) : null
 }
 
 /** Everything that can be done with a desktop. */
@@ -52,20 +52,25 @@ export function DesktopItems({ id }: { id: DesktopId }) {
       <CommandItem command="desktop.glance" args={{ to: id }} label="Look into it" />
       <CommandItem command="unstack.desktop" args={one} label="Unstack its windows" />
       <MenuSeam />
-      {FACE.map((command) => (
-        <CommandItem key={command} command={command} args={one} />
-      ))}
-      <MenuSeam />
+      <CommandItem command="desktop.askName" args={one} />
+      <SubMenu label="Look and letter">
+        {FACE.map((command) => (
+          <CommandItem key={command} command={command} args={one} />
+        ))}
+      </SubMenu>
       <CommandItem command="desktop.reorder" args={{ ...one, by: -1 }} label="Move earlier" />
       <CommandItem command="desktop.reorder" args={{ ...one, by: 1 }} label="Move later" />
       <CommandItem command="desktop.quiet" args={one} on={quiet} />
       <CommandItem command="desktop.askQuiet" args={one} />
-      <CommandItem command="desktop.rest" args={one} label="Put to rest" />
       <OnScreen id={id} />
       <MenuSeam />
-      <CommandItem command="pattern.keep" args={one} />
-      <CommandItem command="desktop.stow" args={one} label="Stow: put it away with all on it" />
-      <CommandItem command="desktop.export" args={one} label="Export as a file" />
+      <CommandItem command="desktop.create" />
+      <SubMenu label="Keep or put away">
+        {KEPT.map((command) => (
+          <CommandItem key={command} command={command} args={one} />
+        ))}
+        <Pictures id={id} />
+      </SubMenu>
       {FOLDING.map((command) => (
         <CommandItem key={command} command={command} args={one} />
       ))}

@@ -1,6 +1,8 @@
 import { useLayoutEffect } from 'react'
 import { REPEATS } from '@/core/keys/after'
 import { type Bound, type Heard, hear, keysFor } from '@/core/keys/bindings'
+import type { KeyPlace } from '@/core/keys/keymaps'
+import { hearIn } from '@/core/keys/places'
 import { asPressed, following, isOfSet, LEADER, meant } from '@/core/keys/sets'
 import type { State } from '@/core/model/types'
 import { ofShelf } from '@/store/ofShelf'
@@ -11,11 +13,13 @@ import { inLayer, layerStrokes, leaveLayer, tapped } from './layer'
 import { askLayout, isMac, layout } from './layout'
 import { tellMoved } from './relearn'
 import { runAbout } from './running'
-import { strokesOf, typesWithAlt } from './stroke'
+import { plainStrokes, strokesOf, typesWithAlt } from './stroke'
 import { tellUntaken } from './untaken'
 
 /** In all other views the keys are theirs, or a chord would act behind the person's back. */
-const CHORDS_IN = new Set(['rename', 'pad', 'line', 'keys', 'practice', 'menu'])
+const CHORDS_IN = new Set([
+  ...['rename', 'pad', 'line', 'keys', 'practice', 'menu', 'unstack', 'trail'],
+])
 
 /** Beside these one sees what is undone; no other chord acts there. */
 const UNDO_IN = new Set(['settings', 'look', 'bindings', 'sequences', 'plan', 'runs'])
@@ -64,6 +68,9 @@ export function useKeys(): void {
   }, [shelf])
 }
 
+const isHeardIn = (shelf: Shelf, place: KeyPlace, event: KeyboardEvent): boolean =>
+  hearIn(shelf.state(), place, '', plainStrokes(event, layout(shelf))).kind !== 'nothing'
+
 /** @returns whether a key is left to what types; else it was ours */
 function leavesTyping(shelf: Shelf, event: KeyboardEvent): boolean {
   const { pending, view } = shelf.page.getState()
@@ -72,6 +79,8 @@ function leavesTyping(shelf: Shelf, event: KeyboardEvent): boolean {
     shelf.dispatch('keys.leaveTyping', { to: isMac() ? 'control' : 'leader' }, 'app')
     return true
   }
+  // There Alt is held all the time: what it has keys for itself is said to it.
+  if (view?.view === 'trail' && !pending && isHeardIn(shelf, 'trail', event)) return true
   const strokes = strokesOf(event, layout(shelf))
   return !strokes.length || !listen(shelf, layerStrokes(shelf, strokes), pending, view?.view)
 }

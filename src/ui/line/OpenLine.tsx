@@ -15,6 +15,7 @@ import type { Shelf } from '@/store/shelf'
 import { useLooked } from '@/store/texts'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { isPossible } from '@/ui/keys/possible'
+import { useChosen } from '@/ui/keys/useChosen'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
 
@@ -77,12 +78,7 @@ function Field({ about }: { about: boolean }) {
   const kinds = [...new Set(results.map(({ kind }) => kind))]
   const first = results[0]
   useEffect(() => setChosen(first ? keyOf(first) : ''), [first])
-  // Verbs said while the line is open are about the chosen window.
-  useEffect(() => {
-    const found = results.find((result) => keyOf(result) === chosen)
-    shelf.page.setState({ chosen: found?.window ?? null })
-    return () => shelf.page.setState({ chosen: null })
-  }, [chosen, results, shelf])
+  useChosen(results.find((result) => keyOf(result) === chosen)?.window ?? null)
   const pick = (found: Found) => {
     setHasty(false)
     if (found.asks) {

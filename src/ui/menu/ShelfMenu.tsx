@@ -6,6 +6,14 @@ import { giveBack } from '@/ui/parts/focus'
 import { Kite } from '@/ui/parts/Kite'
 import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
 
+const WINDOWS = ['loft.byApp', 'windows.sweep', 'windows.isolate', 'home.askPutRight']
+const ROWS = ['grid.addRow', 'grid.addColumn', 'grid.removeRow', 'grid.removeColumn']
+const FILES = ['app.askAdd', 'shelf.openFile', 'sessions.open', 'documents.clearUp']
+const KEEPING = [
+  ...['shelf.export', 'shelf.import', 'shelf.keepFolder', 'shelf.health', 'shelf.inspector'],
+]
+const KEYS = ['shelf.keys', 'keys.open', 'sequences.open', 'keys.practise']
+
 /** The name of the product, with the menu of what concerns the whole shelf. */
 export function ShelfMenu({ name }: { name: string }) {
   const shelf = useShelf()
@@ -31,51 +39,36 @@ export function ShelfMenu({ name }: { name: string }) {
       </DropdownMenu.Trigger>
       <MenuSheet onCloseAutoFocus={(event) => giveBack(shelf, event)}>
         <CommandItem command="loft.open" />
-        <CommandItem command="loft.byApp" />
-        <CommandItem command="windows.sweep" />
-        <CommandItem command="windows.isolate" />
+        <Group label="Windows" commands={WINDOWS} />
         <MenuSeam />
         <CommandItem command="plan.open" />
         <CommandItem command="attention.list" />
-        <CommandItem command="patterns.open" />
         <CommandItem command="runs.open" />
-        <CommandItem command="sequences.open" />
         <MenuSeam />
-        <CommandItem command="home.askPutRight" />
-        <CommandItem command="home.list" />
-        <CommandItem command="displays.arrange" />
-        <MenuSeam />
-        <CommandItem command="app.askAdd" />
-        <CommandItem command="sessions.open" />
-        <CommandItem command="shelf.openFile" />
-        <CommandItem command="shelf.export" />
-        <CommandItem command="shelf.import" />
-        <CommandItem command="shelf.keepFolder" />
-        <CommandItem command="shelf.health" />
-        <CommandItem command="documents.clearUp" />
-        <MenuSeam />
-        <CommandItem command="shelf.inspector" />
-        <SubMenu label="Desktops in a row">
+        <CommandItem command="desktop.create" />
+        <SubMenu label="Desktops">
+          <CommandItem command="patterns.open" />
+          <MenuSeam />
           {[1, 2, 3, 4, 5, 6, 7, 8, 9].map((count) => (
             <CommandItem
               key={count}
               command="grid.columns"
               args={{ columns: count }}
-              label={count === 1 ? 'One (a single line)' : String(count)}
+              label={count === 1 ? 'In a single line' : `${count} in a row`}
             />
           ))}
           <MenuSeam />
-          {['grid.addRow', 'grid.addColumn', 'grid.removeRow', 'grid.removeColumn'].map(
-            (command) => (
-              <CommandItem key={command} command={command} />
-            ),
-          )}
+          {ROWS.map((command) => (
+            <CommandItem key={command} command={command} />
+          ))}
         </SubMenu>
+        <CommandItem command="displays.arrange" />
+        <CommandItem command="home.list" />
         <MenuSeam />
+        <Group label="Apps and files" commands={FILES} />
+        <Group label="Keep and export" commands={KEEPING} />
         <CommandItem command="settings.open" />
-        <CommandItem command="keys.open" />
-        <CommandItem command="shelf.keys" />
-        <CommandItem command="keys.practise" />
+        <Group label="Keys" commands={KEYS} />
         <DropdownMenu.Item className="menu-item" asChild>
           <a href={name === 'demo' ? '/shelf' : '/demo'}>
             {name === 'demo' ? 'Go to your own shelf' : 'See the demo'}
@@ -83,6 +76,16 @@ export function ShelfMenu({ name }: { name: string }) {
         </DropdownMenu.Item>
       </MenuSheet>
     </DropdownMenu.Root>
+  )
+}
+
+function Group({ label, commands }: { label: string; commands: string[] }) {
+  return (
+    <SubMenu label={label}>
+      {commands.map((command) => (
+        <CommandItem key={command} command={command} />
+      ))}
+    </SubMenu>
   )
 }
 

@@ -19,7 +19,11 @@ export function CommandItem({
 }) {
   const shelf = useShelf()
   const name = label ?? registry.get(command)?.title
-  const keys = useArrangement((state) => keysFor(state, command, args))
+  // Those that say it of what has the focus, where there are none for just this one.
+  const { window: _window, desktop: _desktop, ...said } = args as Record<string, unknown>
+  const keys = useArrangement(
+    (state) => keysFor(state, command, args) ?? keysFor(state, command, said),
+  )
   const onSelect = () => shelf.dispatchAny(command, args)
   const content = (
     <>

@@ -3,6 +3,7 @@ import { appOf } from '@/apps/list'
 import { keysIn } from '@/core/keys/places'
 import { byUse, currentId, title } from '@/core/model/selectors'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
+import { useChosen } from '@/ui/keys/useChosen'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Hint } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
@@ -30,6 +31,7 @@ function List({ back }: { back: boolean }) {
   const list = useRef<HTMLDivElement>(null)
   const index = Math.max(0, Math.min(at, windows.length - 1))
   const chosen = windows[index]
+  useChosen(chosen?.id ?? null)
   useEffect(() => {
     list.current?.focus()
   }, [])

@@ -17,6 +17,7 @@ import {
 import type { Size, State, Window } from '@/core/model/types'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useArea } from '@/ui/desktop/area'
+import { useChosen } from '@/ui/keys/useChosen'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Keys } from '@/ui/parts/Keys'
 import { Kite } from '@/ui/parts/Kite'
@@ -50,6 +51,7 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   const places = useMemo(() => layOut(state, windows, area), [state, windows, area])
   const letters = hints(windows.length)
   const current = windows.find(({ id }) => id === chosen) ?? windows[0]
+  useChosen(current?.id ?? null)
   useLayoutEffect(() => shelf.page.setState({ places }), [places, shelf.page.setState])
   useLayoutEffect(() => () => shelf.page.setState({ places: null }), [shelf.page.setState])
   useEffect(() => {

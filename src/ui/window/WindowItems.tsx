@@ -8,14 +8,7 @@ import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 import { isTethered } from '@/ui/tethers/list'
 
-const PLACING = [
-  'window.pad',
-  'window.solo',
-  'window.pair',
-  'window.everywhere',
-  'window.maximise',
-  'window.minimise',
-]
+const PLACING = ['window.pad', 'window.solo', 'window.pair', 'window.maximise', 'window.minimise']
 const HOME = ['window.why', 'home.ask', 'window.goHome', 'shelf.inspector']
 const DOCUMENT = [
   'window.save',
@@ -24,7 +17,6 @@ const DOCUMENT = [
   'window.copyReference',
   'picture.window.png',
   'picture.window.svg',
-  'window.close',
 ]
 
 /** Everything that can be done with a window; where several are marked, it is sent with them. */
@@ -48,16 +40,24 @@ export function WindowItems({ id }: { id: WindowId }) {
       {PLACING.map((command) => (
         <CommandItem key={command} command={command} args={one} on={on[command]} />
       ))}
-      <TetherItem id={id} />
+      <MenuSeam />
+      <SubMenu label="Keep in sight">
+        <CommandItem command="window.everywhere" args={one} on={on['window.everywhere'] ?? false} />
+        <TetherItem id={id} />
+      </SubMenu>
+      <SubMenu label="Home">
+        {HOME.map((command) => (
+          <CommandItem key={command} command={command} args={one} />
+        ))}
+      </SubMenu>
       <Exceptions app={shelf.state().windows[id]?.app ?? ''} />
+      <SubMenu label="Document">
+        {DOCUMENT.map((command) => (
+          <CommandItem key={command} command={command} args={one} />
+        ))}
+      </SubMenu>
       <MenuSeam />
-      {HOME.map((command) => (
-        <CommandItem key={command} command={command} args={one} />
-      ))}
-      <MenuSeam />
-      {DOCUMENT.map((command) => (
-        <CommandItem key={command} command={command} args={one} />
-      ))}
+      <CommandItem command="window.close" args={one} />
     </>
   )
 }
