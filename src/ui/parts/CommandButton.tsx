@@ -1,3 +1,4 @@
+import { explained } from '@/core/commands/explained'
 import { keysFor } from '@/core/keys/bindings'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Keys } from './Keys'
@@ -19,6 +20,7 @@ export function CommandButton({
   return (
     <button
       type="button"
+      title={explained(command)}
       className={`flex items-center gap-1.5 text-soft hover:text-ink ${className}`}
       onClick={() => shelf.dispatchAny(command, args)}
     >

@@ -1,4 +1,5 @@
 import { DropdownMenu } from 'radix-ui'
+import { explained } from '@/core/commands/explained'
 import { registry } from '@/core/commands/registry'
 import { keysFor } from '@/core/keys/bindings'
 import { useArrangement, useShelf } from '@/store/useShelf'
@@ -27,7 +28,7 @@ export function CommandItem({
   const onSelect = () => shelf.dispatchAny(command, args)
   const content = (
     <>
-      <span dir="auto" title={name} className="min-w-0 truncate">
+      <span dir="auto" title={explained(command) ?? name} className="min-w-0 truncate">
         {name}
       </span>
       {on ? <span aria-hidden>✓</span> : null}
