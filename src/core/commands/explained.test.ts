@@ -7,7 +7,7 @@ const OURS =
 
 /** The word is used for something else, or it is explained where it is opened. */
 const KNOWN =
-  /^(run|place|pair\.swap|plan|stow|grid|arrange|desktop\.(bring|previewFold)|pattern|pair|home|window\.(goHome|nextPair))/
+  /^(apps\.|settings\.|run|place|pair\.swap|plan|stow|grid|arrange|desktop\.(bring|previewFold)|pattern|pair|home|window\.(goHome|nextPair))/
 
 test('a title with a word of ours has it explained', () => {
   const bare = [...registry.values()].filter(
