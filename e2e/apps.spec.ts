@@ -105,6 +105,7 @@ test('where what shows PDFs did not come it is asked for again', { tag: '@first'
   await shelf.drop({ name: 'Rows.csv', type: 'text/csv', content: 'a,b\n'.repeat(60_000) })
   // What the page can read itself it does.
   await expect(shelf.said()).toContainText('Opened “Rows”')
+  await expect(page.getByRole('gridcell').first()).toBeVisible()
   offPage = false
   const before = new Set(known)
   down = false

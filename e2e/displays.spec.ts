@@ -4,6 +4,9 @@ import { expect, type ShelfPage, test } from './shelf'
 test.beforeEach(async ({ page }) => {
   await page.goto('/demo')
   await expect(page.locator('#desktop')).toBeVisible()
+  // Nothing moves any more: the column has its room, and what is grasped is there.
+  await expect(page.locator('[data-display-target=tall]')).toBeVisible()
+  await expect(page.locator('[data-window=stations] [role=gridcell]').first()).toBeVisible()
 })
 
 const windowIn = async (shelf: ShelfPage, id: string) => (await shelf.state()).windows[id]

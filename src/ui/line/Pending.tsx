@@ -113,6 +113,7 @@ function Places({
 }) {
   const shelf = useShelf()
   const all = ids.map((id) => desktop(state, id))
+  const beside = PLACES.filter(({ key }) => state.columns > 1 || !key.startsWith('Page'))
   const push = (to: DesktopId) => {
     shelf.page.setState({ pending: '' })
     shelf.dispatchAny(command, { to })
@@ -141,8 +142,8 @@ function Places({
       </span>
       {others ? (
         <span className="mt-1 flex items-center gap-2 text-soft">
-          <Keys keys={PLACES.map(({ key }) => key).join(' ')} />{' '}
-          {PLACES.map(({ to }) => to).join(', ')}
+          <Keys keys={beside.map(({ key }) => key).join(' ')} />{' '}
+          {beside.map(({ to }) => to).join(', ')}
         </span>
       ) : null}
     </span>
