@@ -99,8 +99,8 @@ const shots = {
     [],
     {
       prepare: async (page) => {
-        await first(['keys.open', { find: 'sweep' }])(page)
-        await page.getByRole('button', { name: /^Keys for Sweep/ }).click()
+        await first(['keys.open'])(page)
+        await page.getByRole('button', { name: /^Send window to Bulletin/ }).click()
         await page.keyboard.press('Alt+/')
       },
     },

@@ -85,6 +85,26 @@ const MOMENTS = ['typing', 'importing', 'saving 2 MB', 'taking over', 'first sta
 /** A shelf file with very much in it, as text. */
 const MUCH = 'Snow on the ridge, wind from the west. '.repeat(54_000)
 
+/** Exports the shelf, and brings it in again. */
+async function importing(page, log) {
+  const [file] = await Promise.all([
+    page.waitForEvent('download', { timeout: 8000 }),
+    page.evaluate(() => window.kiteShelf.run('shelf.export')),
+  ])
+  const buffer = readFileSync(await file.path())
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser', { timeout: 8000 }),
+    page.evaluate(() => window.kiteShelf.run('shelf.import')),
+  ])
+  await chooser.setFiles(
+    { name: 'shelf.kite.json', mimeType: 'application/json', buffer },
+    { timeout: 8000 },
+  )
+  await page.getByRole('button', { name: 'Import' }).click({ timeout: 5000 })
+  // It brings back what was called otherwise when it was exported: that is no loss.
+  log.splice(0, log.length, ...log.filter(([kind]) => kind !== 'change'))
+}
+
 /**
  * A page that makes changes and types without pause, or at the pace of a person, killed at a random
  * moment of what is going on.
@@ -162,20 +182,11 @@ async function kill(address, folder, { moment, human }) {
     await sleep(human ? 150 : 20)
   }
   while (Date.now() - started < lasts) await type()
-  if (moment === 'importing') {
-    const [file] = await Promise.all([
-      page.waitForEvent('download'),
-      page.evaluate(() => window.kiteShelf.run('shelf.export')),
-    ])
-    const [chooser] = await Promise.all([
-      page.waitForEvent('filechooser'),
-      page.evaluate(() => window.kiteShelf.run('shelf.import')),
-    ])
-    await chooser.setFiles(await file.path())
-    await page.getByRole('button', { name: 'Import' }).click({ timeout: 5000 })
-    // It brings back what was called otherwise when it was exported: that is no loss.
-    log.splice(0, log.length, ...log.filter(([kind]) => kind !== 'change'))
-  }
+  // Where the browser gives no file in time, it is killed while one types.
+  if (moment === 'importing')
+    await importing(page, log).catch((why) =>
+      console.log(`not importing: ${why.message.split('\n')[0]}`),
+    )
   if (moment === 'saving 2 MB')
     await page.evaluate(
       ([much]) => {
@@ -189,7 +200,10 @@ async function kill(address, folder, { moment, human }) {
   if (moment === 'taking over') {
     const second = await page.context().newPage()
     await second.goto(`${address}/shelf`)
-    await second.getByRole('button', { name: 'Use it here' }).click({ timeout: 5000 })
+    await second
+      .getByRole('button', { name: 'Use it here' })
+      .click({ timeout: 8000 })
+      .catch(() => console.log('not taken over in time'))
   }
   if (moment !== 'typing') await sleep(Math.random() * 700)
   return killed(result)
@@ -250,7 +264,10 @@ async function kills(count, load) {
         )
     }
     last = { ...now, moment }
-    if (round % 20 === 0) console.log(`killed ${round} of ${count}${load ? ', loaded' : ''}`)
+    if (round % 20 === 0)
+      console.log(
+        `killed ${round} of ${count}${load ? ', loaded' : ''}: worst ${Math.max(0, ...lost)} ms, ${JSON.stringify(sum)}`,
+      )
   }
   for (const one of burning) one.kill()
   stop()

@@ -17,6 +17,28 @@ test('every act of a keymap can be pressed, and names itself or a command with a
     }
 })
 
+test('in each place every key the card tells is heard there, and does what is told', () => {
+  const { state } = new World()
+  for (const place of KEY_PLACES)
+    for (const { keys, command, args } of KEYMAPS[place]) {
+      const heard = keys.split(' ').reduce(
+        (before, stroke) => {
+          const now = hearIn(state, place, before.keys, [stroke])
+          return now.kind === 'prefix' ? { ...now, said: '' } : { keys: '', said: saidBy(now) }
+        },
+        { keys: '', said: '' },
+      )
+      expect(`${place} ${keys}: ${heard.said}`).toBe(
+        `${place} ${keys}: ${command} ${JSON.stringify(args ?? {})}`,
+      )
+    }
+})
+
+const saidBy = (heard: ReturnType<typeof hearIn>): string =>
+  heard.kind === 'command'
+    ? `${heard.bound.command} ${JSON.stringify(heard.bound.args ?? {})}`
+    : heard.kind
+
 test('no keys mean two things in one place', () => {
   for (const place of KEY_PLACES) {
     const keys = KEYMAPS[place].map((act) => act.keys)

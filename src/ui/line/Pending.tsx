@@ -1,4 +1,4 @@
-import { Fragment, useEffect, useState } from 'react'
+import { Fragment, useEffect, useMemo, useState } from 'react'
 import { appOf } from '@/apps/list'
 import { PLACES, PREFIXES, VERBS } from '@/core/keys/bindings'
 import { followers } from '@/core/keys/card'
@@ -34,28 +34,31 @@ export function Pending({ keys }: { keys: string }) {
   )
 }
 
+/** After the leader anything may follow: the verbs are told, and where all keys stand. */
+const AFTER_LEADER = [
+  {
+    name: 'Or',
+    rows: [
+      ...VERBS.slice(1).map(({ keys, name, says }) => ({
+        keys: `${keys.slice('Alt+'.length)}…`,
+        does: `${name}: ${says}`,
+      })),
+      { keys: 'Shift+/', does: 'all keys' },
+    ],
+  },
+]
+
 function Card({ keys }: { keys: string }) {
   const shelf = useShelf()
   const state = useArrangement((now) => now)
   const verb = VERBS.find((one) => one.keys === `${keys} ` || one.keys === `${keys}+`)
-  const appName = (id: string) => appOf(shelf, id)?.name ?? id
-  // After the leader anything may follow: the verbs are told, and where all keys stand.
-  const groups =
-    keys === LEADER
-      ? [
-          {
-            name: 'Or',
-            rows: [
-              ...VERBS.slice(1).map(({ keys, name, says }) => ({
-                keys: `${keys.slice('Alt+'.length)}…`,
-                does: `${name}: ${says}`,
-              })),
-              { keys: 'Shift+/', does: 'all keys' },
-            ],
-          },
-        ]
-      : followers(state, keys, appName, ({ command, args }) => isPossible(shelf, command, args))
-  const following = verb ? [] : groups
+  // To try all of them takes a moment: once for a state.
+  const following = useMemo(() => {
+    if (verb) return []
+    if (keys === LEADER) return AFTER_LEADER
+    const appName = (id: string) => appOf(shelf, id)?.name ?? id
+    return followers(state, keys, appName, ({ command, args }) => isPossible(shelf, command, args))
+  }, [state, keys, verb, shelf])
   const desktops = called(state, keys)
   return (
     <span className="rise fixed bottom-[44px] left-2 z-40 flex max-w-[calc(100vw-16px)] gap-x-6 border-2 border-ink bg-panel p-3">
