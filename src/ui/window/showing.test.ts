@@ -8,7 +8,9 @@ import { Showing } from './showing'
 /** An element that only knows whether it is hidden. */
 function hiding(hidden: Set<unknown>, of: unknown): HTMLElement {
   const toggle = (_name: string, on: boolean) => (on ? hidden.add(of) : hidden.delete(of))
-  return { classList: { toggle }, firstElementChild: null } as unknown as HTMLElement
+  // None of them has the focus.
+  const matches = () => false
+  return { classList: { toggle }, firstElementChild: null, matches } as unknown as HTMLElement
 }
 
 /** How many windows stand in one group here. */

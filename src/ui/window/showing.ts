@@ -171,22 +171,12 @@ export class Showing {
     const groups = new Set<Group>()
     for (const id of moved ? this.windows.keys() : this.concerned(now, last)) {
       const shown = this.windows.get(id)
-      if (shown && this.update(now, id, shown) && shown.group) groups.add(shown.group)
+      if (!shown || !this.update(now, id, shown)) continue
+      if (!shown.visible) letGoOfSelection(shown.slot)
+      if (shown.group) groups.add(shown.group)
     }
-    if (groups.size > 0) this.letGoOfSelection()
     for (const group of groups) hide(group)
     if (last && last.places !== now.places) this.stir(now.places, last.places)
-  }
-
-  /**
-   * Where the selection lies in an editor that is about to be hidden, giving the focus to the next makes
-   * the browser lay the hidden one out again. The editors themselves remember where their carets were.
-   */
-  private letGoOfSelection(): void {
-    const active = document.activeElement
-    if (!active?.matches('[contenteditable=true]')) return
-    const id = active.closest<HTMLElement>('[data-window]')?.dataset.window ?? ''
-    if (this.windows.get(id)?.visible === false) getSelection()?.removeAllRanges()
   }
 
   /** Windows that are not laid out any more are themselves again at once. */
@@ -270,6 +260,15 @@ export class Showing {
     }
     return visible !== was
   }
+}
+
+/**
+ * Where the selection lies in an editor that is about to be hidden, giving the focus to the next makes
+ * the browser lay the hidden one out again. The editors themselves remember where their carets were.
+ */
+function letGoOfSelection(slot: HTMLElement | null): void {
+  if (slot?.matches(':focus-within') && document.activeElement?.matches('[contenteditable=true]'))
+    getSelection()?.removeAllRanges()
 }
 
 /** Each hidden element costs something with whatever is drawn: one for a group costs less. */
