@@ -72,7 +72,7 @@ for (const set of ['alt', 'leader'] as const)
       for (const stroke of asPressed(keys, state).split(' '))
         await page.keyboard.press(asTyped(stroke))
       return expect
-        .poll(() => seen(shelf), { timeout: 1500 })
+        .poll(() => seen(shelf), { timeout: 1500, intervals: [20, 40, 80, 160] })
         .not.toBe(before)
         .then(
           () => true,
