@@ -119,7 +119,7 @@ test('another desktop is looked into while Alt is held, and nothing in it reacts
   expect(await shelf.here()).toBe('model')
   // By pointer from the menu of the row; a push leaves.
   await page.getByRole('button', { name: /^Rota,/ }).click({ button: 'right' })
-  await page.getByRole('menuitem', { name: 'Look into it' }).click()
+  await page.getByRole('menuitem', { name: 'Glance at it' }).click()
   await expect(shelf.window('rota')).toBeVisible()
   await page.mouse.click(700, 400)
   await expect(glance).toBeHidden()

@@ -53,17 +53,19 @@ test('keys act on the display they are pressed on', async ({ page }) => {
 test('a window carried to a display in its own window takes the keys along: letters do nothing here', async ({
   page,
 }) => {
-  const [near] = await both(page)
+  const [near, tall] = await both(page)
   await near.run('window.focus', { window: 'north' })
   await near.press('Alt+Shift+ArrowRight')
-  await expect(near.said()).toContainText(/Sent .* to Tall.*\. The keys are there now/)
+  await expect(near.said()).toContainText(
+    /Sent .* to Tall.*, in its own window: the keys are there now/,
+  )
   // What stands elsewhere is drawn meanwhile, so the one that would be written in is looked at.
   const stations = near.window('stations')
   const before = await stations.textContent()
   await page.keyboard.type('lost')
   await page.keyboard.press('Enter')
   await expect(near.said()).toContainText(
-    'The keys are on Tall, in its own window. Click here to have them back.',
+    'The keys are on Tall, in its own window. Click here to get them back.',
   )
   expect(await stations.textContent()).toBe(before)
   // A push gives them back, and so does a chord that stays here.
@@ -73,6 +75,11 @@ test('a window carried to a display in its own window takes the keys along: lett
   await expect(stations.getByRole('textbox', { name: 'Cell' })).toHaveValue('7')
   await page.keyboard.press('Escape')
   await near.press('Alt+Shift+ArrowRight', 'Alt+M')
+  await expect(page.locator('[data-focused] :focus')).toHaveCount(1)
+  // Where that window is closed, they are here again.
+  await near.press('Alt+P')
+  await expect(near.said()).toContainText('Public line is on Tall, in its own window')
+  await tall.page.close()
   await expect(page.locator('[data-focused] :focus')).toHaveCount(1)
 })
 

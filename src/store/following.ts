@@ -53,8 +53,11 @@ function settleElsewhere(shelf: Shelf, { display: own, fixed }: Seat, all: Displ
   const free = connected(state).find(({ id }) => !displays.includes(id))
   // What is shown there is not shown here too.
   const moves = !fixed && free && displays.includes(state.display)
+  const { keysOn } = shelf.page.getState()
   shelf.page.setState({
     elsewhere: displays,
+    // Nobody types where no window is any more.
+    keysOn: keysOn && displays.includes(keysOn) ? keysOn : null,
     ...(moves && { session: { state: seenFrom(state, free.id), history } }),
   })
   if (!isWriting(shelf)) return

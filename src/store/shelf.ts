@@ -231,10 +231,11 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
     }
     const session = views?.ran(ran, before.session, outcome.session) ?? outcome.session
     const { display: to } = outcome.session.state
-    const leaves = by !== 'app' && to !== session.state.display
+    const led = to !== session.state.display
     page.setState({
-      ...told(before, ran, leaves ? { ...outcome, say: ledElsewhere(outcome) } : outcome, session),
-      keysOn: leaves ? to : by === 'app' ? before.keysOn : null,
+      ...told(before, ran, led ? { ...outcome, say: ledElsewhere(outcome) } : outcome, session),
+      // What the shelf does by itself takes nobody's keys.
+      ...(by !== 'app' && { keysOn: led ? to : null }),
     })
     if (views?.leads !== false) done(outcome)
     for (const listener of here) listener(outcome.journal)
@@ -393,7 +394,7 @@ function ledElsewhere({ say, session: { state } }: Done): string {
   const { name } = state.displays[state.display] ?? {}
   const shows = state.desktops[state.presence[state.display]?.shows ?? '']?.name
   return say
-    ? `${say}. The keys are there now, in its own window`
+    ? `${say}, in its own window: the keys are there now`
     : `${shows} is on ${name}, in its own window`
 }
 

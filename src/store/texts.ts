@@ -9,6 +9,9 @@ import { useShelf } from './useShelf'
 /** So many documents are read at a time; the page goes on between. */
 const BATCH = 20
 
+/** So often a worker that died is begun anew. */
+const DEATHS_MOST = 2
+
 /** Texts are looked through off the page, so that none is too long to be. */
 const LOOKING: OffPage<Texts> = {
   worker: () => new Worker(new URL('./texts.worker.ts', import.meta.url), { type: 'module' }),
@@ -31,13 +34,13 @@ export function useLooked(ids: DocumentId[] | null, typed: string): Looked | nul
   const shelf = useShelf()
   const [place, setPlace] = useState<Place<Texts> | null>(null)
   const [looked, setLooked] = useState<Looked | null>(null)
-  const [again, setAgain] = useState(0)
+  const [deaths, setDeaths] = useState(0)
   const wanted = ids?.join(' ')
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a worker that died is the reason to begin again
   useEffect(() => {
-    if (wanted === undefined) return
+    // One that dies each time is not begun for ever: names are found all the same.
+    if (wanted === undefined || deaths > DEATHS_MOST) return
     const left = new AbortController()
-    void readAll(shelf, wanted.split(' '), left.signal, () => setAgain((count) => count + 1)).then(
+    void readAll(shelf, wanted.split(' '), left.signal, () => setDeaths((count) => count + 1)).then(
       (read) => left.signal.aborted || setPlace(read),
       // Without it, names are found all the same.
       () => {},
@@ -47,7 +50,7 @@ export function useLooked(ids: DocumentId[] | null, typed: string): Looked | nul
       setPlace(null)
       setLooked(null)
     }
-  }, [wanted, again, shelf])
+  }, [wanted, deaths, shelf])
   useEffect(() => {
     if (!place) return
     let left = false

@@ -38,8 +38,7 @@ export const Chords = Extension.create({
 /** Nothing can be typed into what stands last, such as a table: the caret goes after it. */
 function afterLast(view: EditorView): boolean {
   const { doc, tr } = view.state
-  if (!doc.lastChild || doc.lastChild.isTextblock || doc.lastChild.type.name !== 'table')
-    return false
+  if (doc.lastChild?.type.name !== 'table') return false
   view.dispatch(tr.setSelection(new GapCursor(doc.resolve(doc.content.size))).scrollIntoView())
   return true
 }

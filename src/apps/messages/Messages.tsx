@@ -99,8 +99,9 @@ export default function Messages({ document: id, window }: AppProps) {
   usePassage(id, (text) => {
     const sought = text.toLowerCase()
     const has = ({ text: said }: Message) => said.toLowerCase().includes(sought)
+    if (open?.messages.some(has)) return false
     const thread = content?.threads.find(({ messages }) => messages.some(has))
-    if (thread && thread !== open) setChosen(thread.id)
+    if (thread) setChosen(thread.id)
     return false
   })
   if (!content) return null

@@ -185,12 +185,12 @@ const openAll = command({
       .max(WINDOWS_AT_ONCE),
   },
   plan: (draft, { windows }, env) => {
-    const journal: Result['journal'] = []
-    for (const one of windows) {
+    const strange = windows.map(({ app }) => known(app, env)).find(refused)
+    if (strange) return strange
+    const journal = windows.flatMap((one) => {
       const opened = openApp(draft, one, env)
-      if (refused(opened)) return opened
-      journal.push(...(opened.journal ?? []))
-    }
+      return refused(opened) ? [] : (opened.journal ?? [])
+    })
     const names = windows.flatMap(({ title }) => title ?? []).join(', ')
     return { say: `Opened ${counted(windows.length, 'window')}: ${names}`, journal }
   },

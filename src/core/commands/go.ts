@@ -33,7 +33,7 @@ const glance = command({
   id: 'desktop.glance',
   title: 'Glance at a desktop',
   group: 'Switching',
-  asks: { title: 'Look into desktop…' },
+  asks: { title: 'Glance at desktop…' },
   step: false,
   args: { to: string().required() },
   plan: (draft, { to }) => {

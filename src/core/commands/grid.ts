@@ -10,7 +10,7 @@ const group = 'Desktops' as const
 
 const columns = command({
   id: 'grid.columns',
-  title: 'Set desktops in a row',
+  title: 'Set the desktops per row',
   group,
   unlisted: true,
   args: { columns: number().integer().min(1).max(DESKTOPS_MOST).required() },

@@ -185,7 +185,7 @@ export const homeCommands = [
   remove,
   reorder,
   putRight,
-  asking('home', 'home.ask', 'Set a home for such windows…'),
+  asking('home', 'home.ask', 'Set a home for these windows…'),
   asking('why', 'window.why', 'Why is this window here?'),
   command({
     id: 'window.goHome',

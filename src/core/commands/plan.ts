@@ -169,7 +169,7 @@ const skip = command({
 /** What is on now and all after it that day move together. */
 const late = command({
   id: 'plan.late',
-  title: 'Rest of the day 15 minutes later',
+  title: 'Move the day 15 minutes later',
   group,
   args: { minutes: number().integer().min(-720).max(720) },
   plan: (draft, { minutes = 15 }, { now }) => {

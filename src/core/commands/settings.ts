@@ -1,6 +1,6 @@
 import { string } from 'yup'
 import { joined } from '@/core/formats/merge'
-import { homesHere, type Wanted, wantedShape } from '@/core/formats/settingsFile'
+import { bindingsHere, homesHere, type Wanted, wantedShape } from '@/core/formats/settingsFile'
 import { twinOf } from '@/core/homes/clashes'
 import type { State } from '@/core/model/types'
 import { SETTING_CHECKS } from '@/core/settings/checks'
@@ -49,7 +49,7 @@ const bring = command({
   plan: (draft, { wanted }) => {
     const { settings, homes, bindings, sequences = [] } = wanted as Wanted
     draft.settings = settings
-    draft.bindings = bindings
+    draft.bindings = bindingsHere(draft as State, bindings)
     draft.sequences = joined(draft.sequences, sequences)
     const theirs = homesHere(draft as State, homes)
     // One of the same conditions under another id would have no effect beside theirs.

@@ -99,7 +99,7 @@ function leave(draft: State, full: Desktop, front: Window): string {
 
 const solo = command({
   id: 'window.solo',
-  title: 'Solo: full screen on its own',
+  title: 'Solo: a desktop to itself',
   group,
   args: which,
   plan: (draft, args, env) => {

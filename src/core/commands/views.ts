@@ -51,16 +51,14 @@ export const viewCommands = [
     plan: () => ({ show: { view: 'loft', by: 'app' } }),
   }),
   { ...opens('line', 'line.open', 'Find anything'), unlisted: true },
-  {
-    ...command({
-      id: 'line.about',
-      title: 'Find what can be done here',
-      group,
-      step: false,
-      plan: () => ({ show: { view: 'line', about: true } }),
-    }),
+  command({
+    id: 'line.about',
+    title: 'Find what can be done here',
+    group,
     unlisted: true,
-  },
+    step: false,
+    plan: () => ({ show: { view: 'line', about: true } }),
+  }),
   does('rack', 'rack.walk', 'Go to the rack'),
   does('apps', 'apps.walk', 'Go to the apps'),
   opens('menu', 'shelf.menu', 'Menu of the whole shelf'),

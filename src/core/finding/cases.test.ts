@@ -170,7 +170,7 @@ const CASES: [typed: string, kind: string, title: string][] = [
   ['hide all', 'commands', 'Sweep'],
   ['monitors', 'commands', 'Arrange displays'],
   ['upload', 'commands', 'Open a file'],
-  ['peek', 'commands', 'Look into desktop'],
+  ['peek', 'commands', 'Glance at desktop'],
   // Windows by title, app and desktop.
   ['station readings 06:00', 'windows', 'Station readings 06:00'],
   ['station', 'windows', 'Station readings'],

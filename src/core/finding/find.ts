@@ -3,7 +3,7 @@ import { byUse, desktop, presence, title } from '@/core/model/selectors'
 import type { AppFacts, DocumentId, State, WindowId } from '@/core/model/types'
 import { CHOICES } from '@/core/settings/choices'
 import { aliasesOf } from './aliases'
-import type { Passage } from './passage'
+import type { Passage } from './texts'
 
 export const KINDS = [
   'windows',

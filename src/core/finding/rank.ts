@@ -1,6 +1,5 @@
 import { type Found, KINDS, type Kind } from './find'
-import type { Passage } from './passage'
-import type { Hit, Hits } from './texts'
+import type { Hit, Hits, Passage } from './texts'
 import { near as isNear, plain } from './words'
 
 const NO_HITS: Hits = new Map()

@@ -1,13 +1,19 @@
 import type { DocumentId } from '@/core/model/types'
-import type { Passage } from './passage'
 import { plain } from './words'
+
+/** A place in a text, cut to a line. */
+export interface Passage {
+  before: string
+  match: string
+  after: string
+}
 
 /** What was found in a document: each text that stands in it, with the words around it. */
 export type Hit = ReadonlyMap<string, Passage>
 export type Hits = ReadonlyMap<DocumentId, Hit>
 
 /** The query as it is looked for: as a whole, and its words. */
-export const soughtFor = (typed: string): string[] => {
+const soughtFor = (typed: string): string[] => {
   const query = plain(typed.trim())
   return query ? [...new Set([query, ...query.split(/\s+/)])] : []
 }

@@ -30,6 +30,20 @@ test('what one wants goes to another shelf: settings, keys, and homes by the nam
   expect(to.state.homes).toEqual([])
 })
 
+test('keys to a desktop go with it by name, to the one of that name', () => {
+  const from = wanted()
+  const rota = Object.values(from.state.desktops).find(({ name }) => name === 'Rota')?.id
+  from.run('keys.bind', { keys: 'Alt+F7', command: 'window.send', args: { to: rota } })
+  from.run('keys.bind', { keys: 'Alt+F8', command: 'desktop.go', args: { to: 'next' } })
+  const file = readSettingsFile(JSON.stringify(written(from)))
+  expect(file.bindings.map(({ args }) => args)).toEqual([{ to: 'Rota' }, { to: 'next' }])
+  const to = new World()
+  to.desktops('Rota', 'next')
+  const there = Object.values(to.state.desktops).find(({ name }) => name === 'Rota')?.id
+  to.run('settings.bring', { wanted: file })
+  expect(to.state.bindings.map(({ args }) => args)).toEqual([{ to: there }, { to: 'next' }])
+})
+
 test('a home on a desktop that is not there is on the one of that name, once there is one', () => {
   const file = readSettingsFile(JSON.stringify(written(wanted())))
   const [home] = file.homes

@@ -1,4 +1,5 @@
 import { array, number, object, string } from 'yup'
+import { PLACES } from '@/core/keys/bindings'
 import { eatTyping } from '@/core/keys/strokes'
 import {
   type Binding,
@@ -42,9 +43,27 @@ export const settingsFile = (state: State, now: number): SettingsFile => ({
     const name = state.desktops[home.desktop]?.name
     return name === undefined ? home : { ...home, name }
   }),
-  bindings: state.bindings,
+  // By name: the desktops of another shelf have other ids.
+  bindings: saidOf(state.bindings, (to) => state.desktops[to]?.name),
   sequences: state.sequences,
 })
+
+/** Bindings with something else for the desktop they name, where there is something. */
+const saidOf = (all: Binding[], as: (to: string) => string | undefined): Binding[] =>
+  all.map((binding) => {
+    const to = binding.args?.to
+    const said = typeof to === 'string' ? as(to) : undefined
+    return said === undefined ? binding : { ...binding, args: { ...binding.args, to: said } }
+  })
+
+/** Bindings of a file for the desktops there are here: by name, where there is one of that name. */
+export const bindingsHere = ({ desktops }: Pick<State, 'desktops'>, all: Binding[]): Binding[] =>
+  saidOf(all, (to) =>
+    // Words for places and call letters mean the same here.
+    to.length === 1 || PLACES.some((place) => place.to === to)
+      ? undefined
+      : Object.values(desktops).find(({ name }) => name === to)?.id,
+  )
 
 export class BadSettingsFile extends Error {}
 

@@ -3,7 +3,7 @@ import { registry } from '@/core/commands/registry'
 import { allWords } from '@/core/finding/words'
 import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
 import type { Binding, State } from '@/core/model/types'
-import { type Bound, bindings, FIXED, isBuiltIn, VERBS } from './bindings'
+import { type Bound, bindings, FIXED, isBuiltIn, PLACES, VERBS } from './bindings'
 import { capital, inWords, wordsIn } from './card'
 import { KEY_PLACES, KEYMAPS, type KeyPlace } from './keymaps'
 import { bindingsIn, isBuiltInAt } from './places'
@@ -59,7 +59,7 @@ export function bindable(state: State, appName: (id: string) => string): Bindabl
   for (const command of registry.values()) if (isWhole(command)) put(command.id, {})
   for (const { keys, command, args } of bindings(state).values()) {
     // What a verb says of a place is told with the others of its kind.
-    if (spoken.has(command) && (isBuiltIn(state, keys) || isSaying(args))) continue
+    if (spoken.has(command) && (isBuiltIn(state, keys) || isSaying(state, args))) continue
     put(command, args ?? {})?.keys.push({ keys, own: isOwn(state, keys) })
   }
   return [...found.values(), ...KEY_PLACES.flatMap((place) => bindableIn(state, place))]
@@ -82,15 +82,19 @@ function bindableIn(state: State, place: KeyPlace): Bindable[] {
   return [...found.values()]
 }
 
-/** Whether only a place is said, and nothing besides. */
-const isSaying = (args: object = {}): boolean => Object.keys(args).every((name) => name === 'to')
+/** Whether only a place that is there is said, and nothing besides. */
+function isSaying({ desktops }: State, { to, ...rest }: Record<string, unknown> = {}): boolean {
+  const known = PLACES.some((place) => place.to === to) || Object.hasOwn(desktops, String(to))
+  const called = () => Object.values(desktops).some(({ letter }) => letter === to)
+  return Object.keys(rest).length === 0 && (to === undefined || known || called())
+}
 
 const isOwn = (state: State, keys: string, place?: KeyPlace): boolean =>
   state.bindings.some((one) => one.keys === keys && one.place === place && one.command !== null)
 
 /** A title with the arguments it does not tell. */
 const titled = (title: string, args: Record<string, unknown>): string =>
-  [title.replace(/ in a direction$/, ''), ...Object.values(args)].join(': ')
+  [title, ...Object.values(args)].join(': ')
 
 /** Whether a command needs no more said. */
 export const isWhole = ({ args }: Pick<Command, 'args'>): boolean => args.isValidSync({})

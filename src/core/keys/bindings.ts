@@ -59,7 +59,7 @@ export const PLACES = [
 /** First strokes of sequences, with what the Line says while it waits for the rest. */
 export const PREFIXES: Record<string, string> = {
   'Alt+]': 'Send to',
-  'Alt+[': 'Look into',
+  'Alt+[': 'Glance at',
   'Alt+Shift+;': 'This desktop or window',
   [`Alt+${THIS_LETTER}`]: 'This desktop or window',
   // Only pushed: with a keyboard it is one chord.

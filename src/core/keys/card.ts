@@ -85,55 +85,47 @@ export function cardGroups({ begin, verbs, places, groups, after, there }: Card)
   )
 }
 
-/** What is said most, besides verbs and places. */
-const MATTERS: Pick<Bound, 'command' | 'args'>[] = [
-  { command: 'loft.open' },
-  { command: 'line.open' },
-  { command: 'trail.open' },
-  { command: 'unstack.open' },
-  { command: 'window.focusToward', args: { to: 'left' } },
-  { command: 'window.pad' },
-  { command: 'window.solo' },
-  { command: 'window.minimise' },
-  { command: 'windows.sweep' },
-  { command: 'window.close' },
-  { command: 'history.undo' },
-  { command: 'attention.next' },
-]
-
 /** The first page of a card: the twenty that matter. */
 export function firstPage(state: State, { begin, verbs }: Card, appName: AppName): CardGroup[] {
-  const rows = MATTERS.flatMap(({ command, args }) => {
+  const row = (command: string, args?: Bound['args']): CardRow[] => {
     const keys = keysFor(state, command, args)
     const does = inWords(state, command, args, appName)
     return keys && does ? [{ keys: withArrows(keys, command), does }] : []
-  })
-  const half = Math.ceil(rows.length / 2)
-  const apps = { keys: `${begin}1…9`, does: 'the app with that number; again: its next window' }
+  }
+  const rows = (...commands: string[]) => commands.flatMap((command) => row(command))
+  const near = PLACES.filter(({ key }) => !key.startsWith('Page'))
+  const first = asPressed(oftenFirst(state).trim(), state)
   return [
     { name: 'Say a verb…', begin, rows: verbs.filter((_, at) => !VERBS[at]?.args) },
     {
       name: '…and a place',
       rows: [
         { keys: 'B…', does: 'a desktop, by the letter on its mark' },
-        ...PLACES.filter(({ key }) => !key.startsWith('Page')).map(({ key, says }) => ({
-          keys: key,
-          does: says,
-        })),
+        ...near.map(({ key, says }) => ({ keys: key, does: says })),
       ],
     },
     {
-      name: 'Or first',
+      name: 'See and find',
+      begin,
+      rows: rows('loft.open', 'line.open', 'trail.open', 'unstack.open', 'attention.next'),
+    },
+    {
+      name: 'This window',
       begin,
       rows: [
-        {
-          keys: asPressed(oftenFirst(state).trim(), state),
-          does: 'then a key: more of this desktop and window',
-        },
+        ...row('window.focusToward', { to: 'left' }),
+        ...rows('window.pad', 'window.solo', 'window.minimise', 'window.close'),
       ],
     },
-    { name: 'Everything at hand', begin, rows: [...rows.slice(0, half), apps] },
-    { name: 'This window', begin, rows: rows.slice(half) },
+    {
+      name: 'And more',
+      begin,
+      rows: [
+        ...rows('windows.sweep', 'history.undo'),
+        { keys: `${begin}1…9`, does: 'the app with that number; again: its next window' },
+        { keys: first, does: 'then another key: more for window and desktop' },
+      ],
+    },
   ]
 }
 

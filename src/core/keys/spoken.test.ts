@@ -43,6 +43,11 @@ test('what is bound to a desktop by name is told there, and everywhere else; so 
   // Another letter changes nothing about it.
   world.run('desktop.letter', { desktop: rota, letter: 'Q' })
   expect(cell(rota, 'send')?.keys.map(({ keys }) => keys)).toEqual(['Alt+] Q', 'Alt+F8'])
+  // What leads to a desktop that is gone can be seen, and taken away.
+  world.run('keys.bind', { keys: 'Alt+F9', command: 'desktop.go', args: { to: 'gone' } })
+  expect(bindable(world.state, (id) => id)).toContainEqual(
+    expect.objectContaining({ command: 'desktop.go', args: { to: 'gone' } }),
+  )
   const titles = bindable(world.state, (id) => id).map(({ title }) => title)
   expect(titles.filter((title) => title.startsWith('Send window to Rota'))).toEqual([])
 })

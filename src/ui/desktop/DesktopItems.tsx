@@ -49,7 +49,7 @@ export function DesktopItems({ id }: { id: DesktopId }) {
   return (
     <>
       <CommandItem command="desktop.go" args={{ to: id }} />
-      <CommandItem command="desktop.glance" args={{ to: id }} label="Look into it" />
+      <CommandItem command="desktop.glance" args={{ to: id }} label="Glance at it" />
       <CommandItem command="unstack.desktop" args={one} label="Unstack its windows" />
       <MenuSeam />
       <CommandItem command="desktop.askName" args={one} />

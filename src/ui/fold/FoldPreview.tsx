@@ -38,6 +38,7 @@ export function FoldPreview({
     ),
   )
   const several = desktops.length > 3
+  const them = desktops.length > 1 ? 'them' : 'it'
   const named = desktops.slice(0, NAMED).map((id) => state.desktops[id]?.name)
   const names = `${named.join(', ')}${desktops.length > NAMED ? ` and ${desktops.length - NAMED} more` : ''}`
   const fold = (event: FormEvent) => {
@@ -53,7 +54,7 @@ export function FoldPreview({
       intro={`${several ? `${names}. ` : ''}${
         windows.length
           ? 'No window is closed. They go to another desktop; undo brings everything back.'
-          : `There are no windows on ${desktops.length > 1 ? 'them' : 'it'}. Undo brings ${desktops.length > 1 ? 'them' : 'it'} back.`
+          : `There are no windows on ${them}. Undo brings ${them} back.`
       }`}
       width={520}
     >

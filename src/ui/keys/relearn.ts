@@ -14,7 +14,7 @@ const MOVED: Readonly<Record<string, [did: string, now: string]>> = {
   'Alt+,': ['send a window', 'Alt+]'],
   'Alt+.': ['unstack', 'Alt+='],
   'Alt+-': ['minimise a window', "Alt+'"],
-  "Alt+'": ['look into a desktop', 'Alt+['],
+  "Alt+'": ['glance at a desktop', 'Alt+['],
 }
 
 /** Where a shelf was kept before the chords moved, they have to be learnt anew. */

@@ -15,7 +15,7 @@ export function tellUntaken(shelf: Shelf, { key, altKey, ctrlKey, metaKey }: Key
   const opens = keysFor(state, 'app.launch', { slot: 1 })
   shelf.say(
     there
-      ? `The keys are on ${there.name}, in its own window. Click here to have them back.`
+      ? `The keys are on ${there.name}, in its own window. Click here to get them back.`
       : `No window takes what you type.${opens ? ` ${opens} opens one.` : ''}`,
     { refused: true },
   )

@@ -17,9 +17,7 @@ import { plainStrokes, strokesOf, typesWithAlt } from './stroke'
 import { tellUntaken } from './untaken'
 
 /** In all other views the keys are theirs, or a chord would act behind the person's back. */
-const CHORDS_IN = new Set([
-  ...['rename', 'pad', 'line', 'keys', 'practice', 'menu', 'unstack', 'trail'],
-])
+const CHORDS_IN = new Set('rename pad line keys practice menu unstack trail'.split(' '))
 
 /** Beside these one sees what is undone; no other chord acts there. */
 const UNDO_IN = new Set(['settings', 'look', 'bindings', 'sequences', 'plan', 'runs'])

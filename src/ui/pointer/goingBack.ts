@@ -10,20 +10,22 @@ const walk = ofShelf(() => ({ order: [] as DesktopId[], at: 0 }))
 export function goBack(shelf: Shelf, to: 'back' | 'forward'): void {
   const state = shelf.state()
   const mine = walk(shelf)
-  const order = mine.order.filter((id) => state.desktops[id])
-  const at = order.indexOf(currentId(state))
   // Whoever went elsewhere since begins anew from there.
-  const goes = at >= 0 && mine.order[mine.at] === currentId(state)
-  mine.order = goes ? order : presence(state).visited
-  mine.at = goes ? at : 0
-  const next = mine.at + (to === 'back' ? 1 : -1)
+  if (mine.order[mine.at] !== currentId(state)) {
+    mine.order = presence(state).visited
+    mine.at = 0
+  }
+  const way = to === 'back' ? 1 : -1
+  let next = mine.at + way
+  // Those that are gone are passed over.
+  while (mine.order[next] && !state.desktops[mine.order[next] ?? '']) next += way
   const found = mine.order[next]
   if (found && shelf.dispatch('desktop.go', { to: found }, 'pointer').ok) mine.at = next
   else if (!found)
     shelf.say(
       to === 'back'
-        ? 'There is no desktop before this one.'
-        : 'You haven’t gone back: there is no desktop to go forward to.',
+        ? 'There is no desktop to go back to.'
+        : 'You haven’t gone back, so there is nothing to go forward to.',
       { refused: true },
     )
 }

@@ -31,7 +31,9 @@ export function NameField({ id, name }: { id: DesktopId; name: string }) {
     )
       return
     left.current = true
-    const [next, ...then] = leaving ? [] : (asked?.then ?? [])
+    // Those that were taken back meanwhile are not asked about.
+    const { desktops } = shelf.state()
+    const [next, ...then] = leaving ? [] : (asked?.then ?? []).filter((one) => desktops[one])
     if (next) shelf.page.setState({ view: { view: 'rename', desktop: next, fresh, then } })
     else shelf.closeView()
   }

@@ -45,7 +45,7 @@ export class Hold {
 const HEARD_WITHIN = 400
 
 /** Content dragged by the browser itself: it opens the desktop it is held over. */
-class Content {
+class ContentDrag {
   /** Where one was before it opened any. */
   private from: DesktopId | null = null
   private timer: ReturnType<typeof setTimeout> | undefined
@@ -88,7 +88,7 @@ class Content {
   }
 }
 
-const content = ofShelf((shelf) => new Content(shelf))
+const content = ofShelf((shelf) => new ContentDrag(shelf))
 
 /** Something is dragged over the rack, or not any more. */
 export function contentOver(shelf: Shelf, target: EventTarget | null): void {
@@ -103,14 +103,15 @@ export function useContentDrag(): void {
   useEffect(() => {
     const mine = content(shelf)
     const listening = new AbortController()
-    const on = <Type extends 'dragover' | 'dragleave' | 'drop' | 'dragend'>(
-      type: Type,
-      heard: (event: DragEvent) => void,
-    ) => addEventListener(type, heard, { capture: true, signal: listening.signal })
-    on('dragover', () => mine.goesOn())
-    on('dragleave', ({ relatedTarget }) => relatedTarget || mine.left())
-    on('drop', () => mine.dropped())
-    on('dragend', ({ dataTransfer }) => dataTransfer?.dropEffect === 'none' && mine.givenUp())
+    const options = { capture: true, signal: listening.signal }
+    addEventListener('dragover', () => mine.goesOn(), options)
+    addEventListener('dragleave', ({ relatedTarget }) => relatedTarget || mine.left(), options)
+    addEventListener('drop', () => mine.dropped(), options)
+    addEventListener(
+      'dragend',
+      ({ dataTransfer }) => dataTransfer?.dropEffect === 'none' && mine.givenUp(),
+      options,
+    )
     return () => listening.abort()
   }, [shelf])
 }
