@@ -71,7 +71,7 @@ function Card({ keys }: { keys: string }) {
         />
       ) : null}
       {following.length > 0 ? (
-        <span className="hints">
+        <span className={keys === LEADER ? 'hints hints-few' : 'hints'}>
           {following.map(({ name, rows }) => (
             <Fragment key={name}>
               <b className="font-display">{name}</b>
