@@ -55,15 +55,29 @@ async function leave(page: Page): Promise<void> {
   })
 }
 
+/** A shelf that is kept, and known by the name of its desktop. */
+async function keepAs(shelf: ShelfPage, name: string): Promise<void> {
+  await shelf.open('shelf')
+  await shelf.run('desktop.rename', { name })
+  await shelf.kept()
+}
+
+/** As the browser does when it has no room, or finds it damaged. */
+const loseDatabase = (page: Page): Promise<unknown> =>
+  page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        indexedDB.deleteDatabase('kite-shelf-own').onsuccess = resolve
+      }),
+  )
+
 const notices = (page: Page) => page.getByRole('region', { name: 'Notices' })
 
 test('a damaged snapshot is told until it is put away, and can be exported; nothing is lost', async ({
   shelf,
   page,
 }) => {
-  await shelf.open('shelf')
-  await shelf.run('desktop.rename', { name: 'Newest' })
-  await shelf.kept()
+  await keepAs(shelf, 'Newest')
   await elsewhere(page)
   await put(page, 'own', 'slot-b', { json: '{"torn' })
   await shelf.open('shelf')
@@ -91,9 +105,7 @@ test('a shelf that cannot be read is not written over; it opens when it can be r
   shelf,
   page,
 }) => {
-  await shelf.open('shelf')
-  await shelf.run('desktop.rename', { name: 'Safe' })
-  await shelf.kept()
+  await keepAs(shelf, 'Safe')
   await elsewhere(page)
   await page.addInitScript(() => {
     // Not in the frames of web pages.
@@ -139,9 +151,7 @@ test('a shelf that cannot be read can be worked with for a while, or tried again
   shelf,
   page,
 }) => {
-  await shelf.open('shelf')
-  await shelf.run('desktop.rename', { name: 'Mine' })
-  await shelf.kept()
+  await keepAs(shelf, 'Mine')
   await page.addInitScript(() => {
     const get = IDBObjectStore.prototype.get
     IDBObjectStore.prototype.get = function (...args) {
@@ -174,12 +184,7 @@ test('the database is gone: the second copy is loaded, with the texts, and told'
   await shelf.kept()
   await leave(page)
   await elsewhere(page)
-  await page.evaluate(
-    () =>
-      new Promise((resolve) => {
-        indexedDB.deleteDatabase('kite-shelf-own').onsuccess = resolve
-      }),
-  )
+  await loseDatabase(page)
   await shelf.open('shelf')
   expect((await shelf.rowNames())[0]).toBe('Copied')
   await expect(notices(page)).toContainText('The second copy was loaded')
@@ -193,17 +198,10 @@ test('the database is gone and the second copy cannot be read now: nothing is wr
   page,
   context,
 }) => {
-  await shelf.open('shelf')
-  await shelf.run('desktop.rename', { name: 'Copied' })
-  await shelf.kept()
+  await keepAs(shelf, 'Copied')
   await leave(page)
   await elsewhere(page)
-  await page.evaluate(
-    () =>
-      new Promise((resolve) => {
-        indexedDB.deleteDatabase('kite-shelf-own').onsuccess = resolve
-      }),
-  )
+  await loseDatabase(page)
   const now = await context.newPage()
   await now.addInitScript(AT_START['unreadable files'] ?? '')
   await now.goto('/shelf')
