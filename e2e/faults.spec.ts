@@ -115,6 +115,26 @@ test('where the page is not served securely tabs keep out of each other’s way 
   await expect(health(second, 'offline')).toContainText('isn’t served securely')
 })
 
+test('where what looks through the texts falls silent, it is begun anew, elsewhere', {
+  tag: '@apart',
+}, async ({ shelf, page }) => {
+  await page.addInitScript(HURRIED)
+  await page.addInitScript(MIDWAY['the log’s worker falls silent'] ?? '')
+  await shelf.open()
+  const line = page.getByRole('dialog', { name: 'Line' })
+  await shelf.press('Alt+;')
+  await page.keyboard.type('two old slides')
+  await expect(line.getByRole('option').first()).toContainText('two old slides at 1,950 m')
+  await page.evaluate(() => Object.assign(window, { broken: true }))
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('one collapse heard')
+  await page.keyboard.press('Enter')
+  await expect(line).toBeHidden({ timeout: 30_000 })
+  await expect(page.locator('.win-focused [role=gridcell][aria-selected=true]')).toContainText(
+    'one collapse heard',
+  )
+})
+
 /** What fails while one works is told at once, and taken back when it works again. */
 const LATER: [fault: string, part: string, says: RegExp][] = [
   ['writes begin to fail', 'database', /storage is full/],

@@ -272,6 +272,21 @@ export const numbered = (word: string, from: number, to: number): string[] =>
 /** What stands above the desktop and asks something. */
 export const ASKED = ':is([role=dialog], [role=alertdialog], [role=menu]):not(.win-body *)'
 
+/** What stands on a page where a test failed: often all there is to go by. */
+const standing = (page: Page) =>
+  page
+    .evaluate(() => ({
+      desktop: document.documentElement.dataset.desktop,
+      focus: document.activeElement?.outerHTML.slice(0, 200),
+      selection: String(getSelection()),
+      window: document.querySelector('.win-focused')?.ariaLabel,
+      said: document.querySelector('[data-said]')?.textContent,
+      asked: [...document.querySelectorAll('[role=dialog], [role=alert], [role=alertdialog]')].map(
+        (one) => one.textContent?.slice(0, 300),
+      ),
+    }))
+    .catch(String)
+
 /** Whether the person's browser has the offline worker in control from the start. */
 export type Visit = 'first' | 'second'
 
@@ -336,12 +351,13 @@ export const test = base.extend<{ shelf: ShelfPage }, { profile: BrowserContext;
     await profile.clearCookies()
   },
 
-  shelf: async ({ page }, use) => {
+  shelf: async ({ page }, use, info) => {
     const problems: string[] = []
     page.on('pageerror', (error) => problems.push(error.message))
     page.on('console', (message) => message.type() === 'error' && problems.push(message.text()))
     const shelf = new ShelfPage(page)
     await use(shelf)
+    if (info.status !== info.expectedStatus) console.log(info.title, await standing(page))
     expect(problems.filter((problem) => !shelf.expected?.test(problem))).toEqual([])
   },
 })

@@ -5,18 +5,23 @@ import { peekContent, shownContent } from './documents'
 import { type OffPage, type Place, placeOffPage } from './offPage'
 import type { Shelf } from './shelf'
 import { useShelf } from './useShelf'
+import { within } from './within'
 
 /** So many documents are read at a time; the page goes on between. */
 const BATCH = 20
 
-/** So often a worker that died is begun anew. */
+/** So often a worker that died, or says nothing for so many milliseconds, is begun anew. */
 const DEATHS_MOST = 2
+const LOOKS_WITHIN = 5000
 
 /** Texts are looked through off the page, so that none is too long to be. */
 const LOOKING: OffPage<Texts> = {
   worker: () => new Worker(new URL('./texts.worker.ts', import.meta.url), { type: 'module' }),
   onPage: async () => new (await import('@/core/finding/texts')).Texts(),
 }
+
+/** Where nothing could be read, nothing is found in it: names are found all the same. */
+const NOTHING_READ = { look: () => new Map() }
 
 /** What was found, and for what: nothing is at hand before all documents are read. */
 export interface Looked {
@@ -32,33 +37,38 @@ export interface Looked {
  */
 export function useLooked(ids: DocumentId[] | null, typed: string): Looked | null {
   const shelf = useShelf()
-  const [place, setPlace] = useState<Place<Texts> | null>(null)
+  const [api, setApi] = useState<Pick<Place<Texts>['api'], 'look'> | typeof NOTHING_READ | null>(
+    null,
+  )
   const [looked, setLooked] = useState<Looked | null>(null)
   const [deaths, setDeaths] = useState(0)
   const wanted = ids?.join(' ')
   useEffect(() => {
-    // One that dies each time is not begun for ever: names are found all the same.
-    if (wanted === undefined || deaths > DEATHS_MOST) return
+    if (wanted === undefined) return
+    // One that dies each time is not begun for ever.
+    if (deaths > DEATHS_MOST) return setApi(NOTHING_READ)
     const left = new AbortController()
-    void readAll(shelf, wanted.split(' '), left.signal, () => setDeaths((count) => count + 1)).then(
-      (read) => left.signal.aborted || setPlace(read),
-      // Without it, names are found all the same.
-      () => {},
-    )
+    void readAll(shelf, wanted.split(' '), left.signal, () => setDeaths((count) => count + 1))
+      .then(({ api: read }) => read)
+      .catch(() => NOTHING_READ)
+      .then((read) => left.signal.aborted || setApi(() => read))
     return () => {
       left.abort()
-      setPlace(null)
+      setApi(null)
       setLooked(null)
     }
   }, [wanted, deaths, shelf])
   useEffect(() => {
-    if (!place) return
+    if (!api) return
     let left = false
-    void place.api.look(typed).then((hits) => left || setLooked({ typed, hits }))
+    void within(Promise.resolve(api.look(typed)), LOOKS_WITHIN, 'The search').then(
+      (hits) => left || setLooked({ typed, hits }),
+      () => left || setDeaths((count) => count + 1),
+    )
     return () => {
       left = true
     }
-  }, [place, typed])
+  }, [api, typed])
   return looked
 }
 
