@@ -462,7 +462,7 @@ export class Wanderer {
         if (!window.kiteShelf?.run('history.undo').ok) throw new Error('a step cannot be undone')
     }, this.undoable)
     const now = await this.state()
-    // Which display shows a desktop is not undone, and where its windows stand follows from that.
+    // Which display shows a desktop, and how large that is, is not undone; where windows stand follows.
     const stand = shows(now) === shows(this.beginning)
     expect(arranged(now, stand), 'undone to the beginning').toEqual(arranged(this.beginning, stand))
   }
@@ -509,7 +509,7 @@ const comparable = (state: State): unknown => ({ ...state, displays: null, atten
 
 const shows = ({ displays }: State): string =>
   Object.values(displays)
-    .map((display) => `${display.id} ${display.shows}`)
+    .map(({ id, shows, width, height }) => `${id} ${shows} ${width} ${height}`)
     .join()
 
 /** What undo brings back: not what was only looked at and gone to. @param stand where windows stand too */

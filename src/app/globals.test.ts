@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { LINES, SIGN } from '@/core/look/look'
-import { HUES } from '@/core/model/types'
+import { HUES } from '@/core/model/kinds/look'
 
 const css = ['tokens', 'desktop']
   .map((name) => readFileSync(join(__dirname, `styles/${name}.css`), 'utf8'))

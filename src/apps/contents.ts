@@ -1,5 +1,5 @@
 import { array, boolean, lazy, mixed, number, object, type Schema, string } from 'yup'
-import { problemOf } from '@/core/formats/shape'
+import { problemOf } from '@/core/model/shaping'
 
 /** The pieces contents of apps are made of, so that each says in its own schema what it takes. */
 

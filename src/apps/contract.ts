@@ -1,7 +1,8 @@
 import type { LucideIcon } from 'lucide-react'
 import type { ComponentType } from 'react'
 import type { Schema } from 'yup'
-import type { AppFacts, AppId, DocumentId, WindowId } from '@/core/model/types'
+import type { AppId, DocumentId, WindowId } from '@/core/model/ids'
+import type { AppFacts } from '@/core/model/kinds/app'
 import { isUnloaded, Unloaded } from '@/store/unloaded'
 import type { Working } from '@/store/working'
 

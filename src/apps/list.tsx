@@ -1,7 +1,7 @@
 import type { LucideIcon, LucideProps } from 'lucide-react'
 import { forwardRef } from 'react'
+import type { OwnApp } from '@/core/model/kinds/app'
 import { ownFacts } from '@/core/model/ownApps'
-import type { OwnApp } from '@/core/model/types'
 import type { Shelf } from '@/store/shelf'
 import type { AppManifest } from './contract'
 import { countdown } from './countdown/manifest'

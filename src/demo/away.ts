@@ -1,6 +1,9 @@
 import { APPS } from '@/apps/list'
-import { newDesktop } from '@/core/model/initial'
-import type { Pattern, Rect, State, Window } from '@/core/model/types'
+import type { Rect } from '@/core/geometry/rect'
+import { newDesktop } from '@/core/model/kinds/desktop'
+import type { Pattern } from '@/core/model/kinds/pattern'
+import type { Window } from '@/core/model/kinds/window'
+import type { State } from '@/core/model/state'
 
 /** What was put away: the course of last week, with its notes and who takes part. */
 const COURSE = 'course'

@@ -1,4 +1,4 @@
-import type { Run } from '@/core/model/types'
+import type { Run } from '@/core/model/kinds/run'
 
 const stop = (desktop: string, window: string | null, notes: string): Run['stops'][number] => ({
   id: `stop-${window ?? desktop}`,

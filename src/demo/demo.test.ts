@@ -2,9 +2,9 @@ import { APPS } from '@/apps/list'
 import { readShelfFile, shelfFile } from '@/core/formats/shelfFile'
 import { momentOf } from '@/core/homes/matching'
 import { putRightPlan } from '@/core/homes/putRight'
-import { check } from '@/core/model/check'
+import { EVERY } from '@/core/model/kinds/window'
 import { stack } from '@/core/model/selectors'
-import { EVERY } from '@/core/model/types'
+import { check } from '@/core/rules/check'
 import { demo } from './demo'
 
 const NOW = new Date(2026, 2, 4, 13, 46).getTime()

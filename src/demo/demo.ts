@@ -3,23 +3,18 @@ import { APPS } from '@/apps/list'
 import type { PlayerContent } from '@/apps/player/manifest'
 import type { ReaderContent } from '@/apps/reader/manifest'
 import type { WebContent } from '@/apps/web/manifest'
-import { limited } from '@/core/geometry/rect'
+import { limited, type Rect, type Size } from '@/core/geometry/rect'
 import { fits } from '@/core/homes/matching'
 import { callLetters } from '@/core/keys/letters'
-import { initialState, newDesktop } from '@/core/model/initial'
-import {
-  type Backdrop,
-  type Block,
-  type Cause,
-  type DesktopId,
-  type Display,
-  EVERY,
-  type Home,
-  type Hue,
-  type Rect,
-  type Size,
-  type State,
-} from '@/core/model/types'
+import type { DesktopId } from '@/core/model/ids'
+import { initialState } from '@/core/model/initial'
+import type { Block } from '@/core/model/kinds/block'
+import { newDesktop } from '@/core/model/kinds/desktop'
+import type { Display } from '@/core/model/kinds/display'
+import type { Home } from '@/core/model/kinds/home'
+import type { Backdrop, Hue } from '@/core/model/kinds/look'
+import { type Cause, EVERY } from '@/core/model/kinds/window'
+import type { State } from '@/core/model/state'
 import { atMinute, dayOf } from '@/core/plan/plan'
 import { newId } from '@/store/newId'
 import type { Seed } from '@/store/start'

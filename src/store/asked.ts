@@ -1,7 +1,7 @@
 import type { View } from '@/core/commands/command'
 import type { Outcome } from '@/core/commands/execute'
 import { currentId, focusId, isVisible } from '@/core/model/selectors'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import type { PageState } from './shelf'
 
 /** Views that lay windows out themselves. */

@@ -1,6 +1,7 @@
 import { createStore, useStore } from 'zustand'
 import { type Asking, changesAt, heldBack, untold, waitingNow } from '@/core/attention/waiting'
-import type { DocumentId, State } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
+import type { State } from '@/core/model/state'
 import { ofShelf } from './ofShelf'
 import { sameItems } from './same'
 import type { Shelf } from './shelf'

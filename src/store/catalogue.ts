@@ -5,8 +5,11 @@
  */
 
 import { useEffect, useMemo, useState } from 'react'
+import type { DocumentId } from '@/core/model/ids'
+import type { DocumentInfo } from '@/core/model/kinds/document'
+import { held, type SomeObjects } from '@/core/model/parts'
 import { documentsInUse } from '@/core/model/selectors'
-import type { Closed, DocumentId, DocumentInfo, State, Stowed, Window } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { peekContent, putContent } from './documents'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
@@ -79,19 +82,15 @@ export async function bringBack(shelf: Shelf, ids: DocumentId[]): Promise<void> 
   if (documents.length) shelf.dispatch('documents.bring', { documents }, 'app')
 }
 
-/** Everything a window shows, may show again, or a step of undo knows. */
+/** Everything that is shown, may be shown again, or that a step of undo knows. */
 function inUse(shelf: Shelf): Set<DocumentId> {
   const { state, history } = shelf.page.getState().session
-  const used = new Set<DocumentId>()
-  for (const document of documentsInUse(state)) used.add(document)
-  for (const { window } of state.closed) used.add(window.document)
+  const used = documentsInUse(state)
+  for (const id of held({ closed: state.closed }, 'document')) used.add(id)
   for (const { back, forth } of [...history.past, ...history.future])
     for (const { objects, parts } of [back, forth]) {
-      for (const window of Object.values(objects.windows ?? {}))
-        if (window) used.add((window as Window).document)
-      for (const { window } of (parts.closed ?? []) as Closed[]) used.add(window.document)
-      for (const { windows } of (parts.stowed ?? []) as Stowed[])
-        for (const { document } of Object.values(windows)) used.add(document)
+      for (const id of held({ ...parts, ...objects } as SomeObjects, 'document')) used.add(id)
+      // Also those that came or went with it.
       for (const id in objects.documents) used.add(id)
     }
   return used

@@ -1,4 +1,4 @@
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import type { ChangeLog } from './changeLog'
 import { COPY_EVERY, Copies } from './copies'
 import { changeContent, provideContents } from './documents'

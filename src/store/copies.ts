@@ -1,4 +1,5 @@
-import type { DocumentId, State } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
+import type { State } from '@/core/model/state'
 import type { ChangeLog } from './changeLog'
 import { giveBackForSpare, keptContent, peekContent, takeForSpare } from './documents'
 import { type Health, healthOf, setHealth, whyFailed } from './health'

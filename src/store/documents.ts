@@ -1,6 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import type { KeptContent } from '@/core/formats/shelfFile'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
 import { patiently } from './storage'

@@ -1,6 +1,7 @@
 import { alone } from '@/core/formats/desktopFile'
 import { type KeptContent, shelfFile } from '@/core/formats/shelfFile'
-import type { DesktopId, DocumentId, State } from '@/core/model/types'
+import type { DesktopId, DocumentId } from '@/core/model/ids'
+import type { State } from '@/core/model/state'
 import { allDocuments } from './catalogue'
 import { peekContent } from './documents'
 import type { Shelf } from './shelf'

@@ -1,6 +1,8 @@
 import { frameOf, standsOn } from '@/core/model/displays'
+import type { Display } from '@/core/model/kinds/display'
+import type { Window } from '@/core/model/kinds/window'
 import { focusId, presence } from '@/core/model/selectors'
-import type { Display, State, Window } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 
 /**
  * The state as it is seen from one display, for scripts: its inner shape may change, this stays.

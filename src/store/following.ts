@@ -1,5 +1,5 @@
 import { connected } from '@/core/model/displays'
-import type { DisplayId, DocumentId } from '@/core/model/types'
+import type { DisplayId, DocumentId } from '@/core/model/ids'
 import { databaseFor } from './aside'
 import { begin, isWriting, type Opening, use } from './begin'
 import { NOWHERE, peekContent, provideContents, receiveContent, touchAll } from './documents'

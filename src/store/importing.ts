@@ -1,6 +1,6 @@
 import { beside } from '@/core/formats/desktopFile'
 import { type KeptContent, readState, type ShelfFile } from '@/core/formats/shelfFile'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { allDocuments, bringBack } from './catalogue'
 import { keptContent, loadContent, markAsKept, peekContent, putContent } from './documents'
 import { newId } from './newId'

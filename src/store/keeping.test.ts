@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { readState } from '@/core/formats/shelfFile'
 import { presence } from '@/core/model/selectors'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import version2 from '@/core/testing/version2.json'
 import { World } from '@/core/testing/world'
 import { findKept, Keeping } from './keeping'

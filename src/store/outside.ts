@@ -1,6 +1,6 @@
 import { createStore, useStore } from 'zustand'
+import type { DocumentId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
-import type { DocumentId } from '@/core/model/types'
 import { ofShelf } from './ofShelf'
 import { report } from './reports'
 import type { Shelf } from './shelf'

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
 import { useShelf } from './useShelf'

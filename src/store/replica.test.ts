@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
-import { check } from '@/core/model/check'
+import { check } from '@/core/rules/check'
 import { said } from '@/core/testing/sequences'
 import { APPS, World } from '@/core/testing/world'
 import { type Ran, Replica, seenFrom, type Told, toldBetween } from './replica'

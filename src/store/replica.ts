@@ -1,9 +1,10 @@
 import type { Outcome, Session } from '@/core/commands/execute'
-import { type Changes, changesBetween, withChanges } from '@/core/history/changes'
-import { type History, type Step, turned } from '@/core/history/history'
 import type { By } from '@/core/journal/events'
 import { connected } from '@/core/model/displays'
-import type { DisplayId, State } from '@/core/model/types'
+import type { DisplayId } from '@/core/model/ids'
+import type { State } from '@/core/model/state'
+import { type Changes, changesBetween, withChanges } from '@/core/rules/changes'
+import { type History, type Step, turned } from '@/core/rules/history'
 
 /** A command with all it needs to give the same again elsewhere. */
 export interface Ran {

@@ -1,5 +1,6 @@
 import { createStore, useStore } from 'zustand'
-import type { DocumentId, Waiting } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
+import type { Waiting } from '@/core/model/kinds/waiting'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
 import { useShelf } from './useShelf'

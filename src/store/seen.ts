@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
+import type { WindowId } from '@/core/model/ids'
 import { focusId } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
 import { useArrangement } from './useShelf'
 
 /** How long one has something before one's eyes until it counts as seen, in milliseconds. */

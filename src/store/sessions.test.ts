@@ -1,5 +1,5 @@
 import { initialState } from '@/core/model/initial'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { World } from '@/core/testing/world'
 import { type KeptSession, keepSessions, SESSION_EVERY } from './sessions'
 import { makeShelf } from './testing'

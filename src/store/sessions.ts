@@ -1,6 +1,6 @@
 import { createStore, useStore } from 'zustand'
 import { migrated } from '@/core/formats/migrations'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { setHealth, whyFailed } from './health'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'

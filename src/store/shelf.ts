@@ -3,20 +3,15 @@ import type { Effect, Env, Refusal, View } from '@/core/commands/command'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
 import type { CommandId, SaidWith } from '@/core/commands/registry'
 import type { Place } from '@/core/geometry/shelves'
-import { emptyHistory } from '@/core/history/history'
 import type { By, JournalEvent } from '@/core/journal/events'
 import { keysFor } from '@/core/keys/bindings'
+import type { AppId, DesktopId, DisplayId, WindowId } from '@/core/model/ids'
 import { initialState } from '@/core/model/initial'
+import type { AppFacts } from '@/core/model/kinds/app'
+import type { Deed } from '@/core/model/kinds/sequence'
 import { ownFacts } from '@/core/model/ownApps'
-import type {
-  AppFacts,
-  AppId,
-  Deed,
-  DesktopId,
-  DisplayId,
-  State,
-  WindowId,
-} from '@/core/model/types'
+import type { State } from '@/core/model/state'
+import { emptyHistory } from '@/core/rules/history'
 import { isAbout, leaving, shown, wentElsewhere } from './asked'
 import type { Locks } from './locks'
 import { newId } from './newId'

@@ -4,8 +4,9 @@
  */
 
 import { type KeptContent, readState } from '@/core/formats/shelfFile'
-import { withChanges } from '@/core/history/changes'
-import type { DocumentId, State } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
+import type { State } from '@/core/model/state'
+import { withChanges } from '@/core/rules/changes'
 import { readLog } from './changeLog'
 import { sealed, unsealed } from './checksum'
 import { LOGS } from './logs'

@@ -4,8 +4,8 @@
  */
 
 import type { KeptContent } from '@/core/formats/shelfFile'
-import { emptyHistory, type History, type Step } from '@/core/history/history'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
+import { emptyHistory, type History, type Step } from '@/core/rules/history'
 import { sealed, unsealed } from './checksum'
 import { type KeptStore, patiently } from './storage'
 

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { createStore, useStore } from 'zustand'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
 import { useShelf } from './useShelf'

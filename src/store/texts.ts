@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import type { Hits, Texts } from '@/core/finding/texts'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { peekContent, shownContent } from './documents'
 import { type OffPage, type Place, placeOffPage } from './offPage'
 import type { Shelf } from './shelf'

@@ -1,7 +1,9 @@
 import { createContext, useContext, useRef } from 'react'
 import { useStore } from 'zustand'
+import type { DesktopId } from '@/core/model/ids'
+import type { Desktop } from '@/core/model/kinds/desktop'
 import { desktop } from '@/core/model/selectors'
-import type { Desktop, DesktopId, State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { sameItems } from './same'
 import type { PageState, Shelf } from './shelf'
 

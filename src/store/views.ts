@@ -1,6 +1,6 @@
 import type { Outcome, Session } from '@/core/commands/execute'
 import type { KeptContent } from '@/core/formats/shelfFile'
-import type { DisplayId, DocumentId } from '@/core/model/types'
+import type { DisplayId, DocumentId } from '@/core/model/ids'
 import type { Locks } from './locks'
 import { newId } from './newId'
 import { type Ran, Replica, seenFrom, type Told, toldBetween } from './replica'

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react'
-import { keyCard, searchCard } from '@/core/keys/card'
+import { keyCard, searchCard } from '@/core/card/card'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { KeyGroups } from '@/ui/parts/KeyGroups'
 

@@ -1,6 +1,6 @@
 'use client'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { counted } from '@/core/text/counted'
 import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
 import { newId } from '@/store/newId'

@@ -1,6 +1,6 @@
 import { ChevronLeft, ChevronRight, MoveHorizontal, ZoomIn, ZoomOut } from 'lucide-react'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { changeContent } from '@/store/documents'
 import { usePassage } from '@/store/passages'
 import { useShelf } from '@/store/useShelf'

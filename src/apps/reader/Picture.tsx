@@ -2,7 +2,7 @@ import { useGesture } from '@use-gesture/react'
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react'
 import { type KeyboardEvent, useRef, useState } from 'react'
 import { referenceTo } from '@/core/formats/reference'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { useShelf } from '@/store/useShelf'
 import { Tool } from '@/ui/parts/Tool'
 

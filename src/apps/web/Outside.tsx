@@ -1,6 +1,6 @@
 import { ExternalLink } from 'lucide-react'
 import { useState } from 'react'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { closeOutside, openOutside, useStanding } from '@/store/outside'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'

@@ -1,9 +1,13 @@
 import { fits } from '@/core/homes/matching'
+import type { DocumentId, WindowId } from '@/core/model/ids'
+import type { Desktop } from '@/core/model/kinds/desktop'
+import type { Waiting } from '@/core/model/kinds/waiting'
+import type { Window } from '@/core/model/kinds/window'
 import { peek } from '@/core/model/peek'
 import { currentId } from '@/core/model/selectors'
 import { heights } from '@/core/model/stacking'
-import type { Desktop, DocumentId, State, Waiting, Window, WindowId } from '@/core/model/types'
-import { runningNow } from '@/core/run/run'
+import type { State } from '@/core/model/state'
+import { runningNow } from '@/core/runs/runs'
 
 /** Something that waits, with the window it is in. */
 export interface Asking extends Waiting {

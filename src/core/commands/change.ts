@@ -4,7 +4,9 @@ import { callLetters } from '@/core/keys/letters'
 import { freshName } from '@/core/keys/names'
 import { unlike } from '@/core/look/unlike'
 import { displayShowing, standsOn } from '@/core/model/displays'
-import { newDesktop } from '@/core/model/initial'
+import type { DesktopId, DisplayId, WindowId } from '@/core/model/ids'
+import { type Desktop, newDesktop } from '@/core/model/kinds/desktop'
+import { EVERY } from '@/core/model/kinds/window'
 import { peek } from '@/core/model/peek'
 import {
   current,
@@ -19,9 +21,8 @@ import {
 } from '@/core/model/selectors'
 import { hiddenFor, refocus, settleShown, showOn } from '@/core/model/showing'
 import { raise, standOn } from '@/core/model/stacking'
-import type { Desktop, DesktopId, DisplayId, State, WindowId } from '@/core/model/types'
-import { EVERY } from '@/core/model/types'
-import { runningNow } from '@/core/run/run'
+import type { State } from '@/core/model/state'
+import { runningNow } from '@/core/runs/runs'
 import type { Env } from './command'
 import { NAME_MOST } from './places'
 

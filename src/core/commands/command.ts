@@ -1,15 +1,10 @@
 import type { ObjectSchema, ObjectShape, TypeFromShape } from 'yup'
 import { object, string } from 'yup'
 import type { By, JournalEvent } from '@/core/journal/events'
-import type {
-  AppFacts,
-  DesktopId,
-  DisplayId,
-  DocumentId,
-  Sequence,
-  State,
-  WindowId,
-} from '@/core/model/types'
+import type { DesktopId, DisplayId, DocumentId, WindowId } from '@/core/model/ids'
+import type { AppFacts } from '@/core/model/kinds/app'
+import type { Sequence } from '@/core/model/kinds/sequence'
+import type { State } from '@/core/model/state'
 
 /** What a command may use of the world; nothing else, so that it can be replayed. */
 export interface Env {

@@ -1,12 +1,13 @@
 import { create, current } from 'mutative'
 import { ValidationError } from 'yup'
-import { whyInvalid } from '@/core/formats/invalid'
-import { changesBetween } from '@/core/history/changes'
-import { type History, record, redo, undo } from '@/core/history/history'
 import type { JournalEvent } from '@/core/journal/events'
-import { check } from '@/core/model/check'
+import type { Sequence } from '@/core/model/kinds/sequence'
 import { currentId } from '@/core/model/selectors'
-import type { Sequence, State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
+import { changesBetween } from '@/core/rules/changes'
+import { check } from '@/core/rules/check'
+import { type History, record, redo, undo } from '@/core/rules/history'
+import { whyInvalid } from '@/core/text/invalid'
 import {
   type Command,
   type Effect,

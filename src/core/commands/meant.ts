@@ -1,10 +1,11 @@
 /** Which window a command is about, and whether it can be. */
 
-import { maybeId } from '@/core/formats/shape'
 import { keysFor } from '@/core/keys/bindings'
+import type { Window } from '@/core/model/kinds/window'
 import { peek } from '@/core/model/peek'
 import { focusId, title, window } from '@/core/model/selectors'
-import type { State, Window } from '@/core/model/types'
+import { maybeId } from '@/core/model/shaping'
+import type { State } from '@/core/model/state'
 import { type Env, no, type Refusal, type Result, refused } from './command'
 
 export const which = { window: maybeId() }

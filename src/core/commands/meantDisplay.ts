@@ -1,8 +1,9 @@
 /** Which display a command is about, and whether it can be. */
 
-import { maybeId } from '@/core/formats/shape'
 import { connected } from '@/core/model/displays'
-import type { Display, State } from '@/core/model/types'
+import type { Display } from '@/core/model/kinds/display'
+import { maybeId } from '@/core/model/shaping'
+import type { State } from '@/core/model/state'
 import { no, type Refusal, type Result, refused } from './command'
 
 export const whichDisplay = { display: maybeId() }

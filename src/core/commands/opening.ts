@@ -1,6 +1,9 @@
 import { placeNew } from '@/core/geometry/placing'
-import { limited, reachable } from '@/core/geometry/rect'
+import { limited, type Rect, reachable } from '@/core/geometry/rect'
 import { displayFor, displayShowing, standsOn } from '@/core/model/displays'
+import type { DesktopId, WindowId } from '@/core/model/ids'
+import type { AppFacts } from '@/core/model/kinds/app'
+import { EVERY, type Window } from '@/core/model/kinds/window'
 import { peek } from '@/core/model/peek'
 import {
   currentId,
@@ -13,15 +16,7 @@ import {
 } from '@/core/model/selectors'
 import { hiddenFor } from '@/core/model/showing'
 import { raise } from '@/core/model/stacking'
-import {
-  type AppFacts,
-  type DesktopId,
-  EVERY,
-  type Rect,
-  type State,
-  type Window,
-  type WindowId,
-} from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { focusOn, goTo, takeKeys } from './change'
 import type { Result } from './command'
 

@@ -1,6 +1,8 @@
 import { type Axis, besideIn } from '@/core/model/grid'
+import type { DesktopId } from '@/core/model/ids'
+import { DESKTOPS_MOST, type Desktop } from '@/core/model/kinds/desktop'
 import { currentId, lastId } from '@/core/model/selectors'
-import { DESKTOPS_MOST, type Desktop, type DesktopId, type State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { no, type Refusal, refused } from './command'
 
 /** The longest name of a desktop, in letters. */

@@ -1,9 +1,9 @@
 import { World } from '@/core/testing/world'
+import { plain } from '@/core/text/plain'
 import { everything } from './find'
 import { rank } from './rank'
 import { Texts } from './texts'
 import { sentences } from './verbs'
-import { plain } from './words'
 
 /** The apps of the demo, as far as they are found. */
 const APPS = [

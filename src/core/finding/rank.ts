@@ -1,6 +1,6 @@
+import { near as isNear, plain } from '@/core/text/plain'
 import { type Found, KINDS, type Kind } from './find'
 import type { Hit, Hits, Passage } from './texts'
-import { near as isNear, plain } from './words'
 
 const NO_HITS: Hits = new Map()
 

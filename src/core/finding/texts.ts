@@ -1,5 +1,5 @@
-import type { DocumentId } from '@/core/model/types'
-import { plain } from './words'
+import type { DocumentId } from '@/core/model/ids'
+import { plain } from '@/core/text/plain'
 
 /** A place in a text, cut to a line. */
 export interface Passage {

@@ -1,7 +1,10 @@
+import type { DesktopId } from '@/core/model/ids'
+import type { AppFacts } from '@/core/model/kinds/app'
+import type { Window } from '@/core/model/kinds/window'
 import { byUse, desktop, focusedWindow, title } from '@/core/model/selectors'
-import type { AppFacts, DesktopId, State, Window } from '@/core/model/types'
+import type { State } from '@/core/model/state'
+import { plain } from '@/core/text/plain'
 import type { Found } from './find'
-import { plain } from './words'
 
 /** So many ways to read a sentence are offered. */
 const MOST = 3

@@ -1,8 +1,10 @@
 import ICAL from 'ical.js'
-import type { Block, Desktop, DesktopId } from '@/core/model/types'
+import type { DesktopId } from '@/core/model/ids'
+import type { Block } from '@/core/model/kinds/block'
+import type { Desktop } from '@/core/model/kinds/desktop'
+import { shortened } from '@/core/model/shaping'
 import { type Budget, fullBudget, nextEvent, spend, TooOften, withinBudget } from './calendarBudget'
 import { knowZones } from './calendarZone'
-import { shortened } from './shape'
 
 /** Something a calendar has at a time; each time of what recurs is one of its own. */
 export interface CalendarEvent {

@@ -1,5 +1,5 @@
-import { check } from '@/core/model/check'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
+import { check } from '@/core/rules/check'
 import { World } from '@/core/testing/world'
 import { alone, aloneIn, beside } from './desktopFile'
 import { BadShelfFile, readShelfFile, type ShelfFile, shelfFile } from './shelfFile'

@@ -1,16 +1,11 @@
-import type { Env } from '@/core/commands/command'
+import type { DesktopId, DocumentId, WindowId } from '@/core/model/ids'
 import { initialState } from '@/core/model/initial'
+import { idsIn, type Named, type Rename, renamedKeys } from '@/core/model/kind'
+import { DOCUMENT } from '@/core/model/kinds/document'
+import { STOWED, type Stowed } from '@/core/model/kinds/stowed'
+import type { State } from '@/core/model/state'
 import { stowedFrom } from '@/core/model/stowing'
-import type { DesktopId, DocumentId, State, Stowed, WindowId } from '@/core/model/types'
 import type { ShelfFile } from './shelfFile'
-
-/** The documents of a stowed desktop: what its windows show, and the picture behind them. */
-const documentsOf = ({ desktop: { picture }, windows }: Stowed): DocumentId[] => [
-  ...new Set([
-    ...Object.values(windows).map(({ document }) => document),
-    ...(picture ? [picture.document] : []),
-  ]),
-]
 
 /** The items of a record with these keys. */
 const only = <T>(all: Readonly<Record<string, T>>, keys: readonly string[]): Record<string, T> =>
@@ -23,12 +18,11 @@ const only = <T>(all: Readonly<Record<string, T>>, keys: readonly string[]): Rec
 export function alone(state: State, id: DesktopId): State | null {
   const entry = state.stowed.find((one) => one.id === id) ?? stowedFrom(state, id)
   if (!entry) return null
-  const apps = Object.values(entry.windows).map(({ app }) => app)
   return {
     ...initialState(),
     stowed: [{ ...entry, closed: [], origins: [] }],
-    documents: only(state.documents, documentsOf(entry)),
-    apps: only(state.apps, apps),
+    documents: only(state.documents, idsIn(STOWED, entry, 'document')),
+    apps: only(state.apps, idsIn(STOWED, entry, 'app')),
   }
 }
 
@@ -43,6 +37,9 @@ export const windowsOf = ({ windows, stowed, closed }: State): WindowId[] => [
 export const aloneIn = ({ desktop, state }: ShelfFile): Stowed | null =>
   (desktop !== undefined && state.stowed.find(({ id }) => id === desktop)) || null
 
+/** What is made anew where its id is taken. */
+type Made = 'desktop' | 'window' | 'document' | 'home' | 'block'
+
 /**
  * A file of a desktop as it can stand beside what is here: what has an id that is taken gets another,
  * everything else keeps its own.
@@ -51,14 +48,14 @@ export function beside(
   file: ShelfFile,
   here: State,
   documents: Readonly<Record<DocumentId, unknown>>,
-  id: Env['id'],
+  id: (kind: Made) => string,
 ): ShelfFile {
   const entry = aloneIn(file)
   if (!entry) return file
   const desktops = [...Object.keys(here.desktops), ...here.stowed.map((one) => one.id)]
-  const free = (kind: Parameters<Env['id']>[0], wanted: readonly string[], taken: string[]) =>
+  const free = (kind: Made, wanted: readonly string[], taken: string[]) =>
     new Map(wanted.map((one) => [one, taken.includes(one) ? id(kind) : one]))
-  const names = {
+  const names: Partial<Record<Named, Map<string, string>>> = {
     desktop: free('desktop', [entry.id], desktops),
     window: free('window', Object.keys(entry.windows), windowsOf(here)),
     document: free('document', Object.keys(file.state.documents), Object.keys(documents)),
@@ -73,77 +70,17 @@ export function beside(
       here.plan.map((block) => block.id),
     ),
   }
-  const named = (kind: keyof typeof names) => (one: string) => names[kind].get(one) ?? one
-  const renamed = renamedEntry(entry, named)
-  const document = named('document')
+  const as: Rename = (kind, one) => names[kind]?.get(one) ?? one
+  const document = (one: DocumentId) => as('document', one)
+  const renamed = STOWED.ids(entry, as)
   return {
     ...file,
     desktop: renamed.id,
     state: {
       ...file.state,
       stowed: [renamed],
-      documents: byNames(file.state.documents, document, (info) => ({
-        ...info,
-        id: document(info.id),
-      })),
+      documents: renamedKeys(file.state.documents, document, (info) => DOCUMENT.ids(info, as)),
     },
-    documents: byNames(file.documents, document, (content) => content),
-  }
-}
-
-const byNames = <T>(
-  all: Readonly<Record<string, T>>,
-  name: (one: string) => string,
-  change: (one: T) => T,
-): Record<string, T> =>
-  Object.fromEntries(Object.entries(all).map(([one, given]) => [name(one), change(given)]))
-
-type Named = (kind: 'desktop' | 'window' | 'document' | 'home' | 'block') => (one: string) => string
-
-/** A stowed desktop under other names, wherever they stand in it. */
-function renamedEntry(entry: Stowed, named: Named): Stowed {
-  const [window, document, home] = [named('window'), named('document'), named('home')]
-  const id = named('desktop')(entry.id)
-  const { desktop } = entry
-  return {
-    ...entry,
-    id,
-    desktop: {
-      ...desktop,
-      id,
-      windows: desktop.windows.map(window),
-      focus: desktop.focus && window(desktop.focus),
-      ...(desktop.picture && {
-        picture: { ...desktop.picture, document: document(desktop.picture.document) },
-      }),
-      ...(desktop.aside && {
-        aside: {
-          ...desktop.aside,
-          windows: desktop.aside.windows.map(window),
-          focus: desktop.aside.focus && window(desktop.aside.focus),
-        },
-      }),
-      ...(desktop.before && { before: byNames(desktop.before, window, (stood) => stood) }),
-    },
-    windows: byNames(entry.windows, window, (one) => ({
-      ...one,
-      id: window(one.id),
-      desktop: id,
-      document: document(one.document),
-      ...(one.cause?.by === 'home' && { cause: { ...one.cause, home: home(one.cause.home) } }),
-    })),
-    stacking: entry.stacking.map(({ at, item }) => ({ at, item: window(item) })),
-    homes: entry.homes.map(({ at, item }) => ({
-      at,
-      item: { ...item, id: home(item.id), desktop: id },
-    })),
-    plan: entry.plan.map(({ at, item }) => ({
-      at,
-      item: { ...item, id: named('block')(item.id), desktop: id },
-    })),
-    bindings: entry.bindings.map(({ at, item }) => ({
-      at,
-      item: { ...item, args: { ...item.args, to: id } },
-    })),
+    documents: renamedKeys(file.documents, document),
   }
 }

@@ -1,6 +1,6 @@
-import { check } from '@/core/model/check'
-import { arriving } from '@/core/model/initial'
-import type { State } from '@/core/model/types'
+import { arriving } from '@/core/model/kinds/display'
+import type { State } from '@/core/model/state'
+import { check } from '@/core/rules/check'
 import { World } from '@/core/testing/world'
 import { difference, merge } from './merge'
 

@@ -1,4 +1,8 @@
-import { CLOSED_KEPT, type Desktop, EVERY, type State, type Stowed } from '@/core/model/types'
+import { CLOSED_KEPT } from '@/core/model/kinds/closed'
+import type { Desktop } from '@/core/model/kinds/desktop'
+import { STOWED, type Stowed } from '@/core/model/kinds/stowed'
+import { EVERY } from '@/core/model/kinds/window'
+import type { State } from '@/core/model/state'
 
 /**
  * The state with a file's brought in. Whatever has the same id becomes as in the file,
@@ -222,23 +226,16 @@ function stowedOf(
     if (left.length === 0) return []
     const id = desktops[one.id] ? `${one.id}-stowed` : one.id
     const kept = (window: string) => left.some((other) => other.id === window)
-    return {
+    const rest = {
       ...one,
-      id,
       desktop: {
         ...one.desktop,
-        id,
         windows: one.desktop.windows.filter(kept),
         focus: one.desktop.focus && kept(one.desktop.focus) ? one.desktop.focus : null,
       },
-      windows: Object.fromEntries(left.map((window) => [window.id, { ...window, desktop: id }])),
+      windows: Object.fromEntries(left.map((window) => [window.id, window])),
       stacking: one.stacking.filter(({ item }) => kept(item)),
-      homes: one.homes.map(({ at, item }) => ({ at, item: { ...item, desktop: id } })),
-      plan: one.plan.map(({ at, item }) => ({ at, item: { ...item, desktop: id } })),
-      bindings: one.bindings.map(({ at, item }) => ({
-        at,
-        item: { ...item, args: { ...item.args, to: id } },
-      })),
     }
+    return STOWED.ids(rest, (kind, known) => (kind === 'desktop' && known === one.id ? id : known))
   })
 }

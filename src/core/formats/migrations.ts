@@ -1,6 +1,10 @@
-import { arriving, initialState } from '@/core/model/initial'
+import { initialState } from '@/core/model/initial'
+import { CLOSED } from '@/core/model/kinds/closed'
+import { DESKTOP } from '@/core/model/kinds/desktop'
+import { arriving, DISPLAY } from '@/core/model/kinds/display'
+import { WINDOW } from '@/core/model/kinds/window'
+import { isObject } from '@/core/model/shaping'
 import { knownSettings } from '@/core/settings/table'
-import { isObject } from './shape'
 
 type Given = Record<string, unknown>
 
@@ -34,7 +38,7 @@ const ADDED = Object.fromEntries(NAMES.map((name) => [name, first[name]]))
 export function migrated(state: unknown): unknown {
   if (!isObject(state)) return state
   const settings = isObject(state.settings) ? knownSettings(state.settings) : state.settings
-  const desktops = each(state.desktops, (desktop) => ({ kind: 'open', ...desktop }))
+  const desktops = each(state.desktops, DESKTOP.older)
   const filled = { ...ADDED, ...state, settings, desktops }
   return isOlder(state) ? parted(filled) : filled
 }
@@ -61,15 +65,15 @@ function parted(state: Given): Given {
     presence,
     ...rest,
     stacking,
-    windows: each(state.windows, ({ z: _z, ...window }) => window),
-    displays: each(state.displays, ({ shows: _shows, ...display }) => display),
+    windows: each(state.windows, WINDOW.older),
+    displays: each(state.displays, DISPLAY.older),
     desktops: each(state.desktops, (desktop) =>
       isObject(desktop.origins)
         ? { ...desktop, origins: each(desktop.origins, (origin) => stoodOn(origin, heights)) }
         : desktop,
     ),
     closed: Array.isArray(state.closed)
-      ? state.closed.map((closed) => (isObject(closed) ? { ...closed, ...flat(closed) } : closed))
+      ? state.closed.map((closed) => (isObject(closed) ? CLOSED.older?.(closed) : closed))
       : state.closed,
   }
 }
@@ -88,16 +92,9 @@ function stoodOn({ z, ...origin }: Given, heights: [string, number][]): Given {
   return { ...origin, on: below?.[0] ?? null }
 }
 
-/** A closed window without the height it had. */
-function flat(closed: Given): Given {
-  if (!isObject(closed.window)) return {}
-  const { z: _z, ...window } = closed.window
-  return { window }
-}
-
 /** All objects by id changed; what is not an object stays as it is. */
-const each = (objects: unknown, change: (object: Given) => Given): unknown =>
-  isObject(objects)
+const each = (objects: unknown, change: ((object: Given) => Given) | undefined): unknown =>
+  isObject(objects) && change
     ? Object.fromEntries(
         Object.entries(objects).map(([id, one]) => [id, isObject(one) ? change(one) : one]),
       )

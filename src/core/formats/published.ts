@@ -1,22 +1,22 @@
+import { LISTS, OBJECTS, WHOLES } from '@/core/model/parts'
 import { jsonSchema } from './jsonSchema'
 import { settingsFileShape } from './settingsFile'
-import { LISTS, OBJECTS, WHOLES } from './shape'
 import { shelfFileShape } from './shelfFile'
 
 const DRAFT = 'https://json-schema.org/draft/2020-12/schema'
 
-const mapped = <T extends object>(parts: T, to: (schema: T[keyof T]) => object): object =>
+const mapped = <T extends object>(parts: T, to: (part: T[keyof T]) => object): object =>
   Object.fromEntries(Object.entries(parts).map(([name, schema]) => [name, to(schema)]))
 
 /** The state of a shelf, part by part. */
 function stateSchema(): object {
   const properties = {
-    ...mapped(OBJECTS, (schema) => ({
+    ...mapped(OBJECTS, ({ shape }) => ({
       type: 'object',
-      additionalProperties: jsonSchema(schema),
+      additionalProperties: jsonSchema(shape),
     })),
-    ...mapped(LISTS, (schema) => ({ type: 'array', items: jsonSchema(schema) })),
-    ...mapped(WHOLES, jsonSchema),
+    ...mapped(LISTS, ({ shape }) => ({ type: 'array', items: jsonSchema(shape) })),
+    ...mapped(WHOLES, ({ shape }) => jsonSchema(shape)),
   }
   return { type: 'object', properties, required: Object.keys(properties) }
 }

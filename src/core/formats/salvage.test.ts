@@ -1,11 +1,12 @@
 import fc from 'fast-check'
-import { check } from '@/core/model/check'
 import { initialState } from '@/core/model/initial'
-import type { State } from '@/core/model/types'
+import { OBJECTS } from '@/core/model/parts'
+import { objectProblem } from '@/core/model/shaping'
+import type { State } from '@/core/model/state'
+import { check } from '@/core/rules/check'
 import { said } from '@/core/testing/sequences'
 import { World } from '@/core/testing/world'
 import { salvage } from './salvage'
-import { OBJECTS, objectProblem } from './shape'
 import { BadState, readState } from './shelfFile'
 
 /** A shelf after some commands, as it was kept. */
@@ -50,7 +51,9 @@ function mutate(value: unknown, path: number[], to: unknown): void {
 }
 const soundParts = ({ desktops, windows }: State): number => {
   const sound = (part: 'desktops' | 'windows', objects: object) =>
-    Object.entries(objects ?? {}).filter(([id, one]) => !objectProblem(id, one, OBJECTS[part]))
+    Object.entries(objects ?? {}).filter(
+      ([id, one]) => !objectProblem(id, one, OBJECTS[part].shape),
+    )
   return sound('desktops', desktops).length + sound('windows', windows).length
 }
 const mutation = fc.tuple(fc.array(fc.nat(50), { minLength: 1, maxLength: 5 }), stray)

@@ -1,21 +1,21 @@
-import { check } from '@/core/model/check'
 import { connected, standsOn } from '@/core/model/displays'
-import { arriving, initialState, newDesktop } from '@/core/model/initial'
+import { initialState } from '@/core/model/initial'
+import type { Kind } from '@/core/model/kind'
+import { CLOSED_KEPT } from '@/core/model/kinds/closed'
+import { DESKTOP, DESKTOPS_MOST, type Desktop, newDesktop } from '@/core/model/kinds/desktop'
+import { arriving } from '@/core/model/kinds/display'
+import { foundDocument } from '@/core/model/kinds/document'
+import { desktopOfHome } from '@/core/model/kinds/home'
+import { HUES } from '@/core/model/kinds/look'
+import { EVERY, type Window } from '@/core/model/kinds/window'
+import { entriesOf, LISTS, OBJECTS, WHOLES } from '@/core/model/parts'
 import { isVisible } from '@/core/model/selectors'
+import { isObject, objectProblem, problemOf } from '@/core/model/shaping'
 import { settleShown } from '@/core/model/showing'
-import {
-  CLOSED_KEPT,
-  DESKTOPS_MOST,
-  type Desktop,
-  EVERY,
-  HERE,
-  HUES,
-  NAMED,
-  type State,
-  type Window,
-} from '@/core/model/types'
+import type { State } from '@/core/model/state'
+import { check } from '@/core/rules/check'
+import { counted } from '@/core/text/counted'
 import { migrated } from './migrations'
-import { isObject, LISTS, OBJECTS, objectProblem, problemOf, WHOLES } from './shape'
 
 /** What could be read of a state that cannot be read whole. */
 export interface Salvaged {
@@ -35,78 +35,31 @@ export function salvage(parsed: unknown): Salvaged | null {
   if (!isObject(given)) return null
   const lost: string[] = []
   const first = initialState()
-  const objects = Object.fromEntries(
-    Object.keys(OBJECTS).map((part) => [part, soundObjects(part as Part, given[part], lost)]),
-  ) as Pick<State, Part>
-  if (Object.keys(objects.desktops).length + Object.keys(objects.windows).length === 0) return null
-  const lists = Object.fromEntries(
-    Object.entries(LISTS).map(([part, schema]) => {
-      const all = Array.isArray(given[part]) ? (given[part] as unknown[]) : []
-      const sound = all.filter((one) => problemOf(one, schema.required()) === null)
-      tell(lost, all.length - sound.length, LIST_WORDS[part as keyof typeof LISTS])
-      return [part, sound]
-    }),
-  ) as Pick<State, keyof typeof LISTS>
-  const wholes = Object.fromEntries(
-    Object.entries(WHOLES).map(([part, schema]) => {
-      const sound = problemOf(given[part], schema) === null
-      const word = WHOLE_WORDS[part as keyof typeof WHOLES]
-      if (!sound && word) lost.push(word)
-      return [part, sound ? given[part] : first[part as keyof State]]
-    }),
-  ) as Pick<State, keyof typeof WHOLES>
-  const state = agreed({ ...objects, ...lists, ...wholes }, lost)
+  const objects = entriesOf(OBJECTS).map(([part, { shape, words }]) => {
+    const all = isObject(given[part]) ? Object.entries(given[part]) : []
+    const sound = all.filter(([id, object]) => objectProblem(id, object, shape) === null)
+    tell(lost, all.length - sound.length, words)
+    return [part, Object.fromEntries(sound)]
+  })
+  const lists = entriesOf(LISTS).map(([part, { shape, words }]) => {
+    const all = Array.isArray(given[part]) ? (given[part] as unknown[]) : []
+    const sound = all.filter((one) => problemOf(one, shape.required()) === null)
+    tell(lost, all.length - sound.length, words)
+    return [part, sound]
+  })
+  const wholes = entriesOf(WHOLES).map(([part, { shape, words }]) => {
+    const sound = problemOf(given[part], shape) === null
+    if (!sound && words) lost.push(words)
+    return [part, sound ? given[part] : first[part]]
+  })
+  const parts = Object.fromEntries([...objects, ...lists, ...wholes]) as State
+  if (Object.keys(parts.desktops).length + Object.keys(parts.windows).length === 0) return null
+  const state = agreed(parts, lost)
   return check(state).length === 0 ? { state, lost } : null
 }
 
-type Part = keyof typeof OBJECTS
-
-const WORDS: Record<Part, string> = {
-  desktops: 'desktop',
-  windows: 'window',
-  displays: 'display',
-  apps: 'app',
-  documents: 'document',
-}
-const LIST_WORDS: Record<keyof typeof LISTS, string> = {
-  runs: 'run',
-  closed: 'closed window',
-  homes: 'home',
-  bindings: 'key',
-  stowed: 'stowed desktop',
-  patterns: 'pattern',
-  plan: 'planned block',
-  sequences: 'sequence',
-}
-/** What is whole is as at first where it is lost. What is worked out from the rest is not told. */
-const WHOLE_WORDS: Record<keyof typeof WHOLES, string | null> = {
-  order: null,
-  columns: 'how many desktops stand in a row',
-  everywhere: null,
-  displayOrder: null,
-  apart: 'whether displays are apart',
-  display: null,
-  presence: 'what each display showed',
-  slots: 'the number keys of apps',
-  stacking: 'which windows stand on top',
-  tethered: 'what is kept at hand in the line',
-  exceptions: 'exceptions for apps',
-  attention: 'what was waiting',
-  running: 'the run that was under way',
-  answering: null,
-  guide: null,
-  settings: 'the settings',
-}
-
-const tell = (lost: string[], count: number, word: string): void => {
-  if (count > 0) lost.push(count === 1 ? `1 ${word}` : `${count} ${word}s`)
-}
-
-function soundObjects(part: Part, given: unknown, lost: string[]): Record<string, unknown> {
-  const all = isObject(given) ? Object.entries(given) : []
-  const sound = all.filter(([id, object]) => objectProblem(id, object, OBJECTS[part]) === null)
-  tell(lost, all.length - sound.length, WORDS[part])
-  return Object.fromEntries(sound)
+const tell = (lost: string[], count: number, [one, many]: Kind<never>['words']): void => {
+  if (count > 0) lost.push(counted(count, one, many))
 }
 
 /** Brings objects that are sound by themselves into agreement with each other. */
@@ -116,7 +69,7 @@ function agreed(given: State, lost: string[]): State {
   for (const id of Object.keys(state.desktops)) if (!order.includes(id)) order.push(id)
   for (const id of order.splice(DESKTOPS_MOST)) {
     delete state.desktops[id]
-    tell(lost, 1, 'desktop')
+    tell(lost, 1, DESKTOP.words)
   }
   state.order = order
   // Solos and pairs are more than their parts: where one does not hold, its windows come out.
@@ -213,13 +166,8 @@ function settleWindows(state: State, lost: string[]): void {
     }
     if (!state.displays[window.display]) window.display = state.display
     fitted(window)
-    state.documents[window.document] ??= {
-      id: window.document,
-      app: window.app,
-      title: 'Untitled',
-      unsaved: false,
-      openedAt: window.openedAt,
-    }
+    const { document, app, openedAt } = window
+    state.documents[document] ??= foundDocument({ id: document, app, openedAt })
     listed.set(window.desktop, [...(listed.get(window.desktop) ?? []), window.id])
   }
   if (moved) lost.push(moved === 1 ? 'where 1 window stood' : `where ${moved} windows stood`)
@@ -281,7 +229,8 @@ function settleLists(state: State): void {
   state.plan = state.plan.filter(
     ({ desktop, start, end }) => state.desktops[desktop] && end > start,
   )
-  state.homes = state.homes.filter(
-    ({ desktop }) => [EVERY, HERE, NAMED].includes(desktop) || state.desktops[desktop],
-  )
+  state.homes = state.homes.filter((home) => {
+    const desktop = desktopOfHome(home)
+    return desktop === null || state.desktops[desktop]
+  })
 }

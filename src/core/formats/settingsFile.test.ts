@@ -1,4 +1,4 @@
-import { HERE, NAMED } from '@/core/model/types'
+import { HERE, NAMED } from '@/core/model/kinds/home'
 import { World } from '@/core/testing/world'
 import { BadSettingsFile, readSettingsFile, settingsFile } from './settingsFile'
 

@@ -1,19 +1,14 @@
 import { array, number, object, string } from 'yup'
 import { PLACES } from '@/core/keys/bindings'
 import { eatTyping } from '@/core/keys/strokes'
-import {
-  type Binding,
-  EVERY,
-  HERE,
-  type Home,
-  NAMED,
-  type Sequence,
-  type State,
-} from '@/core/model/types'
+import { BINDING, type Binding } from '@/core/model/kinds/binding'
+import { desktopOfHome, HERE, HOME, type Home, NAMED } from '@/core/model/kinds/home'
+import { SEQUENCE, type Sequence } from '@/core/model/kinds/sequence'
+import { isObject, problemOf, shortened } from '@/core/model/shaping'
+import type { State } from '@/core/model/state'
 import { settingsShape } from '@/core/settings/checks'
 import { knownSettings, type Settings } from '@/core/settings/table'
 import { lineOf } from './json'
-import { isObject, LISTS, problemOf, shortened } from './shape'
 
 const FORMAT = 'kite-shelf-settings'
 const VERSION = 1
@@ -48,13 +43,9 @@ export const settingsFile = (state: State, now: number): SettingsFile => ({
   sequences: state.sequences,
 })
 
-/** Bindings with something else for the desktop they name, where there is something. */
+/** Bindings with something else for the desktop they lead to, where there is something. */
 const saidOf = (all: Binding[], as: (to: string) => string | undefined): Binding[] =>
-  all.map((binding) => {
-    const to = binding.args?.to
-    const said = typeof to === 'string' ? as(to) : undefined
-    return said === undefined ? binding : { ...binding, args: { ...binding.args, to: said } }
-  })
+  all.map((binding) => BINDING.ids(binding, (_, to) => as(to) ?? to))
 
 /** Bindings of a file for the desktops there are here: by name, where there is one of that name. */
 export const bindingsHere = ({ desktops }: Pick<State, 'desktops'>, all: Binding[]): Binding[] =>
@@ -68,10 +59,10 @@ export const bindingsHere = ({ desktops }: Pick<State, 'desktops'>, all: Binding
 export class BadSettingsFile extends Error {}
 
 const lists = {
-  homes: array(LISTS.homes.required()).required().max(1000),
-  bindings: array(LISTS.bindings.required()).required().max(1000),
+  homes: array(HOME.shape.required()).required().max(1000),
+  bindings: array(BINDING.shape.required()).required().max(1000),
   // Files of before had none.
-  sequences: array(LISTS.sequences.required()).max(100),
+  sequences: array(SEQUENCE.shape.required()).max(100),
 }
 
 /** The check of what is brought in. */
@@ -121,8 +112,9 @@ export function homesHere(state: State, homes: Home[]): Home[] {
   const isOpen = (id: string) => state.desktops[id]?.kind === 'open'
   return homes.map((home) => {
     const { name, ...rest } = home
-    if ([EVERY, HERE, NAMED].includes(home.desktop)) return home
-    if (isOpen(home.desktop)) return rest
+    const desktop = desktopOfHome(home)
+    if (desktop === null) return home
+    if (isOpen(desktop)) return rest
     if (name === undefined) return { ...rest, desktop: HERE }
     const same = Object.values(state.desktops).find((one) => one.name === name && isOpen(one.id))
     return same ? { ...rest, desktop: same.id } : { ...home, desktop: NAMED }

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { check } from '@/core/model/check'
+import { check } from '@/core/rules/check'
 import version2 from '@/core/testing/version2.json'
 import { World } from '@/core/testing/world'
 import { difference, merge } from './merge'

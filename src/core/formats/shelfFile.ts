@@ -1,18 +1,11 @@
 import { array, mixed, number, object, string } from 'yup'
-import { check } from '@/core/model/check'
-import type { DesktopId, DocumentId, State } from '@/core/model/types'
+import type { DesktopId, DocumentId } from '@/core/model/ids'
+import { PARTS, stateProblem } from '@/core/model/parts'
+import { isId, isObject, maybeId, type Problem, problemOf, shortened } from '@/core/model/shaping'
+import type { State } from '@/core/model/state'
+import { check } from '@/core/rules/check'
 import { lineOf } from './json'
 import { migrated } from './migrations'
-import {
-  isId,
-  isObject,
-  maybeId,
-  PARTS,
-  type Problem,
-  problemOf,
-  shortened,
-  stateProblem,
-} from './shape'
 
 const FORMAT = 'kite-shelf'
 const VERSION = 3

@@ -1,5 +1,4 @@
-import type { Limits, Rect, Size } from '@/core/model/types'
-import { limited, reachable } from './rect'
+import { type Limits, limited, type Rect, reachable, type Size } from './rect'
 
 /** A length on another display: kept where it fits, else in the same proportion to the display. */
 const fitting = (length: number, from: number, to: number): number =>

@@ -1,4 +1,4 @@
-import type { Span } from '@/core/model/types'
+import type { Span } from './rect'
 
 export const LAYOUTS = ['columns', 'rows', 'large', 'cells'] as const
 export type Layout = (typeof LAYOUTS)[number]

@@ -1,5 +1,4 @@
-import type { Point, Rect, Size } from '@/core/model/types'
-import { clamp, overlap } from './rect'
+import { clamp, overlap, type Point, type Rect, type Size } from './rect'
 
 /** How far a card stands from what it is about, in CSS pixels. */
 const AWAY = 12

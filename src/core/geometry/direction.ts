@@ -1,4 +1,4 @@
-import type { Rect } from '@/core/model/types'
+import type { Rect } from './rect'
 
 export const DIRECTIONS = ['left', 'right', 'up', 'down'] as const
 export type Direction = (typeof DIRECTIONS)[number]

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Display } from '@/core/model/types'
+import type { Display } from '@/core/model/kinds/display'
 import { across } from './across'
 import { atTheRight, closedUp, nudged, snapped, standProblem } from './displays'
 import { CAPTION, largeSurface, miniatures } from './surfaces'

@@ -1,7 +1,6 @@
-import type { Point, Rect } from '@/core/model/types'
 import type { Direction } from './direction'
 import { nearest } from './direction'
-import { clamp, overlap } from './rect'
+import { clamp, overlap, type Point, type Rect } from './rect'
 
 /** How displays stand to each other. Lengths are their own pixels, side by side. */
 

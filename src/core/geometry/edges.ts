@@ -1,5 +1,4 @@
-import type { Limits, Size, Span } from '@/core/model/types'
-import { clamp } from './rect'
+import { clamp, type Limits, type Size, type Span } from './rect'
 
 export const EDGES = ['left', 'right', 'top', 'bottom'] as const
 export type Edge = (typeof EDGES)[number]

@@ -1,8 +1,7 @@
 import fc from 'fast-check'
-import type { Rect } from '@/core/model/types'
 import { nearest } from './direction'
 import { placeNew } from './placing'
-import { limited, overlap, reachable, spanFrame } from './rect'
+import { limited, overlap, type Rect, reachable, spanFrame } from './rect'
 
 const AREA = { width: 1000, height: 700 }
 const rect = fc.record({

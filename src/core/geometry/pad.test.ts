@@ -1,6 +1,5 @@
 import { hearIn } from '@/core/keys/places'
 import { initialState } from '@/core/model/initial'
-import type { Span } from '@/core/model/types'
 import {
   centred,
   grown,
@@ -13,7 +12,7 @@ import {
   spanOf,
   toSide,
 } from './pad'
-import { nineCells } from './rect'
+import { nineCells, type Span } from './rect'
 
 const AREA = { width: 1000, height: 700 }
 const GAP = 8

@@ -1,6 +1,14 @@
-import type { Limits, Rect, Size, Span } from '@/core/model/types'
 import type { Direction } from './direction'
-import { clamp, limited, reachable, spanFrame } from './rect'
+import {
+  clamp,
+  type Limits,
+  limited,
+  type Rect,
+  reachable,
+  type Size,
+  type Span,
+  spanFrame,
+} from './rect'
 
 /** The letters of the nine cells, row by row. */
 export const PAD = 'QWEASDZXC'

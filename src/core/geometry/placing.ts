@@ -1,5 +1,4 @@
-import type { Point, Rect, Size } from '@/core/model/types'
-import { clamp, overlap } from './rect'
+import { clamp, overlap, type Point, type Rect, type Size } from './rect'
 
 /** How far a cascaded window stands from the one it would hide. */
 const CASCADE = 28

@@ -1,12 +1,40 @@
-import {
-  HEM,
-  type Limits,
-  LONGEST,
-  REACH,
-  type Rect,
-  type Size,
-  type Span,
-} from '@/core/model/types'
+export interface Point {
+  x: number
+  y: number
+}
+
+export interface Size {
+  width: number
+  height: number
+}
+
+export interface Rect extends Point, Size {}
+
+/** Smallest and largest size of a window, in CSS pixels. */
+export interface Limits {
+  minWidth: number
+  minHeight: number
+  maxWidth?: number
+  maxHeight?: number
+}
+
+/**
+ * A span of the 3×3 pad, rows and columns counted from 0, ends included. Parts of cells are meant by
+ * fractions: the left half is from 0 to 0.5.
+ */
+export interface Span {
+  top: number
+  left: number
+  bottom: number
+  right: number
+}
+
+/** Height of a window's header. */
+export const HEM = 30
+/** How much of the hem stays within reach. */
+export const REACH = 48
+/** The longest side a window or a display can have, in CSS pixels. */
+export const LONGEST = 20_000
 
 export const clamp = (value: number, low: number, high: number): number =>
   Math.max(low, Math.min(value, high))

@@ -1,5 +1,4 @@
-import type { Size } from '@/core/model/types'
-import { clamp } from './rect'
+import { clamp, type Size } from './rect'
 
 /** Where a window's miniature stands: its corner, and the scale of the whole window. */
 export interface Place extends Size {

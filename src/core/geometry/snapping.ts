@@ -1,4 +1,4 @@
-import type { Rect, Size } from '@/core/model/types'
+import type { Rect, Size } from './rect'
 
 /** How near edges have to come to attract each other, in CSS pixels. */
 const WITHIN = 8

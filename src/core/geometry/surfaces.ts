@@ -1,5 +1,4 @@
-import type { Display, DisplayId, Point, Rect, Size } from '@/core/model/types'
-import { overlap } from './rect'
+import { overlap, type Point, type Rect, type Size } from './rect'
 
 /** Where a display is drawn on the page, and how large. */
 export interface Surface extends Point {
@@ -37,7 +36,10 @@ function above(display: Rect, all: Rect[]): number {
  * Displays as miniatures within a column, in their true arrangement and proportion, a caption above
  * each. They stand at the top, in the middle of its width.
  */
-export function miniatures(displays: Display[], column: Rect): Record<DisplayId, Surface> {
+export function miniatures(
+  displays: (Rect & { id: string })[],
+  column: Rect,
+): Record<string, Surface> {
   if (displays.length === 0) return {}
   const left = Math.min(...displays.map(({ x }) => x))
   const top = Math.min(...displays.map(({ y }) => y))

@@ -1,6 +1,5 @@
 import fc from 'fast-check'
-import type { Size } from '@/core/model/types'
-import { overlap } from './rect'
+import { overlap, type Size } from './rect'
 import { hints, readingOrder, UNSTACK_CAPTION, UNSTACK_GAP, unstack } from './unstack'
 
 const AREA = { width: 1072, height: 764 }

@@ -1,4 +1,4 @@
-import type { Rect, Size } from '@/core/model/types'
+import type { Rect, Size } from './rect'
 
 export interface Unstacked {
   /** The scale all windows share, at most 1. */

@@ -1,4 +1,4 @@
-import type { Point, Size } from '@/core/model/types'
+import type { Point, Size } from './rect'
 
 /** The corners and edges of the page, clockwise. */
 export const ZONES = [

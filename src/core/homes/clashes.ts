@@ -1,4 +1,4 @@
-import type { Home } from '@/core/model/types'
+import type { Home } from '@/core/model/kinds/home'
 import { fits, specificity } from './matching'
 
 export interface Clash {

@@ -1,4 +1,7 @@
-import type { Exception, Home, State, Window } from '@/core/model/types'
+import type { Exception } from '@/core/model/kinds/app'
+import type { Home } from '@/core/model/kinds/home'
+import type { Window } from '@/core/model/kinds/window'
+import type { State } from '@/core/model/state'
 import { homeFor, type Moment, type Subject, specificity, unmet } from './matching'
 import { where, whose } from './words'
 

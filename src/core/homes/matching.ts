@@ -1,4 +1,5 @@
-import type { Home, State } from '@/core/model/types'
+import type { Home } from '@/core/model/kinds/home'
+import type { State } from '@/core/model/state'
 
 /** A window as homes see it, opened or about to be. */
 export interface Subject {

@@ -1,6 +1,8 @@
 import { excepted } from '@/core/model/exceptions'
+import type { Home } from '@/core/model/kinds/home'
+import { EVERY, type Window } from '@/core/model/kinds/window'
 import { title } from '@/core/model/selectors'
-import { EVERY, type Home, type State, type Window } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { homeFor, type Moment } from './matching'
 
 /** Where a home sends a window now: a desktop that exists, `every`, or null where it sends nowhere. */

@@ -1,6 +1,8 @@
-import { clockOf } from '@/core/homes/clock'
-import { EVERY, HERE, type Home, NAMED, type State } from '@/core/model/types'
-import { inWeek } from './week'
+import { HERE, type Home, NAMED } from '@/core/model/kinds/home'
+import { EVERY } from '@/core/model/kinds/window'
+import type { State } from '@/core/model/state'
+import { clockOf } from '@/core/text/clock'
+import { inWeek } from '@/core/text/week'
 
 const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
 

@@ -1,4 +1,4 @@
-import type { DesktopId, WindowId } from '@/core/model/types'
+import type { DesktopId, WindowId } from '@/core/model/ids'
 
 /** What a command was given by. */
 export type By = 'key' | 'pointer' | 'console' | 'app'

@@ -1,4 +1,4 @@
-import type { DesktopId } from '@/core/model/types'
+import type { DesktopId } from '@/core/model/ids'
 import type { JournalEvent } from './events'
 
 /** Time that was spent on a desktop without leaving it. */

@@ -1,4 +1,5 @@
-import { EVERY, type State } from '@/core/model/types'
+import { EVERY } from '@/core/model/kinds/window'
+import type { State } from '@/core/model/state'
 import type { JournalEvent } from './events'
 
 /** “41 min”, “2 h 5 min”: a stretch of time given in whole minutes. */

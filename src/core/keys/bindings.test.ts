@@ -1,7 +1,7 @@
+import { keyCard } from '@/core/card/card'
 import { registry } from '@/core/commands/registry'
 import { World } from '@/core/testing/world'
 import { bindings, hear, keysFor } from './bindings'
-import { keyCard } from './card'
 
 test('verb and place make a command', () => {
   const world = new World()

@@ -1,6 +1,7 @@
 import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
+import type { Binding } from '@/core/model/kinds/binding'
 import { currentId, focusId } from '@/core/model/selectors'
-import type { Binding, State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { NEW_LETTER, strokesOfLetter, THIS_LETTER } from './letters'
 import { asPressed, following, isOfSet, meant } from './sets'
 import { eatTyping } from './strokes'

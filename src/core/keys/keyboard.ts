@@ -1,4 +1,4 @@
-import type { Point } from '@/core/model/types'
+import type { Point } from '@/core/geometry/rect'
 
 /** Where the keys of a common keyboard lie: row by row, in key widths from the left. */
 const ROWS: [row: string, from: number][] = [

@@ -1,13 +1,6 @@
 import { PAD } from '@/core/geometry/pad'
+import type { KeyPlace } from '@/core/model/kinds/binding'
 import type { Bound } from './bindings'
-
-/**
- * Where plain keys do the work. Each of these has a keymap of its own; everywhere else the keys of
- * the desktop are heard. What a key does there is a command, or an act of the view that is written
- * with its place before it: `loft:mark`.
- */
-export const KEY_PLACES = ['rack', 'loft', 'unstack', 'trail', 'pad', 'glance', 'run'] as const
-export type KeyPlace = (typeof KEY_PLACES)[number]
 
 /** Something keys do in a place. */
 interface Act extends Bound {

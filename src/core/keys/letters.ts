@@ -1,5 +1,5 @@
 import munkres from 'munkres'
-import type { Desktop } from '@/core/model/types'
+import type { Desktop } from '@/core/model/kinds/desktop'
 
 /** Letters that can stand for desktops by themselves. X and Z are verbs. */
 export const CALL_LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWY']

@@ -1,7 +1,7 @@
+import { cardGroups, keyCard, searchCard, shortRows } from '@/core/card/card'
+import { KEY_SETS, type KeySet } from '@/core/settings/keySets'
 import { World } from '@/core/testing/world'
-import { cardGroups, keyCard, searchCard, shortRows } from './card'
 import { cardAsMarkdown, cardIntro } from './markdown'
-import { KEY_SETS, type KeySet } from './sets'
 
 const card = (world: World) => keyCard(world.state, (id) => id)
 

@@ -1,4 +1,4 @@
-import type { Desktop } from '@/core/model/types'
+import type { Desktop } from '@/core/model/kinds/desktop'
 
 /** Kinds of kite with distinct initials: names for desktops that have none yet. */
 const KINDS = [

@@ -1,7 +1,8 @@
+import { bindable } from '@/core/card/bindable'
 import { registry } from '@/core/commands/registry'
+import { KEY_PLACES } from '@/core/model/kinds/binding'
 import { World } from '@/core/testing/world'
-import { bindable } from './bindable'
-import { KEY_PLACES, KEYMAPS } from './keymaps'
+import { KEYMAPS } from './keymaps'
 import { bindingsIn, hearIn, keysIn } from './places'
 import { readKeys } from './strokes'
 

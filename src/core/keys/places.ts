@@ -1,4 +1,5 @@
-import type { Binding, State } from '@/core/model/types'
+import type { Binding, KeyPlace } from '@/core/model/kinds/binding'
+import type { State } from '@/core/model/state'
 import {
   type Bound,
   beginningsOf,
@@ -7,7 +8,7 @@ import {
   lettersOf,
   withoutShift,
 } from './bindings'
-import { KEYMAPS, type KeyPlace } from './keymaps'
+import { KEYMAPS } from './keymaps'
 import { strokesOfLetter } from './letters'
 
 /** What the letter of a desktop says in a place, if anything. */

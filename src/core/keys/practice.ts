@@ -1,4 +1,4 @@
-import type { DesktopId } from '@/core/model/types'
+import type { DesktopId } from '@/core/model/ids'
 
 /** A desktop that was gone to in a round, and how long it took from when it was asked for. */
 export interface Go {

@@ -1,8 +1,9 @@
 import { registry } from '@/core/commands/registry'
 import { everything } from '@/core/finding/find'
+import { KEY_SETS, type KeySet } from '@/core/settings/keySets'
 import { World } from '@/core/testing/world'
 import { bindings, hear, isTaken, keysFor } from './bindings'
-import { asPressed, asWritten, BEGINNINGS, KEY_SETS, type KeySet, LEADER, meant } from './sets'
+import { asPressed, asWritten, BEGINNINGS, LEADER, meant } from './sets'
 
 const SETS = Object.keys(KEY_SETS) as KeySet[]
 

@@ -1,5 +1,5 @@
+import { bindable } from '@/core/card/bindable'
 import { World } from '@/core/testing/world'
-import { bindable } from './bindable'
 import { keysFor } from './bindings'
 import { sayings, searchSayings } from './spoken'
 

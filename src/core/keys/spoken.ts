@@ -1,6 +1,6 @@
-import { allWords } from '@/core/finding/words'
-import type { State } from '@/core/model/types'
-import type { Bindable } from './bindable'
+import type { Bindable } from '@/core/card/bindable'
+import type { State } from '@/core/model/state'
+import { allWords } from '@/core/text/plain'
 import { bindings, lettered, PLACES, VERBS } from './bindings'
 
 /** What is said with a verb and a place, and the keys it has. */

@@ -1,5 +1,5 @@
 import { ZONES } from '@/core/geometry/zones'
-import type { Binding } from '@/core/model/types'
+import { type Binding, PUSH_TIME } from '@/core/model/kinds/binding'
 
 /** Something the pointer does that can run a command, as keys do. */
 export interface Way {
@@ -26,9 +26,6 @@ export const WAYS: Way[] = [
   { id: 'side button forward', ...go('forward') },
   ...ZONES.map((id): Way => ({ id, pushed: true })),
 ]
-
-/** How long the pointer stays at an edge before it counts as a push, in milliseconds. */
-export const PUSH_TIME = { least: 100, most: 3000, first: 400 }
 
 export interface Led {
   command: string

@@ -1,4 +1,4 @@
-import { allWords } from '@/core/finding/words'
+import { allWords } from '@/core/text/plain'
 
 /**
  * The signs a desktop can have beside its letter, each with the words it is found by besides its

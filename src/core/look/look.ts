@@ -1,28 +1,9 @@
-import type { Desktop, Sign } from '@/core/model/types'
+import type { Desktop } from '@/core/model/kinds/desktop'
+import type { Look, Sign } from '@/core/model/kinds/look'
 
 /** The parts a look has; each can be copied by itself. */
 export const LOOK_PARTS = ['hue', 'emblem', 'backdrop', 'sign'] as const
 export type LookPart = (typeof LOOK_PARTS)[number]
-
-/** Where on a desktop its sign can stand. */
-export const SIGN_PLACES = [
-  'top left',
-  'top',
-  'top right',
-  'left',
-  'middle',
-  'right',
-  'bottom left',
-  'bottom',
-  'bottom right',
-] as const
-
-export const SIGN_FONTS = ['display', 'text', 'figures'] as const
-export const SIGN_WEIGHTS = [400, 600, 800] as const
-export const SIGN_COLOURS = ['hue', 'ink', 'soft'] as const
-/** Heights of a sign's letters, in CSS pixels, and its opacity, in percent. */
-export const SIGN_SIZE = { least: 16, most: 240 }
-export const SIGN_OPACITY = { least: 10, most: 100 }
 
 /** A sign as it is at first. Strong enough to be read on every backdrop of ours, on both cloths. */
 export const SIGN: Sign = {
@@ -39,10 +20,8 @@ export const LINES = { clear: 0.11, faint: 0.05 }
 
 export const signOf = ({ signed }: Pick<Desktop, 'signed'>): Sign => ({ ...SIGN, ...signed })
 
-type Looks = Pick<Desktop, 'hue' | 'emblem' | 'backdrop' | 'picture' | 'sign' | 'signed'>
-
 /** Gives some parts of a look to a desktop. */
-export function wear(draft: Desktop, from: Looks, parts: readonly LookPart[]): void {
+export function wear(draft: Desktop, from: Look, parts: readonly LookPart[]): void {
   if (parts.includes('hue')) draft.hue = from.hue
   if (parts.includes('emblem')) put(draft, 'emblem', from.emblem)
   if (parts.includes('backdrop')) {

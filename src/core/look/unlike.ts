@@ -1,4 +1,5 @@
-import { BACKDROPS, type Backdrop, type Desktop, HUES, type Hue } from '@/core/model/types'
+import type { Desktop } from '@/core/model/kinds/desktop'
+import { BACKDROPS, type Backdrop, HUES, type Hue } from '@/core/model/kinds/look'
 import { EMBLEMS, emblemFor } from './emblems'
 
 /** Hues in the order of the colour circle: those beside each other are alike. Slate has no hue. */

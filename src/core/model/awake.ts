@@ -1,5 +1,6 @@
+import type { DesktopId, DocumentId } from './ids'
 import { desktop, title } from './selectors'
-import type { DesktopId, DocumentId, State } from './types'
+import type { State } from './state'
 
 /**
  * Why a desktop is not put to rest, in words, or null where it may be.

@@ -1,16 +1,11 @@
 import { across } from '@/core/geometry/across'
 import { type Direction, nearest } from '@/core/geometry/direction'
-import { reachable, spanFrame } from '@/core/geometry/rect'
+import { type Rect, reachable, spanFrame } from '@/core/geometry/rect'
+import type { Display } from '@/core/model/kinds/display'
+import { EVERY, type Window } from '@/core/model/kinds/window'
 import { limitsOf } from './exceptions'
-import {
-  type DesktopId,
-  type Display,
-  type DisplayId,
-  EVERY,
-  type Rect,
-  type State,
-  type Window,
-} from './types'
+import type { DesktopId, DisplayId } from './ids'
+import type { State } from './state'
 
 /** At most so many displays. */
 export const DISPLAYS_MOST = 8

@@ -1,4 +1,8 @@
-import type { AppId, Exception, Limits, State, Window } from './types'
+import type { Limits } from '@/core/geometry/rect'
+import type { Exception } from '@/core/model/kinds/app'
+import type { Window } from '@/core/model/kinds/window'
+import type { AppId } from './ids'
+import type { State } from './state'
 
 /** Whether windows of an app are treated otherwise than others in some way. */
 export const excepted = (

@@ -1,4 +1,5 @@
-import type { DesktopId, State } from './types'
+import type { DesktopId } from './ids'
+import type { State } from './state'
 
 /** Along a row, or from row to row. */
 export type Axis = 'row' | 'column'

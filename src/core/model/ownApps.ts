@@ -1,4 +1,4 @@
-import type { AppFacts, OwnApp } from './types'
+import type { AppFacts, OwnApp } from '@/core/model/kinds/app'
 
 /** What core has to know of an app the person added. */
 export const ownFacts = ({ id, name }: OwnApp): AppFacts => ({

@@ -1,18 +1,13 @@
+import type { Rect } from '@/core/geometry/rect'
+import type { Desktop } from '@/core/model/kinds/desktop'
+import type { Presence } from '@/core/model/kinds/display'
+import { EVERY, type Window } from '@/core/model/kinds/window'
 import { frameOf, shownOn, standsOn } from './displays'
+import type { DesktopId, DisplayId, DocumentId, WindowId } from './ids'
+import { held } from './parts'
 import { peek } from './peek'
 import { heights } from './stacking'
-import type {
-  Desktop,
-  DesktopId,
-  DisplayId,
-  DocumentId,
-  Presence,
-  Rect,
-  State,
-  Window,
-  WindowId,
-} from './types'
-import { EVERY } from './types'
+import type { State } from './state'
 
 /** What the display that takes the keys shows, and where one has been on it. @throws when there is none */
 export function presence(state: State): Presence {
@@ -97,17 +92,11 @@ export const byUse = (state: State): Window[] =>
     .toReversed()
     .map((id) => window(state, id))
 
-/** The documents that something shows: a window, or a desktop as its backdrop; stowed ones too. */
-export const documentsInUse = ({ windows, desktops, stowed }: State): Set<DocumentId> =>
-  new Set(
-    [
-      { windows, desktops: Object.values(desktops) },
-      ...stowed.map((one) => ({ windows: one.windows, desktops: [one.desktop] })),
-    ].flatMap((one) => [
-      ...Object.values(one.windows).map(({ document }) => document),
-      ...one.desktops.flatMap(({ picture }) => picture?.document ?? []),
-    ]),
-  )
+/** The documents that something shows: a window, or a backdrop; also of what is put away or kept. */
+export const documentsInUse = (state: State): Set<DocumentId> => {
+  const { windows, desktops, stowed, patterns } = state
+  return held({ windows, desktops, stowed, patterns }, 'document')
+}
 
 export const title = (state: State, window: Window): string =>
   peek(state.documents, window.document)?.title ?? 'Untitled'

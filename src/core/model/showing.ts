@@ -1,7 +1,8 @@
+import { arriving, type Presence } from '@/core/model/kinds/display'
 import { connected, displayShowing, standsOn } from './displays'
-import { arriving } from './initial'
+import type { DesktopId, DisplayId } from './ids'
 import { isVisible, topmost } from './selectors'
-import type { DesktopId, DisplayId, Presence, State } from './types'
+import type { State } from './state'
 
 /** Which desktop each display shows, and what has the focus there. All work on a draft. */
 

@@ -1,9 +1,10 @@
+import type { WindowId } from './ids'
+import type { State } from './state'
+
 /**
  * What stands on top of what: the ids of all open windows, the lowest first. It is kept apart from
  * the windows, so that to raise one copies nothing large; it is also the order of last use.
  */
-
-import type { State, WindowId } from './types'
 
 /** The stacking order to be read: as it is put in whole each time, it is never a draft. */
 export const heights = (state: State): readonly WindowId[] =>

@@ -1,5 +1,7 @@
 import { current, isDraft } from 'mutative'
-import type { DesktopId, State, Stowed } from './types'
+import type { Stowed } from '@/core/model/kinds/stowed'
+import type { DesktopId } from './ids'
+import type { State } from './state'
 
 /** A copy that does not change with the draft it was taken from. */
 export const copyOf = <T>(given: T): T =>

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Block } from '@/core/model/types'
+import type { Block } from '@/core/model/kinds/block'
 import { compared } from './done'
 
 const block = (desktop: string, start: number, end: number, more: Partial<Block> = {}): Block => ({

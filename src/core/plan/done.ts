@@ -1,5 +1,6 @@
 import type { Stretch } from '@/core/journal/time'
-import type { Block, DesktopId } from '@/core/model/types'
+import type { DesktopId } from '@/core/model/ids'
+import type { Block } from '@/core/model/kinds/block'
 import { inOrder } from './plan'
 
 /** What was planned for a desktop and what was done on it, in milliseconds. */

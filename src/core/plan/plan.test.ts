@@ -1,4 +1,4 @@
-import type { Block } from '@/core/model/types'
+import type { Block } from '@/core/model/kinds/block'
 import { World } from '@/core/testing/world'
 import {
   atMinute,

@@ -1,4 +1,7 @@
-import { type Block, type DesktopId, EVERY, type State } from '@/core/model/types'
+import type { DesktopId } from '@/core/model/ids'
+import type { Block } from '@/core/model/kinds/block'
+import { EVERY } from '@/core/model/kinds/window'
+import type { State } from '@/core/model/state'
 import { typedClock, typedSpan } from './typed'
 
 const MINUTE = 60_000

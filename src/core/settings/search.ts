@@ -1,4 +1,4 @@
-import { allWords } from '@/core/finding/words'
+import { allWords } from '@/core/text/plain'
 import { SETTING_NAMES, type SettingName, settingOf } from './table'
 
 /** The settings that have all words of a query in label, help, section or words, in their order. */

@@ -1,4 +1,4 @@
-import { KEY_SETS } from '@/core/keys/sets'
+import { KEY_SETS } from './keySets'
 
 /**
  * The one table of settings. Their type, their defaults, the checks of files and commands, the

@@ -1,9 +1,10 @@
 import type { Env } from '@/core/commands/command'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
-import { emptyHistory } from '@/core/history/history'
 import { initialState } from '@/core/model/initial'
+import type { AppFacts } from '@/core/model/kinds/app'
 import { focusId } from '@/core/model/selectors'
-import type { AppFacts, State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
+import { emptyHistory } from '@/core/rules/history'
 
 /** Made-up apps for tests: one plain, one of fixed size. */
 export const APPS: AppFacts[] = [

@@ -1,6 +1,6 @@
 import { allApps } from '@/apps/list'
+import type { WindowId } from '@/core/model/ids'
 import { byUse, title, window as windowOf } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { CommandItem } from '@/ui/parts/CommandItem'

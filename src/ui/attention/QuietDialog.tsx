@@ -1,7 +1,7 @@
 import { type FormEvent, useState } from 'react'
 import { isQuiet } from '@/core/attention/waiting'
+import type { DesktopId } from '@/core/model/ids'
 import { desktop } from '@/core/model/selectors'
-import type { DesktopId } from '@/core/model/types'
 import { blockAt } from '@/core/plan/plan'
 import { typedMoment } from '@/core/plan/typed'
 import { useArrangement, useShelf } from '@/store/useShelf'

@@ -1,6 +1,6 @@
 import { useEffect, useReducer } from 'react'
 import { isQuiet } from '@/core/attention/waiting'
-import type { DesktopId } from '@/core/model/types'
+import type { DesktopId } from '@/core/model/ids'
 import { useDesktop } from '@/store/useShelf'
 
 /** Whether a desktop is quiet now; a quiet that ends by itself ends here too. */

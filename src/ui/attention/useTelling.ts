@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import type { Waiting } from '@/core/model/types'
+import type { Waiting } from '@/core/model/kinds/waiting'
 import { onTold } from '@/store/attention'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'

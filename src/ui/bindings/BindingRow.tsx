@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react'
-import type { Bindable } from '@/core/keys/bindable'
+import type { Bindable } from '@/core/card/bindable'
 import { asPressed } from '@/core/keys/sets'
 import { useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'

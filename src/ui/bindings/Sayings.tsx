@@ -1,5 +1,5 @@
 import { Fragment } from 'react'
-import { idOf } from '@/core/keys/bindable'
+import { idOf } from '@/core/card/bindable'
 import { asPressed } from '@/core/keys/sets'
 import { type Place, type Saying, TOLD_VERBS } from '@/core/keys/spoken'
 import { useShelf } from '@/store/useShelf'

@@ -1,5 +1,5 @@
 import type { FormEvent } from 'react'
-import { dealing } from '@/core/commands/letters'
+import { dealing } from '@/core/commands/desktops/letters'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'
 import { Dialog } from '@/ui/parts/Dialog'

@@ -8,8 +8,9 @@ import {
   useRef,
   useState,
 } from 'react'
+import type { WindowId } from '@/core/model/ids'
+import { DISPLAY_LEAST } from '@/core/model/kinds/display'
 import { currentId, desktop } from '@/core/model/selectors'
-import { DISPLAY_LEAST, type WindowId } from '@/core/model/types'
 import { useArrangement, useDesktop, useList, usePage, useShelf } from '@/store/useShelf'
 import { Column } from '@/ui/displays/Column'
 import { openFiles } from '@/ui/documents/openFiles'

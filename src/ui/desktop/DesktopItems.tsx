@@ -1,6 +1,6 @@
 import { isQuiet } from '@/core/attention/waiting'
+import type { DesktopId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
-import type { DesktopId } from '@/core/model/types'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { CommandItem } from '@/ui/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/ui/parts/Menu'

@@ -1,7 +1,7 @@
 import { appOf } from '@/apps/list'
 import { keysFor } from '@/core/keys/bindings'
 import { byUse, currentId, desktop, title } from '@/core/model/selectors'
-import { runningNow } from '@/core/run/run'
+import { runningNow } from '@/core/runs/runs'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Keys } from '@/ui/parts/Keys'
 

@@ -1,7 +1,7 @@
 import { type ChangeEvent, type FormEvent, type KeyboardEvent, useRef, useState } from 'react'
 import { asLetter, TWO_LETTER } from '@/core/keys/letters'
+import type { DesktopId } from '@/core/model/ids'
 import { desktop } from '@/core/model/selectors'
-import type { DesktopId } from '@/core/model/types'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { layout } from '@/ui/keys/layout'
 import { strokesOf } from '@/ui/keys/stroke'

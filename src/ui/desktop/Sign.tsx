@@ -1,6 +1,6 @@
 import { memo } from 'react'
 import { signOf } from '@/core/look/look'
-import type { DesktopId } from '@/core/model/types'
+import type { DesktopId } from '@/core/model/ids'
 import { useDesktop, useShelf } from '@/store/useShelf'
 import { Emblem } from '@/ui/parts/Emblem'
 

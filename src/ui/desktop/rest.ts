@@ -1,7 +1,7 @@
 import { useEffect } from 'react'
 import { keepsAwake } from '@/core/model/awake'
+import type { DesktopId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
-import type { DesktopId } from '@/core/model/types'
 import { ofShelf } from '@/store/ofShelf'
 import { isBusy } from '@/store/reports'
 import type { Shelf } from '@/store/shelf'

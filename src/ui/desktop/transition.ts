@@ -1,6 +1,7 @@
 import { useLayoutEffect, useRef } from 'react'
+import type { DesktopId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
-import type { DesktopId, State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { area, largeId } from './area'
 

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
-import type { WindowId } from '@/core/model/types'
+import type { WindowId } from '@/core/model/ids'
 import { whenIdle } from '@/store/idle'
 import { useShelf } from '@/store/useShelf'
 import { useShowing } from '@/ui/window/showing'

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react'
-import type { Display, DisplayId } from '@/core/model/types'
+import type { DisplayId } from '@/core/model/ids'
+import type { Display } from '@/core/model/kinds/display'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 import { Keys } from '@/ui/parts/Keys'

@@ -1,5 +1,5 @@
+import type { Display } from '@/core/model/kinds/display'
 import { currentId, desktop, summary } from '@/core/model/selectors'
-import type { Display } from '@/core/model/types'
 import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
 import { others, surfaces, useArea } from '@/ui/desktop/area'
 import { Backdrop } from '@/ui/parts/Backdrop'

@@ -1,5 +1,6 @@
 import { type FormEvent, useState } from 'react'
-import { DISPLAY_LEAST, type Display, LONGEST } from '@/core/model/types'
+import { LONGEST } from '@/core/geometry/rect'
+import { DISPLAY_LEAST, type Display } from '@/core/model/kinds/display'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { useShows } from './useShows'
 

@@ -1,5 +1,5 @@
+import type { DisplayId } from '@/core/model/ids'
 import { currentId, desktop } from '@/core/model/selectors'
-import type { DisplayId } from '@/core/model/types'
 import { useArrangement } from '@/store/useShelf'
 
 /** What a display shows, in words. */

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
+import type { DocumentInfo } from '@/core/model/kinds/document'
 import { documentsInUse } from '@/core/model/selectors'
-import type { DocumentInfo } from '@/core/model/types'
 import { allDocuments, bringBack, TAKEN_BACK_WITHIN } from '@/store/catalogue'
 import { peekContent } from '@/store/documents'
 import type { Shelf } from '@/store/shelf'

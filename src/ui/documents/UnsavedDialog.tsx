@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useState } from 'react'
+import type { WindowId } from '@/core/model/ids'
 import { title, window as windowOf } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
 import { saveDraft } from '@/store/documents'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'

@@ -1,4 +1,4 @@
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { discardDraft, keptContent, putContent } from '@/store/documents'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'

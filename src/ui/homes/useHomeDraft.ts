@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { minuteOf } from '@/core/homes/clock'
-import type { Home } from '@/core/model/types'
+import type { Home } from '@/core/model/kinds/home'
+import { minuteOf } from '@/core/text/clock'
 import type { HomeDraft } from './HomeFields'
 
 /** The id of a home that is not set yet. */

@@ -1,6 +1,7 @@
 import { appOf } from '@/apps/list'
 import type { ShelfFile } from '@/core/formats/shelfFile'
-import type { State, Stowed } from '@/core/model/types'
+import type { Stowed } from '@/core/model/kinds/stowed'
+import type { State } from '@/core/model/state'
 import { importDesktop } from '@/store/importing'
 import { useShelf } from '@/store/useShelf'
 import { Answers } from '@/ui/parts/Answers'

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
+import { cardGroups, firstPage, keyCard, searchCard } from '@/core/card/card'
 import { shareByKey } from '@/core/journal/share'
-import { cardGroups, firstPage, keyCard, searchCard } from '@/core/keys/card'
 import { cardIntro } from '@/core/keys/markdown'
 import { counted } from '@/core/text/counted'
 import { useToday } from '@/store/journal'

@@ -1,5 +1,5 @@
+import type { WindowId } from '@/core/model/ids'
 import { focusId } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import {

@@ -1,6 +1,6 @@
 import { registry } from '@/core/commands/registry'
 import type { By } from '@/core/journal/events'
-import type { DesktopId, WindowId } from '@/core/model/types'
+import type { DesktopId, WindowId } from '@/core/model/ids'
 import type { Shelf } from '@/store/shelf'
 
 /** What a command is about where it is not said. */

@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import type { WindowId } from '@/core/model/types'
+import type { WindowId } from '@/core/model/ids'
 import { useShelf } from '@/store/useShelf'
 
 /** Chords are about the window that is chosen, as long as what chooses it is open. */

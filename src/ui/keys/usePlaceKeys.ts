@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useRef } from 'react'
-import type { KeyPlace } from '@/core/keys/keymaps'
 import { hearIn } from '@/core/keys/places'
+import type { KeyPlace } from '@/core/model/kinds/binding'
 import { useShelf } from '@/store/useShelf'
 import { layout } from './layout'
 import { runAbout, type Subject } from './running'

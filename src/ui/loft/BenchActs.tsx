@@ -1,4 +1,4 @@
-import type { DesktopId, WindowId } from '@/core/model/types'
+import type { DesktopId, WindowId } from '@/core/model/ids'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { runAbout } from '@/ui/keys/running'
 import type { Acts } from '@/ui/keys/usePlaceKeys'

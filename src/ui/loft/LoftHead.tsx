@@ -1,4 +1,4 @@
-import { legible } from '@/core/keys/card'
+import { legible } from '@/core/card/card'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import type { Acts } from '@/ui/keys/usePlaceKeys'
 import { Hint, Keys } from '@/ui/parts/Keys'

@@ -1,7 +1,7 @@
 import { appOf } from '@/apps/list'
 import { CAPTION } from '@/core/geometry/shelves'
+import type { WindowId } from '@/core/model/ids'
 import { title, window as windowOf } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { Kite } from '@/ui/parts/Kite'
 import { ignoreSecondClick } from '@/ui/parts/secondClick'

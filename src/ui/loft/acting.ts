@@ -1,6 +1,6 @@
 import { bindings, keysFor, THIS } from '@/core/keys/bindings'
 import { keysIn } from '@/core/keys/places'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 
 /** The keys of a command or an act in the loft, as they are pressed there; undefined where it has none. */
 export function loftKeys(state: State, command: string, args: object = {}): string | undefined {

@@ -1,4 +1,4 @@
-import type { WindowId } from '@/core/model/types'
+import type { WindowId } from '@/core/model/ids'
 
 /** Letters that sent something, one soon after the other. */
 export interface Burst {

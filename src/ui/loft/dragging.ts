@@ -1,6 +1,7 @@
 import { useDrag } from '@use-gesture/react'
+import type { DesktopId, WindowId } from '@/core/model/ids'
+import { EVERY } from '@/core/model/kinds/window'
 import { desktop, title, window } from '@/core/model/selectors'
-import { type DesktopId, EVERY, type WindowId } from '@/core/model/types'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'

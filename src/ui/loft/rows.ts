@@ -1,8 +1,11 @@
 import { appOf } from '@/apps/list'
 import type { Hits } from '@/core/finding/texts'
-import { plain } from '@/core/finding/words'
+import type { Size } from '@/core/geometry/rect'
+import type { DocumentId, WindowId } from '@/core/model/ids'
+import { EVERY } from '@/core/model/kinds/window'
 import { desktop, shownFrame, title, window as windowOf } from '@/core/model/selectors'
-import { type DocumentId, EVERY, type Size, type State, type WindowId } from '@/core/model/types'
+import type { State } from '@/core/model/state'
+import { plain } from '@/core/text/plain'
 import type { Shelf } from '@/store/shelf'
 
 /** A shelf of the loft: a desktop, the windows on every desktop, or an app. */

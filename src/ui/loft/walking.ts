@@ -1,6 +1,7 @@
 import { LABEL, type Shelves } from '@/core/geometry/shelves'
+import type { WindowId } from '@/core/model/ids'
 import { stack } from '@/core/model/selectors'
-import type { State, WindowId } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import type { LoftRow } from './rows'
 
 /** What is walked to: a row by its name, or a window on it. */

@@ -1,6 +1,11 @@
 import type { ReactNode } from 'react'
-import { SIGN_COLOURS, SIGN_FONTS, SIGN_PLACES, SIGN_WEIGHTS } from '@/core/look/look'
-import type { Sign } from '@/core/model/types'
+import {
+  SIGN_COLOURS,
+  SIGN_FONTS,
+  SIGN_PLACES,
+  SIGN_WEIGHTS,
+  type Sign,
+} from '@/core/model/kinds/look'
 import { Choices, Slider } from './Choices'
 
 const FONTS = { display: 'font-display', text: 'font-sans', figures: 'font-mono' }

@@ -1,5 +1,5 @@
+import type { DesktopId } from '@/core/model/ids'
 import { current } from '@/core/model/selectors'
-import type { DesktopId } from '@/core/model/types'
 import { putContent } from '@/store/documents'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'

@@ -1,6 +1,6 @@
 import { DropdownMenu } from 'radix-ui'
+import type { WindowId } from '@/core/model/ids'
 import { title, window as windowOf } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
 import type { Menu } from '@/store/shelf'
 import { usePage, useShelf } from '@/store/useShelf'
 import { AppItems } from '@/ui/apps/AppItems'

@@ -1,5 +1,5 @@
+import type { DesktopId, WindowId } from '@/core/model/ids'
 import { desktop, openDesktop, title, window as windowOf } from '@/core/model/selectors'
-import type { DesktopId, WindowId } from '@/core/model/types'
 import { useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'
 

@@ -1,5 +1,6 @@
 import { type CSSProperties, type ReactNode, useEffect, useState } from 'react'
-import type { BackdropPicture, DesktopId, DocumentId } from '@/core/model/types'
+import type { DesktopId, DocumentId } from '@/core/model/ids'
+import type { BackdropPicture } from '@/core/model/kinds/look'
 import { peekContent } from '@/store/documents'
 import { useDesktop, useShelf } from '@/store/useShelf'
 import { Pattern } from './Pattern'

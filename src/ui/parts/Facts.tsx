@@ -2,8 +2,8 @@ import type { ReactNode } from 'react'
 import { homeFor, momentOf } from '@/core/homes/matching'
 import { misplaced } from '@/core/homes/putRight'
 import { where } from '@/core/homes/words'
+import type { WindowId } from '@/core/model/ids'
 import { title } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
 import { useArrangement, useShelf } from '@/store/useShelf'
 
 /** A line of what is known of a window. */

@@ -1,4 +1,4 @@
-import { type CardGroup, shortRows } from '@/core/keys/card'
+import { type CardGroup, shortRows } from '@/core/card/card'
 import { Keys } from './Keys'
 
 /** So many rows stay together. */

@@ -1,5 +1,5 @@
 import { memo } from 'react'
-import type { Hue } from '@/core/model/types'
+import type { Hue } from '@/core/model/kinds/look'
 import { drawingOf } from './Emblem'
 
 /** The mark of a desktop: a kite in its hue with its call letter, or its emblem. Filled where one is. */

@@ -1,6 +1,6 @@
 import { type ReactNode, useId } from 'react'
 import { LINES } from '@/core/look/look'
-import type { Desktop } from '@/core/model/types'
+import type { Desktop } from '@/core/model/kinds/desktop'
 
 /** The lines of a grid in a tile of 48 pixels, as a path. */
 const grid = (step: number): string =>

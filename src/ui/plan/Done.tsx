@@ -1,6 +1,6 @@
 import type { Stretch } from '@/core/journal/time'
 import { spell } from '@/core/journal/words'
-import type { Block } from '@/core/model/types'
+import type { Block } from '@/core/model/kinds/block'
 import { compared } from '@/core/plan/done'
 import { atMinute, dayOf } from '@/core/plan/plan'
 import { useArrangement } from '@/store/useShelf'

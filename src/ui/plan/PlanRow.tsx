@@ -1,6 +1,6 @@
 import { Play, SkipForward, Trash2 } from 'lucide-react'
 import { useState } from 'react'
-import type { Block } from '@/core/model/types'
+import type { Block } from '@/core/model/kinds/block'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Kite } from '@/ui/parts/Kite'

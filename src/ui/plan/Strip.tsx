@@ -1,7 +1,7 @@
 import { type PointerEvent, useRef, useState } from 'react'
 import type { Stretch } from '@/core/journal/time'
+import type { Block } from '@/core/model/kinds/block'
 import { currentId } from '@/core/model/selectors'
-import type { Block } from '@/core/model/types'
 import { atMinute, dayOf } from '@/core/plan/plan'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { timeOfDay } from '@/ui/parts/Facts'

@@ -1,5 +1,5 @@
+import type { DesktopId } from '@/core/model/ids'
 import { currentId, presence } from '@/core/model/selectors'
-import type { DesktopId } from '@/core/model/types'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 

@@ -1,5 +1,6 @@
 import { type Zone, zoneAt } from '@/core/geometry/zones'
-import { leadsTo, PUSH_TIME } from '@/core/keys/ways'
+import { leadsTo } from '@/core/keys/ways'
+import { PUSH_TIME } from '@/core/model/kinds/binding'
 import type { Shelf } from '@/store/shelf'
 
 /** The bar that grows while the pointer stays at a corner or an edge that does something. */

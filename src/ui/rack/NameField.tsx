@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import type { DesktopId } from '@/core/model/types'
+import type { DesktopId } from '@/core/model/ids'
 import { usePage, useShelf } from '@/store/useShelf'
 
 /**

@@ -1,6 +1,6 @@
 import { type FocusEvent, type PointerEvent, useEffect, useState } from 'react'
+import type { DesktopId } from '@/core/model/ids'
 import { desktop, summary } from '@/core/model/selectors'
-import type { DesktopId } from '@/core/model/types'
 import { useArrangement } from '@/store/useShelf'
 
 interface At {

@@ -1,6 +1,6 @@
 import { useEffect } from 'react'
+import type { DesktopId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
-import type { DesktopId } from '@/core/model/types'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'

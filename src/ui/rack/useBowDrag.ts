@@ -1,6 +1,6 @@
 import { useDrag } from '@use-gesture/react'
+import type { DesktopId, WindowId } from '@/core/model/ids'
 import { currentId, title } from '@/core/model/selectors'
-import type { DesktopId, WindowId } from '@/core/model/types'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { held, showInHand } from '@/ui/window/inHand'

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { desktopOf, type Running, stopName } from '@/core/run/run'
+import { desktopOf, type Running, stopName } from '@/core/runs/runs'
 import { useArrangement } from '@/store/useShelf'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Kite } from '@/ui/parts/Kite'

@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import type { Running } from '@/core/run/run'
+import type { Running } from '@/core/runs/runs'
 import { useShelf } from '@/store/useShelf'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { NotesOf } from './NotesOf'

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { keysIn } from '@/core/keys/places'
-import type { Running } from '@/core/run/run'
+import type { Running } from '@/core/runs/runs'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'

@@ -1,4 +1,4 @@
-import { runningNow } from '@/core/run/run'
+import { runningNow } from '@/core/runs/runs'
 import type { Shelf } from '@/store/shelf'
 import { download } from '@/ui/parts/download'
 

@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
-import type { State } from '@/core/model/types'
-import { type Running, runningNow } from '@/core/run/run'
+import type { State } from '@/core/model/state'
+import { type Running, runningNow } from '@/core/runs/runs'
 import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
 import { useSeat } from '@/ui/desktop/seat'
 

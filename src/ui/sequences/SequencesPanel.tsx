@@ -1,7 +1,7 @@
 import { Play, Trash2 } from 'lucide-react'
 import { type FormEvent, useState } from 'react'
 import { keysFor } from '@/core/keys/bindings'
-import type { Deed, Sequence } from '@/core/model/types'
+import type { Deed, Sequence } from '@/core/model/kinds/sequence'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { timeOfDay } from '@/ui/parts/Facts'
 import { Keys } from '@/ui/parts/Keys'

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { appOf } from '@/apps/list'
+import type { WindowId } from '@/core/model/ids'
 import { title } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
 import { type KeptSession, useSessions } from '@/store/sessions'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Dialog } from '@/ui/parts/Dialog'

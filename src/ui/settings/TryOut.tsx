@@ -1,7 +1,8 @@
 import { type PointerEvent, useRef, useState } from 'react'
 import { registry } from '@/core/commands/registry'
 import { type Zone, zoneAt } from '@/core/geometry/zones'
-import { leadsTo, PUSH_TIME } from '@/core/keys/ways'
+import { leadsTo } from '@/core/keys/ways'
+import { PUSH_TIME } from '@/core/model/kinds/binding'
 import { useToday } from '@/store/journal'
 import { useArrangement } from '@/store/useShelf'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { allApps } from '@/apps/list'
-import { isBare } from '@/core/commands/start'
+import { isBare } from '@/core/commands/shelf/start'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { useSeat } from '@/ui/desktop/seat'
 

@@ -1,5 +1,5 @@
 import { registry } from '@/core/commands/registry'
-import { GUIDE_STEPS } from '@/core/model/types'
+import { GUIDE_STEPS } from '@/core/model/state'
 import { STEPS } from './steps'
 
 test('there are as many steps as one can be at, each about a command there is', () => {

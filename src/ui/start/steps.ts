@@ -1,5 +1,5 @@
 import { currentId } from '@/core/model/selectors'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import type { PageState } from '@/store/shelf'
 
 /** What is looked at to see whether a step was done. */

@@ -1,7 +1,7 @@
 import { Pause, Play, SkipForward, X } from 'lucide-react'
 import { type FormEvent, useEffect, useRef, useState } from 'react'
 import { appOf } from '@/apps/list'
-import type { WindowId } from '@/core/model/types'
+import type { WindowId } from '@/core/model/ids'
 import { useTyped } from '@/store/documents'
 import { actAfar, type Control, useTethers } from '@/store/tethers'
 import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'

@@ -1,5 +1,7 @@
+import type { DocumentId, WindowId } from '@/core/model/ids'
+import type { Window } from '@/core/model/kinds/window'
 import { isVisible } from '@/core/model/selectors'
-import type { DocumentId, State, Window, WindowId } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import type { Tether } from '@/store/tethers'
 
 /** A tether as it stands in the line. */

@@ -1,10 +1,12 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { appOf } from '@/apps/list'
 import { type Direction, nearest } from '@/core/geometry/direction'
+import type { Size } from '@/core/geometry/rect'
 import type { Place } from '@/core/geometry/shelves'
 import { hints, readingOrder, UNSTACK_GAP, unstack } from '@/core/geometry/unstack'
 import { keysIn } from '@/core/keys/places'
 import { standsOn } from '@/core/model/displays'
+import type { Window } from '@/core/model/kinds/window'
 import {
   currentId,
   focusedWindow,
@@ -14,7 +16,7 @@ import {
   stack,
   title,
 } from '@/core/model/selectors'
-import type { Size, State, Window } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useArea } from '@/ui/desktop/area'
 import { useChosen } from '@/ui/keys/useChosen'

@@ -2,7 +2,7 @@ import { type ComponentType, lazy, memo, Suspense, useEffect, useMemo, useState 
 import { ErrorBoundary } from 'react-error-boundary'
 import type { AppProps } from '@/apps/contract'
 import { appOf } from '@/apps/list'
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { retryContent, shownContent, useContent, useUnreadable } from '@/store/documents'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'

@@ -1,4 +1,4 @@
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { dropAside, putContent, useContent } from '@/store/documents'
 import { newId } from '@/store/newId'
 import { useShelf } from '@/store/useShelf'

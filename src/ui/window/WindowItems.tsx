@@ -1,6 +1,6 @@
 import { connected } from '@/core/model/displays'
+import type { WindowId } from '@/core/model/ids'
 import { desktop, focusId } from '@/core/model/selectors'
-import type { WindowId } from '@/core/model/types'
 import { tethersNow } from '@/store/tethers'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Exceptions } from '@/ui/apps/Exceptions'

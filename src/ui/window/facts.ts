@@ -1,9 +1,12 @@
+import type { Rect } from '@/core/geometry/rect'
 import type { Place } from '@/core/geometry/shelves'
 import { momentOf } from '@/core/homes/matching'
 import { misplaced } from '@/core/homes/putRight'
 import { standsOn } from '@/core/model/displays'
+import type { WindowId } from '@/core/model/ids'
+import type { Window } from '@/core/model/kinds/window'
 import { shownFrame } from '@/core/model/selectors'
-import type { Rect, State, Window, WindowId } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import type { PageState, Shelf } from '@/store/shelf'
 import { largeId, surfaces } from '@/ui/desktop/area'
 

@@ -1,9 +1,9 @@
 import { refused } from '@/core/commands/command'
 import { resolvePlace } from '@/core/commands/places'
 import type { Direction } from '@/core/geometry/direction'
+import type { Rect } from '@/core/geometry/rect'
 import { besideDisplay } from '@/core/model/displays'
 import { desktop } from '@/core/model/selectors'
-import type { Rect } from '@/core/model/types'
 import type { Shelf } from '@/store/shelf'
 import { showFlip } from './guides'
 

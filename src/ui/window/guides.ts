@@ -1,4 +1,4 @@
-import type { Rect } from '@/core/model/types'
+import type { Rect } from '@/core/geometry/rect'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 

@@ -1,4 +1,4 @@
-import type { DocumentId } from '@/core/model/types'
+import type { DocumentId } from '@/core/model/ids'
 import { jot, jottedJson } from '@/store/jotted'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'

@@ -1,4 +1,4 @@
-import type { DocumentId, WindowId } from '@/core/model/types'
+import type { DocumentId, WindowId } from '@/core/model/ids'
 import { usePassage } from '@/store/passages'
 import { useShelf } from '@/store/useShelf'
 import { isLanding, windowElement } from '@/ui/parts/focus'

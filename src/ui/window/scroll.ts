@@ -1,4 +1,4 @@
-import type { WindowId } from '@/core/model/types'
+import type { WindowId } from '@/core/model/ids'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { windowElement } from '@/ui/parts/focus'

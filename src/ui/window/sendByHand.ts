@@ -1,5 +1,6 @@
+import type { Point } from '@/core/geometry/rect'
+import type { DesktopId, WindowId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
-import type { DesktopId, Point, WindowId } from '@/core/model/types'
 import type { Shelf } from '@/store/shelf'
 
 /**

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { WindowId } from '@/core/model/types'
+import type { WindowId } from '@/core/model/ids'
 import { said } from '@/core/testing/sequences'
 import type { Shelf } from '@/store/shelf'
 import { makeShelf } from '@/store/testing'

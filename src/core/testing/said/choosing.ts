@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 
 /** A command that may name desktops and windows by their number; most are accepted. */
 export type Said = { id: string; args: (state: State) => object }

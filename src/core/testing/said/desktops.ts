@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { LOOK_PARTS } from '@/core/look/look'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { desktopAt, maybe, nth, placeAt, type Some } from './choosing'
 
 /** Desktops, their looks and letters, and the grid. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { desktopAt, maybe, nth, type Some, windowAt } from './choosing'
 
 /** Apps and where their windows open. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { alone } from '@/core/formats/desktopFile'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import { World } from '../world'
 import { desktopAt, maybe, nth, type Some } from './choosing'
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { registry } from '@/core/commands/registry'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import {
   cell,
   coordinate,

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { State } from '@/core/model/types'
+import type { State } from '@/core/model/state'
 import type { Some } from './choosing'
 
 /** What sequences are made of; the last is refused now and then. */

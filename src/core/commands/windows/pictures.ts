@@ -1,0 +1,38 @@
+/** Pictures of what is on screen, as files. */
+
+import { command, no, type PictureFormat } from '@/core/commands/command'
+import { lookingAt, quoted, which } from '@/core/commands/meant'
+import { isShown } from '@/core/model/selectors'
+
+const group = 'Shelf' as const
+
+const FORMATS: PictureFormat[] = ['png', 'svg']
+
+const ofWindow = FORMATS.map((format) =>
+  command({
+    id: `picture.window.${format}`,
+    title: `Picture of this window as ${format.toUpperCase()}`,
+    group,
+    step: false,
+    args: which,
+    plan: lookingAt((draft, found) =>
+      isShown(draft, found) && !found.minimised
+        ? { effect: { does: 'picture', of: 'window', window: found.id, format } }
+        : no(`${quoted(draft, found)} is not in sight. Go to it first.`),
+    ),
+  }),
+)
+
+const ofAll = (['desktop', 'display'] as const).flatMap((of) =>
+  FORMATS.map((format) =>
+    command({
+      id: `picture.${of}.${format}`,
+      title: `Picture of this ${of} as ${format.toUpperCase()}`,
+      group,
+      step: false,
+      plan: () => ({ effect: { does: 'picture', of, format } }),
+    }),
+  ),
+)
+
+export const pictureCommands = [...ofWindow, ...ofAll]
