@@ -3,8 +3,8 @@ import nextJest from 'next/jest.js'
 export default nextJest({ dir: './' })({
   testEnvironment: 'node',
   roots: ['<rootDir>/src'],
-  setupFiles: ['<rootDir>/src/core/testing/seed.ts'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  setupFiles: ['<rootDir>/testing/seed.ts'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@testing/(.*)$': '<rootDir>/testing/$1' },
   // To find these through the sandbox costs tests that compute much half of their time. Left out are
   // those that fake timers replace, and names that a package gives to something of its own.
   sandboxInjectedGlobals: [

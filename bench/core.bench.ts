@@ -1,6 +1,6 @@
 import { writeSync } from 'node:fs'
+import { World } from '@testing/world'
 import { explain } from '@/core/homes/explain'
-import { World } from '@/core/testing/world'
 
 /** A shelf with windows spread evenly over its desktops. */
 function shelf(desktops: number, each: number): World {

@@ -1,5 +1,5 @@
 import type { CDPSession, Page } from '@playwright/test'
-import { DVORAK, FRENCH, GERMAN } from '../src/core/testing/layouts'
+import { DVORAK, FRENCH, GERMAN } from '@testing/layouts'
 import { expect, test } from './shelf'
 
 /** A desktop where one writes, and others to go to. */

@@ -1,5 +1,5 @@
-import { BACKDROPS } from '../src/core/model/kinds/look'
 import { readFile } from 'node:fs/promises'
+import { BACKDROPS } from '../src/core/model/kinds/look'
 import { expect, test } from './shelf'
 
 test.beforeEach(({ shelf }) => shelf.open())

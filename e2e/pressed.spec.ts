@@ -1,6 +1,6 @@
-import type { State } from '../src/core/model/state'
 import { bindings, THIS } from '../src/core/keys/bindings'
 import { asPressed } from '../src/core/keys/sets'
+import type { State } from '../src/core/model/state'
 import { expect, type ShelfPage, test } from './shelf'
 
 /** What a browser test cannot see the effect of, each with where it is tried. */

@@ -1,7 +1,7 @@
 import { readdirSync, writeFileSync } from 'node:fs'
 import { join, relative } from 'node:path'
+import { stringsOf } from '@testing/strings'
 import { registry } from '@/core/commands/registry'
-import { stringsOf } from '@/core/testing/strings'
 
 const files = readdirSync(__dirname, { recursive: true, encoding: 'utf8' })
   .filter((file) => /\.tsx?$/.test(file) && !/\.test\.|testing/.test(file))

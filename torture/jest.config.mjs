@@ -6,5 +6,5 @@ export default nextJest({ dir: './' })({
   roots: ['<rootDir>/torture'],
   testMatch: ['**/*.torture.ts'],
   testTimeout: 7_200_000,
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@testing/(.*)$': '<rootDir>/testing/$1' },
 })

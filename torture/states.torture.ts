@@ -1,12 +1,12 @@
 import { isDeepStrictEqual } from 'node:util'
+import { said } from '@testing/sequences'
+import { MemoryStore } from '@testing/shelf'
+import { World } from '@testing/world'
 import fc from 'fast-check'
 import { readState } from '@/core/formats/shelfFile'
 import { changesBetween, withChanges } from '@/core/rules/changes'
 import { check } from '@/core/rules/check'
-import { said } from '@/core/testing/sequences'
-import { World } from '@/core/testing/world'
 import { findKept, Keeping } from '@/store/keeping'
-import { MemoryStore } from '@/store/testing'
 import { count, seed, times } from './figures'
 
 const sequences = fc.array(said, { minLength: 150, maxLength: 400, size: 'max' })

@@ -1,8 +1,8 @@
-import { APPS } from '@/core/testing/world'
+import { MemoryStore, makeShelf } from '@testing/shelf'
+import { APPS } from '@testing/world'
 import { allDocuments, bringBack, provideCatalogue, TAKEN_BACK_WITHIN, tidy } from './catalogue'
 import { changeContent, loadContent, provideContents } from './documents'
 import type { Shelf } from './shelf'
-import { MemoryStore, makeShelf } from './testing'
 
 const store = new MemoryStore()
 let shelf: Shelf

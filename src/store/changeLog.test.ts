@@ -1,4 +1,4 @@
-import { World } from '@/core/testing/world'
+import { World } from '@testing/world'
 import { ChangeLog, readLog } from './changeLog'
 import type { LogOrder } from './logWriter'
 

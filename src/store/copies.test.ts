@@ -1,3 +1,4 @@
+import { MemoryStore, makeShelf } from '@testing/shelf'
 import type { State } from '@/core/model/state'
 import type { ChangeLog } from './changeLog'
 import { COPY_EVERY, Copies } from './copies'
@@ -5,7 +6,6 @@ import { changeContent, provideContents } from './documents'
 import { healthOf } from './health'
 import type { Shelf } from './shelf'
 import type { Spare } from './spare'
-import { MemoryStore, makeShelf } from './testing'
 
 let shelf: Shelf
 

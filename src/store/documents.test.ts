@@ -1,3 +1,4 @@
+import { MemoryStore, makeShelf } from '@testing/shelf'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import { focusedWindow } from '@/core/model/selectors'
 import {
@@ -17,7 +18,6 @@ import {
   writeContents,
 } from './documents'
 import type { Shelf } from './shelf'
-import { MemoryStore, makeShelf } from './testing'
 
 const store = new MemoryStore()
 let shelf: Shelf

@@ -1,6 +1,6 @@
+import { makeShelf } from '@testing/shelf'
 import type { JournalEvent } from '@/core/journal/events'
 import { Journal } from './journal'
-import { makeShelf } from './testing'
 
 const at = (day: number, hour: number): number => new Date(2026, 2, day, hour).getTime()
 const event = (moment: number): JournalEvent => ({

@@ -1,12 +1,12 @@
+import { MemoryStore } from '@testing/shelf'
+import version2 from '@testing/version2.json'
+import { World } from '@testing/world'
 import fc from 'fast-check'
 import { readState } from '@/core/formats/shelfFile'
 import { presence } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import version2 from '@/core/testing/version2.json'
-import { World } from '@/core/testing/world'
 import { findKept, Keeping } from './keeping'
 import { readSteps, type StepContents, Steps } from './steps'
-import { MemoryStore } from './testing'
 
 /** A store that takes its time, each time as long as it is told; of six and more it fails. */
 class SlowStore extends MemoryStore {

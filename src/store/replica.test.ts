@@ -1,8 +1,8 @@
+import { said } from '@testing/sequences'
+import { APPS, World } from '@testing/world'
 import fc from 'fast-check'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
 import { check } from '@/core/rules/check'
-import { said } from '@/core/testing/sequences'
-import { APPS, World } from '@/core/testing/world'
 import { type Ran, Replica, seenFrom, type Told, toldBetween } from './replica'
 
 /** As a page runs a command: the same ids again, on the display it was given on. */

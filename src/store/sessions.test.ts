@@ -1,8 +1,8 @@
+import { makeShelf } from '@testing/shelf'
+import { World } from '@testing/world'
 import { initialState } from '@/core/model/initial'
 import type { State } from '@/core/model/state'
-import { World } from '@/core/testing/world'
 import { type KeptSession, keepSessions, SESSION_EVERY } from './sessions'
-import { makeShelf } from './testing'
 
 /** A store that lives as long as the test, with what was last written. */
 function memory() {

@@ -1,3 +1,4 @@
+import { MemoryStore, makeShelf } from '@testing/shelf'
 import type { JournalEvent } from '@/core/journal/events'
 import { focusedWindow } from '@/core/model/selectors'
 import { changeContent, contentOf, provideContents } from './documents'
@@ -5,7 +6,6 @@ import { notice, notices } from './notices'
 import { report, reportOf } from './reports'
 import { saving, setSaving } from './saving'
 import type { Shelf } from './shelf'
-import { MemoryStore, makeShelf } from './testing'
 
 let shelf: Shelf
 

@@ -1,5 +1,5 @@
+import { World } from '@testing/world'
 import { initialState } from '@/core/model/initial'
-import { World } from '@/core/testing/world'
 import { ChangeLog } from './changeLog'
 import type { LogOrder } from './logWriter'
 import { Spare } from './spare'

@@ -1,5 +1,5 @@
+import { makeShelf } from '@testing/shelf'
 import type { Shelf } from './shelf'
-import { makeShelf } from './testing'
 import { type Work, work, works } from './working'
 
 let shelf: Shelf

@@ -1,5 +1,5 @@
+import { World } from '@testing/world'
 import fc from 'fast-check'
-import { World } from '@/core/testing/world'
 import { changesAt, heldBack, putOff, untold, waitingNow } from './waiting'
 
 /** Desktops Field, Rota and Bulletin, one being on the first, with a window on each. */

@@ -1,5 +1,5 @@
+import { World } from '@testing/world'
 import { registry } from '@/core/commands/registry'
-import { World } from '@/core/testing/world'
 import { bindable, searchBindable, switchedOff } from './bindable'
 
 const all = (world: World) => bindable(world.state, (id) => id)

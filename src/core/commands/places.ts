@@ -1,7 +1,7 @@
 import { type Axis, besideIn } from '@/core/model/grid'
 import type { DesktopId } from '@/core/model/ids'
 import { DESKTOPS_MOST, type Desktop } from '@/core/model/kinds/desktop'
-import { currentId, lastId } from '@/core/model/selectors'
+import { currentId, desktop, lastId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { no, type Refusal, refused } from './command'
 
@@ -72,4 +72,12 @@ function neighbour(state: State, from: DesktopId, axis: Axis, by: 1 | -1): Deskt
   if (axis === 'column') return no(`There is no row ${by > 0 ? 'below' : 'above'} this one.`)
   const of = state.columns > 1 ? ' of its row' : ''
   return no(`This is the ${by > 0 ? 'last' : 'first'} desktop${of}.`)
+}
+
+/** The desktop of a place, where it is not the one that one is on. */
+export function elsewhere(state: State, to: string, whyNotNew: string): DesktopId | Refusal {
+  const id = resolvePlace(state, to)
+  if (refused(id)) return id
+  if (id === 'new') return no(whyNotNew)
+  return id === currentId(state) ? no(`You are on ${desktop(state, id).name}.`) : id
 }

@@ -4,6 +4,7 @@ import { exceptionCommands } from './apps/exceptions'
 import { homeCommands } from './apps/homes'
 import type { Command } from './command'
 import { attentionCommands } from './day/attention'
+import { digestCommands } from './day/digest'
 import { planCommands } from './day/plan'
 import { runCommands } from './day/runs'
 import { desktopCommands } from './desktops/desktops'
@@ -13,6 +14,7 @@ import { gridCommands } from './desktops/grid'
 import { letterCommands } from './desktops/letters'
 import { lookCommands } from './desktops/look'
 import { patternCommands } from './desktops/patterns'
+import { quietCommands } from './desktops/quiet'
 import { stowCommands } from './desktops/stow'
 import { acrossCommands } from './displays/across'
 import { arrangementCommands } from './displays/arrangement'
@@ -25,9 +27,15 @@ import { settingCommands } from './shelf/settings'
 import { startCommands } from './shelf/start'
 import { undoCommands } from './shelf/undo'
 import { wayCommands } from './shelf/ways'
-import { viewCommands } from './views/views'
+import { glanceCommands } from './views/glance'
+import { lineCommands } from './views/line'
+import { loftCommands } from './views/loft'
+import { pageCommands } from './views/page'
+import { trailCommands } from './views/trail'
+import { unstackCommands } from './views/unstack'
 import { arrangeCommands } from './windows/arrange'
 import { edgeCommands } from './windows/edges'
+import { pairCommands } from './windows/pair'
 import { pictureCommands } from './windows/pictures'
 import { placeCommands } from './windows/place'
 import { sendCommands } from './windows/send'
@@ -38,9 +46,12 @@ import { windowCommands } from './windows/windows'
 
 const all = [
   ...goCommands,
+  ...glanceCommands,
   ...attentionCommands,
+  ...digestCommands,
   ...desktopCommands,
   ...letterCommands,
+  ...quietCommands,
   ...lookCommands,
   ...foldCommands,
   ...stowCommands,
@@ -55,13 +66,18 @@ const all = [
   ...arrangeCommands,
   ...edgeCommands,
   ...soloCommands,
+  ...pairCommands,
   ...sweepCommands,
   ...appCommands,
   ...exceptionCommands,
   ...homeCommands,
   ...documentCommands,
   ...undoCommands,
-  ...viewCommands,
+  ...loftCommands,
+  ...lineCommands,
+  ...unstackCommands,
+  ...trailCommands,
+  ...pageCommands,
   ...pictureCommands,
   ...importCommands,
   ...sessionCommands,

@@ -1,9 +1,9 @@
+import { expectSame } from '@testing/same'
+import { World } from '@testing/world'
 import fc from 'fast-check'
 import type { SchemaDescription, SchemaFieldDescription, SchemaInnerTypeDescription } from 'yup'
 import type { State } from '@/core/model/state'
 import { check } from '@/core/rules/check'
-import { expectSame } from '@/core/testing/same'
-import { World } from '@/core/testing/world'
 import { registry } from './registry'
 
 /** A shelf with a bit of everything: a solo, a pair, a minimised window, homes, an own app. */

@@ -1,4 +1,4 @@
-import { World } from '@/core/testing/world'
+import { World } from '@testing/world'
 import { plain } from '@/core/text/plain'
 import { everything } from './find'
 import { rank } from './rank'

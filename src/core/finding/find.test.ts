@@ -1,5 +1,5 @@
+import { APPS, World } from '@testing/world'
 import { registry } from '@/core/commands/registry'
-import { APPS, World } from '@/core/testing/world'
 import { desktopsFor, everything } from './find'
 import { rank } from './rank'
 import { Texts } from './texts'

@@ -1,4 +1,4 @@
-import { CALENDARS } from '@/core/testing/calendars'
+import { CALENDARS } from '@testing/calendars'
 import { BadCalendar, type CalendarEvent, readCalendar, writeCalendar } from './calendar'
 
 const YEAR = { from: Date.UTC(2026, 0, 1), until: Date.UTC(2027, 0, 1) }

@@ -1,6 +1,6 @@
+import { World } from '@testing/world'
 import type { State } from '@/core/model/state'
 import { check } from '@/core/rules/check'
-import { World } from '@/core/testing/world'
 import { alone, aloneIn, beside } from './desktopFile'
 import { BadShelfFile, readShelfFile, type ShelfFile, shelfFile } from './shelfFile'
 

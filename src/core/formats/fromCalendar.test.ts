@@ -1,4 +1,4 @@
-import { World } from '@/core/testing/world'
+import { World } from '@testing/world'
 import { blocksFrom, topicsOf } from './fromCalendar'
 
 const at = (source: string, title: string, start: number) => ({

@@ -1,7 +1,7 @@
+import { World } from '@testing/world'
 import { arriving } from '@/core/model/kinds/display'
 import type { State } from '@/core/model/state'
 import { check } from '@/core/rules/check'
-import { World } from '@/core/testing/world'
 import { difference, merge } from './merge'
 
 /** A shelf with a desktop, two windows on it, and one that was closed there. */

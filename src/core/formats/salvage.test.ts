@@ -1,11 +1,11 @@
+import { said } from '@testing/sequences'
+import { World } from '@testing/world'
 import fc from 'fast-check'
 import { initialState } from '@/core/model/initial'
 import { OBJECTS } from '@/core/model/parts'
 import { objectProblem } from '@/core/model/shaping'
 import type { State } from '@/core/model/state'
 import { check } from '@/core/rules/check'
-import { said } from '@/core/testing/sequences'
-import { World } from '@/core/testing/world'
 import { salvage } from './salvage'
 import { BadState, readState } from './shelfFile'
 

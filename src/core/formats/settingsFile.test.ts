@@ -1,5 +1,5 @@
+import { World } from '@testing/world'
 import { HERE, NAMED } from '@/core/model/kinds/home'
-import { World } from '@/core/testing/world'
 import { BadSettingsFile, readSettingsFile, settingsFile } from './settingsFile'
 
 /** A shelf with a home, a key and a setting of its own. */

@@ -1,7 +1,7 @@
+import version2 from '@testing/version2.json'
+import { World } from '@testing/world'
 import fc from 'fast-check'
 import { check } from '@/core/rules/check'
-import version2 from '@/core/testing/version2.json'
-import { World } from '@/core/testing/world'
 import { difference, merge } from './merge'
 import { BadShelfFile, readShelfFile, shelfFile } from './shelfFile'
 

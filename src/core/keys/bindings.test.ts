@@ -1,6 +1,6 @@
+import { World } from '@testing/world'
 import { keyCard } from '@/core/card/card'
 import { registry } from '@/core/commands/registry'
-import { World } from '@/core/testing/world'
 import { bindings, hear, keysFor } from './bindings'
 
 test('verb and place make a command', () => {

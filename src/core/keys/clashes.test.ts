@@ -1,4 +1,4 @@
-import { World } from '@/core/testing/world'
+import { World } from '@testing/world'
 import { bindings, hear, keysFor } from './bindings'
 import { clashes, proposal } from './clashes'
 import type { Platform } from './kept'

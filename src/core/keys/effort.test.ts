@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { World } from '@/core/testing/world'
+import { World } from '@testing/world'
 import { bindings } from './bindings'
 import { clashes } from './clashes'
 import { effort } from './effort'

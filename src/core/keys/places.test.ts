@@ -1,7 +1,7 @@
+import { World } from '@testing/world'
 import { bindable } from '@/core/card/bindable'
 import { registry } from '@/core/commands/registry'
 import { KEY_PLACES } from '@/core/model/kinds/binding'
-import { World } from '@/core/testing/world'
 import { KEYMAPS } from './keymaps'
 import { bindingsIn, hearIn, keysIn } from './places'
 import { readKeys } from './strokes'

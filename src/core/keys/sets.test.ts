@@ -1,7 +1,7 @@
+import { World } from '@testing/world'
 import { registry } from '@/core/commands/registry'
 import { everything } from '@/core/finding/find'
 import { KEY_SETS, type KeySet } from '@/core/settings/keySets'
-import { World } from '@/core/testing/world'
 import { bindings, hear, isTaken, keysFor } from './bindings'
 import { asPressed, asWritten, BEGINNINGS, LEADER, meant } from './sets'
 

@@ -1,5 +1,5 @@
+import { World } from '@testing/world'
 import { bindable } from '@/core/card/bindable'
-import { World } from '@/core/testing/world'
 import { keysFor } from './bindings'
 import { sayings, searchSayings } from './spoken'
 

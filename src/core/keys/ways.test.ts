@@ -1,6 +1,6 @@
+import { World } from '@testing/world'
 import fc from 'fast-check'
 import { ZONES, zoneAt } from '@/core/geometry/zones'
-import { World } from '@/core/testing/world'
 import { bindings } from './bindings'
 import { leadsTo, WAYS } from './ways'
 

@@ -1,10 +1,10 @@
+import { World } from '@testing/world'
 import { EMBLEMS, emblemFor, searchEmblems } from '@/core/look/emblems'
 import { signOf } from '@/core/look/look'
 import { alike, unlike } from '@/core/look/unlike'
 import type { Desktop } from '@/core/model/kinds/desktop'
 import { HUES } from '@/core/model/kinds/look'
 import { desktop } from '@/core/model/selectors'
-import { World } from '@/core/testing/world'
 
 /** Twelve desktops as a person makes them, each after the one before. */
 function twelve(): Desktop[] {

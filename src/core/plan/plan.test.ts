@@ -1,5 +1,5 @@
+import { World } from '@testing/world'
 import type { Block } from '@/core/model/kinds/block'
-import { World } from '@/core/testing/world'
 import {
   atMinute,
   blockAfter,

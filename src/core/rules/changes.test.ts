@@ -1,7 +1,7 @@
+import { World } from '@testing/world'
 import fc from 'fast-check'
 import { initialState } from '@/core/model/initial'
 import type { State } from '@/core/model/state'
-import { World } from '@/core/testing/world'
 import { asIn, changesBetween, withChanges } from './changes'
 
 const stacked = (stacking: string[]): State => ({ ...initialState(), stacking })

@@ -1,6 +1,6 @@
+import { World } from '@testing/world'
 import { presence } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import { World } from '@/core/testing/world'
 import { check } from './check'
 
 /** A sound shelf: three desktops, windows on two of them, a pair, one on every desktop. */

@@ -1,5 +1,5 @@
+import { World } from '@testing/world'
 import { currentId } from '@/core/model/selectors'
-import { World } from '@/core/testing/world'
 import { check } from './check'
 
 test('going after an undo does not keep the step from being redone exactly', () => {

@@ -1,5 +1,5 @@
+import { World } from '@testing/world'
 import { readShelfFile, shelfFile } from '@/core/formats/shelfFile'
-import { World } from '@/core/testing/world'
 import { CHOICES, settingsInWords } from './choices'
 import { searchSettings } from './search'
 import { changedSettings, defaults, SETTING_NAMES, SETTINGS } from './table'

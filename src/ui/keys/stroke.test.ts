@@ -1,4 +1,4 @@
-import * as layouts from '@/core/testing/layouts'
+import * as layouts from '@testing/layouts'
 import { plainStrokes, strokeOf, strokesOf, typesWithAlt } from './stroke'
 
 const event = (code: string, key: string, held: string[] = []) =>

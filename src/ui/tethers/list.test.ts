@@ -1,4 +1,4 @@
-import { World } from '@/core/testing/world'
+import { World } from '@testing/world'
 import { placed, shownTethers } from './list'
 
 const offered = (says: string) => ({ says, offered: true, controls: [] })

@@ -1,4 +1,4 @@
-import { makeShelf } from '@/store/testing'
+import { makeShelf } from '@testing/shelf'
 import { beginOpening, didNotEnd, endOpening, isLarge } from './opening'
 
 const kept = new Map<string, string>()

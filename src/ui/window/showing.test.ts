@@ -1,8 +1,8 @@
+import { said } from '@testing/sequences'
+import { makeShelf } from '@testing/shelf'
 import fc from 'fast-check'
 import type { WindowId } from '@/core/model/ids'
-import { said } from '@/core/testing/sequences'
 import type { Shelf } from '@/store/shelf'
-import { makeShelf } from '@/store/testing'
 import { Showing } from './showing'
 
 /** An element that only knows whether it is hidden. */

@@ -1,4 +1,4 @@
-import { World } from '@/core/testing/world'
+import { World } from '@testing/world'
 
 /** A world with one window, and its document. */
 function withDocument(): { world: World; window: string; document: string } {

@@ -1,8 +1,8 @@
+import { World } from '@testing/world'
 import { explain } from '@/core/homes/explain'
 import { putRightPlan } from '@/core/homes/putRight'
 import { currentId, focusId } from '@/core/model/selectors'
 import { check } from '@/core/rules/check'
-import { World } from '@/core/testing/world'
 
 const MONDAY = { day: 1, minute: 600 }
 

@@ -1,10 +1,8 @@
-import { array, number, string } from 'yup'
-import { type Asking, heldBack, isQuiet, untold, waitingNow } from '@/core/attention/waiting'
-import { askAbout } from '@/core/commands/asking'
+import { number, string } from 'yup'
+import { type Asking, heldBack, waitingNow } from '@/core/attention/waiting'
 import { focusOn, goTo } from '@/core/commands/change'
 import { command, type Env, no, type Refusal, type Result, refused } from '@/core/commands/command'
 import { visit } from '@/core/commands/opening'
-import { named } from '@/core/commands/places'
 import { LEVELS } from '@/core/model/kinds/waiting'
 import { peek } from '@/core/model/peek'
 import { currentId, desktop, focusId, isVisible } from '@/core/model/selectors'
@@ -171,21 +169,6 @@ const later = command({
   },
 })
 
-const told = command({
-  id: 'attention.told',
-  title: 'Put the digest away',
-  group,
-  step: false,
-  plan: (draft, _args, { now }) => {
-    const all = untold(draft, now)
-    if (all.length === 0) return no('There is nothing to put away.')
-    for (const { document } of all) {
-      const waiting = draft.attention[document]
-      if (waiting) waiting.told = true
-    }
-  },
-})
-
 const list = command({
   id: 'attention.list',
   title: 'Waiting: answer or put off…',
@@ -194,46 +177,4 @@ const list = command({
   plan: () => ({ show: { view: 'waiting' } }),
 })
 
-const quiet = command({
-  id: 'desktop.quiet',
-  title: 'Quiet',
-  group: 'Desktops',
-  args: {
-    desktop: string(),
-    /** When it ends by itself, in milliseconds since 1970. */
-    until: number(),
-    /** What comes through all the same: names of apps, parts of titles or of what is said. */
-    lets: array(string().trim().min(1).max(100).required()).max(20),
-  },
-  plan: (draft, args, { now }) => {
-    const found = named(draft, args.desktop)
-    if (refused(found)) return found
-    if (args.until !== undefined && args.until <= now) return no(OVER)
-    const { lets: before = [] } = found.quiet ?? {}
-    const given = args.until !== undefined || args.lets !== undefined
-    if (isQuiet(found, now) && !given) {
-      // What was named for it stays known for the next time.
-      found.quiet = { on: false, lets: before }
-      return { say: `${found.name} is not quiet any more` }
-    }
-    const lets = args.lets ?? before
-    found.quiet = { on: true, lets, ...(args.until !== undefined && { until: args.until }) }
-    const through = ['alarms', ...lets].join(', ')
-    return { say: `${found.name} is quiet: only ${through} come through` }
-  },
-})
-
-const askQuiet = askAbout('quiet', 'desktop.askQuiet', 'Quiet until…')
-
-export const attentionCommands = [
-  next,
-  back,
-  list,
-  report,
-  seen,
-  later,
-  letGo,
-  told,
-  quiet,
-  askQuiet,
-]
+export const attentionCommands = [next, back, list, report, seen, later, letGo]

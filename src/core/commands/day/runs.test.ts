@@ -1,7 +1,7 @@
+import { World } from '@testing/world'
 import { waitingNow } from '@/core/attention/waiting'
 import { currentId, focusId } from '@/core/model/selectors'
 import { runningNow } from '@/core/runs/runs'
-import { World } from '@/core/testing/world'
 
 /** Three desktops, a window on the second, and a run: first, the window, third. */
 function world() {

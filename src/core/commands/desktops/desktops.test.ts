@@ -1,6 +1,6 @@
+import { World } from '@testing/world'
 import { currentId, focusId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import { World } from '@/core/testing/world'
 
 test('a new desktop stands after the current one with a free name, letter and hue', () => {
   const world = new World()

@@ -1,5 +1,5 @@
+import { World } from '@testing/world'
 import { currentId, focusId, lastId } from '@/core/model/selectors'
-import { World } from '@/core/testing/world'
 
 /** first, then A, B, C. */
 function four() {

@@ -1,6 +1,6 @@
+import { World } from '@testing/world'
 import { rowsOf } from '@/core/model/grid'
 import { currentId } from '@/core/model/selectors'
-import { World } from '@/core/testing/world'
 
 /** Seven desktops in rows of three, the first one current: abc, def, g. */
 function grid(): World {

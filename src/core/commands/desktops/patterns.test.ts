@@ -1,4 +1,4 @@
-import { World } from '@/core/testing/world'
+import { World } from '@testing/world'
 
 function incident(): World {
   const world = new World()

@@ -1,4 +1,4 @@
-import { World } from '@/core/testing/world'
+import { World } from '@testing/world'
 
 /** Field and Rota with two windows each; Rota has a home, keys, a look and a letter by hand. */
 function office(): { world: World; rota: string } {

@@ -1,10 +1,10 @@
+import { said } from '@testing/sequences'
+import { World } from '@testing/world'
 import fc from 'fast-check'
 import { HEM, REACH } from '@/core/geometry/rect'
 import { frameOf, standsOn } from '@/core/model/displays'
 import { currentId, focusId, isVisible, window } from '@/core/model/selectors'
 import { check } from '@/core/rules/check'
-import { said } from '@/core/testing/sequences'
-import { World } from '@/core/testing/world'
 
 /** Two displays apart: Near, and a taller one at its right that shows another desktop. */
 function two(...names: string[]) {

@@ -1,4 +1,4 @@
-import { World } from '@/core/testing/world'
+import { World } from '@testing/world'
 
 const go = (to: string) => ({ command: 'desktop.go', args: { to } })
 const create = (name: string) => ({ command: 'desktop.create', args: { name, stay: true } })

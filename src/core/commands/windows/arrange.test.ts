@@ -1,7 +1,7 @@
+import { World } from '@testing/world'
 import { overlap } from '@/core/geometry/rect'
 import { readingOrder } from '@/core/geometry/unstack'
 import { shownFrame, window } from '@/core/model/selectors'
-import { World } from '@/core/testing/world'
 
 test('all windows in columns, in the order they are read, and exactly back', () => {
   const world = new World()

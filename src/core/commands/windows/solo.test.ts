@@ -1,7 +1,7 @@
+import { World } from '@testing/world'
 import { currentId, focusId, shownFrame, window as windowOf } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { check } from '@/core/rules/check'
-import { World } from '@/core/testing/world'
 
 /** Three notes on the first desktop, Field and Rota after it; the middle one has the focus. */
 function office() {

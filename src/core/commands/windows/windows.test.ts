@@ -1,7 +1,7 @@
+import { APPS, World } from '@testing/world'
 import type { AppFacts } from '@/core/model/kinds/app'
 import { currentId, focusId, shownFrame, window } from '@/core/model/selectors'
 import { check } from '@/core/rules/check'
-import { APPS, World } from '@/core/testing/world'
 
 test('without a focused window a command says so', () => {
   expect(new World().refusal('window.minimise')).toContain('No window has the focus')

@@ -1,7 +1,7 @@
-import { APPS } from '@/core/testing/world'
-import { locksOf } from './locks'
-import { createShelf, type Given, type Shelf } from './shelf'
-import type { KeptStore } from './storage'
+import { APPS } from '@testing/world'
+import { locksOf } from '@/store/locks'
+import { createShelf, type Given, type Shelf } from '@/store/shelf'
+import type { KeptStore } from '@/store/storage'
 
 /** A store that lives as long as a test, and fails when it is told to. */
 export class MemoryStore implements KeptStore {
