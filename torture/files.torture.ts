@@ -109,7 +109,7 @@ test('any JSON is a content of an app or is not, with words that say why', () =>
     fc.property(fc.jsonValue({ maxDepth: 4 }), (content) => {
       for (const app of APPS) {
         figures.contents++
-        const why = contentProblem(app.content, content)
+        const why = contentProblem(app.contents, content)
         if (why !== null) expect(why).not.toMatch(/\bthis must|final value|undefined/)
       }
     }),

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { inWords, left, parse } from './countdown/time'
+import type { TableContent } from './table/content'
 import { readCsv } from './table/csv'
 import { addColumn, addRow, removeColumns, setCell, shownRows, sortBy } from './table/edits'
-import { csvOf, runningCells, type TableContent } from './table/manifest'
+import { csvOf, runningCells } from './table/toCsv'
 
 const table: TableContent = {
   columns: ['station', 'new'],

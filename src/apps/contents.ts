@@ -50,13 +50,23 @@ export const rows = () =>
       : createError({ path: `${path}[${at}]`, message: `must be a list of ${width} texts` })
   })
 
+/** What documents of an app hold: the shape, held against whatever comes in, and what is in an empty one. */
+export interface Contents<Content> {
+  shape: Pick<Schema, 'validateSync'>
+  empty: Content
+}
+
+/** A content as its app knows it; it was held against the shape where it came in. */
+export const asContent = <Content>({ empty }: Contents<Content>, given: unknown): Content =>
+  (given as Content | null | undefined) ?? empty
+
 /** Why something is not what an app can show, or null. Nothing at all is an empty document. */
 export function contentProblem(
-  schema: Pick<Schema, 'validateSync'> | undefined,
+  contents: Pick<Contents<unknown>, 'shape'> | undefined,
   content: unknown,
 ): string | null {
   if (content === null || content === undefined) return null
-  if (!schema) return 'it has content, and this app keeps none'
-  const problem = problemOf(content, schema)
+  if (!contents) return 'it has content, and this app keeps none'
+  const problem = problemOf(content, contents.shape)
   return problem && `${problem.path ? `“${problem.path}” ` : 'it '}${problem.why}`
 }

@@ -1,10 +1,10 @@
 import type { LucideIcon } from 'lucide-react'
 import type { ComponentType } from 'react'
-import type { Schema } from 'yup'
 import type { AppId, DocumentId, WindowId } from '@/core/model/ids'
 import type { AppFacts } from '@/core/model/kinds/app'
 import { isUnloaded, Unloaded } from '@/store/unloaded'
 import type { Working } from '@/store/working'
+import type { Contents } from './contents'
 
 /** What an app is given; the same for every app. */
 export interface AppProps {
@@ -13,14 +13,14 @@ export interface AppProps {
 }
 
 /** An app that ships with Kite Shelf. Its component is loaded when a first window opens. */
-export interface AppManifest extends AppFacts {
+export interface AppManifest<Content = unknown> extends AppFacts {
   glyph: LucideIcon
   /** Extensions of the files it opens, with the dot. */
   opens: string[]
   /** Whether it is at work, or may be told something, while nobody looks: it is drawn ahead first. */
   worksUnseen?: boolean
-  /** The shape of what it shows, checked wherever a content comes in; none where it keeps nothing. */
-  content?: Pick<Schema, 'validateSync'>
+  /** What its documents hold; none where it keeps nothing. */
+  contents?: Contents<Content>
   /** Whether changes wait for the person to save them. */
   drafts: boolean
   /** Whether it is left out of the list of apps until a window of it is open: a command opens it. */
@@ -30,13 +30,13 @@ export interface AppManifest extends AppFacts {
    * Turns a file into content, or into what another app shows.
    * @throws FileProblem when the file is not what its name says, or too much of it
    */
-  read?(file: File, working: Working): Promise<unknown | OpensIn>
+  read?(file: File, working: Working): Promise<Content | OpensIn>
   /** Turns content into a file to keep on the computer. */
-  write?(content: unknown, title: string): Blob
+  write?(content: Content, title: string): Blob
   /** Where there is more than one way to write a content: why, and the ways. */
-  writes?(content: unknown): { why: string; ways: { label: string; write(): Blob }[] } | null
+  writes?(content: Content): { why: string; ways: { label: string; write(): Blob }[] } | null
   /** What `write` leaves out, to follow what was exported; null where it is nothing. */
-  leavesOut?(content: unknown): string | null
+  leavesOut?(content: Content): string | null
   /** Extension of the files `write` makes. */
   extension?: string
 }

@@ -1,21 +1,12 @@
 import fc from 'fast-check'
+import { JOBS, type JobContent } from '@/apps/job/content'
+import { MESSAGES, type MessagesContent } from '@/apps/messages/content'
 import type { JobEvent } from './job/protocol'
-import {
-  advance,
-  heard,
-  type JobContent,
-  NO_JOBS,
-  queue,
-  remove,
-  running,
-  setState,
-} from './job/queue'
+import { advance, heard, queue, remove, running, setState } from './job/queue'
 import type { Incoming } from './messages/protocol'
 import {
-  type MessagesContent,
   markRead,
   mentioned,
-  NO_MESSAGES,
   nextToSend,
   receive,
   reply,
@@ -34,7 +25,7 @@ const message = (number: number): Incoming => {
 }
 
 const received = (count: number): MessagesContent => {
-  let content = NO_MESSAGES
+  let content = MESSAGES.empty
   for (let number = 1; number <= count; number++)
     content = receive(content, message(number), number)
   return content
@@ -107,7 +98,7 @@ test('what waits is sent in the order it was written, whatever the thread; each 
 })
 
 test('one job runs at a time, the next begins when it ends, a paused one holds the queue', () => {
-  let content: JobContent = queue(queue(NO_JOBS, 'a', 'First'), 'b', 'Second')
+  let content: JobContent = queue(queue(JOBS.empty, 'a', 'First'), 'b', 'Second')
   expect(content.jobs.map(({ state }) => state)).toEqual(['running', 'waiting'])
   content = advance(setState(content, 'a', 'paused'))
   expect(running(content)).toBeUndefined()
@@ -125,7 +116,7 @@ test('progress only grows, whatever is told again after a lost connection', () =
   const event = fc.nat(12).map((step): JobEvent => ({ kind: 'step', step, log: `step ${step}` }))
   fc.assert(
     fc.property(fc.array(event, { maxLength: 30 }), (events) => {
-      let content = queue(NO_JOBS, 'a', 'Run')
+      let content = queue(JOBS.empty, 'a', 'Run')
       let before = 0
       for (const one of events) {
         content = heard(content, 'a', one)

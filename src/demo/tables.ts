@@ -1,4 +1,4 @@
-import type { TableContent } from '@/apps/table/manifest'
+import type { TableContent } from '@/apps/table/content'
 
 /** Figures in a table as the person would have typed them. */
 const rows = (text: string): string[][] =>

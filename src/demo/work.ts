@@ -1,5 +1,5 @@
-import type { JobContent } from '@/apps/job/queue'
-import type { MessagesContent } from '@/apps/messages/threads'
+import type { JobContent } from '@/apps/job/content'
+import type { MessagesContent } from '@/apps/messages/content'
 
 /** The snowpack run, a third done, and what is queued behind it; the service knows it by its id. */
 export const run = (id: string): JobContent => ({

@@ -2,7 +2,7 @@ import type { View } from '@/core/commands/command'
 import type { Outcome } from '@/core/commands/execute'
 import { currentId, focusId, isVisible } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import type { PageState } from './shelf'
+import type { PageState } from './page'
 
 /** Views that lay windows out themselves. */
 const LAYS_OUT = new Set<View['view']>(['unstack', 'glance'])

@@ -1,27 +1,18 @@
 import { createStore, useStore } from 'zustand'
 import type { DocumentId } from '@/core/model/ids'
-import type { Waiting } from '@/core/model/kinds/waiting'
 import { ofShelf } from './ofShelf'
+import type { Report } from './report'
 import type { Shelf } from './shelf'
 import { useShelf } from './useShelf'
 
-/** What an app tells of a document of its own accord. Nothing of it is kept. */
-export interface Report {
-  /** What it wants attention for; `alarm` is the most urgent. */
-  attention?: Waiting['level'] | null
-  /** In words, for the Line and for people who do not see the page. */
-  says?: string
-  /** How far something is that takes its time, 0 to 1. */
-  progress?: number | null
-  /** Whether its page is open in a browser window of its own. */
-  outside?: boolean
-  /** Whether it goes on by itself, so that its window must not be put to rest. */
-  busy?: boolean
-}
-
 type Reports = Record<DocumentId, Report>
 
-const reports = ofShelf(() => createStore<Reports>(() => ({})))
+const reports = ofShelf((shelf) => {
+  const all = createStore<Reports>(() => ({}))
+  // Whether what shows a document goes on by itself.
+  shelf.provideBusy((document) => all.getState()[document]?.busy ?? false)
+  return all
+})
 
 type Listener = (document: DocumentId, given: Report) => void
 const listeners = ofShelf(() => new Set<Listener>())
@@ -67,10 +58,6 @@ export function hearReport(shelf: Shelf, document: DocumentId, given: Report): b
 
 export const useReport = (document: DocumentId | undefined): Report | undefined =>
   useStore(reports(useShelf()), (all) => all[document ?? ''])
-
-/** Whether what shows a document goes on by itself. */
-export const isBusy = (shelf: Shelf, document: DocumentId): boolean =>
-  reports(shelf).getState()[document]?.busy ?? false
 
 export const reportOf = (shelf: Shelf, document: DocumentId): Report | undefined =>
   reports(shelf).getState()[document]

@@ -4,8 +4,9 @@ import type { DesktopId } from '@/core/model/ids'
 import type { Desktop } from '@/core/model/kinds/desktop'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import type { PageState } from './page'
 import { sameItems } from './same'
-import type { PageState, Shelf } from './shelf'
+import type { Shelf } from './shelf'
 
 const ShelfContext = createContext<Shelf | null>(null)
 

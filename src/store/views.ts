@@ -4,7 +4,7 @@ import type { DisplayId, DocumentId } from '@/core/model/ids'
 import type { Locks } from './locks'
 import { newId } from './newId'
 import { type Ran, Replica, seenFrom, type Told, toldBetween } from './replica'
-import type { Report } from './reports'
+import type { Report } from './report'
 
 /**
  * Several pages that show one shelf, a display each. One keeps it; the others send it what is done

@@ -1,20 +1,21 @@
 'use client'
 import { Pause, Play, RotateCcw } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
-import { changeContent, shownContent, useContent, useTyped } from '@/store/documents'
+import { Tool } from '@/parts/Tool'
+import { changeContent, useTyped } from '@/store/documents'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
 import { pauseOr, useTether } from '@/store/tethers'
 import { useShelf } from '@/store/useShelf'
-import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
-import { type CountdownContent, IDLE, inWords, left, parse } from './time'
+import { useShownContent } from '../useContents'
+import { COUNTDOWN, type CountdownContent } from './content'
+import { inWords, left, parse } from './time'
 
 /** Counts down to a time of day or for a duration. */
 export default function Countdown({ document: id, window }: AppProps) {
   const shelf = useShelf()
-  const kept = useContent(id)
-  const content = kept ? ((shownContent(kept) as CountdownContent | null) ?? IDLE) : null
+  const content = useShownContent(COUNTDOWN, id)
   const now = useNow(content?.kind === 'running')
   const [typed, setTyped] = useTyped(id, 'time')
   const [problem, setProblem] = useState('')
@@ -107,7 +108,7 @@ export default function Countdown({ document: id, window }: AppProps) {
           </Tool>
         ) : null}
         {content.kind !== 'idle' ? (
-          <Tool label="Clear" onClick={() => change(IDLE)}>
+          <Tool label="Clear" onClick={() => change(COUNTDOWN.empty)}>
             <RotateCcw size={14} />
           </Tool>
         ) : null}

@@ -1,9 +1,8 @@
 import { Timer } from 'lucide-react'
-import { object } from 'yup'
-import { byKind, flag, moment } from '../contents'
 import type { AppManifest } from '../contract'
+import { COUNTDOWN, type CountdownContent } from './content'
 
-export const countdown: AppManifest = {
+export const countdown: AppManifest<CountdownContent> = {
   id: 'countdown',
   name: 'Countdown',
   plural: 'countdowns',
@@ -15,10 +14,6 @@ export const countdown: AppManifest = {
   opens: [],
   worksUnseen: true,
   drafts: false,
-  content: byKind({
-    idle: object(),
-    running: object({ until: moment(), of: moment(), told: flag() }),
-    paused: object({ left: moment(), of: moment() }),
-  }),
+  contents: COUNTDOWN,
   load: () => import('./Countdown'),
 }

@@ -1,13 +1,5 @@
 import { typedMoment } from '@/core/plan/typed'
-
-/** A countdown to a moment, or paused with some time left, or not set. */
-export type CountdownContent =
-  | { kind: 'idle' }
-  /** `told`: its end was seen. */
-  | { kind: 'running'; until: number; of: number; told?: boolean }
-  | { kind: 'paused'; left: number; of: number }
-
-export const IDLE: CountdownContent = { kind: 'idle' }
+import type { CountdownContent } from './content'
 
 /** Milliseconds left; 0 when done. */
 export function left(content: CountdownContent, now: number): number {

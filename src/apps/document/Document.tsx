@@ -2,21 +2,17 @@
 import { Node } from '@tiptap/pm/model'
 import { type Editor, EditorContent, type JSONContent, useEditor } from '@tiptap/react'
 import { useEffect, useRef } from 'react'
-import {
-  changeContent,
-  discardDraft,
-  keptContent,
-  shownContent,
-  useContent,
-} from '@/store/documents'
+import { LongText } from '@/parts/LongText'
+import { isLong } from '@/parts/longParts'
+import { changeContent, discardDraft, keptContent } from '@/store/documents'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { LongText } from '@/ui/parts/LongText'
-import { isLong } from '@/ui/parts/longParts'
+import { asContent } from '../contents'
 import type { AppProps } from '../contract'
+import { shownNow, useShownContent } from '../useContents'
 import { readBlocks } from './blocks'
 import { Chords } from './chords'
-import type { DocumentContent } from './manifest'
+import { DOCUMENT } from './content'
 import { picture } from './Picture'
 import { insertPicture, isPicture, openReference, taken } from './references'
 import { schemaOf } from './schema'
@@ -26,9 +22,9 @@ import { Origin } from './toMarkdown'
 
 /** Rich text, kept as Markdown. */
 export default function Document({ document: id }: AppProps) {
-  const content = useContent(id)
+  const content = useShownContent(DOCUMENT, id)
   if (!content) return null
-  const { markdown = '' } = (shownContent(content) as DocumentContent | null) ?? {}
+  const { markdown } = content
   if (!isLong(markdown)) return <Editable id={id} markdown={markdown} />
   return <LongText document={id} text={markdown} label="Text, too long to be edited" />
 }
@@ -114,11 +110,10 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
 
 /** What was typed is a draft, unless it is again what was saved. */
 function keep(shelf: Shelf, id: string, markdown: string): void {
-  const kept = keptContent(shelf, id)
-  const before = kept && (shownContent(kept) as DocumentContent | null)
-  const saved = (kept?.saved as DocumentContent | null)?.markdown ?? ''
-  if (markdown === saved) discardDraft(shelf, id)
-  else changeContent(shelf, id, { ...before, markdown } satisfies DocumentContent, 'draft')
+  const saved = asContent(DOCUMENT, keptContent(shelf, id)?.saved)
+  const next = { ...shownNow(shelf, DOCUMENT, id), markdown }
+  if (markdown === saved.markdown) discardDraft(shelf, id)
+  else changeContent(shelf, id, next, 'draft')
 }
 
 /** A text that came from outside: imported, discarded, taken back. */

@@ -1,8 +1,8 @@
 import { InputRule } from '@tiptap/core'
 import Image from '@tiptap/extension-image'
 import { type NodeViewProps, NodeViewWrapper, ReactNodeViewRenderer } from '@tiptap/react'
-import { shownContent, useContent } from '@/store/documents'
-import type { ReaderContent } from '../reader/manifest'
+import { READER } from '../reader/content'
+import { useShownContent } from '../useContents'
 
 /** A picture in a text. One of the shelf is shown from there; one from elsewhere by its words. */
 function Picture({ node, selected }: NodeViewProps) {
@@ -24,9 +24,8 @@ function Picture({ node, selected }: NodeViewProps) {
 }
 
 function OfShelf({ id, alt, title }: { id: string; alt: string; title: string | null }) {
-  const content = useContent(id)
-  if (!content) return null
-  const shown = shownContent(content) as ReaderContent | null
+  const shown = useShownContent(READER, id)
+  if (shown === undefined) return null
   return shown?.kind === 'picture' ? (
     <img src={shown.data} alt={alt} title={title ?? undefined} className="max-w-full" />
   ) : (

@@ -12,7 +12,7 @@ import {
   Table2,
   Undo2,
 } from 'lucide-react'
-import { Tool } from '@/ui/parts/Tool'
+import { Tool } from '@/parts/Tool'
 
 /** How the text is styled, above it. Every one of them is on a key as well. */
 export function Tools({ editor }: { editor: Editor | null }) {

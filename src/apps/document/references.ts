@@ -2,8 +2,10 @@ import type { EditorView } from '@tiptap/pm/view'
 import { loadContent, putContent } from '@/store/documents'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
+import { asContent } from '../contents'
 import { whyUnread } from '../contract'
-import { type ReaderContent, reader } from '../reader/manifest'
+import { READER } from '../reader/content'
+import { reader } from '../reader/manifest'
 
 const REFERENCE = /^\[([^\]]*)\]\(kite:([^)\s]+)\)$/
 
@@ -29,7 +31,7 @@ export function taken(shelf: Shelf, view: EditorView, text: string, at: number):
   const found = referredTo(text)
   if (!found) return false
   void loadContent(shelf, found.id)
-    .then(({ saved }) => (saved as ReaderContent | null)?.kind === 'picture')
+    .then(({ saved }) => asContent(READER, saved)?.kind === 'picture')
     .catch(() => false)
     .then((picture) => insert(view, found.id, found.title, at, picture))
   return true

@@ -1,35 +1,27 @@
 'use client'
 import { Pause, Play, Trash2 } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
-import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
+import { Tool } from '@/parts/Tool'
+import { changeContent, useTyped } from '@/store/documents'
 import { newId } from '@/store/newId'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
 import { pauseOr, useTether } from '@/store/tethers'
 import { useShelf } from '@/store/useShelf'
-import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
+import { shownNow, useShownContent } from '../useContents'
 import { serviceSpeed, useService } from '../useService'
+import { JOBS, type Job, type JobContent } from './content'
 import type { JobEvent } from './protocol'
-import {
-  heard,
-  type Job,
-  type JobContent,
-  NO_JOBS,
-  queue,
-  remove,
-  running,
-  setState,
-} from './queue'
+import { heard, queue, remove, running, setState } from './queue'
 
 /** Long computations in a queue: one runs at a time, outside; its log and progress are followed. */
 export default function Jobs({ document: id, window }: AppProps) {
   const shelf = useShelf()
-  const kept = useContent(id)
-  const content = kept ? ((shownContent(kept) as JobContent | null) ?? NO_JOBS) : null
+  const content = useShownContent(JOBS, id)
   const [chosen, setChosen] = useState<string | null>(null)
   const seen = useSeen(window)
-  const now = () => (contentOf(shelf, id) as JobContent | null) ?? NO_JOBS
+  const now = () => shownNow(shelf, JOBS, id)
   const change = (next: JobContent) => next !== now() && changeContent(shelf, id, next, 'saved')
   const active = content ? running(content) : undefined
   const connection = useService<JobEvent>(
@@ -102,7 +94,7 @@ export default function Jobs({ document: id, window }: AppProps) {
 }
 
 /** Progress while one runs; its end asks for attention until the window is seen. */
-function useReported(id: string, content: JobContent | null, looked: boolean): void {
+function useReported(id: string, content: JobContent | undefined, looked: boolean): void {
   const shelf = useShelf()
   const [seen, setSeen] = useState<number | null>(null)
   const ended = content?.jobs.filter(({ state }) => state === 'done' || state === 'failed') ?? []

@@ -1,9 +1,8 @@
 import { ListChecks } from 'lucide-react'
-import { array, number, object, string } from 'yup'
-import { count, listById, text } from '../contents'
 import type { AppManifest } from '../contract'
+import { JOBS, type JobContent } from './content'
 
-export const job: AppManifest = {
+export const job: AppManifest<JobContent> = {
   id: 'job',
   name: 'Job',
   plural: 'jobs',
@@ -15,19 +14,6 @@ export const job: AppManifest = {
   opens: [],
   worksUnseen: true,
   drafts: false,
-  content: object({
-    jobs: listById(
-      object({
-        id: string().required(),
-        name: text(),
-        steps: number().integer().min(1).max(1e6).required(),
-        at: count(),
-        state: string().oneOf(['waiting', 'running', 'paused', 'done', 'failed']).required(),
-        log: array(text()).required(),
-        fails: number(),
-        why: string(),
-      }),
-    ),
-  }),
+  contents: JOBS,
   load: () => import('./Jobs'),
 }

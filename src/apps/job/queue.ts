@@ -1,24 +1,5 @@
+import type { Job, JobContent, JobState } from './content'
 import type { JobEvent } from './protocol'
-
-export type JobState = 'waiting' | 'running' | 'paused' | 'done' | 'failed'
-
-export interface Job {
-  id: string
-  name: string
-  steps: number
-  at: number
-  state: JobState
-  log: string[]
-  /** The step it fails at, for jobs that do. */
-  fails?: number
-  why?: string
-}
-
-export interface JobContent {
-  jobs: Job[]
-}
-
-export const NO_JOBS: JobContent = { jobs: [] }
 
 /** How many lines of a job's log are kept. */
 const LOG_KEPT = 200

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { keyCard, searchCard } from '@/core/card/card'
+import { KeyGroups } from '@/parts/KeyGroups'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { KeyGroups } from '@/ui/parts/KeyGroups'
 
 /** The key card to keep in sight: as the keys are now, found by typing. */
 export default function KeyCardWindow() {

@@ -2,31 +2,21 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/ids'
 import { counted } from '@/core/text/counted'
-import { changeContent, contentOf, shownContent, useContent, useTyped } from '@/store/documents'
+import { useInSight } from '@/parts/useInSight'
+import { changeContent, useTyped } from '@/store/documents'
 import { newId } from '@/store/newId'
 import { usePassage } from '@/store/passages'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
 import { useTether } from '@/store/tethers'
 import { useShelf } from '@/store/useShelf'
-import { useInSight } from '@/ui/parts/useInSight'
 import type { AppProps } from '../contract'
+import { shownNow, useShownContent } from '../useContents'
 import { serviceSpeed, useService } from '../useService'
+import { MESSAGES, type Message, type MessagesContent, type Thread } from './content'
 import { type Incoming, REPLY_MOST } from './protocol'
 import { keepSending } from './sending'
-import {
-  type Message,
-  type MessagesContent,
-  markRead,
-  mentioned,
-  NO_MESSAGES,
-  receive,
-  reply,
-  type Thread,
-  unread,
-  withMessage,
-  written,
-} from './threads'
+import { markRead, mentioned, receive, reply, unread, withMessage, written } from './threads'
 
 /** The name under which it is kept which thread is open; threads have ids of their own. */
 const OPEN = 'open thread'
@@ -34,21 +24,20 @@ const OPEN = 'open thread'
 /** Threads with people outside: read, answered, told when one is asked for. */
 export default function Messages({ document: id, window }: AppProps) {
   const shelf = useShelf()
-  const kept = useContent(id)
   // Which thread is open is kept like what is half-typed.
   const [chosen, setChosen] = useTyped(id, OPEN)
   const seen = useSeen(window)
-  const content = kept ? ((shownContent(kept) as MessagesContent | null) ?? NO_MESSAGES) : null
+  const content = useShownContent(MESSAGES, id)
   // Two things may happen before the next drawing: each starts from what is there by then.
   const change = (to: (now: MessagesContent) => MessagesContent) => {
-    const now = (contentOf(shelf, id) as MessagesContent | null) ?? NO_MESSAGES
+    const now = shownNow(shelf, MESSAGES, id)
     const next = to(now)
     if (next !== now) changeContent(shelf, id, next, 'saved')
   }
   const connection = useService<Incoming>(
-    kept ? id : null,
+    content ? id : null,
     () => {
-      const { received = 0 } = (contentOf(shelf, id) as MessagesContent | null) ?? NO_MESSAGES
+      const { received } = shownNow(shelf, MESSAGES, id)
       return { service: 'messages', seed: 2, after: received, speed: serviceSpeed() }
     },
     (incoming) => change((now) => receive(now, incoming, Date.now())),

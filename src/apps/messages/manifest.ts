@@ -1,10 +1,8 @@
 import { MessageSquare } from 'lucide-react'
-import { array, object, string } from 'yup'
-import { count, flag, listById, moment, text } from '../contents'
 import type { AppManifest } from '../contract'
-import type { MessagesContent } from './threads'
+import { MESSAGES, type MessagesContent } from './content'
 
-export const messages: AppManifest = {
+export const messages: AppManifest<MessagesContent> = {
   id: 'messages',
   name: 'Messages',
   plural: 'messages',
@@ -17,30 +15,9 @@ export const messages: AppManifest = {
   extension: '.txt',
   worksUnseen: true,
   drafts: false,
-  content: object({
-    threads: listById(
-      object({
-        id: string().required(),
-        who: text(),
-        read: count(),
-        messages: array(
-          object({
-            by: string().oneOf(['them', 'me']).required(),
-            text: text(),
-            at: moment(),
-            mention: flag(),
-            waiting: flag(),
-            failed: string(),
-            id: string(),
-          }).required(),
-        ).required(),
-      }),
-    ),
-    received: count(),
-  }),
+  contents: MESSAGES,
   load: () => import('./Messages'),
-  write: (content) => {
-    const { threads = [] } = (content as MessagesContent | null) ?? {}
+  write: ({ threads }) => {
     const lines = threads.flatMap(({ who, messages: said }) =>
       said.map(
         ({ by, text, at }) => `${new Date(at).toISOString()} ${by === 'me' ? 'me' : who}: ${text}`,

@@ -1,8 +1,10 @@
-import { changeContent, contentOf } from '@/store/documents'
+import { changeContent } from '@/store/documents'
 import { newId } from '@/store/newId'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
-import { type Message, type MessagesContent, NO_MESSAGES, nextToSend, withMessage } from './threads'
+import { shownNow } from '../useContents'
+import { MESSAGES, type Message, type MessagesContent } from './content'
+import { nextToSend, withMessage } from './threads'
 
 /** After a fault it waits so long before it tries again, in milliseconds; longer each time. */
 const WAITS = [500, 1000, 2000, 4000, 8000]
@@ -41,8 +43,7 @@ export function keepSending(shelf: Shelf, id: string): () => void {
   }
 }
 
-const content = (shelf: Shelf, id: string): MessagesContent =>
-  (contentOf(shelf, id) as MessagesContent | null) ?? NO_MESSAGES
+const content = (shelf: Shelf, id: string): MessagesContent => shownNow(shelf, MESSAGES, id)
 
 /** Written by an earlier version, it has no id yet. */
 function named(shelf: Shelf, id: string, message: Message): Message {

@@ -1,34 +1,5 @@
+import type { Message, MessagesContent, Thread } from './content'
 import type { Incoming } from './protocol'
-
-export interface Message {
-  by: 'them' | 'me'
-  text: string
-  /** Milliseconds since 1970. */
-  at: number
-  mention?: boolean
-  /** Of one's own: what the service knows it by. */
-  id?: string
-  /** Of one's own: not sent yet. */
-  waiting?: boolean
-  /** Of one's own: the service did not take it, and why. */
-  failed?: string
-}
-
-export interface Thread {
-  id: string
-  who: string
-  messages: Message[]
-  /** How many of them have been read. */
-  read: number
-}
-
-export interface MessagesContent {
-  threads: Thread[]
-  /** The number of the last message received. */
-  received: number
-}
-
-export const NO_MESSAGES: MessagesContent = { threads: [], received: 0 }
 
 export const unread = ({ messages, read }: Thread): number => messages.length - read
 

@@ -1,18 +1,17 @@
 'use client'
 import { FilePlus, Pause, Play, SkipForward, Trash2 } from 'lucide-react'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
-import { changeContent, contentOf, shownContent, useContent } from '@/store/documents'
+import { Tool } from '@/parts/Tool'
+import { changeContent } from '@/store/documents'
 import { report } from '@/store/reports'
 import { pauseOr, useTether } from '@/store/tethers'
 import { useShelf } from '@/store/useShelf'
-import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
+import { shownNow, useShownContent } from '../useContents'
+import { PLAYER, type PlayerContent } from './content'
 import { readAudio } from './files'
-import type { PlayerContent } from './manifest'
 import { Sound, type Track } from './sound'
 import { TUNES } from './tunes'
-
-const FIRST: PlayerContent = { tune: 0, volume: 0.6, at: 0 }
 
 /** How far an arrow goes, in seconds. */
 const STEP = 5
@@ -22,12 +21,11 @@ const tracksOf = ({ files = [] }: PlayerContent): Track[] => [...TUNES, ...files
 /** Tunes made on the spot and files of one's own; they go on while one is elsewhere. */
 export default function Player({ document: id }: AppProps) {
   const shelf = useShelf()
-  const kept = useContent(id)
-  const content = kept ? ((shownContent(kept) as PlayerContent | null) ?? FIRST) : null
+  const content = useShownContent(PLAYER, id)
   const [playing, setPlaying] = useState(false)
   const sound = useRef<Sound | null>(null)
   const position = usePosition(playing, sound)
-  const now = () => (contentOf(shelf, id) as PlayerContent | null) ?? FIRST
+  const now = () => shownNow(shelf, PLAYER, id)
   const keep = (change: Partial<PlayerContent>) =>
     changeContent(shelf, id, { ...now(), ...change }, 'saved')
   const play = (tune: number, from: number) => {

@@ -1,4 +1,4 @@
-import type { AudioFileContent } from './manifest'
+import type { AudioFileContent } from './content'
 
 /** A file as it is kept. @throws when this browser does not play it */
 export async function readAudio(file: File): Promise<AudioFileContent> {

@@ -1,5 +1,5 @@
+import type { AudioFileContent } from './content'
 import { addressOf } from './files'
-import type { AudioFileContent } from './manifest'
 import type { Tune } from './tunes'
 
 /** Something to listen to: notes that are made on the spot, or a file. */

@@ -1,11 +1,11 @@
 import { ChevronLeft, ChevronRight, MoveHorizontal, ZoomIn, ZoomOut } from 'lucide-react'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/ids'
+import { Tool } from '@/parts/Tool'
 import { changeContent } from '@/store/documents'
 import { usePassage } from '@/store/passages'
 import { useShelf } from '@/store/useShelf'
-import { Tool } from '@/ui/parts/Tool'
-import type { PdfContent } from './manifest'
+import type { PdfContent } from './content'
 import './pdf.css'
 import { usePdf, WIDTH } from './usePdf'
 

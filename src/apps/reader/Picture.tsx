@@ -3,8 +3,8 @@ import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react'
 import { type KeyboardEvent, useRef, useState } from 'react'
 import { referenceTo } from '@/core/formats/reference'
 import type { DocumentId } from '@/core/model/ids'
+import { Tool } from '@/parts/Tool'
 import { useShelf } from '@/store/useShelf'
-import { Tool } from '@/ui/parts/Tool'
 
 const STEP = 1.25
 const clampZoom = (zoom: number) => Math.max(1, Math.min(zoom, 12))

@@ -1,21 +1,20 @@
 'use client'
 import purify from 'dompurify'
 import { lazy, Suspense, useEffect, useRef, useState } from 'react'
-import { shownContent, useContent } from '@/store/documents'
-import { LongText } from '@/ui/parts/LongText'
-import { isLong } from '@/ui/parts/longParts'
+import { LongText } from '@/parts/LongText'
+import { isLong } from '@/parts/longParts'
 import type { AppProps } from '../contract'
 import { toHtml } from '../markdown/engine'
-import type { ReaderContent } from './manifest'
+import { useShownContent } from '../useContents'
+import { READER } from './content'
 import { Picture } from './Picture'
 
 /** Shows Markdown, text, a picture or a PDF. */
 export default function Reader({ document: id }: AppProps) {
-  const content = useContent(id)
+  const shown = useShownContent(READER, id)
   // Each time anew: code that did not come once would never come.
   const [Pdf] = useState(() => lazy(() => import('./Pdf')))
-  if (!content) return null
-  const shown = shownContent(content) as ReaderContent | null
+  if (shown === undefined) return null
   if (!shown)
     return (
       <p className="m-auto max-w-60 p-4 text-center text-soft">

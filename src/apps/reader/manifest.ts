@@ -1,25 +1,9 @@
 import { BookOpen } from 'lucide-react'
-import { number, object, string } from 'yup'
 import { isUnloaded } from '@/store/unloaded'
-import { byKind, data, text } from '../contents'
 import { type AppManifest, FileProblem } from '../contract'
 import { readTextFile } from '../encoding'
+import { READER, type ReaderContent } from './content'
 import { pictureSize } from './pictureSize'
-
-/** A PDF as a data address, with its words to be found and where it was looked at last. */
-export interface PdfContent {
-  kind: 'pdf'
-  data: string
-  text?: string
-  page?: number
-  zoom?: string
-}
-
-/** Content of a reader: text, a picture as a data address, or a PDF. */
-export type ReaderContent =
-  | { kind: 'markdown' | 'text'; text: string; encoding?: string }
-  | { kind: 'picture'; data: string }
-  | PdfContent
 
 const PICTURES: Record<string, string> = {
   '.png': 'image/png',
@@ -28,7 +12,7 @@ const PICTURES: Record<string, string> = {
   '.svg': 'image/svg+xml',
 }
 
-export const reader: AppManifest = {
+export const reader: AppManifest<ReaderContent | null> = {
   id: 'reader',
   name: 'Reader',
   plural: 'reader windows',
@@ -39,17 +23,7 @@ export const reader: AppManifest = {
   limits: { minWidth: 220, minHeight: 160 },
   opens: ['.txt', ...Object.keys(PICTURES), '.pdf'],
   drafts: false,
-  content: byKind({
-    markdown: object({ text: text() }),
-    text: object({ text: text(), encoding: string() }),
-    picture: object({ data: data('image/') }),
-    pdf: object({
-      data: data('application/pdf'),
-      text: string(),
-      page: number().integer().min(1).max(1e6),
-      zoom: string().max(40),
-    }),
-  }),
+  contents: READER,
   load: () => import('./Reader'),
   read: async (file) => {
     const extension = /\.\w+$/.exec(file.name.toLowerCase())?.[0] ?? ''

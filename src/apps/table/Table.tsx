@@ -15,16 +15,16 @@ import {
   useRef,
   useState,
 } from 'react'
-import { shownContent, useContent } from '@/store/documents'
 import { usePassage } from '@/store/passages'
 import type { AppProps } from '../contract'
+import { useShownContent } from '../useContents'
 import { toBlock, toText } from './clipboard'
 import { type Row, useColumns } from './columns'
+import { TABLE, type TableContent } from './content'
 import {
   addColumn,
   addRow,
   type Cells,
-  EMPTY,
   fill,
   putBlock,
   removeColumns,
@@ -33,7 +33,6 @@ import {
   setCell,
   shownRows,
 } from './edits'
-import type { TableContent } from './manifest'
 import { Tools } from './Tools'
 import { useTable } from './useTable'
 
@@ -45,9 +44,8 @@ interface Place {
 }
 
 export default function Table({ document: id }: AppProps) {
-  const content = useContent(id)
-  if (!content) return null
-  return <Grid id={id} table={(shownContent(content) as TableContent | null) ?? EMPTY} />
+  const table = useShownContent(TABLE, id)
+  return table ? <Grid id={id} table={table} /> : null
 }
 
 function Grid({ id, table }: { id: string; table: TableContent }) {

@@ -1,6 +1,6 @@
 import { Columns3, Redo2, Rows3, Search, Trash2, Undo2 } from 'lucide-react'
-import { Tool } from '@/ui/parts/Tool'
-import type { TableContent } from './manifest'
+import { Tool } from '@/parts/Tool'
+import type { TableContent } from './content'
 
 interface Edits {
   addRow(): void

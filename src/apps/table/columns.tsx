@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Column } from 'react-data-grid'
+import type { TableContent } from './content'
 import { EditCell } from './EditCell'
 import { type Cells, widths } from './edits'
-import type { TableContent } from './manifest'
 
 /** About how wide a letter is, and the room beside it, in CSS pixels. */
 const LETTER = 7.6

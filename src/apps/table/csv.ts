@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { FileProblem } from '../contract'
-import type { TableContent } from './manifest'
+import type { TableContent } from './content'
 
 /** More columns than this are no table any more. */
 const COLUMNS_MOST = 2000

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { toBlock, toText } from './clipboard'
+import type { TableContent } from './content'
 import {
   addColumn,
   addRow,
@@ -13,7 +14,6 @@ import {
   sortBy,
   widths,
 } from './edits'
-import type { TableContent } from './manifest'
 
 const cell = fc.oneof(
   fc.constantFrom('', 'NW 34', '−5.1', '-7', '12', '118', 'Tarn'),

@@ -1,11 +1,6 @@
-import type { TableContent } from './manifest'
+import type { TableContent } from './content'
 
 /** The changes a person makes to a table; each gives a new content and leaves the old one. */
-
-export const EMPTY: TableContent = {
-  columns: ['A', 'B', 'C'],
-  rows: Array.from({ length: 4 }, () => ['', '', '']),
-}
 
 /** A block of cells, ends included. */
 export interface Cells {

@@ -1,7 +1,7 @@
 import { type OffPage, offPage } from '@/store/offPage'
 import type { Working } from '@/store/working'
 import { FileProblem } from '../contract'
-import type { TableContent } from './manifest'
+import type { TableContent } from './content'
 import type { reading } from './reading'
 
 const READING: OffPage<typeof reading> = {

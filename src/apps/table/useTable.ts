@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react'
 import { changeContent, discardDraft, keptContent } from '@/store/documents'
 import { useShelf } from '@/store/useShelf'
-import type { TableContent } from './manifest'
+import { asContent } from '../contents'
+import { TABLE, type TableContent } from './content'
 
 /** How many changes can be taken back. */
 const PAST_MOST = 200
@@ -21,9 +22,9 @@ export function useTable(id: string, table: TableContent) {
   // Before the first letter that was typed into a cell, while it is.
   const typedOver = useRef<TableContent | null>(null)
   const keep = (next: TableContent) => {
-    const saved = keptContent(shelf, id)?.saved as TableContent | null
+    const saved = keptContent(shelf, id)?.saved
     // What is as it was saved needs no saving.
-    if (saved && sameCells(saved, next)) discardDraft(shelf, id)
+    if (saved && sameCells(asContent(TABLE, saved), next)) discardDraft(shelf, id)
     else changeContent(shelf, id, next, 'draft')
   }
   const remember = (before: TableContent) =>

@@ -1,9 +1,9 @@
 import { ExternalLink } from 'lucide-react'
 import { useState } from 'react'
 import type { DocumentId } from '@/core/model/ids'
+import { Keys } from '@/parts/Keys'
 import { closeOutside, openOutside, useStanding } from '@/store/outside'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Keys } from '@/ui/parts/Keys'
 
 const SAYS = {
   open: 'Open in a browser window of its own. Picking this window brings it forward.',

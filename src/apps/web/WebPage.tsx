@@ -2,23 +2,23 @@
 import { ArrowLeft, ExternalLink, Keyboard, RotateCw } from 'lucide-react'
 import { type FormEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
-import { changeContent, shownContent, useContent, useTyped } from '@/store/documents'
+import { giveKeys, watchFrame } from '@/parts/pageFrames'
+import { Tool } from '@/parts/Tool'
+import { changeContent, useTyped } from '@/store/documents'
 import { newId } from '@/store/newId'
 import { openOutside } from '@/store/outside'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { giveKeys, watchFrame } from '@/ui/parts/pageFrames'
-import { Tool } from '@/ui/parts/Tool'
 import type { AppProps } from '../contract'
-import type { WebContent } from './manifest'
+import { useShownContent } from '../useContents'
+import { WEB, type WebContent } from './content'
 import { Outside } from './Outside'
 
 /** A page of the web in a frame that can do nothing outside of itself. */
 export default function WebPage({ document: id }: AppProps) {
   const shelf = useShelf()
-  const kept = useContent(id)
   // An app the person added begins at its address.
   const first = useArrangement(({ apps, documents }) => apps[documents[id]?.app ?? '']?.address)
-  const content = kept ? (shownContent(kept) as WebContent | null) : undefined
+  const content = useShownContent(WEB, id)
   const visited = content === undefined ? null : (content?.visited ?? (first ? [first] : []))
   const last = visited?.at(-1) ?? ''
   // Pages that ship with Kite Shelf are kept as paths, wherever it runs.

@@ -1,16 +1,8 @@
 import { Globe } from 'lucide-react'
-import { array, object } from 'yup'
-import { flag, text } from '../contents'
 import type { AppManifest } from '../contract'
+import { WEB, type WebContent } from './content'
 
-/** Content of a web page window: the addresses it was at, the present one last. */
-export interface WebContent {
-  visited: string[]
-  /** Whether it is shown in a browser window of its own, because the person prefers it so. */
-  outside?: boolean
-}
-
-export const web: AppManifest = {
+export const web: AppManifest<WebContent | null> = {
   id: 'web',
   name: 'Web page',
   plural: 'web pages',
@@ -21,6 +13,6 @@ export const web: AppManifest = {
   limits: { minWidth: 320, minHeight: 240 },
   opens: [],
   drafts: false,
-  content: object({ visited: array(text()).required(), outside: flag() }),
+  contents: WEB,
   load: () => import('./WebPage'),
 }

@@ -1,6 +1,5 @@
 import { GROUPS } from '@/core/commands/command'
 import { registry } from '@/core/commands/registry'
-import { AFTER_GROUPS, afterGroup } from '@/core/keys/after'
 import {
   type Bound,
   bindings,
@@ -18,6 +17,7 @@ import { KEY_PLACES, type KeyPlace } from '@/core/model/kinds/binding'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { allWords } from '@/core/text/plain'
+import { AFTER_GROUPS, afterGroup } from './after'
 
 interface CardRow {
   keys: string

@@ -1,10 +1,10 @@
 import { type FormEvent, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
 import { BadAppFile, readAppFile } from '@/core/formats/appFiles'
+import { Answers } from '@/parts/Answers'
+import { Dialog } from '@/parts/Dialog'
 import { useShelf } from '@/store/useShelf'
-import { chooseFiles } from '@/ui/documents/openFiles'
-import { Answers } from '@/ui/parts/Answers'
-import { Dialog } from '@/ui/parts/Dialog'
+import { chooseFiles } from '@/ui/files/openFiles'
 
 /** A web address as an app of its own: typed, or from a file that describes one. */
 export function AddApp() {

@@ -1,10 +1,10 @@
 import { allApps } from '@/apps/list'
 import type { WindowId } from '@/core/model/ids'
 import { byUse, title, window as windowOf } from '@/core/model/selectors'
+import { CommandItem } from '@/parts/CommandItem'
+import { MenuSeam, SubMenu } from '@/parts/Menu'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { CommandItem } from '@/ui/parts/CommandItem'
-import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 import { Exceptions } from './Exceptions'
 
 /** So many windows stand in the menu itself, those used last. */

@@ -3,8 +3,8 @@ import { useShallow } from 'zustand/react/shallow'
 import type { AppManifest } from '@/apps/contract'
 import { allApps } from '@/apps/list'
 import type { State } from '@/core/model/state'
+import { walkAmong } from '@/parts/walking'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { walkAmong } from '@/ui/rack/walking'
 import { launching } from './AppItems'
 
 /** The apps, those on number keys first: how many windows each has, and a click to go there. */

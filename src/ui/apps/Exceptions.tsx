@@ -4,9 +4,9 @@ import { exceptionCommand } from '@/core/commands/apps/exceptions'
 import { excepted } from '@/core/model/exceptions'
 import type { AppId } from '@/core/model/ids'
 import { EXCEPTIONS } from '@/core/model/kinds/app'
+import { CommandItem } from '@/parts/CommandItem'
+import { SubMenu } from '@/parts/Menu'
 import { useShelf } from '@/store/useShelf'
-import { CommandItem } from '@/ui/parts/CommandItem'
-import { SubMenu } from '@/ui/parts/Menu'
 
 /** How the windows of an app are treated otherwise than others; pushed again it ends. */
 export function Exceptions({ app }: { app: AppId }) {

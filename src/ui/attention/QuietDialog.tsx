@@ -4,10 +4,10 @@ import type { DesktopId } from '@/core/model/ids'
 import { desktop } from '@/core/model/selectors'
 import { blockAt } from '@/core/plan/plan'
 import { typedMoment } from '@/core/plan/typed'
+import { Answers } from '@/parts/Answers'
+import { Dialog } from '@/parts/Dialog'
+import { timeOfDay } from '@/parts/Facts'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Answers } from '@/ui/parts/Answers'
-import { Dialog } from '@/ui/parts/Dialog'
-import { timeOfDay } from '@/ui/parts/Facts'
 
 /** Until when a desktop is quiet, and what comes through all the same. */
 export function QuietDialog({ id }: { id: DesktopId }) {

@@ -2,13 +2,13 @@ import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { putOff } from '@/core/attention/waiting'
 import { spell } from '@/core/journal/words'
 import { typedMoment } from '@/core/plan/typed'
+import { Dialog } from '@/parts/Dialog'
+import { timeOfDay } from '@/parts/Facts'
+import { Keys } from '@/parts/Keys'
+import { Kite } from '@/parts/Kite'
+import { useInSight } from '@/parts/useInSight'
 import { useWaits } from '@/store/attention'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { Dialog } from '@/ui/parts/Dialog'
-import { timeOfDay } from '@/ui/parts/Facts'
-import { Keys } from '@/ui/parts/Keys'
-import { Kite } from '@/ui/parts/Kite'
-import { useInSight } from '@/ui/parts/useInSight'
 
 /** All that waits, walked by keys: gone to, put off, or let go in one stroke each. */
 export function WaitingDialog() {

@@ -1,10 +1,10 @@
 import { keysFor } from '@/core/keys/bindings'
 import { currentId } from '@/core/model/selectors'
+import { CommandButton } from '@/parts/CommandButton'
+import { Keys } from '@/parts/Keys'
+import { Kite } from '@/parts/Kite'
 import { useWaits } from '@/store/attention'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { CommandButton } from '@/ui/parts/CommandButton'
-import { Keys } from '@/ui/parts/Keys'
-import { Kite } from '@/ui/parts/Kite'
 import { useQuiet } from './useQuiet'
 import { Since } from './WaitingDialog'
 

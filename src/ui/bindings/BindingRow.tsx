@@ -1,8 +1,8 @@
 import { Plus, X } from 'lucide-react'
 import type { Bindable } from '@/core/card/bindable'
 import { asPressed } from '@/core/keys/sets'
+import { Keys } from '@/parts/Keys'
 import { useShelf } from '@/store/useShelf'
-import { Keys } from '@/ui/parts/Keys'
 import { Press } from './Press'
 
 /** A command with the keys it has; each can be taken away, and others given. */

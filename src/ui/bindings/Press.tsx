@@ -7,10 +7,10 @@ import type { Platform } from '@/core/keys/kept'
 import { asPressed, asWritten, LEADER } from '@/core/keys/sets'
 import { STROKES_MOST } from '@/core/keys/strokes'
 import { KEY_PLACES, type KeyPlace } from '@/core/model/kinds/binding'
+import { Keys } from '@/parts/Keys'
 import { useShelf } from '@/store/useShelf'
 import { isMac, layout } from '@/ui/keys/layout'
 import { mouseStroke, plainStrokes, strokeOf } from '@/ui/keys/stroke'
-import { Keys } from '@/ui/parts/Keys'
 
 /** The platform, as far as the browser tells. */
 function platform(): Platform {

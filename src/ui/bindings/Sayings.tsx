@@ -1,10 +1,10 @@
 import { Fragment } from 'react'
 import { idOf } from '@/core/card/bindable'
+import { type Place, type Saying, TOLD_VERBS } from '@/core/card/spoken'
 import { asPressed } from '@/core/keys/sets'
-import { type Place, type Saying, TOLD_VERBS } from '@/core/keys/spoken'
+import { Keys } from '@/parts/Keys'
+import { PanelSection } from '@/parts/PanelSection'
 import { useShelf } from '@/store/useShelf'
-import { Keys } from '@/ui/parts/Keys'
-import { PanelSection } from '@/ui/parts/PanelSection'
 import { BindingRow } from './BindingRow'
 
 /** The verbs beside each other, a place below the other: each can be given keys, or have them taken away. */

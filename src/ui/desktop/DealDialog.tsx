@@ -1,10 +1,10 @@
 import type { FormEvent } from 'react'
 import { dealing } from '@/core/commands/desktops/letters'
+import { Answers } from '@/parts/Answers'
+import { Dialog } from '@/parts/Dialog'
+import { Kite } from '@/parts/Kite'
+import { LongList } from '@/parts/LongList'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Answers } from '@/ui/parts/Answers'
-import { Dialog } from '@/ui/parts/Dialog'
-import { Kite } from '@/ui/parts/Kite'
-import { LongList } from '@/ui/parts/LongList'
 
 /** What dealing the call letters again would change, before it does. */
 export function DealDialog() {

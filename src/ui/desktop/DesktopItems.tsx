@@ -1,9 +1,9 @@
 import { isQuiet } from '@/core/attention/waiting'
 import type { DesktopId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
+import { CommandItem } from '@/parts/CommandItem'
+import { MenuSeam, SubMenu } from '@/parts/Menu'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { CommandItem } from '@/ui/parts/CommandItem'
-import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 
 const FACE = ['desktop.askLook', 'desktop.askCopyLook', 'desktop.askLetter']
 const ARRANGING = [

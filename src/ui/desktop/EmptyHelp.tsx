@@ -2,8 +2,8 @@ import { appOf } from '@/apps/list'
 import { keysFor } from '@/core/keys/bindings'
 import { byUse, currentId, desktop, title } from '@/core/model/selectors'
 import { runningNow } from '@/core/runs/runs'
+import { Keys } from '@/parts/Keys'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { Keys } from '@/ui/parts/Keys'
 
 const OFFERS: { command: string; args?: object; says: string }[] = [
   { command: 'shelf.openFile', says: 'Open a file from this computer, or drop it here' },

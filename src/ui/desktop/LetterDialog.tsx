@@ -2,11 +2,11 @@ import { type ChangeEvent, type FormEvent, type KeyboardEvent, useRef, useState 
 import { asLetter, TWO_LETTER } from '@/core/keys/letters'
 import type { DesktopId } from '@/core/model/ids'
 import { desktop } from '@/core/model/selectors'
+import { Answers } from '@/parts/Answers'
+import { Dialog } from '@/parts/Dialog'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { layout } from '@/ui/keys/layout'
 import { strokesOf } from '@/ui/keys/stroke'
-import { Answers } from '@/ui/parts/Answers'
-import { Dialog } from '@/ui/parts/Dialog'
 
 /** Another call letter for a desktop: pressed, or typed where it has two strokes. */
 export function LetterDialog({ id }: { id: DesktopId }) {

@@ -1,8 +1,8 @@
 import { memo } from 'react'
 import { signOf } from '@/core/look/look'
 import type { DesktopId } from '@/core/model/ids'
+import { Emblem } from '@/parts/Emblem'
 import { useDesktop, useShelf } from '@/store/useShelf'
-import { Emblem } from '@/ui/parts/Emblem'
 
 const FONTS = {
   display: 'var(--font-display)',

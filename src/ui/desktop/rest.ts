@@ -3,10 +3,10 @@ import { keepsAwake } from '@/core/model/awake'
 import type { DesktopId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
 import { ofShelf } from '@/store/ofShelf'
-import { isBusy } from '@/store/reports'
+import { reportOf } from '@/store/reports'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { rememberScroll } from '@/ui/window/scroll'
+import { rememberScroll } from '@/ui/hand/scroll'
 
 /** How often it is looked which desktops have not been looked at for long, in milliseconds. */
 const LOOK_EVERY = 60_000
@@ -47,7 +47,11 @@ export function useRest(): void {
         order.filter(
           (id) =>
             (left(shelf).get(id) ?? opened) < before &&
-            keepsAwake(shelf.state(), id, (document) => isBusy(shelf, document)) === null,
+            keepsAwake(
+              shelf.state(),
+              id,
+              (document) => reportOf(shelf, document)?.busy === true,
+            ) === null,
         ),
       )
     }

@@ -3,7 +3,7 @@ import type { DesktopId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { area, largeId } from './area'
+import { area, largeId } from '@/ui/area/area'
 
 /** From one desktop to another in the rack: sideways in a row, up or down between rows. */
 function travel({ order, columns }: State, from: DesktopId, to: DesktopId): [x: number, y: number] {

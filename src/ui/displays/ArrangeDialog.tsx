@@ -1,9 +1,9 @@
 import { useRef, useState } from 'react'
 import type { DisplayId } from '@/core/model/ids'
 import type { Display } from '@/core/model/kinds/display'
+import { Dialog } from '@/parts/Dialog'
+import { Keys } from '@/parts/Keys'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { Dialog } from '@/ui/parts/Dialog'
-import { Keys } from '@/ui/parts/Keys'
 import { Arrangement } from './Arrangement'
 import { DisplayFields } from './DisplayFields'
 

@@ -1,8 +1,8 @@
 import type { Display } from '@/core/model/kinds/display'
 import { currentId, desktop, summary } from '@/core/model/selectors'
+import { Backdrop } from '@/parts/Backdrop'
 import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
-import { others, surfaces, useArea } from '@/ui/desktop/area'
-import { Backdrop } from '@/ui/parts/Backdrop'
+import { others, surfaces, useArea } from '@/ui/area/area'
 
 /** The other displays, live and small; a push brings one into the large area. */
 export function Column() {

@@ -2,13 +2,13 @@ import { useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
 import type { DocumentInfo } from '@/core/model/kinds/document'
 import { documentsInUse } from '@/core/model/selectors'
+import { Answers } from '@/parts/Answers'
+import { Dialog } from '@/parts/Dialog'
+import { LongList } from '@/parts/LongList'
 import { allDocuments, bringBack, TAKEN_BACK_WITHIN } from '@/store/catalogue'
 import { peekContent } from '@/store/documents'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { Answers } from '@/ui/parts/Answers'
-import { Dialog } from '@/ui/parts/Dialog'
-import { LongList } from '@/ui/parts/LongList'
 
 const DAY = 86_400_000
 /** What has not been opened for so long is offered to be cleared up. */

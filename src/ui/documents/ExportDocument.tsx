@@ -1,13 +1,14 @@
 import { useEffect, useRef, useState } from 'react'
+import { asContent } from '@/apps/contents'
 import type { AppManifest } from '@/apps/contract'
 import { APPS, appOf } from '@/apps/list'
 import type { DocumentId } from '@/core/model/ids'
 import type { DocumentInfo } from '@/core/model/kinds/document'
+import { Dialog } from '@/parts/Dialog'
+import { download } from '@/parts/download'
 import { loadContent, shownContent } from '@/store/documents'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { Dialog } from '@/ui/parts/Dialog'
-import { download } from '@/ui/parts/download'
 
 /** A document as a file: at once, or asked how where there is more than one way to write it. */
 export function ExportDocument({ id }: { id: DocumentId }) {
@@ -69,7 +70,7 @@ async function begin(
     })
     return null
   }
-  const shown = shownContent(content)
+  const shown = app.contents && asContent(app.contents, shownContent(content))
   const ways = app.writes?.(shown) ?? null
   if (!ways) give(shelf, known, app.write(shown, known.title), shown)
   return ways

@@ -1,8 +1,8 @@
 import { type FormEvent, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/ids'
+import { Answers } from '@/parts/Answers'
+import { Dialog } from '@/parts/Dialog'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Answers } from '@/ui/parts/Answers'
-import { Dialog } from '@/ui/parts/Dialog'
 
 /** Another title for a document. */
 export function TitleDialog({ document }: { document: DocumentId }) {

@@ -1,10 +1,10 @@
 import { type KeyboardEvent, useState } from 'react'
 import type { WindowId } from '@/core/model/ids'
 import { title, window as windowOf } from '@/core/model/selectors'
+import { Dialog } from '@/parts/Dialog'
+import { Keys } from '@/parts/Keys'
 import { saveDraft } from '@/store/documents'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Dialog } from '@/ui/parts/Dialog'
-import { Keys } from '@/ui/parts/Keys'
 import { discard } from './discard'
 
 /** It may come while one types on: so long no key answers, in milliseconds. */

@@ -3,11 +3,11 @@ import { foldOrigin, foldTarget } from '@/core/commands/desktops/fold'
 import type { DesktopId } from '@/core/model/ids'
 import { desktop, title, window as windowOf } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import { Answers } from '@/parts/Answers'
+import { Dialog } from '@/parts/Dialog'
+import { Kite } from '@/parts/Kite'
+import { LongList } from '@/parts/LongList'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Answers } from '@/ui/parts/Answers'
-import { Dialog } from '@/ui/parts/Dialog'
-import { Kite } from '@/ui/parts/Kite'
-import { LongList } from '@/ui/parts/LongList'
 
 /** How many desktops are named; of more it says how many. */
 const NAMED = 8

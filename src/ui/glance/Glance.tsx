@@ -5,14 +5,14 @@ import { standsOn } from '@/core/model/displays'
 import type { DesktopId, DisplayId } from '@/core/model/ids'
 import { desktop, shownFrame, stack, summary } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import { Backdrop } from '@/parts/Backdrop'
+import { Hint } from '@/parts/Keys'
+import { Kite } from '@/parts/Kite'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { useArea } from '@/ui/desktop/area'
+import { useArea } from '@/ui/area/area'
 import { layout } from '@/ui/keys/layout'
 import { plainStrokes } from '@/ui/keys/stroke'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
-import { Backdrop } from '@/ui/parts/Backdrop'
-import { Hint } from '@/ui/parts/Keys'
-import { Kite } from '@/ui/parts/Kite'
 
 /** Room around the frame, and above it for the name. */
 const INSET = 36

@@ -5,24 +5,9 @@ import { HERE, type Home, NAMED } from '@/core/model/kinds/home'
 import { EVERY } from '@/core/model/kinds/window'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import { clockOf } from '@/core/text/clock'
 import { weekBegins } from '@/core/text/week'
 import { useArrangement } from '@/store/useShelf'
-import { NEW_HOME } from './useHomeDraft'
-
-/** A home as it is typed: times as text, the pattern even while it is not used. */
-export interface HomeDraft extends Omit<Home, 'id' | 'from' | 'to'> {
-  titled: boolean
-  from: string
-  to: string
-}
-
-export const draftOf = ({ id: _id, from, to, ...home }: Home): HomeDraft => ({
-  ...home,
-  titled: home.title !== undefined,
-  from: from === undefined ? '' : clockOf(from),
-  to: to === undefined ? '' : clockOf(to),
-})
+import { type HomeDraft, NEW_HOME } from './useHomeDraft'
 
 const DAYS = ['Su', 'Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa']
 

@@ -5,11 +5,11 @@ import { putRightPlan } from '@/core/homes/putRight'
 import { where, whose } from '@/core/homes/words'
 import type { WindowId } from '@/core/model/ids'
 import { title, window as windowOf } from '@/core/model/selectors'
+import { Answers } from '@/parts/Answers'
+import { Dialog } from '@/parts/Dialog'
+import { Kite } from '@/parts/Kite'
+import { LongList } from '@/parts/LongList'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Answers } from '@/ui/parts/Answers'
-import { Dialog } from '@/ui/parts/Dialog'
-import { Kite } from '@/ui/parts/Kite'
-import { LongList } from '@/ui/parts/LongList'
 
 /** The moves that bring every window home, with their reasons, each to be left out. */
 export function PutRightDialog() {

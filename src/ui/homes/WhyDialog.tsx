@@ -6,8 +6,8 @@ import { homeInWords, where } from '@/core/homes/words'
 import type { WindowId } from '@/core/model/ids'
 import { EVERY } from '@/core/model/kinds/window'
 import { title, window as windowOf } from '@/core/model/selectors'
+import { Dialog } from '@/parts/Dialog'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Dialog } from '@/ui/parts/Dialog'
 
 /** Which home, or what else, put a window where it is; and which other homes lost, and why. */
 export function WhyDialog({ id }: { id: WindowId }) {

@@ -1,10 +1,23 @@
 import { useState } from 'react'
 import type { Home } from '@/core/model/kinds/home'
-import { minuteOf } from '@/core/text/clock'
-import type { HomeDraft } from './HomeFields'
+import { clockOf, minuteOf } from '@/core/text/clock'
 
 /** The id of a home that is not set yet. */
 export const NEW_HOME = 'new'
+
+/** A home as it is typed: times as text, the pattern even while it is not used. */
+export interface HomeDraft extends Omit<Home, 'id' | 'from' | 'to'> {
+  titled: boolean
+  from: string
+  to: string
+}
+
+export const draftOf = ({ id: _id, from, to, ...home }: Home): HomeDraft => ({
+  ...home,
+  titled: home.title !== undefined,
+  from: from === undefined ? '' : clockOf(from),
+  to: to === undefined ? '' : clockOf(to),
+})
 
 /** A home while it is typed: the draft, and the home it makes or what is wrong with it. */
 export function useHomeDraft(first: HomeDraft, id: string | undefined) {

@@ -8,11 +8,11 @@ import { standsOn } from '@/core/model/displays'
 import { EVERY, type Window } from '@/core/model/kinds/window'
 import { currentId, focusedWindow, shownFrame, stack, title } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import { CommandButton } from '@/parts/CommandButton'
+import { Fact, HomeFact, timeOfDay } from '@/parts/Facts'
+import { Tool } from '@/parts/Tool'
 import { useToday } from '@/store/journal'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { CommandButton } from '@/ui/parts/CommandButton'
-import { Fact, HomeFact, timeOfDay } from '@/ui/parts/Facts'
-import { Tool } from '@/ui/parts/Tool'
 
 const WIDTH = 272
 

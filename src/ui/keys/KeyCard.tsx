@@ -1,15 +1,15 @@
 import { useEffect, useState } from 'react'
 import { appOf } from '@/apps/list'
 import { cardGroups, firstPage, keyCard, searchCard } from '@/core/card/card'
+import { cardIntro } from '@/core/card/markdown'
 import { shareByKey } from '@/core/journal/share'
-import { cardIntro } from '@/core/keys/markdown'
 import { counted } from '@/core/text/counted'
+import { CommandButton } from '@/parts/CommandButton'
+import { Dialog } from '@/parts/Dialog'
+import { KeyGroups } from '@/parts/KeyGroups'
+import { SearchField } from '@/parts/SearchField'
 import { useToday } from '@/store/journal'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { CommandButton } from '@/ui/parts/CommandButton'
-import { Dialog } from '@/ui/parts/Dialog'
-import { KeyGroups } from '@/ui/parts/KeyGroups'
-import { SearchField } from '@/ui/parts/SearchField'
 
 /** The keys that matter, all of them on one page, or those that are looked for: as they are now. */
 export function KeyCard({ print = false }: { print?: boolean }) {

@@ -1,7 +1,5 @@
 import type { WindowId } from '@/core/model/ids'
 import { focusId } from '@/core/model/selectors'
-import { ofShelf } from '@/store/ofShelf'
-import type { Shelf } from '@/store/shelf'
 import {
   focusContent,
   isAsking,
@@ -11,7 +9,9 @@ import {
   keyTarget,
   LANDING,
   windowElement,
-} from '@/ui/parts/focus'
+} from '@/parts/focus'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
 
 /**
  * Keys that are pressed before their window can take them. One goes to a desktop and types at once,

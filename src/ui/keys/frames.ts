@@ -1,10 +1,10 @@
 import { useEffect } from 'react'
 import { boolean, object, string } from 'yup'
 import { focusId } from '@/core/model/selectors'
+import { focusContent, takeBack } from '@/parts/focus'
+import { openFrame, shutFrames, wasGiven } from '@/parts/pageFrames'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { focusContent, takeBack } from '@/ui/parts/focus'
-import { openFrame, shutFrames, wasGiven } from '@/ui/parts/pageFrames'
 import { TWICE } from './layer'
 
 /**

@@ -1,6 +1,6 @@
+import { isAsking } from '@/parts/focus'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
-import { isAsking } from '@/ui/parts/focus'
 
 /**
  * The layer for one hand, in the set of that name: Alt tapped twice turns it on, and plain keys are

@@ -1,7 +1,5 @@
 import { useEffect } from 'react'
 import { currentId, focusId } from '@/core/model/selectors'
-import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { bringForward } from '@/ui/displays/openDisplay'
 import {
   focusContent,
   isAsking,
@@ -10,7 +8,9 @@ import {
   leaveDisabled,
   noteInput,
   settle,
-} from '@/ui/parts/focus'
+} from '@/parts/focus'
+import { useArrangement, usePage, useShelf } from '@/store/useShelf'
+import { bringForward } from '@/ui/displays/openDisplay'
 import { pressKept } from './early'
 
 /** The browser's focus goes where the focused window is, and comes back there after whatever is done. */

@@ -1,5 +1,5 @@
 import { useLayoutEffect } from 'react'
-import { REPEATS } from '@/core/keys/after'
+import { REPEATS } from '@/core/card/after'
 import { type Bound, type Heard, hear, keysFor } from '@/core/keys/bindings'
 import { hearIn } from '@/core/keys/places'
 import { asPressed, following, isOfSet, LEADER, meant } from '@/core/keys/sets'

@@ -8,6 +8,8 @@ import { sentences } from '@/core/finding/verbs'
 import { keysFor, THIS } from '@/core/keys/bindings'
 import { asPressed } from '@/core/keys/sets'
 import { plain } from '@/core/text/plain'
+import { Keys } from '@/parts/Keys'
+import { Kite } from '@/parts/Kite'
 import { bringBack, useAllDocuments } from '@/store/catalogue'
 import { whenIdle } from '@/store/idle'
 import { showPassage } from '@/store/passages'
@@ -16,8 +18,6 @@ import { useLooked } from '@/store/texts'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { isPossible } from '@/ui/keys/possible'
 import { useChosen } from '@/ui/keys/useChosen'
-import { Keys } from '@/ui/parts/Keys'
-import { Kite } from '@/ui/parts/Kite'
 
 const NAMES = {
   windows: 'Windows',

@@ -6,10 +6,10 @@ import { asPressed, LEADER } from '@/core/keys/sets'
 import type { DesktopId } from '@/core/model/ids'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import { Keys } from '@/parts/Keys'
+import { Kite } from '@/parts/Kite'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { isPossible } from '@/ui/keys/possible'
-import { Keys } from '@/ui/parts/Keys'
-import { Kite } from '@/ui/parts/Kite'
 
 /** How long a first stroke waits for its card, where it is not shown at once, in milliseconds. */
 const MOMENT = 400

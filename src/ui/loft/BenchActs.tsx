@@ -1,8 +1,8 @@
 import type { DesktopId, WindowId } from '@/core/model/ids'
+import { Keys } from '@/parts/Keys'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { runAbout } from '@/ui/keys/running'
 import type { Acts } from '@/ui/keys/usePlaceKeys'
-import { Keys } from '@/ui/parts/Keys'
 import { loftKeys } from './acting'
 
 /** Something that can be done with the choice; without a command it takes a letter. */

@@ -1,7 +1,7 @@
 import { legible } from '@/core/card/card'
+import { Hint, Keys } from '@/parts/Keys'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import type { Acts } from '@/ui/keys/usePlaceKeys'
-import { Hint, Keys } from '@/ui/parts/Keys'
 import { loftKeys } from './acting'
 
 const SIZES = [

@@ -1,6 +1,6 @@
 import { desktop } from '@/core/model/selectors'
+import { Kite } from '@/parts/Kite'
 import { useArrangement } from '@/store/useShelf'
-import { Kite } from '@/ui/parts/Kite'
 
 /** While windows are dragged: every desktop's mark in reach, however far its row has scrolled. */
 export function Marks() {

@@ -2,9 +2,9 @@ import { appOf } from '@/apps/list'
 import { CAPTION } from '@/core/geometry/shelves'
 import type { WindowId } from '@/core/model/ids'
 import { title, window as windowOf } from '@/core/model/selectors'
+import { Kite } from '@/parts/Kite'
+import { ignoreSecondClick } from '@/parts/secondClick'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { Kite } from '@/ui/parts/Kite'
-import { ignoreSecondClick } from '@/ui/parts/secondClick'
 
 interface StandingProps {
   id: WindowId

@@ -2,11 +2,11 @@ import { useDrag } from '@use-gesture/react'
 import type { DesktopId, WindowId } from '@/core/model/ids'
 import { EVERY } from '@/core/model/kinds/window'
 import { desktop, title, window } from '@/core/model/selectors'
+import { foundAt } from '@/parts/foundAt'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { foundAt } from '@/ui/parts/foundAt'
-import { held, showInHand } from '@/ui/window/inHand'
+import { held, showInHand } from '@/ui/hand/inHand'
 
 /** How near the upper and lower edge the shelves scroll while something is dragged, and by what. */
 const EDGE = 48

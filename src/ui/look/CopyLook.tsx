@@ -4,12 +4,12 @@ import type { DesktopId } from '@/core/model/ids'
 import type { Desktop } from '@/core/model/kinds/desktop'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import { Answers } from '@/parts/Answers'
+import { Dialog } from '@/parts/Dialog'
+import { Emblem } from '@/parts/Emblem'
+import { Kite } from '@/parts/Kite'
+import { Pattern } from '@/parts/Pattern'
 import { useShelf } from '@/store/useShelf'
-import { Answers } from '@/ui/parts/Answers'
-import { Dialog } from '@/ui/parts/Dialog'
-import { Emblem } from '@/ui/parts/Emblem'
-import { Kite } from '@/ui/parts/Kite'
-import { Pattern } from '@/ui/parts/Pattern'
 
 /** Which parts of a look go to which desktops, shown on their marks before it is done. */
 export function CopyLook({ id }: { id: DesktopId }) {

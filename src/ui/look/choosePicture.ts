@@ -3,7 +3,7 @@ import { current } from '@/core/model/selectors'
 import { putContent } from '@/store/documents'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
-import { chooseFiles } from '@/ui/documents/openFiles'
+import { chooseFiles } from '@/ui/files/openFiles'
 
 /** The longest side a backdrop is kept with, in pixels: it is drawn behind windows. */
 const LONGEST = 2560

@@ -1,7 +1,7 @@
 import { rowsOf } from '@/core/model/grid'
 import { currentId, desktop } from '@/core/model/selectors'
+import { Kite } from '@/parts/Kite'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Kite } from '@/ui/parts/Kite'
 
 /** How many marks of a line stand side by side. */
 const LINE = 12

@@ -1,5 +1,5 @@
+import { Keys } from '@/parts/Keys'
 import { usePage } from '@/store/useShelf'
-import { Keys } from '@/ui/parts/Keys'
 import { Marks } from './Marks'
 
 /** Near the sign while Alt is held after next or previous: where one is among the desktops. */

@@ -1,13 +1,13 @@
 import { DropdownMenu } from 'radix-ui'
 import type { WindowId } from '@/core/model/ids'
 import { title, window as windowOf } from '@/core/model/selectors'
-import type { Menu } from '@/store/shelf'
+import { CommandItem } from '@/parts/CommandItem'
+import { giveBack } from '@/parts/focus'
+import { MenuSheet } from '@/parts/Menu'
+import type { Menu } from '@/store/page'
 import { usePage, useShelf } from '@/store/useShelf'
 import { AppItems } from '@/ui/apps/AppItems'
 import { DesktopItems } from '@/ui/desktop/DesktopItems'
-import { CommandItem } from '@/ui/parts/CommandItem'
-import { giveBack } from '@/ui/parts/focus'
-import { MenuSheet } from '@/ui/parts/Menu'
 import { WindowItems } from '@/ui/window/WindowItems'
 
 /**

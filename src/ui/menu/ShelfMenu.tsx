@@ -1,10 +1,10 @@
 import { DropdownMenu } from 'radix-ui'
+import { CommandItem } from '@/parts/CommandItem'
+import { giveBack } from '@/parts/focus'
+import { Kite } from '@/parts/Kite'
+import { MenuSeam, MenuSheet, SubMenu } from '@/parts/Menu'
 import type { Shelf } from '@/store/shelf'
 import { usePage, useShelf } from '@/store/useShelf'
-import { CommandItem } from '@/ui/parts/CommandItem'
-import { giveBack } from '@/ui/parts/focus'
-import { Kite } from '@/ui/parts/Kite'
-import { MenuSeam, MenuSheet, SubMenu } from '@/ui/parts/Menu'
 
 const WINDOWS = ['loft.byApp', 'windows.sweep', 'windows.isolate', 'home.askPutRight']
 const ROWS = ['grid.addRow', 'grid.addColumn', 'grid.removeRow', 'grid.removeColumn']

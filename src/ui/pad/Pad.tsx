@@ -9,10 +9,10 @@ import { connected, frameOf, standsOn } from '@/core/model/displays'
 import { excepted, limitsOf } from '@/core/model/exceptions'
 import type { WindowId } from '@/core/model/ids'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
+import { Keys } from '@/parts/Keys'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
-import { Keys } from '@/ui/parts/Keys'
 
 /** The card's size, in CSS pixels: the cells, and a line for each of what else the keys do. */
 const sizeFor = (lines: number) => ({ width: 240, height: 164 + 23 * lines })

@@ -1,7 +1,7 @@
 import type { DesktopId, WindowId } from '@/core/model/ids'
 import { desktop, openDesktop, title, window as windowOf } from '@/core/model/selectors'
+import { Dialog } from '@/parts/Dialog'
 import { useShelf } from '@/store/useShelf'
-import { Dialog } from '@/ui/parts/Dialog'
 
 /** A solo or a pair takes no other window: what would work instead. */
 export function FullDialog({

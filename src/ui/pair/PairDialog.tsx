@@ -7,10 +7,10 @@ import type { WindowId } from '@/core/model/ids'
 import type { Window } from '@/core/model/kinds/window'
 import { title, window as windowOf } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import { Dialog } from '@/parts/Dialog'
+import { Keys } from '@/parts/Keys'
+import { Kite } from '@/parts/Kite'
 import { useShelf } from '@/store/useShelf'
-import { Dialog } from '@/ui/parts/Dialog'
-import { Keys } from '@/ui/parts/Keys'
-import { Kite } from '@/ui/parts/Kite'
 
 /** How many windows the short list has; more are found by typing. */
 const MOST = 8

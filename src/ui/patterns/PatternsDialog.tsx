@@ -4,11 +4,11 @@ import { appOf } from '@/apps/list'
 import { BLANK } from '@/core/commands/desktops/patterns'
 import type { Pattern } from '@/core/model/kinds/pattern'
 import { currentId, desktop } from '@/core/model/selectors'
+import { Answers } from '@/parts/Answers'
+import { Dialog } from '@/parts/Dialog'
+import { Kite } from '@/parts/Kite'
+import { LongList } from '@/parts/LongList'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Answers } from '@/ui/parts/Answers'
-import { Dialog } from '@/ui/parts/Dialog'
-import { Kite } from '@/ui/parts/Kite'
-import { LongList } from '@/ui/parts/LongList'
 
 /** Desktops to make others like: one is chosen, a name typed, and it is there. */
 export function PatternsDialog({ pattern }: { pattern?: string }) {

@@ -3,10 +3,10 @@ import type { Rect } from '@/core/geometry/rect'
 import { connected } from '@/core/model/displays'
 import type { Display } from '@/core/model/kinds/display'
 import { current, title, window as windowOf } from '@/core/model/selectors'
+import { download } from '@/parts/download'
+import { windowElement } from '@/parts/focus'
 import type { Shelf } from '@/store/shelf'
-import { largeId, surfaces } from '@/ui/desktop/area'
-import { download } from '@/ui/parts/download'
-import { windowElement } from '@/ui/parts/focus'
+import { largeId, surfaces } from '@/ui/area/area'
 import { fontRules } from './fonts'
 
 /** What is not part of a picture: what is hidden, beside it, or only there to be pushed. */

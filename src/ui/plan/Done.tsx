@@ -3,9 +3,9 @@ import { spell } from '@/core/journal/words'
 import type { Block } from '@/core/model/kinds/block'
 import { compared } from '@/core/plan/done'
 import { atMinute, dayOf } from '@/core/plan/plan'
+import { Kite } from '@/parts/Kite'
+import { PanelSection } from '@/parts/PanelSection'
 import { useArrangement } from '@/store/useShelf'
-import { Kite } from '@/ui/parts/Kite'
-import { PanelSection } from '@/ui/parts/PanelSection'
 
 const inWords = (time: number): string => (time > 0 ? spell(Math.round(time / 60_000)) : '–')
 

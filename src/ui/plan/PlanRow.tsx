@@ -1,10 +1,10 @@
 import { Play, SkipForward, Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import type { Block } from '@/core/model/kinds/block'
+import { timeOfDay } from '@/parts/Facts'
+import { Kite } from '@/parts/Kite'
+import { Tool } from '@/parts/Tool'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { timeOfDay } from '@/ui/parts/Facts'
-import { Kite } from '@/ui/parts/Kite'
-import { Tool } from '@/ui/parts/Tool'
 
 /** A block with its times, which are typed anew to move it, and what else can be done with it. */
 export function PlanRow({ block, on }: { block: Block; on: boolean }) {

@@ -2,10 +2,10 @@ import { useEffect, useMemo, useRef } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { currentId } from '@/core/model/selectors'
 import { blockAfter, blockAt, offered } from '@/core/plan/plan'
+import { timeOfDay } from '@/parts/Facts'
+import { Keys } from '@/parts/Keys'
+import { Kite } from '@/parts/Kite'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { timeOfDay } from '@/ui/parts/Facts'
-import { Keys } from '@/ui/parts/Keys'
-import { Kite } from '@/ui/parts/Kite'
 import { usePlanTime } from './usePlan'
 
 /** How long nothing is typed until one goes by oneself, in milliseconds. */

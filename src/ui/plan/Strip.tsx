@@ -3,8 +3,8 @@ import type { Stretch } from '@/core/journal/time'
 import type { Block } from '@/core/model/kinds/block'
 import { currentId } from '@/core/model/selectors'
 import { atMinute, dayOf } from '@/core/plan/plan'
+import { timeOfDay } from '@/parts/Facts'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { timeOfDay } from '@/ui/parts/Facts'
 
 /** Hours the strip shows at least, and its height for each of them in CSS pixels. */
 const FROM = 6

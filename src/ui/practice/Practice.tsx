@@ -4,11 +4,11 @@ import { strokesOfLetter } from '@/core/keys/letters'
 import { type Go, median, nextGo, ROUND, slowest } from '@/core/keys/practice'
 import { asPressed } from '@/core/keys/sets'
 import { currentId, desktop } from '@/core/model/selectors'
+import { Keys } from '@/parts/Keys'
+import { Kite } from '@/parts/Kite'
 import { keepRound, practised } from '@/store/practice'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Keys } from '@/ui/parts/Keys'
-import { Kite } from '@/ui/parts/Kite'
 
 /** How long one looks for the letter before it is told, in milliseconds. */
 const TOLD_AFTER = 3000

@@ -6,14 +6,14 @@ import { displayShowing } from '@/core/model/displays'
 import type { DesktopId, WindowId } from '@/core/model/ids'
 import { currentId, lastId, summary } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import { Emblem } from '@/parts/Emblem'
+import { Kite } from '@/parts/Kite'
+import { NameField } from '@/parts/NameField'
 import { useWaiting } from '@/store/attention'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, useDesktop, useList, usePage, useShelf } from '@/store/useShelf'
 import { useQuiet } from '@/ui/attention/useQuiet'
-import { Emblem } from '@/ui/parts/Emblem'
-import { Kite } from '@/ui/parts/Kite'
 import { Bows } from './Bow'
-import { NameField } from './NameField'
 
 /** A desktop in the rack: its mark, its name, and a tail with a bow for each window. */
 export const Row = memo(function Row({ id }: { id: DesktopId }) {

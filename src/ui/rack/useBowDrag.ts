@@ -3,9 +3,9 @@ import type { DesktopId, WindowId } from '@/core/model/ids'
 import { currentId, title } from '@/core/model/selectors'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { held, showInHand } from '@/ui/window/inHand'
-import { sendByHand } from '@/ui/window/sendByHand'
-import { Hold, markRow, rowAt } from './dropping'
+import { Hold, markRow, rowAt } from '@/ui/hand/dropping'
+import { held, showInHand } from '@/ui/hand/inHand'
+import { sendByHand } from '@/ui/hand/sendByHand'
 
 /**
  * A bow is its window: dragged onto a row the window goes there, dragged onto the desktop one is on

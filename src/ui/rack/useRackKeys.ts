@@ -1,9 +1,9 @@
 import type { KeyboardEvent } from 'react'
 import type { Direction } from '@/core/geometry/direction'
+import { focusContent, isByKey } from '@/parts/focus'
+import { rowOf, walkRack } from '@/parts/walking'
 import { useShelf } from '@/store/useShelf'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
-import { focusContent, isByKey } from '@/ui/parts/focus'
-import { rowOf, walkRack } from './walking'
 
 /** The keys of the rack, about the desktop whose row has the focus. */
 export function useRackKeys(): (event: KeyboardEvent) => void {

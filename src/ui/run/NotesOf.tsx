@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react'
 import { desktopOf, type Running, stopName } from '@/core/runs/runs'
+import { timeOfDay } from '@/parts/Facts'
+import { Kite } from '@/parts/Kite'
 import { useArrangement } from '@/store/useShelf'
-import { timeOfDay } from '@/ui/parts/Facts'
-import { Kite } from '@/ui/parts/Kite'
 
 /** What is to be said at the stop a run is at, what comes next, and the time. */
 export function NotesOf({ running }: { running: Running }) {

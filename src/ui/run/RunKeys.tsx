@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react'
 import { keysIn } from '@/core/keys/places'
 import type { Running } from '@/core/runs/runs'
+import { Keys } from '@/parts/Keys'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
-import { Keys } from '@/ui/parts/Keys'
 import { NotesOf } from './NotesOf'
 
 /** How long it is told how to go on, at the start and when the pointer moves, in milliseconds. */

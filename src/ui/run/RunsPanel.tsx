@@ -3,11 +3,11 @@ import { type FormEvent, useEffect, useRef, useState } from 'react'
 import type { Run, Stop } from '@/core/model/kinds/run'
 import { currentId, focusId } from '@/core/model/selectors'
 import { desktopOf, isThere, stopName } from '@/core/runs/runs'
+import { Kite } from '@/parts/Kite'
+import { PanelSection } from '@/parts/PanelSection'
+import { SidePanel } from '@/parts/SidePanel'
+import { Tool } from '@/parts/Tool'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Kite } from '@/ui/parts/Kite'
-import { PanelSection } from '@/ui/parts/PanelSection'
-import { SidePanel } from '@/ui/parts/SidePanel'
-import { Tool } from '@/ui/parts/Tool'
 
 /** Walks through desktops and windows: made, put in order, with notes, and started. */
 export function RunsPanel() {

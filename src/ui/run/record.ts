@@ -1,6 +1,6 @@
 import { runningNow } from '@/core/runs/runs'
+import { download } from '@/parts/download'
 import type { Shelf } from '@/store/shelf'
-import { download } from '@/ui/parts/download'
 
 /** Films the page from the first stop of a run to its end, and gives the person the file. */
 export async function record(shelf: Shelf, run: string): Promise<void> {

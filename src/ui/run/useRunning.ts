@@ -2,7 +2,7 @@ import { useMemo } from 'react'
 import type { State } from '@/core/model/state'
 import { type Running, runningNow } from '@/core/runs/runs'
 import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
-import { useSeat } from '@/ui/desktop/seat'
+import { useSeat } from '@/ui/area/seat'
 
 /** What decides what a run shows: nothing is drawn anew for anything else. */
 const parts = ({ running, runs, desktops, windows }: State) =>

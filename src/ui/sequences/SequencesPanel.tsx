@@ -2,11 +2,11 @@ import { Play, Trash2 } from 'lucide-react'
 import { type FormEvent, useState } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import type { Deed, Sequence } from '@/core/model/kinds/sequence'
+import { timeOfDay } from '@/parts/Facts'
+import { Keys } from '@/parts/Keys'
+import { PanelSection } from '@/parts/PanelSection'
+import { SidePanel } from '@/parts/SidePanel'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { timeOfDay } from '@/ui/parts/Facts'
-import { Keys } from '@/ui/parts/Keys'
-import { PanelSection } from '@/ui/parts/PanelSection'
-import { SidePanel } from '@/ui/parts/SidePanel'
 
 /** What was done last becomes a command of one's own, with a name and keys. */
 export function SequencesPanel() {

@@ -2,10 +2,10 @@ import { useState } from 'react'
 import { appOf } from '@/apps/list'
 import type { WindowId } from '@/core/model/ids'
 import { title } from '@/core/model/selectors'
+import { Dialog } from '@/parts/Dialog'
+import { LongList } from '@/parts/LongList'
 import { type KeptSession, useSessions } from '@/store/sessions'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Dialog } from '@/ui/parts/Dialog'
-import { LongList } from '@/ui/parts/LongList'
 
 /** Earlier arrangements: one is reopened whole, or windows are picked from it. */
 export function SessionsDialog() {

@@ -1,7 +1,7 @@
 import { BadSettingsFile, readSettingsFile, settingsFile } from '@/core/formats/settingsFile'
+import { download } from '@/parts/download'
 import type { Shelf } from '@/store/shelf'
-import { chooseFiles } from '@/ui/documents/openFiles'
-import { download } from '@/ui/parts/download'
+import { chooseFiles } from '@/ui/files/openFiles'
 
 /** Settings, homes and keys as a file of their own. */
 export function exportSettings(shelf: Shelf): void {

@@ -1,9 +1,9 @@
 import { Check } from 'lucide-react'
 import { useEffect } from 'react'
 import { keysFor } from '@/core/keys/bindings'
+import { Keys } from '@/parts/Keys'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { useSeat } from '@/ui/desktop/seat'
-import { Keys } from '@/ui/parts/Keys'
+import { useSeat } from '@/ui/area/seat'
 import { STEPS } from './steps'
 
 /** The first five minutes, on the person's own shelf: each step is ticked by what happens. */

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { allApps } from '@/apps/list'
 import { isBare } from '@/core/commands/shelf/start'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { useSeat } from '@/ui/desktop/seat'
+import { useSeat } from '@/ui/area/seat'
 
 /** On a shelf where nothing was made yet: three ways to begin. */
 export function Start() {

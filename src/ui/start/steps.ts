@@ -1,6 +1,6 @@
 import { currentId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import type { PageState } from '@/store/shelf'
+import type { PageState } from '@/store/page'
 
 /** What is looked at to see whether a step was done. */
 type Seen = PageState

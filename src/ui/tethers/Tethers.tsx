@@ -2,11 +2,11 @@ import { Pause, Play, SkipForward, X } from 'lucide-react'
 import { type FormEvent, useEffect, useRef, useState } from 'react'
 import { appOf } from '@/apps/list'
 import type { WindowId } from '@/core/model/ids'
+import { focusContent } from '@/parts/focus'
+import { useMedia } from '@/parts/useMedia'
 import { useTyped } from '@/store/documents'
 import { actAfar, type Control, useTethers } from '@/store/tethers'
 import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
-import { focusContent } from '@/ui/parts/focus'
-import { useMedia } from '@/ui/parts/useMedia'
 import { placed, type Shown, shownTethers } from './list'
 
 const GLYPHS = { pause: Pause, play: Play, next: SkipForward, drop: X }

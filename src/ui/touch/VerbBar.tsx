@@ -11,9 +11,8 @@ import {
   Send,
   Undo2,
 } from 'lucide-react'
-
+import { useMedia } from '@/parts/useMedia'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { useMedia } from '../parts/useMedia'
 
 interface Verb {
   says: string

@@ -2,11 +2,11 @@ import { useEffect, useRef, useState } from 'react'
 import { appOf } from '@/apps/list'
 import { keysIn } from '@/core/keys/places'
 import { byUse, currentId, title } from '@/core/model/selectors'
+import { Hint } from '@/parts/Keys'
+import { Kite } from '@/parts/Kite'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useChosen } from '@/ui/keys/useChosen'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
-import { Hint } from '@/ui/parts/Keys'
-import { Kite } from '@/ui/parts/Kite'
 import { Likeness } from '@/ui/window/Likeness'
 
 /** Recent windows in order of use, while Alt is held; letting go picks. */

@@ -17,13 +17,13 @@ import {
   title,
 } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import { Keys } from '@/parts/Keys'
+import { Kite } from '@/parts/Kite'
+import { ignoreSecondClick } from '@/parts/secondClick'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { useArea } from '@/ui/desktop/area'
+import { useArea } from '@/ui/area/area'
 import { useChosen } from '@/ui/keys/useChosen'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
-import { Keys } from '@/ui/parts/Keys'
-import { Kite } from '@/ui/parts/Kite'
-import { ignoreSecondClick } from '@/ui/parts/secondClick'
 
 /** Windows side by side, none covering another, each with a letter to pick it by. */
 export function Unstack() {

@@ -3,9 +3,9 @@ import { useShallow } from 'zustand/react/shallow'
 import type { Size } from '@/core/geometry/rect'
 import type { WindowId } from '@/core/model/ids'
 import { shownFrame } from '@/core/model/selectors'
+import { windowElement } from '@/parts/focus'
 import { whenIdle } from '@/store/idle'
 import { useArrangement } from '@/store/useShelf'
-import { windowElement } from '@/ui/parts/focus'
 import { useShowing } from './showing'
 
 /** How soon a picture follows what changes in its window, live or not, in milliseconds. */

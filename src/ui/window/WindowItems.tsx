@@ -1,11 +1,11 @@
 import { connected } from '@/core/model/displays'
 import type { WindowId } from '@/core/model/ids'
 import { desktop, focusId } from '@/core/model/selectors'
+import { CommandItem } from '@/parts/CommandItem'
+import { MenuSeam, SubMenu } from '@/parts/Menu'
 import { tethersNow } from '@/store/tethers'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Exceptions } from '@/ui/apps/Exceptions'
-import { CommandItem } from '@/ui/parts/CommandItem'
-import { MenuSeam, SubMenu } from '@/ui/parts/Menu'
 import { isTethered } from '@/ui/tethers/list'
 
 const PLACING = ['window.pad', 'window.solo', 'window.pair', 'window.maximise', 'window.minimise']

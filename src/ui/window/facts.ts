@@ -7,8 +7,9 @@ import type { WindowId } from '@/core/model/ids'
 import type { Window } from '@/core/model/kinds/window'
 import { shownFrame } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import type { PageState, Shelf } from '@/store/shelf'
-import { largeId, surfaces } from '@/ui/desktop/area'
+import type { PageState } from '@/store/page'
+import type { Shelf } from '@/store/shelf'
+import { largeId, surfaces } from '@/ui/area/area'
 
 /** What a window fills, if anything. */
 export type Full = 'solo' | 'pair' | 'maximised' | null

@@ -1,7 +1,7 @@
 import type { DocumentId, WindowId } from '@/core/model/ids'
+import { isLanding, windowElement } from '@/parts/focus'
 import { usePassage } from '@/store/passages'
 import { useShelf } from '@/store/useShelf'
-import { isLanding, windowElement } from '@/ui/parts/focus'
 
 /** Shows a passage that was found, in whatever a window shows as text. */
 export function useShownPassage(window: WindowId, shown: DocumentId): void {

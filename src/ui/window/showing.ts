@@ -6,10 +6,11 @@ import { currentId, desktop, focusId, isVisible } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { whenIdle } from '@/store/idle'
 import { ofShelf } from '@/store/ofShelf'
+import type { PageState } from '@/store/page'
 import { sameValues } from '@/store/same'
-import type { PageState, Shelf } from '@/store/shelf'
+import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { area, largeId, surfaces } from '@/ui/desktop/area'
+import { area, largeId, surfaces } from '@/ui/area/area'
 import { type Facts, factsOf } from './facts'
 
 /** Windows that stand in one element. Where all are hidden, it is hidden instead of each of them. */

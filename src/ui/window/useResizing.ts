@@ -5,11 +5,11 @@ import type { Edge } from '@/core/geometry/edges'
 import { HEM, limited, type Rect } from '@/core/geometry/rect'
 import type { WindowId } from '@/core/model/ids'
 import { shownFrame, window as windowOf } from '@/core/model/selectors'
+import { windowElement } from '@/parts/focus'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { largeScale } from '@/ui/desktop/area'
-import { windowElement } from '@/ui/parts/focus'
-import { held } from './inHand'
+import { largeScale } from '@/ui/area/area'
+import { held } from '@/ui/hand/inHand'
 
 export const GRIPS = ['n', 'e', 's', 'w', 'nw', 'ne', 'sw', 'se'] as const
 type Grip = (typeof GRIPS)[number]

@@ -1,5 +1,5 @@
 import { headers } from 'next/headers'
-import { Workspace } from '@/ui/Workspace'
+import { Workspace } from '@/ui/page/Workspace'
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const nonce = (await headers()).get('x-nonce') ?? ''

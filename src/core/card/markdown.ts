@@ -1,7 +1,7 @@
-import type { Card } from '@/core/card/card'
-import { cardGroups } from '@/core/card/card'
+import { LEADER } from '@/core/keys/sets'
 import type { KeySet } from '@/core/settings/keySets'
-import { LEADER } from './sets'
+import type { Card } from './card'
+import { cardGroups } from './card'
 
 /** How commands are said in a set of keys, above the card. */
 export function cardIntro(set: KeySet): string {

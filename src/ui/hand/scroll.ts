@@ -1,7 +1,7 @@
 import type { WindowId } from '@/core/model/ids'
+import { windowElement } from '@/parts/focus'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
-import { windowElement } from '@/ui/parts/focus'
 
 /** Where something is scrolled to: its way from the window's body down, child by child. */
 interface Scrolled {

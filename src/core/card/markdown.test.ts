@@ -1,6 +1,6 @@
 import { World } from '@testing/world'
-import { cardGroups, keyCard, searchCard, shortRows } from '@/core/card/card'
 import { KEY_SETS, type KeySet } from '@/core/settings/keySets'
+import { cardGroups, keyCard, searchCard, shortRows } from './card'
 import { cardAsMarkdown, cardIntro } from './markdown'
 
 const card = (world: World) => keyCard(world.state, (id) => id)

@@ -1,10 +1,10 @@
 import { useEffect } from 'react'
 import type { DesktopId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
+import { foundAt } from '@/parts/foundAt'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { foundAt } from '@/ui/parts/foundAt'
 
 /** What is dragged over the rack finds its row here; rows are marked without a render. */
 

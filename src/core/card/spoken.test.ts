@@ -1,6 +1,6 @@
 import { World } from '@testing/world'
-import { bindable } from '@/core/card/bindable'
-import { keysFor } from './bindings'
+import { keysFor } from '@/core/keys/bindings'
+import { bindable } from './bindable'
 import { sayings, searchSayings } from './spoken'
 
 function office() {

@@ -1,7 +1,7 @@
-import type { Bindable } from '@/core/card/bindable'
+import { bindings, lettered, PLACES, VERBS } from '@/core/keys/bindings'
 import type { State } from '@/core/model/state'
 import { allWords } from '@/core/text/plain'
-import { bindings, lettered, PLACES, VERBS } from './bindings'
+import type { Bindable } from './bindable'
 
 /** What is said with a verb and a place, and the keys it has. */
 export interface Saying extends Bindable {

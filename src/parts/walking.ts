@@ -1,7 +1,7 @@
 import type { KeyboardEvent } from 'react'
 import { type Direction, nearest } from '@/core/geometry/direction'
 import type { Shelf } from '@/store/shelf'
-import { focusContent } from '@/ui/parts/focus'
+import { focusContent } from './focus'
 
 /** Arrows walk through what a selector finds, round at its ends; Escape goes back to the window. */
 export const walkAmong =

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { largeId, surfaces, useArea } from './area'
-import { useSeat } from './seat'
+import { largeId, surfaces, useArea } from '@/ui/area/area'
+import { useSeat } from '@/ui/area/seat'
 
 /**
  * What is drawn on the display in the large area, in its own pixels. Not scaled by a transform: that

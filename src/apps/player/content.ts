@@ -1,0 +1,32 @@
+import { array, number, object } from 'yup'
+import { type Contents, count, data, text } from '../contents'
+
+/** A file of the person's own, as a data address. */
+export interface AudioFileContent {
+  name: string
+  data: string
+  /** Length in seconds. */
+  length: number
+}
+
+/** Content of a player: which tune, how loud, how far into it it was stopped, and own files. */
+export interface PlayerContent {
+  /** Counts through the tunes of the radio, then through the files. */
+  tune: number
+  volume: number
+  at: number
+  files?: AudioFileContent[]
+}
+
+export const PLAYER: Contents<PlayerContent> = {
+  shape: object({
+    tune: count(),
+    volume: number().min(0).max(1).required(),
+    at: number().min(0).max(1e9).required(),
+    files: array(
+      // How long a stream lasts is not known.
+      object({ name: text(), data: data(''), length: number().min(0).nullable() }).required(),
+    ),
+  }),
+  empty: { tune: 0, volume: 0.6, at: 0 },
+}

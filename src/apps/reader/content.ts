@@ -1,0 +1,32 @@
+import { number, object, string } from 'yup'
+import { byKind, type Contents, data, text } from '../contents'
+
+/** A PDF as a data address, with its words to be found and where it was looked at last. */
+export interface PdfContent {
+  kind: 'pdf'
+  data: string
+  text?: string
+  page?: number
+  zoom?: string
+}
+
+/** Content of a reader: text, a picture as a data address, or a PDF. */
+export type ReaderContent =
+  | { kind: 'markdown' | 'text'; text: string; encoding?: string }
+  | { kind: 'picture'; data: string }
+  | PdfContent
+
+export const READER: Contents<ReaderContent | null> = {
+  shape: byKind({
+    markdown: object({ text: text() }),
+    text: object({ text: text(), encoding: string() }),
+    picture: object({ data: data('image/') }),
+    pdf: object({
+      data: data('application/pdf'),
+      text: string(),
+      page: number().integer().min(1).max(1e6),
+      zoom: string().max(40),
+    }),
+  }),
+  empty: null,
+}

@@ -1,0 +1,21 @@
+import type { TableContent } from './content'
+
+/** What a spreadsheet may run: it begins like a formula and is no number. */
+const runs = (cell: string): boolean =>
+  /^[=+\-@\t\r]/.test(cell) && !/^[+-]?[\d.,\s]+%?$/.test(cell)
+
+/** How many cells a spreadsheet may run. */
+export const runningCells = ({ columns, rows }: TableContent): number =>
+  [columns, ...rows].reduce((sum, cells) => sum + cells.filter(runs).length, 0)
+
+/**
+ * The table as CSV (RFC 4180), rows in their own order whatever the sorting on screen.
+ * @param asText puts an apostrophe before what a spreadsheet may run
+ */
+export function csvOf(content: TableContent, asText = false): string {
+  const cell = (value: string) => {
+    const safe = asText && runs(value) ? `'${value}` : value
+    return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe
+  }
+  return [content.columns, ...content.rows].map((row) => `${row.map(cell).join(',')}\r\n`).join('')
+}
