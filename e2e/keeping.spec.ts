@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type BrowserContext, chromium, type Page } from '@playwright/test'
-import { checksum } from '../src/store/checksum'
+import { checksum } from '../src/store/disk/checksum'
 import { AT_START } from './faults'
 import { expect, ShelfPage, test } from './shelf'
 

@@ -1,7 +1,7 @@
 import { APPS } from '@testing/world'
-import { locksOf } from '@/store/locks'
+import type { KeptStore } from '@/store/disk/storage'
 import { createShelf, type Given, type Shelf } from '@/store/shelf'
-import type { KeptStore } from '@/store/storage'
+import { locksOf } from '@/store/views/locks'
 
 /** A store that lives as long as a test, and fails when it is told to. */
 export class MemoryStore implements KeptStore {

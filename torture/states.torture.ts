@@ -6,7 +6,7 @@ import fc from 'fast-check'
 import { readState } from '@/core/formats/shelfFile'
 import { changesBetween, withChanges } from '@/core/rules/changes'
 import { check } from '@/core/rules/check'
-import { findKept, Keeping } from '@/store/keeping'
+import { findKept, Keeping } from '@/store/disk/keeping'
 import { count, seed, times } from './figures'
 
 const sequences = fc.array(said, { minLength: 150, maxLength: 400, size: 'max' })

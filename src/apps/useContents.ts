@@ -1,5 +1,5 @@
 import type { DocumentId } from '@/core/model/ids'
-import { contentOf, shownContent, useContent } from '@/store/documents'
+import { contentOf, shownContent, useContent } from '@/store/documents/documents'
 import type { Shelf } from '@/store/shelf'
 import { asContent, type Contents } from './contents'
 

@@ -1,7 +1,7 @@
 import { type CSSProperties, type ReactNode, useEffect, useState } from 'react'
 import type { DesktopId, DocumentId } from '@/core/model/ids'
 import type { BackdropPicture } from '@/core/model/kinds/look'
-import { peekContent } from '@/store/documents'
+import { peekContent } from '@/store/documents/documents'
 import { useDesktop, useShelf } from '@/store/useShelf'
 import { Pattern } from './Pattern'
 

@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { useMemo, useRef } from 'react'
 import type { DocumentId } from '@/core/model/ids'
-import { usePassage } from '@/store/passages'
+import { usePassage } from '@/store/documents/passages'
 import { partsOf } from './longParts'
 
 /** A long text to be read: only the parts in sight are drawn. */

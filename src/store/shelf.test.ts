@@ -1,7 +1,7 @@
 import { MemoryStore, makeShelf } from '@testing/shelf'
 import type { JournalEvent } from '@/core/journal/events'
 import { focusedWindow } from '@/core/model/selectors'
-import { changeContent, contentOf, provideContents } from './documents'
+import { changeContent, contentOf, provideContents } from './documents/documents'
 import { notice, notices } from './notices'
 import { report, reportOf } from './reports'
 import { saving, setSaving } from './saving'

@@ -10,12 +10,12 @@ import type { Deed } from '@/core/model/kinds/sequence'
 import { ownFacts } from '@/core/model/ownApps'
 import type { State } from '@/core/model/state'
 import { isAbout, leaving, shown, wentElsewhere } from './asked'
-import type { Locks } from './locks'
+import type { Stores } from './disk/storage'
 import { newId } from './newId'
 import { type About, FIRST, type PageState, type Said } from './page'
-import { type Ran, seenFrom } from './replica'
-import type { Stores } from './storage'
-import type { Views } from './views'
+import type { Locks } from './views/locks'
+import { type Ran, seenFrom } from './views/replica'
+import type { Views } from './views/views'
 
 /** How long keys that were told are not told again, in milliseconds. */
 const HINT_EVERY = 60 * 60_000

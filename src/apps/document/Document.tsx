@@ -4,7 +4,7 @@ import { type Editor, EditorContent, type JSONContent, useEditor } from '@tiptap
 import { useEffect, useRef } from 'react'
 import { LongText } from '@/parts/LongText'
 import { isLong } from '@/parts/longParts'
-import { changeContent, discardDraft, keptContent } from '@/store/documents'
+import { changeContent, discardDraft, keptContent } from '@/store/documents/documents'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { asContent } from '../contents'

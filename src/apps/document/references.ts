@@ -1,5 +1,5 @@
 import type { EditorView } from '@tiptap/pm/view'
-import { loadContent, putContent } from '@/store/documents'
+import { loadContent, putContent } from '@/store/documents/documents'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 import { asContent } from '../contents'

@@ -2,7 +2,7 @@
 import { Pause, Play, Trash2 } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
 import { Tool } from '@/parts/Tool'
-import { changeContent, useTyped } from '@/store/documents'
+import { changeContent, useTyped } from '@/store/documents/documents'
 import { newId } from '@/store/newId'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'

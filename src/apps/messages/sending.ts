@@ -1,4 +1,4 @@
-import { changeContent } from '@/store/documents'
+import { changeContent } from '@/store/documents/documents'
 import { newId } from '@/store/newId'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'

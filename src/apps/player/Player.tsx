@@ -2,7 +2,7 @@
 import { FilePlus, Pause, Play, SkipForward, Trash2 } from 'lucide-react'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { Tool } from '@/parts/Tool'
-import { changeContent } from '@/store/documents'
+import { changeContent } from '@/store/documents/documents'
 import { report } from '@/store/reports'
 import { pauseOr, useTether } from '@/store/tethers'
 import { useShelf } from '@/store/useShelf'

@@ -15,7 +15,7 @@ import {
   useRef,
   useState,
 } from 'react'
-import { usePassage } from '@/store/passages'
+import { usePassage } from '@/store/documents/passages'
 import type { AppProps } from '../contract'
 import { useShownContent } from '../useContents'
 import { toBlock, toText } from './clipboard'

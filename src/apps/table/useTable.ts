@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react'
-import { changeContent, discardDraft, keptContent } from '@/store/documents'
+import { changeContent, discardDraft, keptContent } from '@/store/documents/documents'
 import { useShelf } from '@/store/useShelf'
 import { asContent } from '../contents'
 import { TABLE, type TableContent } from './content'

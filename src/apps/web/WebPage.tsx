@@ -4,7 +4,7 @@ import { type FormEvent, useCallback, useEffect, useMemo, useRef, useState } fro
 import { addressOf } from '@/core/formats/address'
 import { giveKeys, watchFrame } from '@/parts/pageFrames'
 import { Tool } from '@/parts/Tool'
-import { changeContent, useTyped } from '@/store/documents'
+import { changeContent, useTyped } from '@/store/documents/documents'
 import { newId } from '@/store/newId'
 import { openOutside } from '@/store/outside'
 import { useArrangement, useShelf } from '@/store/useShelf'

@@ -1,6 +1,6 @@
 import { createStore, useStore } from 'zustand'
-import type { Seat } from '@/store/following'
 import { ofShelf } from '@/store/ofShelf'
+import type { Seat } from '@/store/opening/following'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 

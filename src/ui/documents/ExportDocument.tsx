@@ -6,7 +6,7 @@ import type { DocumentId } from '@/core/model/ids'
 import type { DocumentInfo } from '@/core/model/kinds/document'
 import { Dialog } from '@/parts/Dialog'
 import { download } from '@/parts/download'
-import { loadContent, shownContent } from '@/store/documents'
+import { loadContent, shownContent } from '@/store/documents/documents'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 

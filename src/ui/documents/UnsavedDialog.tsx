@@ -3,7 +3,7 @@ import type { WindowId } from '@/core/model/ids'
 import { title, window as windowOf } from '@/core/model/selectors'
 import { Dialog } from '@/parts/Dialog'
 import { Keys } from '@/parts/Keys'
-import { saveDraft } from '@/store/documents'
+import { saveDraft } from '@/store/documents/documents'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { discard } from './discard'
 

@@ -1,5 +1,5 @@
 import type { DocumentId } from '@/core/model/ids'
-import { discardDraft, keptContent, putContent } from '@/store/documents'
+import { discardDraft, keptContent, putContent } from '@/store/documents/documents'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 

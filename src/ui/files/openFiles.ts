@@ -1,7 +1,7 @@
 import { FileProblem, OpensIn, whyUnread } from '@/apps/contract'
 import { readTextFile, saysOf } from '@/apps/encoding'
 import { APPS } from '@/apps/list'
-import { putContent } from '@/store/documents'
+import { putContent } from '@/store/documents/documents'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 import { type Working, work } from '@/store/working'

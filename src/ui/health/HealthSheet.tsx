@@ -1,7 +1,7 @@
 import { Dialog } from '@/parts/Dialog'
 import { PARTS, useHealth } from '@/store/health'
+import { when } from '@/store/opening/when'
 import { useShelf } from '@/store/useShelf'
-import { when } from '@/store/when'
 import { PART_NAMES, STATE_NAMES } from './words'
 
 /** How it stands with all that is relied on without looking at it: since when, and what to do. */

@@ -6,7 +6,7 @@ import { Answers } from '@/parts/Answers'
 import { Dialog } from '@/parts/Dialog'
 import { Kite } from '@/parts/Kite'
 import { LongList } from '@/parts/LongList'
-import { importDesktop } from '@/store/importing'
+import { importDesktop } from '@/store/documents/importing'
 import { useShelf } from '@/store/useShelf'
 import { Misfits } from './Misfits'
 

@@ -4,8 +4,13 @@ import { type Difference, difference } from '@/core/formats/merge'
 import { BadShelfFile, readShelfFile, type ShelfFile } from '@/core/formats/shelfFile'
 import type { State } from '@/core/model/state'
 import { Dialog } from '@/parts/Dialog'
-import { allDocuments } from '@/store/catalogue'
-import { differingDocuments, importShelf, misfitsOf, whyNotBrought } from '@/store/importing'
+import { allDocuments } from '@/store/documents/catalogue'
+import {
+  differingDocuments,
+  importShelf,
+  misfitsOf,
+  whyNotBrought,
+} from '@/store/documents/importing'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { chooseFiles } from '@/ui/files/openFiles'

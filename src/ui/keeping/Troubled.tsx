@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { download } from '@/parts/download'
-import type { Trouble } from '@/store/start'
-import { when } from '@/store/when'
+import type { Trouble } from '@/store/opening/start'
+import { when } from '@/store/opening/when'
 
 /** Instead of a shelf that could not be read. Nothing is written until the person has chosen. */
 export function Troubled({ trouble }: { trouble: Trouble }) {

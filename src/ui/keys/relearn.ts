@@ -1,6 +1,6 @@
 import { asPressed } from '@/core/keys/sets'
-import { marksOf } from '@/store/aside'
 import { jot, jotted } from '@/store/jotted'
+import { marksOf } from '@/store/opening/aside'
 import type { Shelf } from '@/store/shelf'
 
 /** Which chords mean something else than they did, noted once for a browser. */

@@ -1,6 +1,6 @@
 import type { DesktopId } from '@/core/model/ids'
 import { current } from '@/core/model/selectors'
-import { putContent } from '@/store/documents'
+import { putContent } from '@/store/documents/documents'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 import { chooseFiles } from '@/ui/files/openFiles'

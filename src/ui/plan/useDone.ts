@@ -2,8 +2,8 @@ import { useEffect, useMemo, useState } from 'react'
 import type { JournalEvent } from '@/core/journal/events'
 import { type Stretch, stretchesOf } from '@/core/journal/time'
 import { atMinute, dayOf } from '@/core/plan/plan'
-import { journalOf } from '@/store/begin'
 import { useToday } from '@/store/journal'
+import { journalOf } from '@/store/opening/begin'
 import { useShelf } from '@/store/useShelf'
 
 /** On which desktops one was on a day, up to now, from the journal. */

@@ -1,5 +1,5 @@
 import type { DocumentId } from '@/core/model/ids'
-import { dropAside, putContent, useContent } from '@/store/documents'
+import { dropAside, putContent, useContent } from '@/store/documents/documents'
 import { newId } from '@/store/newId'
 import { useShelf } from '@/store/useShelf'
 

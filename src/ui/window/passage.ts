@@ -1,6 +1,6 @@
 import type { DocumentId, WindowId } from '@/core/model/ids'
 import { isLanding, windowElement } from '@/parts/focus'
-import { usePassage } from '@/store/passages'
+import { usePassage } from '@/store/documents/passages'
 import { useShelf } from '@/store/useShelf'
 
 /** Shows a passage that was found, in whatever a window shows as text. */

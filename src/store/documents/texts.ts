@@ -1,11 +1,11 @@
 import { useEffect, useState } from 'react'
 import type { Hits, Texts } from '@/core/finding/texts'
 import type { DocumentId } from '@/core/model/ids'
+import { type OffPage, type Place, placeOffPage } from '@/store/offPage'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
+import { within } from '@/store/within'
 import { peekContent, shownContent } from './documents'
-import { type OffPage, type Place, placeOffPage } from './offPage'
-import type { Shelf } from './shelf'
-import { useShelf } from './useShelf'
-import { within } from './within'
 
 /** So many documents are read at a time; the page goes on between. */
 const BATCH = 20

@@ -1,9 +1,9 @@
 /** What could not be read and is kept all the same: damaged records, and databases left as they were. */
 
-import { jot, jottedJson } from './jotted'
-import type { Damage } from './keeping'
-import type { Shelf } from './shelf'
-import type { KeptStore, Stores } from './storage'
+import type { Damage } from '@/store/disk/keeping'
+import type { KeptStore, Stores } from '@/store/disk/storage'
+import { jot, jottedJson } from '@/store/jotted'
+import type { Shelf } from '@/store/shelf'
 
 const DAMAGED = 'damaged-'
 /** How many damaged records are kept; the first ones stay. */

@@ -1,13 +1,18 @@
 import type { DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
-import type { ChangeLog } from './changeLog'
-import { giveBackForSpare, keptContent, peekContent, takeForSpare } from './documents'
-import { type Health, healthOf, setHealth, whyFailed } from './health'
-import { contentsOf } from './importing'
-import type { Shelf } from './shelf'
-import type { Contents, Spare } from './spare'
-import { newestSteps } from './steps'
-import { within } from './within'
+import type { ChangeLog } from '@/store/disk/changeLog'
+import type { Contents, Spare } from '@/store/disk/spare'
+import { newestSteps } from '@/store/disk/steps'
+import {
+  giveBackForSpare,
+  keptContent,
+  peekContent,
+  takeForSpare,
+} from '@/store/documents/documents'
+import { contentsOf } from '@/store/documents/importing'
+import { type Health, healthOf, setHealth, whyFailed } from '@/store/health'
+import type { Shelf } from '@/store/shelf'
+import { within } from '@/store/within'
 
 /** From one copy to the next; the first change after a pause is copied soon, in milliseconds. */
 export const COPY_EVERY = 25_000

@@ -1,11 +1,11 @@
 import { MemoryStore, makeShelf } from '@testing/shelf'
 import type { State } from '@/core/model/state'
-import type { ChangeLog } from './changeLog'
+import type { ChangeLog } from '@/store/disk/changeLog'
+import type { Spare } from '@/store/disk/spare'
+import { changeContent, provideContents } from '@/store/documents/documents'
+import { healthOf } from '@/store/health'
+import type { Shelf } from '@/store/shelf'
 import { COPY_EVERY, Copies } from './copies'
-import { changeContent, provideContents } from './documents'
-import { healthOf } from './health'
-import type { Shelf } from './shelf'
-import type { Spare } from './spare'
 
 let shelf: Shelf
 

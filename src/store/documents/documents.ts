@@ -1,10 +1,10 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/ids'
-import { ofShelf } from './ofShelf'
-import type { Shelf } from './shelf'
-import { patiently } from './storage'
-import { useShelf } from './useShelf'
+import { patiently } from '@/store/disk/storage'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 
 /**
  * The contents of documents, loaded when a window first shows them and written back soon after

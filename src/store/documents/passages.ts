@@ -1,8 +1,8 @@
 import { useEffect, useRef } from 'react'
 import type { DocumentId } from '@/core/model/ids'
-import { ofShelf } from './ofShelf'
-import type { Shelf } from './shelf'
-import { useShelf } from './useShelf'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 
 const own = ofShelf(() => ({
   /** A place in a document that was found and is to be shown, once. */

@@ -1,18 +1,24 @@
 import { connected } from '@/core/model/displays'
 import type { DisplayId, DocumentId } from '@/core/model/ids'
+import { findKept } from '@/store/disk/keeping'
+import { whyNotKept } from '@/store/disk/storage'
+import {
+  NOWHERE,
+  peekContent,
+  provideContents,
+  receiveContent,
+  touchAll,
+} from '@/store/documents/documents'
+import { hearReport } from '@/store/reports'
+import { setSaving } from '@/store/saving'
+import type { Shelf } from '@/store/shelf'
+import { waitFor } from '@/store/starting'
+import { seenFrom } from '@/store/views/replica'
+import type { Page, Views } from '@/store/views/views'
 import { databaseFor } from './aside'
 import { begin, isWriting, type Opening, use } from './begin'
-import { NOWHERE, peekContent, provideContents, receiveContent, touchAll } from './documents'
-import { findKept } from './keeping'
 import { awaitWriting, type Lock } from './lock'
-import { seenFrom } from './replica'
-import { hearReport } from './reports'
-import { setSaving } from './saving'
 import { openSecond } from './secondCopy'
-import type { Shelf } from './shelf'
-import { waitFor } from './starting'
-import { whyNotKept } from './storage'
-import type { Page, Views } from './views'
 
 /** The page that keeps the shelf may be about to load it: so long it is waited for, in milliseconds. */
 const FOLLOWED_WITHIN = 12_000

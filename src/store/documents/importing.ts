@@ -1,13 +1,13 @@
 import { beside } from '@/core/formats/desktopFile'
 import { type KeptContent, readState, type ShelfFile } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/ids'
+import type { StepContents } from '@/store/disk/steps'
+import { newId } from '@/store/newId'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
+import type { Ran } from '@/store/views/replica'
 import { allDocuments, bringBack } from './catalogue'
 import { keptContent, loadContent, markAsKept, peekContent, putContent } from './documents'
-import { newId } from './newId'
-import { ofShelf } from './ofShelf'
-import type { Ran } from './replica'
-import type { Shelf } from './shelf'
-import type { StepContents } from './steps'
 
 /** Documents that are both here and in a file, with other content; what cannot be read differs. */
 export async function differingDocuments(shelf: Shelf, file: ShelfFile): Promise<DocumentId[]> {

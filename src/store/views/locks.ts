@@ -1,5 +1,5 @@
-import { jot, jotted } from './jotted'
-import { newId } from './newId'
+import { jot, jotted } from '@/store/jotted'
+import { newId } from '@/store/newId'
 
 /** What is used of the browser's locks. */
 export type Locks = Pick<LockManager, 'request' | 'query'>

@@ -1,8 +1,8 @@
 import { MemoryStore, makeShelf } from '@testing/shelf'
 import { APPS } from '@testing/world'
+import type { Shelf } from '@/store/shelf'
 import { allDocuments, bringBack, provideCatalogue, TAKEN_BACK_WITHIN, tidy } from './catalogue'
 import { changeContent, loadContent, provideContents } from './documents'
-import type { Shelf } from './shelf'
 
 const store = new MemoryStore()
 let shelf: Shelf

@@ -1,10 +1,10 @@
 import type { Outcome, Session } from '@/core/commands/execute'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DisplayId, DocumentId } from '@/core/model/ids'
+import { newId } from '@/store/newId'
+import type { Report } from '@/store/report'
 import type { Locks } from './locks'
-import { newId } from './newId'
 import { type Ran, Replica, seenFrom, type Told, toldBetween } from './replica'
-import type { Report } from './report'
 
 /**
  * Several pages that show one shelf, a display each. One keeps it; the others send it what is done

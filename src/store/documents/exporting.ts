@@ -2,9 +2,9 @@ import { alone } from '@/core/formats/desktopFile'
 import { type KeptContent, shelfFile } from '@/core/formats/shelfFile'
 import type { DesktopId, DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
+import type { Shelf } from '@/store/shelf'
 import { allDocuments } from './catalogue'
 import { peekContent } from './documents'
-import type { Shelf } from './shelf'
 
 interface Exported {
   file: Blob

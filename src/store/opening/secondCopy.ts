@@ -1,8 +1,8 @@
+import { Spare, type SpareCopy } from '@/store/disk/spare'
+import { setHealth, whyFailed } from '@/store/health'
+import type { Shelf } from '@/store/shelf'
+import { waitFor } from '@/store/starting'
 import { databaseFor } from './aside'
-import { setHealth, whyFailed } from './health'
-import type { Shelf } from './shelf'
-import { Spare, type SpareCopy } from './spare'
-import { waitFor } from './starting'
 
 /** The second copy is done without when it has not answered by then, in milliseconds. */
 const OPENED_WITHIN = 2500

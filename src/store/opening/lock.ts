@@ -3,8 +3,8 @@
  * that has it to give it up.
  */
 
-import type { Locks } from './locks'
-import type { Shelf } from './shelf'
+import type { Shelf } from '@/store/shelf'
+import type { Locks } from '@/store/views/locks'
 
 /** How long the page that has the shelf is given to write the last of it, in milliseconds. */
 const PATIENCE = 2000

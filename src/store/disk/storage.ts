@@ -1,5 +1,5 @@
 import localforage from 'localforage'
-import { Silent, within } from './within'
+import { Silent, within } from '@/store/within'
 
 /** What is asked of a store of the browser: localForage has more. */
 export interface KeptStore {

@@ -1,6 +1,7 @@
 import { MemoryStore, makeShelf } from '@testing/shelf'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import { focusedWindow } from '@/core/model/selectors'
+import type { Shelf } from '@/store/shelf'
 import {
   changeContent,
   changeTyped,
@@ -17,7 +18,6 @@ import {
   takeForSpare,
   writeContents,
 } from './documents'
-import type { Shelf } from './shelf'
 
 const store = new MemoryStore()
 let shelf: Shelf
