@@ -50,6 +50,7 @@ for (const seed of seeds)
         seed,
         numRuns: 10 * Math.ceil(steps / LENGTH),
         interruptAfterTimeLimit: steps * 4000 + SHORTEN,
+        markInterruptAsFailure: true,
         endOnFailure: SHORTEN === 0,
         verbose: 0,
       },

@@ -46,13 +46,14 @@ export function build() {
   const sources = sourcesDigest()
   if (read(stamp) === sources) return
   console.log('Building…')
-  const { status } = spawnSync(process.execPath, [next, 'build'], {
+  const { status, stdout } = spawnSync(process.execPath, [next, 'build'], {
     cwd: root,
-    stdio: ['ignore', 'ignore', 'inherit'],
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
     env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
   })
   if (status !== 0) {
-    console.error('The build failed. `npm run build` shows why.')
+    console.error(`${stdout}\nThe build failed. The lines above say why.`)
     process.exit(1)
   }
   writeFileSync(stamp, sources)

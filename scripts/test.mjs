@@ -1,8 +1,8 @@
 // npm test: types, lint, what nobody uses, unit and the real interface, with one total at the end.
-import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { installPackages, installTestChromium, root } from './ready.mjs'
+import { script, tool } from './run.mjs'
 
 installPackages()
 installTestChromium()
@@ -13,22 +13,6 @@ const unitFile = join(results, 'unit.json')
 const e2eFile = join(results, 'e2e.json')
 // What was found before counts for nothing.
 for (const file of [unitFile, e2eFile]) rmSync(file, { force: true })
-
-/** Runs a program; its output is shown when it ends, so that several can run at once. */
-const run = (name, command, args, env = {}) =>
-  new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env } })
-    let output = ''
-    for (const stream of [child.stdout, child.stderr])
-      stream.on('data', (chunk) => (output += chunk))
-    child.on('close', (code) => {
-      console.log(`\n— ${name} ${args.join(' ')}\n${output.trim()}`)
-      resolve(code === 0)
-    })
-  })
-
-/** A tool of node_modules. */
-const tool = (name, args, env) => run(name, join(root, 'node_modules/.bin', name), args, env)
 
 const read = (file) => {
   try {
@@ -52,7 +36,7 @@ const [types, lint, used, built, unitOk] = await Promise.all([
   checked,
   tool('biome', ['check', '.']),
   tool('knip', []),
-  checked.then(() => run('build', process.execPath, [join(root, 'scripts/build.mjs')])),
+  checked.then(() => script('build', process.execPath, [join(root, 'scripts/build.mjs')])),
   // One worker would leave a core idle while the others wait for it.
   tool('jest', ['--maxWorkers=2', '--json', `--outputFile=${unitFile}`]),
 ])

@@ -5,6 +5,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { build, chromiumFlags, installChromium, installPackages, root } from './ready.mjs'
+import { endWith } from './run.mjs'
 import { serve } from './serve.mjs'
 import { updates } from './updates.mjs'
 import { visit } from './visit.mjs'
@@ -38,10 +39,12 @@ function jest(half) {
   for (const name of ['commands', 'faults', 'imports', 'files'])
     env[`TORTURE_${name.toUpperCase()}`] = String(Math.ceil(wanted[name] / 2))
   return new Promise((resolve) => {
-    const child = spawn(
-      join(root, 'node_modules/.bin/jest'),
-      ['--config', 'torture/jest.config.mjs', '--runInBand', '--forceExit'],
-      { cwd: root, env, stdio: ['ignore', 'inherit', 'inherit'] },
+    const child = endWith(
+      spawn(
+        join(root, 'node_modules/.bin/jest'),
+        ['--config', 'torture/jest.config.mjs', '--runInBand', '--forceExit'],
+        { cwd: root, env, stdio: ['ignore', 'inherit', 'inherit'] },
+      ),
     )
     child.on('close', (code) => {
       const lines = existsSync(figures) ? readFileSync(figures, 'utf8').trim().split('\n') : []
@@ -53,16 +56,18 @@ function jest(half) {
 /** Starts a browser of its own that can be killed with all its processes. */
 async function browser(folder) {
   const { chromium } = await import('@playwright/test')
-  const child = spawn(
-    '/usr/bin/chromium',
-    [
-      '--headless',
-      ...chromiumFlags,
-      '--remote-debugging-port=0',
-      `--user-data-dir=${folder}`,
-      'about:blank',
-    ],
-    { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
+  const child = endWith(
+    spawn(
+      '/usr/bin/chromium',
+      [
+        '--headless',
+        ...chromiumFlags,
+        '--remote-debugging-port=0',
+        `--user-data-dir=${folder}`,
+        'about:blank',
+      ],
+      { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
+    ),
   )
   const address = await new Promise((resolve, reject) => {
     let heard = ''

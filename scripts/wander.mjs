@@ -1,8 +1,8 @@
 // npm run wander: walks at random through the real page, far and with many seeds.
-import { spawnSync } from 'node:child_process'
 import { appendFileSync, mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { build, installChromium, installPackages, root } from './ready.mjs'
+import { run } from './run.mjs'
 
 const given = (name, otherwise) => {
   const at = process.argv.indexOf(`--${name}`)
@@ -21,31 +21,25 @@ writeFileSync(file, '')
 const failed = []
 for (let seed = first; seed < first + seeds; seed++) {
   const began = Date.now()
-  const { status, stdout } = spawnSync(
+  const { code, output } = await run(
     join(root, 'node_modules/.bin/playwright'),
     ['test', 'e2e/wander.spec.ts', '--workers', '1', '--reporter', 'line'],
     {
-      cwd: root,
-      env: {
-        ...process.env,
-        WANDER_SEED: String(seed),
-        WANDER_STEPS: String(steps),
-        WANDER_TYPES: 'always',
-        WANDER_LENGTH: String(Math.min(steps, 200)),
-        WANDER_SHORTEN: String(given('shorten', 600)),
-      },
-      encoding: 'utf8',
-      maxBuffer: 1 << 28,
+      WANDER_SEED: String(seed),
+      WANDER_STEPS: String(steps),
+      WANDER_TYPES: 'always',
+      WANDER_LENGTH: String(Math.min(steps, 200)),
+      WANDER_SHORTEN: String(given('shorten', 600)),
     },
   )
-  const walked = /seed \d+: (\d+) steps/.exec(stdout)?.[1] ?? '0'
-  const line = `seed ${seed}: ${status === 0 ? `${walked} steps without a fault` : 'a fault'}, ${Math.round((Date.now() - began) / 1000)} s`
+  const walked = /seed \d+: (\d+) steps/.exec(output)?.[1] ?? '0'
+  const line = `seed ${seed}: ${code === 0 ? `${walked} steps without a fault` : 'a fault'}, ${Math.round((Date.now() - began) / 1000)} s`
   console.log(line)
   appendFileSync(file, `${line}\n`)
-  if (status === 0) continue
+  if (code === 0) continue
   failed.push(seed)
-  console.log(stdout)
-  appendFileSync(file, stdout)
+  console.log(output)
+  appendFileSync(file, output)
 }
 console.log(
   failed.length

@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import fc from 'fast-check'
 import { bytesOf, readTextFile, saysOf } from './encoding'
 
@@ -42,6 +43,6 @@ test('any text in UTF-8 is read as that', async () => {
       const clean = new TextDecoder().decode(new TextEncoder().encode(text))
       expect(await read(bytesOf(clean, undefined))).toEqual({ text: clean })
     }),
-    { numRuns: 30 },
+    runs(30),
   )
 })

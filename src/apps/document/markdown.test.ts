@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import { getSchema, type JSONContent } from '@tiptap/core'
 import { Node } from '@tiptap/pm/model'
 import { EditorState } from '@tiptap/pm/state'
@@ -79,7 +80,7 @@ test('what is opened and only looked at is written word for word', () => {
       const { doc, origin } = opened(markdown)
       expect(origin.write(doc)).toBe(markdown)
     }),
-    { numRuns: 300 },
+    runs(300),
   )
 })
 
@@ -102,7 +103,7 @@ test('a letter typed in one block changes nothing in any other', () => {
       const raw = changed.child(at).type.name === 'raw' || /\[ref\]|\[\^/.test(markdown)
       if (!raw) expect(again.toJSON()).toEqual(changed.toJSON())
     }),
-    { numRuns: 300 },
+    runs(300),
   )
 })
 

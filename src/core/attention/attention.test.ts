@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import { World } from '@testing/world'
 import fc from 'fast-check'
 import { changesAt, heldBack, putOff, untold, waitingNow } from './waiting'
@@ -195,6 +196,6 @@ test('whatever is done, nothing that wants attention is lost, and nothing is tol
         for (const times of toldTimes.values()) expect(times).toBeLessThanOrEqual(1)
       }
     }),
-    { numRuns: 150 },
+    runs(150),
   )
 })

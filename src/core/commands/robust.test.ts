@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import { expectSame } from '@testing/same'
 import { World } from '@testing/world'
 import fc from 'fast-check'
@@ -100,6 +101,6 @@ test.each([...registry.keys()])('%s takes or refuses whatever it is given', (id)
         throw new Error(`Refused with “${outcome.reason}”, and the state is not as it was`)
       if (world.state !== state) expectSame(check(world.state), [])
     }),
-    { numRuns: 60 },
+    runs(60),
   )
 })

@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import { said } from '@testing/sequences'
 import { World } from '@testing/world'
 import Ajv from 'ajv/dist/2020'
@@ -26,7 +27,7 @@ test('what is exported is as the published schemas say, whatever was done before
       expect(against('settings', settingsFile(world.state, 1000))).toBe('')
       expect(against('shelf', shelfFile(world.state, {}, 1000))).toBe('')
     }),
-    { numRuns: 15 },
+    runs(15),
   )
 })
 

@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import { said } from '@testing/sequences'
 import { World } from '@testing/world'
 import fc from 'fast-check'
@@ -64,7 +65,7 @@ test('a sound state is read whole', () => {
       expect(readState(state)).toEqual(state)
       expect(salvage(state)?.lost).toEqual([])
     }),
-    { numRuns: 40 },
+    runs(40),
   )
 })
 
@@ -86,7 +87,7 @@ test('whatever happened to a state, it is read, read in part with all rules, or 
       expect(check(found.state)).toEqual([])
       expect(readState(JSON.parse(JSON.stringify(found.state)))).toEqual(found.state)
     }),
-    { numRuns: 200 },
+    runs(200),
   )
 })
 

@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import fc from 'fast-check'
 import { nearest } from './direction'
 import { placeNew } from './placing'
@@ -65,7 +66,7 @@ test('a new window covers no more than any position on a raster would', () => {
       // Where everything is covered it cascades instead, which may cover more.
       if (least < size.width * size.height) expect(covered).toBeLessThanOrEqual(least)
     }),
-    { numRuns: 60 },
+    runs(60),
   )
 })
 

@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import fc from 'fast-check'
 import { overlap } from './rect'
 import { LABEL, standOnShelves } from './shelves'
@@ -47,7 +48,7 @@ test('miniatures keep their proportions, stand in their row and cover none', () 
       })
       expect(height).toBe((shelves.at(-1)?.top ?? 0) + (shelves.at(-1)?.height ?? 0))
     }),
-    { numRuns: 60 },
+    runs(60),
   )
 })
 

@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import fc from 'fast-check'
 import { overlap, type Size } from './rect'
 import { hints, readingOrder, UNSTACK_CAPTION, UNSTACK_GAP, unstack } from './unstack'
@@ -42,7 +43,7 @@ test('the scale is within 1 % of the best over all row partitions', () => {
       expect(scale).toBeLessThanOrEqual(most + 1e-9)
       expect(scale).toBeGreaterThanOrEqual(most * 0.99)
     }),
-    { numRuns: 150 },
+    runs(150),
   )
 })
 
@@ -68,7 +69,7 @@ test('up to 60 windows: one scale, nothing overlaps or leaves the area, in readi
         if (next) expect(next.y > rect.y + 1e-6 || next.x > rect.x).toBe(true)
       })
     }),
-    { numRuns: 80 },
+    runs(80),
   )
 })
 

@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import fc from 'fast-check'
 import { asLetter, betterLetter, CALL_LETTERS, callLetters, dealtAgain, suits } from './letters'
 
@@ -72,7 +73,7 @@ test('the total is the greatest there is', () => {
         )
       },
     ),
-    { numRuns: 200 },
+    runs(200),
   )
 })
 

@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import { World } from '@testing/world'
 import fc from 'fast-check'
 import { initialState } from '@/core/model/initial'
@@ -38,6 +39,6 @@ test('any change of the stack is told so that it can be done and taken back', ()
         expect(withChanges(after, asIn(before, changes))).toEqual(before)
       },
     ),
-    { numRuns: 2000 },
+    runs(2000),
   )
 })

@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import { MemoryStore } from '@testing/shelf'
 import version2 from '@testing/version2.json'
 import { World } from '@testing/world'
@@ -132,7 +133,7 @@ test('whatever is written when, and whatever fails: what was called written is l
       await keeping.write(world.state)
       expect((await findKept(store)).state).toEqual(world.state)
     }),
-    { numRuns: 40 },
+    runs(40),
   )
 })
 

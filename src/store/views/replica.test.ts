@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import { said } from '@testing/sequences'
 import { APPS, World } from '@testing/world'
 import fc from 'fast-check'
@@ -147,7 +148,7 @@ test('whatever is done in several views at once, and however late they hear, all
         }
       },
     ),
-    { numRuns: 60 },
+    runs(60),
   )
 })
 

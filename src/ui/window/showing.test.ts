@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import { said } from '@testing/sequences'
 import { makeShelf } from '@testing/shelf'
 import fc from 'fast-check'
@@ -82,6 +83,6 @@ test('whatever is done, the windows that are shown, and how, are those that one 
       }
       page.stop()
     }),
-    { numRuns: 40 },
+    runs(40),
   )
 })

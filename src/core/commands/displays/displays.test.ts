@@ -1,3 +1,4 @@
+import { runs } from '@testing/runs'
 import { said } from '@testing/sequences'
 import { World } from '@testing/world'
 import fc from 'fast-check'
@@ -241,7 +242,7 @@ test('displays come, go, grow, move, together and apart: every window is within 
         expect({ displays, windows, apart }).toEqual(JSON.parse(state))
       }
     }),
-    { numRuns: Number(process.env.DISPLAY_RUNS ?? 80) },
+    runs(80),
   )
 })
 
