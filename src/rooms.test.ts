@@ -60,16 +60,39 @@ test.each([
   expect(line.match(KEEPS) !== null).toBe(keeps)
 })
 
+/** The files of a room, with what stands in them, but tests and workers, which are of one shelf alone. */
+const sources = (room: string): [file: string, text: string][] =>
+  readdirSync(join(root, 'src', room), { recursive: true, encoding: 'utf8' })
+    .filter((file) => /\.tsx?$/.test(file) && !/\.(test|worker)\.tsx?$/.test(file))
+    .map((file) => [`${room}/${file}`, readFileSync(join(root, 'src', room, file), 'utf8')])
+
 test('a shelf is made, not imported: no module of store or ui keeps anything by itself', () => {
-  const kept = ['store', 'ui'].flatMap((room) =>
-    readdirSync(join(root, 'src', room), { recursive: true, encoding: 'utf8' })
-      // A worker is of one shelf alone.
-      .filter((file) => /\.tsx?$/.test(file) && !/\.(test|worker)\.tsx?$/.test(file))
-      .flatMap((file) =>
-        (readFileSync(join(root, 'src', room, file), 'utf8').match(KEEPS) ?? []).map(
-          (line) => `${room}/${file}: ${line}`,
-        ),
-      ),
+  const kept = ['store', 'parts', 'ui'].flatMap((room) =>
+    sources(room).flatMap(([file, text]) =>
+      (text.match(KEEPS) ?? []).map((line) => `${file}: ${line}`),
+    ),
   )
   expect(kept).toEqual([])
+})
+
+/** An error that is caught and of which nothing is said: not told, not logged, not why it may be. */
+const SWALLOWED = /catch(?:\(\(\) => (?:\{\}|null|undefined|false|\[\])\)| \{\s*\})/g
+
+test.each([
+  ['work().catch(() => {})', true],
+  ['const all = await read().catch(() => null)', true],
+  ['try { read() } catch {}', true],
+  ["work().catch(expected('there is none'))", false],
+  ['try { read() } catch { return null }', false],
+])('“%s” swallows an error: %s', (line, swallows) => {
+  expect(line.match(SWALLOWED) !== null).toBe(swallows)
+})
+
+test('every error that is caught is told, logged, or expected with a reason', () => {
+  const swallowed = ['store', 'parts', 'apps', 'ui'].flatMap((room) =>
+    sources(room).flatMap(([file, text]) =>
+      (text.match(SWALLOWED) ?? []).map((found) => `${file}: ${found}`),
+    ),
+  )
+  expect(swallowed).toEqual([])
 })

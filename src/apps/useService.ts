@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react'
+import { expected } from '@/store/faults'
 import { setHealth } from '@/store/health'
 import { newId } from '@/store/newId'
 import { useShelf } from '@/store/useShelf'
@@ -82,7 +83,9 @@ async function settle(): Promise<void> {
     const keys = wanted.slice(at, at + AT_ONCE)
     const listen = keys.map((key) => query({ key, ...listeners.get(key)?.[0]?.query() }))
     const body = JSON.stringify({ page, listen, leave: leave.slice(at, at + AT_ONCE) })
-    const answer = await fetch('/api/events', { method: 'POST', body }).catch(() => null)
+    const answer = await fetch('/api/events', { method: 'POST', body }).catch(
+      expected('the connection is tried again', null),
+    )
     // A server that was started anew knows nothing of the page.
     if (answer?.status === 404) return connect()
     const said = answer?.ok ? ((await answer.json()) as { wrong: Record<string, string> }) : null

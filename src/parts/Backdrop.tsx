@@ -2,6 +2,7 @@ import { type CSSProperties, type ReactNode, useEffect, useState } from 'react'
 import type { DesktopId, DocumentId } from '@/core/model/ids'
 import type { BackdropPicture } from '@/core/model/kinds/look'
 import { peekContent } from '@/store/documents/documents'
+import { expected } from '@/store/faults'
 import { useDesktop, useShelf } from '@/store/useShelf'
 import { Pattern } from './Pattern'
 
@@ -57,7 +58,7 @@ function usePicture(document: DocumentId): string | null {
         const found = (saved as { data?: unknown } | null)?.data
         if (wanted) setData(typeof found === 'string' && isPicture(found) ? found : null)
       })
-      .catch(() => setData(null))
+      .catch(expected('a desktop is seen without its picture'))
     return () => {
       wanted = false
     }

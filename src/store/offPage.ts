@@ -1,4 +1,5 @@
 import { createEndpoint, type Remote, wrap } from 'comlink'
+import { expected } from '@/store/faults'
 import { NO_WORKERS, setHealth, WORKERS_RUN } from './health'
 import { Unloaded } from './unloaded'
 import { Silent, within } from './within'
@@ -63,7 +64,7 @@ export async function placeOffPage<Api extends object>(
   shelf: Working['shelf'],
   died: () => void,
 ): Promise<Place<Api>> {
-  const begun = await begin<Api>(worker).catch(() => null)
+  const begun = await begin<Api>(worker).catch(expected('the page does it then, and tells', null))
   setHealth(shelf, 'workers', begun ? WORKERS_RUN : NO_WORKERS)
   if (begun) {
     void begun.over.catch(died)
@@ -127,9 +128,6 @@ async function askWorker<Api extends object, Answer>(
     })
     return await Promise.race([done, over, ended])
   } finally {
-    void beginning.then(
-      ({ worker }) => worker.terminate(),
-      () => {},
-    )
+    void beginning.then(({ worker }) => worker.terminate(), expected('there is none to end'))
   }
 }

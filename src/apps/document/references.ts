@@ -1,5 +1,6 @@
 import type { EditorView } from '@tiptap/pm/view'
 import { loadContent, putContent } from '@/store/documents/documents'
+import { expected } from '@/store/faults'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 import { asContent } from '../contents'
@@ -32,7 +33,7 @@ export function taken(shelf: Shelf, view: EditorView, text: string, at: number):
   if (!found) return false
   void loadContent(shelf, found.id)
     .then(({ saved }) => asContent(READER, saved)?.kind === 'picture')
-    .catch(() => false)
+    .catch(expected('a link leads to it all the same', false))
     .then((picture) => insert(view, found.id, found.title, at, picture))
   return true
 }

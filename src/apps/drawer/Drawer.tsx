@@ -9,6 +9,7 @@ import { Tool } from '@/parts/Tool'
 import { useInSight } from '@/parts/useInSight'
 import { bringBack, useAllDocuments } from '@/store/documents/catalogue'
 import { peekContent, shownContent, useTyped } from '@/store/documents/documents'
+import { expected } from '@/store/faults'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
@@ -179,8 +180,7 @@ function Preview({ shown: { id, title, app } }: { shown: DocumentInfo }) {
     let over = false
     void peekContent(shelf, id).then(
       (content) => over || setText(wordsIn(shownContent(content))),
-      // It says so itself when it is opened.
-      () => {},
+      expected('it says so itself when it is opened'),
     )
     return () => {
       over = true

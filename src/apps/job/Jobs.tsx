@@ -3,6 +3,7 @@ import { Pause, Play, Trash2 } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
 import { Tool } from '@/parts/Tool'
 import { changeContent, useTyped } from '@/store/documents/documents'
+import { expected } from '@/store/faults'
 import { newId } from '@/store/newId'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
@@ -37,7 +38,9 @@ export default function Jobs({ document: id, window }: AppProps) {
     else change(setState(now(), job.id, action === 'pause' ? 'paused' : 'running'))
     if (job.state === 'waiting') return
     const body = JSON.stringify({ id: job.id, action })
-    const answer = await fetch('/api/jobs', { method: 'POST', body }).catch(() => null)
+    const answer = await fetch('/api/jobs', { method: 'POST', body }).catch(
+      expected('told below', null),
+    )
     if (!answer)
       shelf.say('The service does not answer. The job will be retried.', { refused: true })
   }

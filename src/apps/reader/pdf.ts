@@ -1,4 +1,5 @@
 import * as pdfjs from 'pdfjs-dist'
+import { expected } from '@/store/faults'
 import { Unloaded } from '@/store/unloaded'
 
 const WORKER = new URL('pdfjs-dist/build/pdf.worker.min.mjs', import.meta.url).toString()
@@ -10,7 +11,7 @@ pdfjs.GlobalWorkerOptions.workerSrc = WORKER
  */
 export async function openPdf(data: string) {
   // The library never asks again for a worker that did not come once: here it is asked for before.
-  const worker = await fetch(WORKER).catch(() => null)
+  const worker = await fetch(WORKER).catch(expected('thrown below', null))
   if (!worker?.ok) throw new Unloaded()
   const bytes = Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0))
   return pdfjs.getDocument({ data: bytes }).promise

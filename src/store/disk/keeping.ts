@@ -10,6 +10,7 @@ import { readState } from '@/core/formats/shelfFile'
 import type { State } from '@/core/model/state'
 import { type Changes, changesBetween, withChanges } from '@/core/rules/changes'
 import { emptyHistory, type History, type Step } from '@/core/rules/history'
+import { expected } from '@/store/faults'
 import { sealed, unsealed } from './checksum'
 import { isStepList, type StepList, Steps } from './steps'
 import { type KeptStore, patiently } from './storage'
@@ -215,7 +216,7 @@ export class Keeping {
   /** Two at once would take the same revision, and a snapshot hides the change that has its own. */
   private inTurn(work: () => Promise<void>): Promise<void> {
     const done = this.last.then(work)
-    this.last = done.catch(() => {})
+    this.last = done.catch(expected('told to who asked for it'))
     return done
   }
 

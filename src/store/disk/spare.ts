@@ -7,6 +7,7 @@ import { type KeptContent, readState } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
 import { withChanges } from '@/core/rules/changes'
+import { expected } from '@/store/faults'
 import { readLog } from './changeLog'
 import { sealed, unsealed } from './checksum'
 import { LOGS } from './logs'
@@ -163,7 +164,7 @@ export class Spare {
   }
 
   async removeDocument(id: DocumentId): Promise<void> {
-    await this.documents.removeEntry(fileOf(id)).catch(() => {})
+    await this.documents.removeEntry(fileOf(id)).catch(expected('there was none'))
   }
 
   /** The documents there is a copy of. */
@@ -244,7 +245,7 @@ export async function writeFile(
     await writing.write(text)
     await writing.close()
   } catch (error) {
-    await writing.abort().catch(() => {})
+    await writing.abort().catch(expected('why it could not be written is thrown'))
     throw error
   }
 }

@@ -6,6 +6,7 @@
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/ids'
 import { emptyHistory, type History, type Step } from '@/core/rules/history'
+import { logged } from '@/store/faults'
 import { sealed, unsealed } from './checksum'
 import { type KeptStore, patiently } from './storage'
 
@@ -130,7 +131,9 @@ export async function readSteps(
   const one = async (id: number): Promise<Step | null> => {
     const record = made.has(id)
       ? { revision: id, value: made.get(id) }
-      : unsealed(await patiently(() => store.getItem(keyOf(id))).catch(() => null))
+      : unsealed(
+          await patiently(() => store.getItem(keyOf(id))).catch(logged('A step of undo', null)),
+        )
     if (record?.revision !== id) return null
     const { contents, ...step } = record.value as KeptStep
     if (contents) found(id, new Map(Object.entries(contents)))

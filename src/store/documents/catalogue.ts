@@ -11,6 +11,7 @@ import { held, type SomeObjects } from '@/core/model/parts'
 import { documentsInUse } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import type { KeptStore } from '@/store/disk/storage'
+import { expected, logged } from '@/store/faults'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, useShelf } from '@/store/useShelf'
@@ -66,7 +67,7 @@ export function useAllDocuments(): State['documents'] {
     let left = false
     catalogue(shelf).then(
       (found) => left || setAway(found),
-      () => {},
+      logged('What is known of documents put away'),
     )
     return () => {
       left = true
@@ -128,6 +129,6 @@ export async function tidy(shelf: Shelf, now: number): Promise<void> {
 async function isNothing(shelf: Shelf, one: DocumentInfo, now: number): Promise<boolean> {
   if (one.discarded) return now - (one.discardedAt ?? now) > TAKEN_BACK_WITHIN
   if (one.title !== shelf.appFacts(one.app)?.untitled) return false
-  const kept = await peekContent(shelf, one.id).catch(() => null)
+  const kept = await peekContent(shelf, one.id).catch(expected('then it is not nothing', null))
   return kept?.saved === null && kept.draft === null
 }

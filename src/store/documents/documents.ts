@@ -2,6 +2,7 @@ import { useEffect, useSyncExternalStore } from 'react'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/ids'
 import { patiently } from '@/store/disk/storage'
+import { expected } from '@/store/faults'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
@@ -220,7 +221,7 @@ async function load(shelf: Shelf, id: DocumentId): Promise<void> {
 export function retryContent(shelf: Shelf, id: DocumentId): void {
   unreadable(shelf).delete(id)
   tell(shelf)
-  void loadContent(shelf, id).catch(() => {})
+  void loadContent(shelf, id).catch(expected('its window tells'))
 }
 
 /**
@@ -332,7 +333,7 @@ const subscription = ofShelf((shelf) => (listener: () => void) => {
 export function useContent(id: DocumentId): KeptContent | undefined {
   const shelf = useShelf()
   useEffect(() => {
-    void loadContent(shelf, id).catch(() => {})
+    void loadContent(shelf, id).catch(expected('its window tells'))
   }, [id, shelf])
   return useSyncExternalStore(
     subscription(shelf),

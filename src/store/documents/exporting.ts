@@ -2,6 +2,7 @@ import { alone } from '@/core/formats/desktopFile'
 import { type KeptContent, shelfFile } from '@/core/formats/shelfFile'
 import type { DesktopId, DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
+import { expected } from '@/store/faults'
 import type { Shelf } from '@/store/shelf'
 import { allDocuments } from './catalogue'
 import { peekContent } from './documents'
@@ -26,7 +27,9 @@ async function exported(shelf: Shelf, state: State, desktop?: DesktopId): Promis
   const documents: Record<DocumentId, KeptContent> = {}
   const missing: string[] = []
   for (const { id, title } of Object.values(state.documents)) {
-    const content = await peekContent(shelf, id).catch(() => null)
+    const content = await peekContent(shelf, id).catch(
+      expected('told as missing in the file', null),
+    )
     if (content) documents[id] = content
     else missing.push(title)
   }

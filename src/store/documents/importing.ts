@@ -2,6 +2,7 @@ import { beside } from '@/core/formats/desktopFile'
 import { type KeptContent, readState, type ShelfFile } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/ids'
 import type { StepContents } from '@/store/disk/steps'
+import { expected } from '@/store/faults'
 import { newId } from '@/store/newId'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
@@ -15,7 +16,7 @@ export async function differingDocuments(shelf: Shelf, file: ShelfFile): Promise
   const differing: DocumentId[] = []
   for (const [id, theirs] of Object.entries(file.documents)) {
     if (!here[id]) continue
-    const ours = await peekContent(shelf, id).catch(() => null)
+    const ours = await peekContent(shelf, id).catch(expected('it differs, then', null))
     if (JSON.stringify(ours) !== JSON.stringify(theirs)) differing.push(id)
   }
   return differing
@@ -80,7 +81,12 @@ export async function importShelf(shelf: Shelf, file: ShelfFile, replace: boolea
   const taken = Object.entries(file.documents).filter(([id]) => replace || !here[id])
   const before = new Map<DocumentId, KeptContent | null>()
   for (const [id] of taken)
-    before.set(id, here[id] ? await loadContent(shelf, id).catch(() => null) : null)
+    before.set(
+      id,
+      here[id]
+        ? await loadContent(shelf, id).catch(expected('there is none to go back to', null))
+        : null,
+    )
   const documents = Object.fromEntries(
     Object.values(file.state.documents).map((info) => [
       info.id,

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import type { Hits, Texts } from '@/core/finding/texts'
 import type { DocumentId } from '@/core/model/ids'
+import { expected, logged } from '@/store/faults'
 import { type OffPage, type Place, placeOffPage } from '@/store/offPage'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
@@ -50,7 +51,7 @@ export function useLooked(ids: DocumentId[] | null, typed: string): Looked | nul
     const left = new AbortController()
     void readAll(shelf, wanted.split(' '), left.signal, () => setDeaths((count) => count + 1))
       .then(({ api: read }) => read)
-      .catch(() => NOTHING_READ)
+      .catch(logged('The search in texts', NOTHING_READ))
       .then((read) => left.signal.aborted || setApi(() => read))
     return () => {
       left.abort()
@@ -84,7 +85,7 @@ async function readAll(
   for (let at = 0; at < ids.length && !left.aborted; at += BATCH) {
     const contents = await Promise.all(
       ids.slice(at, at + BATCH).map(async (id): Promise<[DocumentId, unknown]> => {
-        const content = await peekContent(shelf, id).catch(() => null)
+        const content = await peekContent(shelf, id).catch(expected('nothing is found in it', null))
         return [id, content && withWords(shownContent(content))]
       }),
     )

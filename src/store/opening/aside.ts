@@ -2,6 +2,7 @@
 
 import type { Damage } from '@/store/disk/keeping'
 import type { KeptStore, Stores } from '@/store/disk/storage'
+import { expected } from '@/store/faults'
 import { jot, jottedJson } from '@/store/jotted'
 import type { Shelf } from '@/store/shelf'
 
@@ -64,15 +65,16 @@ export async function forgetShelf({ locks }: Pick<Shelf, 'locks'>, shelf: string
   await navigator.storage
     ?.getDirectory?.()
     .then((root) => root.removeEntry(database, { recursive: true }))
-    // There is none.
-    .catch(() => {})
+    .catch(expected('there is none'))
   jot('localStorage', place(shelf), null)
 }
 
 /** Everything that can be read of a store, record by record. */
 async function readable(store: KeptStore): Promise<Record<string, unknown>> {
   const found: Record<string, unknown> = {}
-  const keys = await store.keys().catch(() => ['slot-a', 'slot-b'])
+  const keys = await store
+    .keys()
+    .catch(expected('the slots are tried by their names', ['slot-a', 'slot-b']))
   for (const key of keys)
     found[key] = await store
       .getItem(key)

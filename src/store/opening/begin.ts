@@ -22,6 +22,7 @@ import {
 } from '@/store/documents/documents'
 import { exportText } from '@/store/documents/exporting'
 import { contentsOf } from '@/store/documents/importing'
+import { expected, logged } from '@/store/faults'
 import { healthOf, NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from '@/store/health'
 import { afterFirstMoments } from '@/store/idle'
 import { eventsOf, Journal } from '@/store/journal'
@@ -193,7 +194,7 @@ export async function begin(
     setHealth(shelf, 'sessions', { is: 'amiss', says: `They can’t be read. ${whyFailed(error)}` })
     return () => {}
   })
-  await offerFolder(shelf, folder).catch(() => {})
+  await offerFolder(shelf, folder).catch(logged('The folder for copies'))
   const offJournal = shelf.onJournal((events) => journal.add(events))
   const offShelf = shelf.page.subscribe((now, before) => {
     if (now.session.state === before.session.state) return
@@ -236,8 +237,8 @@ export async function begin(
   const late = setTimeout(() => giveBackGone(shelf, views), OTHERS_WITHIN)
   signal.addEventListener('abort', () => clearTimeout(late))
   shelf.page.setState({ ready: true })
-  void navigator.storage?.persist?.().catch(() => false)
-  afterFirstMoments(() => void copies.fill().catch(() => {}), signal)
+  void navigator.storage?.persist?.().catch(expected('the browser does not say', false))
+  afterFirstMoments(() => void copies.fill().catch(logged('Documents in the second copy')), signal)
   keepTidy(shelf, signal)
 }
 
@@ -285,10 +286,9 @@ function tellNotWritten(shelf: Shelf, error: unknown): void {
 }
 
 async function provideKeptNotices(shelf: Shelf, store: KeptStore, fresh: Notice[]): Promise<void> {
-  const before = await store.getItem('notices').catch(() => null)
+  const before = await store.getItem('notices').catch(logged('Notices', null))
   provideNotices(shelf, Array.isArray(before) ? (before as Notice[]) : [], (list) => {
-    // That nothing can be written is told where the shelf itself is.
-    void store.setItem('notices', list).catch(() => {})
+    void store.setItem('notices', list).catch(expected('told where the shelf itself is kept'))
   })
   for (const one of fresh) notice(shelf, one)
 }
@@ -406,7 +406,7 @@ const TIDY_EVERY = 3_600_000
 
 /** Soon after the start and once an hour. */
 function keepTidy(shelf: Shelf, signal: AbortSignal): void {
-  const work = () => void tidy(shelf, shelf.clock()).catch(() => {})
+  const work = () => void tidy(shelf, shelf.clock()).catch(logged('Documents are not tidied'))
   afterFirstMoments(work, signal)
   const timer = setInterval(work, TIDY_EVERY)
   signal.addEventListener('abort', () => clearInterval(timer))

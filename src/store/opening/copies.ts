@@ -10,6 +10,7 @@ import {
   takeForSpare,
 } from '@/store/documents/documents'
 import { contentsOf } from '@/store/documents/importing'
+import { expected } from '@/store/faults'
 import { type Health, healthOf, setHealth, whyFailed } from '@/store/health'
 import type { Shelf } from '@/store/shelf'
 import { within } from '@/store/within'
@@ -88,7 +89,9 @@ export class Copies {
     const there = await this.spare.listDocuments()
     for (const id of Object.keys(this.shelf.state().documents)) {
       if (there.has(id) || this.stopped) continue
-      const content = await peekContent(this.shelf, id).catch(() => null)
+      const content = await peekContent(this.shelf, id).catch(
+        expected('told where it is shown', null),
+      )
       if (content) await this.spare.writeDocument(id, content)
     }
     this.soon()

@@ -9,6 +9,7 @@ import {
   receiveContent,
   touchAll,
 } from '@/store/documents/documents'
+import { expected } from '@/store/faults'
 import { hearReport } from '@/store/reports'
 import { setSaving } from '@/store/saving'
 import type { Shelf } from '@/store/shelf'
@@ -92,7 +93,7 @@ export async function follow(
       views.follow(waiting.signal).then((session) => ({ session })),
       waited.then((lock) => ({ lock })),
     ]),
-  ).catch(() => null)
+  ).catch(expected('it does not answer: what is there to do is asked', null))
   if (first && 'lock' in first) {
     writing.lock = first.lock
     return first.lock ? 'gone' : 'elsewhere'

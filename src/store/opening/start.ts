@@ -10,6 +10,7 @@ import { readSteps, type StepContents } from '@/store/disk/steps'
 import { databaseLost, type KeptStore, type Stores } from '@/store/disk/storage'
 import { isKept, NOWHERE, provideContents, type Stored } from '@/store/documents/documents'
 import { followTravel, knowContents } from '@/store/documents/importing'
+import { expected, logged } from '@/store/faults'
 import { setHealth, whyFailed } from '@/store/health'
 import type { Notice } from '@/store/notices'
 import { onReport } from '@/store/reports'
@@ -120,7 +121,9 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
   const second = await openSecond(shelf, name)
   const { spare, copy } = second
   const asked = databaseLost(databaseFor(name))
-  const lost = await waitFor(shelf, 'the database', LOST_WITHIN, asked).catch(() => false)
+  const lost = await waitFor(shelf, 'the database', LOST_WITHIN, asked).catch(
+    expected('where it is not known it is read', false),
+  )
   const stores = shelf.stores(databaseFor(name))
   let kept: Kept
   try {
@@ -195,7 +198,8 @@ async function open(shelf: Shelf, opening: Opening): Promise<Started> {
 
 /** What is kept aside goes from its place: found again at every start it would be told every time. */
 async function clear({ slots }: Stores, { damaged }: Kept): Promise<void> {
-  for (const { key } of damaged) await slots.removeItem(key).catch(() => {})
+  for (const { key } of damaged)
+    await slots.removeItem(key).catch(logged('What is kept aside stays in its place too'))
 }
 
 /** Whether a database was lost is told at once, or not at all, in milliseconds. */
@@ -301,7 +305,9 @@ async function bringBackDocuments(
   const left = new Map<DocumentId, KeptContent>()
   const put = (id: DocumentId, content: Stored) =>
     documents.setItem(id, content).catch(() => left.set(id, content))
-  const there = new Set(spare ? await documents.keys().catch(() => []) : [])
+  const there = new Set(
+    spare ? await documents.keys().catch(logged('What is kept of documents', [])) : [],
+  )
   for (const id of (await spare?.listDocuments()) ?? []) {
     const content = there.has(id) ? null : await spare?.readDocument(id)
     if (content) await put(id, content)
@@ -309,7 +315,7 @@ async function bringBackDocuments(
   for (const [id, { seq, content }] of since) {
     if (seq <= after || !content) continue
     // The log may have fallen behind what was written since.
-    const stored = await documents.getItem(id).catch(() => null)
+    const stored = await documents.getItem(id).catch(expected('the copy is put there', null))
     if (!isKept(stored) || (stored.seq ?? -1) < seq) await put(id, { ...content, seq })
   }
   return left

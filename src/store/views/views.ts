@@ -1,6 +1,7 @@
 import type { Outcome, Session } from '@/core/commands/execute'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DisplayId, DocumentId } from '@/core/model/ids'
+import { expected } from '@/store/faults'
 import { newId } from '@/store/newId'
 import type { Report } from '@/store/report'
 import type { Locks } from './locks'
@@ -98,7 +99,7 @@ export class Views {
         this.present('hello')
         return new Promise<void>((free) => this.gone.signal.addEventListener('abort', () => free()))
       })
-      .catch(() => {})
+      .catch(expected('another page took it: this one is told so'))
   }
 
   /** Whether this view keeps the shelf. */
@@ -320,7 +321,7 @@ export class Views {
   }
 
   private async answer(to: string, document: DocumentId): Promise<void> {
-    const content = await this.page.read(document).catch(() => undefined)
+    const content = await this.page.read(document).catch(expected('who asked tries again'))
     if (content !== undefined) this.post({ kind: 'content!', to, document, content })
   }
 
@@ -335,7 +336,7 @@ export class Views {
         this.others.delete(view)
         this.page.elsewhere([...this.others.values()])
       })
-      .catch(() => {})
+      .catch(expected('this view was closed before that one'))
   }
 
   private lockOf = (view: string): string => `kite-shelf-${this.shelf}-${view}`

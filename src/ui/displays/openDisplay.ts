@@ -1,4 +1,5 @@
 import { keysFor } from '@/core/keys/bindings'
+import { expected } from '@/store/faults'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 
@@ -23,7 +24,7 @@ interface Screens {
 /** The screen a new window is put on: another than this one is on, where the browser tells. */
 async function otherScreen(): Promise<Screens['screens'][number] | undefined> {
   const ask = (window as { getScreenDetails?(): Promise<Screens> }).getScreenDetails
-  const all = await ask?.call(window).catch(() => undefined)
+  const all = await ask?.call(window).catch(expected('not allowed, the browser chooses'))
   return all?.screens.find((screen) => screen !== all.currentScreen)
 }
 

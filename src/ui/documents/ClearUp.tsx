@@ -7,6 +7,7 @@ import { Dialog } from '@/parts/Dialog'
 import { LongList } from '@/parts/LongList'
 import { allDocuments, bringBack, TAKEN_BACK_WITHIN } from '@/store/documents/catalogue'
 import { peekContent } from '@/store/documents/documents'
+import { expected } from '@/store/faults'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 
@@ -27,7 +28,9 @@ async function candidates(shelf: Shelf, now: number): Promise<Candidate[]> {
   )
   const found: Candidate[] = []
   for (const info of closed) {
-    const content = await peekContent(shelf, info.id).catch(() => undefined)
+    const content = await peekContent(shelf, info.id).catch(
+      expected('what cannot be read is not empty'),
+    )
     const empty = content?.saved === null && content.draft === null
     if (empty || now - info.openedAt > LONG) found.push({ info, empty })
   }

@@ -7,6 +7,7 @@ import type { DocumentInfo } from '@/core/model/kinds/document'
 import { Dialog } from '@/parts/Dialog'
 import { download } from '@/parts/download'
 import { loadContent, shownContent } from '@/store/documents/documents'
+import { expected } from '@/store/faults'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 
@@ -63,7 +64,7 @@ async function begin(
     })
     return null
   }
-  const content = await loadContent(shelf, id).catch(() => null)
+  const content = await loadContent(shelf, id).catch(expected('told below', null))
   if (!content) {
     shelf.say(`“${known.title}” cannot be read, so it was not exported. Try again.`, {
       refused: true,

@@ -1,6 +1,7 @@
 import type { DesktopId } from '@/core/model/ids'
 import { current } from '@/core/model/selectors'
 import { putContent } from '@/store/documents/documents'
+import { expected } from '@/store/faults'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 import { chooseFiles } from '@/ui/files/openFiles'
@@ -12,7 +13,7 @@ const LONGEST = 2560
 export async function choosePicture(shelf: Shelf, id: DesktopId): Promise<void> {
   const [file] = await chooseFiles('image/png,image/jpeg,image/webp,image/avif,image/gif', false)
   if (!file) return
-  const data = await smaller(file).catch(() => null)
+  const data = await smaller(file).catch(expected('told below', null))
   if (!data)
     return shelf.say(
       `“${file.name}” is not a picture the browser can show. Nothing was changed. Choose a PNG or JPEG file.`,

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import { keysIn } from '@/core/keys/places'
 import type { Running } from '@/core/runs/runs'
 import { Keys } from '@/parts/Keys'
+import { expected } from '@/store/faults'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
@@ -137,7 +138,8 @@ function useLeavingScreen(): void {
   const shelf = useShelf()
   useEffect(() => {
     const filled = document.fullscreenElement === null
-    if (filled) void document.documentElement.requestFullscreen?.().catch(() => {})
+    if (filled)
+      void document.documentElement.requestFullscreen?.().catch(expected('a run goes on without'))
     let was = false
     const changed = () => {
       if (document.fullscreenElement) was = true
