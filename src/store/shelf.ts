@@ -121,7 +121,7 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
       refuse(outcome)
       return outcome
     }
-    const session = views?.ran(ran, before.session, outcome.session) ?? outcome.session
+    const session = views?.ran(ran, before.session, outcome) ?? outcome.session
     const { display: to } = outcome.session.state
     const led = to !== session.state.display
     page.setState({

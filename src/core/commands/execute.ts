@@ -4,9 +4,9 @@ import type { JournalEvent } from '@/core/journal/events'
 import type { Sequence } from '@/core/model/kinds/sequence'
 import { currentId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import { changesBetween } from '@/core/rules/changes'
+import { type Changes, changesBetween } from '@/core/rules/changes'
 import { check } from '@/core/rules/check'
-import { type History, record, redo, undo } from '@/core/rules/history'
+import { type History, record, redo, type Turn, turned, undo } from '@/core/rules/history'
 import { whyInvalid } from '@/core/text/invalid'
 import {
   type Command,
@@ -29,6 +29,9 @@ export type Outcome =
   | {
       ok: true
       session: Session
+      /** What it changed, and what became of the steps: views, disk and log take it from here. */
+      changes: Changes | null
+      turn: Turn | null
       say?: string
       announce?: string
       show?: View
@@ -79,18 +82,15 @@ export function execute(session: Session, id: string, args: object, env: Env): O
   // A command that only went somewhere says nothing and is no step.
   const { say } = result
   const step = command.step && changes !== null && say !== undefined
+  const { documents } = command
+  const turn = step
+    ? record(session.history, session.state, state, { changes, say, documents })
+    : null
   return {
     ok: true,
-    session: {
-      state,
-      history: step
-        ? record(session.history, session.state, state, {
-            changes,
-            say,
-            documents: command.documents,
-          })
-        : session.history,
-    },
+    session: { state, history: turn ? turned(session.history, turn) : session.history },
+    changes,
+    turn,
     say,
     announce: result.announce,
     show: result.show,
@@ -159,19 +159,23 @@ function travel(session: Session, direction: 'undo' | 'redo', env: Env): Outcome
   const { history: before, state: now } = session
   const travelled = direction === 'undo' ? undo(before, now) : redo(before, now)
   if (!travelled) return { ok: false, reason: `There is nothing to ${direction}.` }
-  const { state, history, step } = travelled
-  const [broken] = check(state, now)
+  const { state, turn } = travelled
+  const changes = changesBetween(now, state)
+  const [broken] = check(state, now, changes)
   if (broken)
     return {
       ok: false,
       reason: `That cannot be taken back: ${broken} Nothing was changed.`,
       broken,
     }
+  const { step } = turn
   const say = `${direction === 'undo' ? 'Undone' : 'Redone'}: ${step.say}`
   const journal = told(moves(direction, now, state), env)
   return {
     ok: true,
-    session: { state, history },
+    session: { state, history: turned(before, turn) },
+    changes,
+    turn,
     say,
     journal,
     step: false,

@@ -32,6 +32,12 @@ export interface History {
   count: number
 }
 
+/** What became of the steps with one change of the shelf. */
+export interface Turn {
+  kind: 'step' | 'undo' | 'redo'
+  step: Step
+}
+
 export const emptyHistory: History = { past: [], future: [], count: 0 }
 
 const STEPS_KEPT = 200
@@ -40,7 +46,7 @@ const STEPS_KEPT = 200
 const NOT_UNDONE = ['display', 'presence', 'attention', 'answering', 'running'] as const
 
 /**
- * Adds a step; what could be redone is gone.
+ * A step, to be added to those there are; what could be redone is gone then.
  * @param changes what it changed
  * @param documents whether what is known of documents is part of the step
  */
@@ -57,7 +63,7 @@ export function record(
     say: string
     documents?: boolean | undefined
   },
-): History {
+): Turn {
   const forth: Changes = {
     ...changes,
     objects: { ...changes.objects },
@@ -76,15 +82,11 @@ export function record(
     ...(before.display !== after.display && { keys: [before.display, after.display] }),
     ...(there && { there }),
   }
-  return turned(history, 'step', step)
+  return { kind: 'step', step }
 }
 
 /** The steps after one was made, taken back, or done again. */
-export function turned(
-  { past, future, count }: History,
-  kind: 'step' | 'undo' | 'redo',
-  step: Step,
-): History {
+export function turned({ past, future, count }: History, { kind, step }: Turn): History {
   if (kind === 'undo') return { past: past.slice(0, -1), future: [...future, step], count }
   if (kind === 'redo') return { past: [...past, step], future: future.slice(0, -1), count }
   return { past: [...past.slice(1 - STEPS_KEPT), step], future: [], count: step.id }
@@ -105,8 +107,7 @@ const presenceIn = ({ presence, display }: State): Presence =>
 
 export interface Travel {
   state: State
-  history: History
-  step: Step
+  turn: Turn
 }
 
 /**
@@ -120,8 +121,7 @@ export function undo(history: History, state: State): Travel | null {
   const seen: Step = { ...step, forth: asIn(state, step.back), to: presenceIn(state) }
   return {
     state: travelled(state, step.back, step.forth, step.from, step),
-    history: turned(history, 'undo', seen),
-    step,
+    turn: { kind: 'undo', step: seen },
   }
 }
 
@@ -134,8 +134,7 @@ export function redo(history: History, state: State): Travel | null {
       ...step,
       ...(step.keys && { keys: [step.keys[1], step.keys[0]] }),
     }),
-    history: turned(history, 'redo', step),
-    step,
+    turn: { kind: 'redo', step },
   }
 }
 

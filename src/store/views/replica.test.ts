@@ -4,7 +4,7 @@ import { APPS, World } from '@testing/world'
 import fc from 'fast-check'
 import { execute, type Outcome, type Session } from '@/core/commands/execute'
 import { check } from '@/core/rules/check'
-import { type Ran, Replica, seenFrom, type Told, toldBetween } from './replica'
+import { type Ran, Replica, seenFrom, type Told, toldOf } from './replica'
 
 /** As a page runs a command: the same ids again, on the display it was given on. */
 function run(session: Session, { id, args, by, now, ids, display }: Ran): Outcome {
@@ -80,7 +80,7 @@ class Room {
     const outcome = run(session, ran)
     if (!outcome.ok) return
     const { state, history } = outcome.session
-    view.replica.add(ran, { state: seenFrom(state, view.display), history })
+    view.replica.add(ran, { state: seenFrom(state, view.display), history }, toldOf(outcome))
     view.outbox.push(wired(ran))
   }
 
@@ -98,7 +98,7 @@ class Room {
     const { state, history } = outcome.session
     this.session = { state: seenFrom(state, before.state.display), history }
     const of = { view: view.name, n: ran.n }
-    const told = { revision: ++this.revision, ...toldBetween(before, this.session), of }
+    const told = { revision: ++this.revision, ...toldOf(outcome), of }
     for (const other of this.views) other.inbox.push(wired(told))
   }
 

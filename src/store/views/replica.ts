@@ -3,8 +3,8 @@ import type { By } from '@/core/journal/events'
 import { connected } from '@/core/model/displays'
 import type { DisplayId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
-import { type Changes, changesBetween, withChanges } from '@/core/rules/changes'
-import { type History, type Step, turned } from '@/core/rules/history'
+import { type Changes, withChanges } from '@/core/rules/changes'
+import { type Turn, turned } from '@/core/rules/history'
 
 /** A command with all it needs to give the same again elsewhere. */
 export interface Ran {
@@ -20,13 +20,11 @@ export interface Ran {
   display: DisplayId
 }
 
-type HistoryChange = { kind: 'step' | 'undo' | 'redo'; step: Step }
-
 /** What one change of the shelf was, for other views of it. */
 export interface Told {
   revision: number
   changes: Changes | null
-  history: HistoryChange | null
+  turn: Turn | null
   /** Whose command it was. */
   of?: { view: string; n: number }
 }
@@ -38,35 +36,22 @@ export function seenFrom(state: State, display: DisplayId): State {
   return on === state.display ? state : { ...state, display: on }
 }
 
-/** What changed from one session to another; which display has the keys is each view's own affair. */
-export function toldBetween(before: Session, after: Session): Omit<Told, 'revision'> {
-  const changes = changesBetween(before.state, after.state)
-  if (changes) delete changes.parts.display
+/** What other views are told of a command; which display has the keys is each view's own affair. */
+export function toldOf({ changes, turn }: Pick<Done, 'changes' | 'turn'>): Omit<Told, 'revision'> {
+  if (!changes) return { changes, turn }
+  const { display: _display, ...parts } = changes.parts
   const nothing =
-    !changes ||
-    (Object.keys(changes.objects).length + Object.keys(changes.parts).length === 0 &&
-      !changes.moved)
-  return {
-    changes: nothing ? null : changes,
-    history: historyBetween(before.history, after.history),
-  }
-}
-
-function historyBetween(before: History, after: History): HistoryChange | null {
-  if (before === after) return null
-  const taken = after.future.at(-1)
-  if (after.future.length > before.future.length && taken) return { kind: 'undo', step: taken }
-  const step = after.past.at(-1)
-  if (!step) return null
-  const redone = before.future.length > 0 && after.future.length === before.future.length - 1
-  return { kind: redone && after.count === before.count ? 'redo' : 'step', step }
+    Object.keys(changes.objects).length + Object.keys(parts).length === 0 && !changes.moved
+  return { changes: nothing ? null : { ...changes, parts }, turn }
 }
 
 /** A session after what another view told of it. */
-const withTold = (session: Session, { changes, history }: Omit<Told, 'revision'>): Session => ({
+const withTold = (session: Session, { changes, turn }: Omit<Told, 'revision'>): Session => ({
   state: changes ? (withChanges(session.state, changes) as State) : session.state,
-  history: history ? turned(session.history, history.kind, history.step) : session.history,
+  history: turn ? turned(session.history, turn) : session.history,
 })
+
+type Done = Extract<Outcome, { ok: true }>
 
 type Run = (session: Session, ran: Ran) => Outcome
 
@@ -76,7 +61,7 @@ type Run = (session: Session, ran: Ran) => Outcome
  * again upon that, so that all views come to the same.
  */
 export class Replica {
-  private pending: { ran: Ran; result: Session }[] = []
+  private pending: { ran: Ran; result: Session; told: Omit<Told, 'revision'> }[] = []
 
   /**
    * @param view how this view is called
@@ -105,8 +90,8 @@ export class Replica {
   }
 
   /** Something was done here. */
-  add(ran: Ran, result: Session): void {
-    this.pending.push({ ran, result })
+  add(ran: Ran, result: Session, told: Omit<Told, 'revision'>): void {
+    this.pending.push({ ran, result, told })
   }
 
   /** @returns whether it could be followed; else the whole has to be asked for */
@@ -117,7 +102,7 @@ export class Replica {
     const [first] = this.pending
     const mine = told.of?.view === this.view && first?.ran.n === told.of.n
     if (mine) this.pending.shift()
-    if (mine && sameAs(toldBetween(this.confirmed, first.result), told)) {
+    if (mine && sameAs(first.told, told)) {
       // As it was done here, nothing between: what is seen stays the same object.
       this.confirmed = first.result
       return true
@@ -148,11 +133,11 @@ export class Replica {
       const outcome = this.run(session, ran)
       if (!outcome.ok) return []
       session = { ...outcome.session, state: seenFrom(outcome.session.state, this.own()) }
-      return { ran, result: session }
+      return { ran, result: session, told: toldOf(outcome) }
     })
   }
 }
 
 /** What came by wire is other objects, though it says the same. */
 const sameAs = (one: Omit<Told, 'revision'>, other: Told): boolean =>
-  JSON.stringify([one.changes, one.history]) === JSON.stringify([other.changes, other.history])
+  JSON.stringify([one.changes, one.turn]) === JSON.stringify([other.changes, other.turn])

@@ -5,7 +5,7 @@ import { expected } from '@/store/faults'
 import { newId } from '@/store/newId'
 import type { Report } from '@/store/report'
 import type { Locks } from './locks'
-import { type Ran, Replica, seenFrom, type Told, toldBetween } from './replica'
+import { type Ran, Replica, seenFrom, type Told, toldOf } from './replica'
 
 /**
  * Several pages that show one shelf, a display each. One keeps it; the others send it what is done
@@ -25,6 +25,8 @@ type Message =
   | { kind: 'content!'; to: string; document: DocumentId; content: KeptContent | null }
   | { kind: 'report'; document: DocumentId; report: Report }
 
+type Done = Extract<Outcome, { ok: true }>
+
 /** What a view does on its page. */
 export interface Page {
   session(): Session
@@ -33,7 +35,7 @@ export interface Page {
   /** Runs a command without showing anything. */
   run(session: Session, ran: Ran): Outcome
   /** What a command given elsewhere did that concerns whoever keeps the shelf. */
-  done(outcome: Extract<Outcome, { ok: true }>): void
+  done(outcome: Done): void
   refused(reason: string): void
   /** The displays that have a view of their own elsewhere. */
   elsewhere(displays: DisplayId[]): void
@@ -161,34 +163,35 @@ export class Views {
 
   /**
    * A command was run here.
+   * @param before what was shown before it
    * @returns the session as it is seen here: the keys stay on a display that is shown here
    */
-  ran(ran: Ran, before: Session, after: Session): Session {
-    const { state, history } = after
+  ran(ran: Ran, before: Session, outcome: Done): Session {
+    const { state, history } = outcome.session
     const to = state.display
     const leaves = to !== before.state.display && (this.fixed || this.isElsewhere(to))
     const own = leaves || this.fixed ? (this.fixed ? this.own : before.state.display) : to
     if (leaves) this.post({ kind: 'focus', display: to })
     const seen: Session = { state: seenFrom(state, own), history }
     if (this.replica) {
-      this.replica.add(ran, seen)
+      this.replica.add(ran, seen, toldOf(outcome))
       this.page.waiting(true)
       this.post({ kind: 'run', from: this.me, ran })
-    } else this.tell(before, seen)
+    } else this.tell(outcome)
     return seen
   }
 
   /** Whether another view shows a display. */
   isElsewhere = (display: DisplayId): boolean => [...this.others.values()].includes(display)
 
-  private tell(before: Session, after: Session, of?: Told['of']): void {
+  private tell(outcome: Done, of?: Told['of']): void {
     // Who comes later gets the whole.
     if (this.others.size === 0) {
       this.revision++
       return
     }
-    const told = toldBetween(before, after)
-    if (!told.changes && !told.history && !of) return
+    const told = toldOf(outcome)
+    if (!told.changes && !told.turn && !of) return
     this.post({ kind: 'told', revision: ++this.revision, ...told, ...(of && { of }) })
   }
 
@@ -317,7 +320,7 @@ export class Views {
     const after: Session = { state: seenFrom(state, before.state.display), history }
     this.page.show(after)
     this.page.done(outcome)
-    this.tell(before, after, { view: from, n: ran.n })
+    this.tell(outcome, { view: from, n: ran.n })
   }
 
   private async answer(to: string, document: DocumentId): Promise<void> {
