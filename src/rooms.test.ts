@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { type Import, importsIn, wrongWays } from '@testing/imports'
 
@@ -95,4 +95,14 @@ test('every error that is caught is told, logged, or expected with a reason', ()
     ),
   )
   expect(swallowed).toEqual([])
+})
+
+test('the map in README names what is there', () => {
+  const readme = readFileSync(join(root, 'README.md'), 'utf8')
+  const named = [...readme.matchAll(/`((?:src|core|store|parts|apps|ui|testing)\/[\w./-]+)`/g)]
+  const gone = named
+    .map(([, path = '']) => path)
+    .filter((path) => ![root, join(root, 'src')].some((from) => existsSync(join(from, path))))
+  expect(named.length).toBeGreaterThan(80)
+  expect(gone).toEqual([])
 })
