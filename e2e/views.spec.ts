@@ -101,6 +101,43 @@ test('what is typed in one is in the other as it is typed, and kept', async ({ p
   await expect(tall.window('calls').getByText('Kestrel marked')).toBeVisible()
 })
 
+test('what is typed by turns in two views stands in both as it was typed, spaces and empty lines too', async ({
+  page,
+}) => {
+  const [near, tall] = await both(page)
+  await near.run('window.open', { app: 'document', document: 'calls' })
+  const [, here = ''] = Object.values((await near.state()).windows)
+    .filter(({ document }) => document === 'calls')
+    .map(({ id }) => id)
+  const one = near.window(here).locator('[contenteditable=true]')
+  const other = tall.window('calls').locator('[contenteditable=true]')
+  const ends = (text: string) => new RegExp(`${text}$`)
+  for (const editor of [one, other]) {
+    await editor.click()
+    await editor.press('Control+End')
+  }
+  await other.press('Enter')
+  await other.press('Enter')
+  let typed = ''
+  for (const turn of ['A1 ', 'B1', ' A2', '  B2 ', 'A3', ' B3  ', ' A4']) {
+    const [editor, seen] = turn.includes('A') ? [other, one] : [one, other]
+    await editor.press('Control+End')
+    await editor.pressSequentially(turn)
+    typed += turn
+    for (const text of [editor, seen])
+      await expect
+        .poll(() => text.evaluate((element) => element.textContent?.replaceAll('\u00a0', ' ')))
+        .toMatch(ends(typed))
+  }
+  await near.kept()
+  await page.reload()
+  await expect
+    .poll(() => one.evaluate((element) => element.textContent?.replaceAll('\u00a0', ' ')))
+    .toMatch(ends(typed))
+  // The empty paragraph above it as well.
+  await expect(one.locator('> p').nth(-2)).toHaveText('')
+})
+
 test('the view that keeps the shelf closes: another keeps it at once, and nothing is lost', async ({
   page,
 }) => {

@@ -116,15 +116,23 @@ function keep(shelf: Shelf, id: string, markdown: string): void {
   else changeContent(shelf, id, next, 'draft')
 }
 
-/** A text that came from outside: imported, discarded, taken back. */
+/**
+ * A text that came from outside: imported, discarded, taken back, typed in another view. Only what is
+ * other is put in, so that the caret stays where it is.
+ */
 function put(editor: Editor, origin: { current: Origin | null }, markdown: string): void {
   const { blocks, content } = docOf(markdown)
-  editor.commands.setContent(content, { emitUpdate: false })
-  const doc = editor.state.doc
-  origin.current = new Origin(
-    blocks,
-    doc.childCount === blocks.blocks.length ? doc : Node.fromJSON(editor.schema, content),
-  )
+  const next = Node.fromJSON(editor.schema, content)
+  const { doc, tr } = editor.state
+  const from = doc.content.findDiffStart(next.content)
+  const ends = doc.content.findDiffEnd(next.content)
+  if (from !== null && ends) {
+    // Where the same stands twice, both ways of looking pass over it.
+    const over = Math.max(0, from - Math.min(ends.a, ends.b))
+    const replaced = tr.replace(from, ends.a + over, next.slice(from, ends.b + over))
+    editor.view.dispatch(replaced.setMeta('preventUpdate', true))
+  }
+  origin.current = new Origin(blocks, next.eq(editor.state.doc) ? editor.state.doc : next)
 }
 
 /** A link to a document goes there; one to the web opens beside the shelf, with Ctrl or Command. */

@@ -188,5 +188,20 @@ function inline(tokens: Token[]): JSONContent[] {
       nodes.push({ type: 'image', attrs: { src, title, alt: token.content } })
     } else throw new Unknown(token.type)
   }
+  const [last, end] = [nodes.at(-1), endOf(tokens.at(-1))]
+  if (last?.type === 'text' && !last.marks) last.text += end
+  else text(end)
   return nodes
 }
+
+/** Notes the spaces a text ends with, which Markdown leaves out: who typed them may be about to go on. */
+export function noteEnds(tokens: Token[], lines: string[]): void {
+  for (const [at, token] of tokens.entries()) {
+    const holds = /^(paragraph|heading)_open$/.test(tokens[at - 1]?.type ?? '')
+    const line = token.type === 'inline' && holds && lines[(token.map?.[1] ?? 0) - 1]
+    const [, said = '', end = ''] = (line && /^(.*?)([ \t]+)(?:\r\n|\r|\n)?$/.exec(line)) || []
+    if (end && said.endsWith(token.content.split('\n').at(-1) || '\n')) token.meta = { end }
+  }
+}
+
+const endOf = (token: Token | undefined): string => token?.meta?.end ?? ''

@@ -107,6 +107,32 @@ test('a letter typed in one block changes nothing in any other', () => {
   )
 })
 
+test('what is typed is there word for word after a reload: spaces at both ends, empty paragraphs', () => {
+  const line = fc.constantFrom(
+    '',
+    '',
+    'A',
+    'A1 ',
+    '  two',
+    'end\t',
+    ' ',
+    '# no heading',
+    '- no item ',
+    '&#32;',
+  )
+  fc.assert(
+    fc.property(fc.array(line, { minLength: 1, maxLength: 7 }), (lines) => {
+      const content = lines.map((text) =>
+        text ? { type: 'paragraph', content: [{ type: 'text', text }] } : EMPTY,
+      )
+      const doc = Node.fromJSON(schema, { type: 'doc', content })
+      const written = opened('').origin.write(doc)
+      expect(opened(written).doc.toJSON()).toEqual(doc.toJSON())
+    }),
+    runs(300),
+  )
+})
+
 test.each(PIECES)('%s is written anew as what it was read as', (piece) => {
   const { doc } = opened(piece)
   const first = doc.firstChild

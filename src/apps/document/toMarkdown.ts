@@ -47,12 +47,23 @@ const table: Writer = (state, node) => {
 
 const serializer = new MarkdownSerializer(
   {
-    paragraph: known('paragraph'),
+    paragraph: (state, node) => {
+      // A space it begins with would be left out when it is read.
+      const indented = /^[ \t]/.test(node.textContent) && node.firstChild?.isText
+      if (indented) state.write('&#32;')
+      known('paragraph')(state, indented ? node.cut(1) : node)
+    },
     heading: known('heading'),
     blockquote: known('blockquote'),
     horizontalRule: known('horizontal_rule'),
     listItem: known('list_item'),
-    text: (state, node) => state.text(node.text ?? ''),
+    text: (state, node) => {
+      // What would be read as an entity is what was typed.
+      for (const [at, part] of (node.text ?? '').split(/&(?=#?\w+;)/).entries()) {
+        if (at > 0) state.write('\\&')
+        state.text(part)
+      }
+    },
     image: (state, node) => {
       const { src, alt, title } = node.attrs
       const named = title ? ` "${String(title).replaceAll('"', '\\"')}"` : ''
@@ -134,6 +145,7 @@ export class Origin {
       const source = place === undefined ? undefined : blocks[place]?.source
       if (at > 0 && !(place !== undefined && place === before + 1)) out = apart(out, eol)
       if (place !== undefined && source !== undefined && this.isAsItWas(node, place)) out += source
+      else if (isLeftEmpty(node)) out += doc.childCount === 1 ? '' : eol + eol
       else {
         const text = blockMarkdown(node).replaceAll('\n', eol)
         const was = place === undefined ? null : this.doc.child(place)
@@ -174,6 +186,10 @@ export class Origin {
     return places
   }
 }
+
+/** Whether a block is a paragraph in which nothing stands. */
+const isLeftEmpty = (node: Node): boolean =>
+  node.type.name === 'paragraph' && node.content.size === 0
 
 /** Ends a text with an empty line. */
 function apart(text: string, eol: string): string {
