@@ -1,5 +1,6 @@
 import { createContext, useContext, useRef } from 'react'
 import { useStore } from 'zustand'
+import { useShallow } from 'zustand/react/shallow'
 import type { DesktopId } from '@/core/model/ids'
 import type { Desktop } from '@/core/model/kinds/desktop'
 import { desktop } from '@/core/model/selectors'
@@ -28,21 +29,10 @@ export const useArrangement = <T>(select: (state: State) => T): T =>
   usePage(({ session }) => select(session.state))
 
 /** Some fields of a desktop: what else changes of it, such as its focus, draws nothing anew. */
-export function useDesktop<K extends keyof Desktop>(
+export const useDesktop = <K extends keyof Desktop>(
   id: DesktopId,
   fields: readonly K[],
-): Pick<Desktop, K> {
-  const last = useRef<{ of: Desktop; picked: Pick<Desktop, K> } | null>(null)
-  return useArrangement((state) => {
-    const of = desktop(state, id)
-    if (last.current?.of === of) return last.current.picked
-    const before = last.current?.picked
-    const same = before && fields.every((field) => Object.is(before[field], of[field]))
-    const picked = same ? before : pick(of, fields)
-    last.current = { of, picked }
-    return picked
-  })
-}
+): Pick<Desktop, K> => useArrangement(useShallow((state) => pick(desktop(state, id), fields)))
 
 const pick = <T, K extends keyof T>(of: T, fields: readonly K[]): Pick<T, K> =>
   Object.fromEntries(fields.map((field) => [field, of[field]])) as Pick<T, K>
