@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { LINES, SIGN } from '@/core/look/look'
 import { HUES } from '@/core/model/kinds/look'
+import { BENCH, LINE, NARROW, rackWidth } from '@/parts/room'
 
 const css = ['tokens', 'desktop']
   .map((name) => readFileSync(join(__dirname, `styles/${name}.css`), 'utf8'))
@@ -75,3 +76,13 @@ test.each([...HUES])(
     })
   },
 )
+
+test('what is worked out and what is drawn have the same room', () => {
+  const px = (name: string) =>
+    [...css.matchAll(new RegExp(`--${name}: (\\d+)px`, 'g'))].map(([, width]) => Number(width))
+  Object.assign(globalThis, { innerWidth: NARROW + 1 })
+  const wide = rackWidth()
+  Object.assign(globalThis, { innerWidth: NARROW })
+  expect([px('rack'), px('line'), px('bench')]).toEqual([[wide, rackWidth()], [LINE], [BENCH]])
+  expect(css).toContain(`@custom-variant narrow (@media (width <= ${NARROW}px))`)
+})

@@ -110,7 +110,8 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
     redo,
   }
   const keys = (args: CellKeyDownArgs<Row>, event: CellKeyboardEvent) => {
-    if (event.altKey) return
+    // With Alt it is a command, or nothing: the grid would begin to edit.
+    if (event.altKey) return event.preventGridDefault()
     if (args.mode === 'EDIT') {
       if (event.key === 'Escape') {
         event.stopPropagation()

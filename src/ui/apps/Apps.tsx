@@ -36,13 +36,13 @@ export function Apps() {
         <button
           type="button"
           title="Add app"
-          className="flex flex-1 items-center gap-2.5 text-left text-soft hover:text-ink max-[1000px]:justify-center"
+          className="flex flex-1 items-center gap-2.5 text-left text-soft hover:text-ink narrow:justify-center"
           onClick={() => shelf.dispatch('app.askAdd')}
         >
           <span className="grid w-5 place-items-center">
             <Plus size={14} aria-hidden />
           </span>
-          <span className={folded ? 'sr-only' : 'max-[1000px]:sr-only'}>add app</span>
+          <span className={folded ? 'sr-only' : 'narrow:sr-only'}>add app</span>
         </button>
         <button
           type="button"
@@ -106,7 +106,7 @@ function AppRow({ app, slot, count }: { app: AppManifest; slot: number; count: n
         type="button"
         aria-label={`${name}, ${count === 1 ? '1 window' : `${count} windows`}`}
         title={name}
-        className="flex w-full items-center gap-2.5 text-left hover:bg-ink/6 focus-visible:outline-offset-[-2px] max-[1000px]:justify-center"
+        className="flex w-full items-center gap-2.5 text-left hover:bg-ink/6 focus-visible:outline-offset-[-2px] narrow:justify-center"
         onClick={(event) =>
           shelf.dispatch('app.launch', {
             ...launching(shelf, id),
@@ -115,10 +115,10 @@ function AppRow({ app, slot, count }: { app: AppManifest; slot: number; count: n
         }
         onContextMenu={(event) => shelf.openMenu(event, { app: id })}
       >
-        <span className="app-slot key max-[1000px]:hidden">{slot || '·'}</span>
+        <span className="app-slot key narrow:hidden">{slot || '·'}</span>
         <Glyph size={16} aria-hidden />
-        <span className="app-name max-[1000px]:hidden">{name}</span>
-        <span className="app-count ml-auto font-mono text-[11px] text-soft max-[1000px]:hidden">
+        <span className="app-name narrow:hidden">{name}</span>
+        <span className="app-count ml-auto font-mono text-[11px] text-soft narrow:hidden">
           {count || ''}
         </span>
       </button>

@@ -5,6 +5,7 @@ import { connected } from '@/core/model/displays'
 import type { DisplayId } from '@/core/model/ids'
 import type { Display } from '@/core/model/kinds/display'
 import type { State } from '@/core/model/state'
+import { isNarrow } from '@/parts/room'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
@@ -31,7 +32,7 @@ export const hasOthers = (state: State): boolean => connected(state).length > 1
 
 /** The column needs a page wide enough for it. */
 export const columnFor = (shelf: Shelf, several: boolean): number =>
-  several && innerWidth > 1000 && !seat(shelf).getState().fixed ? COLUMN : 0
+  several && !isNarrow() && !seat(shelf).getState().fixed ? COLUMN : 0
 
 /** The display drawn in the large area: the one that takes the keys. */
 export const largeId = (state: State): DisplayId => state.display

@@ -64,7 +64,7 @@ function Frame({ id }: { id: DesktopId }) {
         aria-label="Glance"
         aria-description={summary(state, id)}
         tabIndex={-1}
-        className="absolute inset-0 z-[2147483001] outline-none"
+        className="absolute inset-0 z-(--over) outline-none"
         onPointerDown={(event) => {
           event.preventDefault()
           shelf.closeView()

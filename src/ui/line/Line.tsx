@@ -21,7 +21,7 @@ export function Line() {
   return (
     <section
       aria-label="Line"
-      className="flex h-9 min-w-0 shrink-0 items-center gap-3 border-seam border-t bg-panel px-3"
+      className="flex h-(--line) min-w-0 shrink-0 items-center gap-3 border-seam border-t bg-panel px-3"
     >
       <Where />
       {layer ? (

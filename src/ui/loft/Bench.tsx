@@ -31,7 +31,7 @@ export function Bench({
       id={BENCH_ID}
       aria-label="Bench"
       tabIndex={0}
-      className="fixed top-0 right-0 bottom-9 z-30 flex w-[320px] flex-col gap-3 overflow-auto border-seam border-l bg-panel p-4 max-[1000px]:hidden"
+      className="fixed top-0 right-0 bottom-(--line) z-30 flex w-(--bench) flex-col gap-3 overflow-auto border-seam border-l bg-panel p-4 narrow:hidden"
     >
       {window ? <Likeness id={window.id} within={{ width: 288, height: 220 }} live /> : null}
       <h3 dir="auto" className="font-bold font-display text-[17px] leading-tight">

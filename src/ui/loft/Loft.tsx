@@ -8,6 +8,7 @@ import type { DocumentId, WindowId } from '@/core/model/ids'
 import { EVERY } from '@/core/model/kinds/window'
 import { currentId, focusedWindow, focusId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import { BENCH, isNarrow, LINE } from '@/parts/room'
 import { useLooked } from '@/store/documents/texts'
 import { useToday } from '@/store/journal'
 import type { Shelf } from '@/store/shelf'
@@ -316,18 +317,15 @@ function useSeen({ rows }: Shelves, first: string): { seen: ReadonlySet<string>;
   return now
 }
 
-/** The bench stands at the right where there is room; the style sheet has the same bound. */
-const BENCH = 320
-const BENCH_FROM = 1000
 const SCROLLBAR = 16
 
 /** Below the shelves: the line, and some air. */
-const UNDER = 36 + 8
+const UNDER = LINE + 8
 
 /** The room the shelves have, followed while the browser's changes; worked out, not measured. */
 function useRoom(): Size {
   const worked = () => ({
-    width: innerWidth - (innerWidth > BENCH_FROM ? BENCH : 0) - 2 * ASIDE - SCROLLBAR,
+    width: innerWidth - (isNarrow() ? 0 : BENCH) - 2 * ASIDE - SCROLLBAR,
     height: innerHeight - BELOW - UNDER,
   })
   const [room, setRoom] = useState(worked)

@@ -9,7 +9,7 @@ export function SmallMap() {
   return (
     <section
       aria-label="Map of desktops"
-      className="rise absolute right-6 bottom-24 z-[2147483001] flex flex-col gap-1.5 border-2 border-ink bg-panel p-3"
+      className="rise absolute right-6 bottom-24 z-(--over) flex flex-col gap-1.5 border-2 border-ink bg-panel p-3"
     >
       <Marks width={30} />
       <p className="mt-1 text-soft">

@@ -27,13 +27,13 @@ export function ShelfMenu({ name }: { name: string }) {
       <DropdownMenu.Trigger asChild>
         <button
           type="button"
-          className="mx-1.5 mb-1 flex items-center gap-2 px-2 py-1 text-left hover:bg-ink/6 max-[1000px]:justify-center"
+          className="mx-1.5 mb-1 flex items-center gap-2 px-2 py-1 text-left hover:bg-ink/6 narrow:justify-center"
           aria-label="Kite Shelf menu"
         >
           <Kite hue="slate" filled width={15} />
-          <b className="font-bold font-display text-[15px] max-[1000px]:hidden">Kite Shelf</b>
+          <b className="font-bold font-display text-[15px] narrow:hidden">Kite Shelf</b>
           {name === 'demo' ? (
-            <span className="ml-auto text-[11px] text-soft max-[1000px]:hidden">demo</span>
+            <span className="ml-auto text-[11px] text-soft narrow:hidden">demo</span>
           ) : null}
         </button>
       </DropdownMenu.Trigger>

@@ -131,7 +131,7 @@ function FileDrop({ children }: { children: ReactNode }) {
 function Dropping() {
   const name = useArrangement((state) => desktop(state, currentId(state)).name)
   return (
-    <div className="pointer-events-none absolute inset-2 z-[2147483001] grid place-items-center border-2 border-ink border-dashed">
+    <div className="pointer-events-none absolute inset-2 z-(--over) grid place-items-center border-2 border-ink border-dashed">
       <p className="bg-panel px-4 py-2 font-semibold">Drop to open on {name}</p>
     </div>
   )
@@ -172,7 +172,7 @@ function AllWindows() {
       id="windows"
       className={
         loft
-          ? 'pointer-events-none fixed top-0 right-[320px] bottom-9 left-0 z-30 isolate overflow-auto bg-ground max-[1000px]:right-0'
+          ? 'pointer-events-none fixed top-0 right-(--bench) bottom-(--line) left-0 z-30 isolate overflow-auto bg-ground narrow:right-0'
           : 'pointer-events-none absolute inset-0'
       }
     >

@@ -6,6 +6,7 @@ import { APPS, appOf } from '@/apps/list'
 import { initialState } from '@/core/model/initial'
 import { clockFrom, kept, keptElsewhere, setPageBy } from '@/demo/clock'
 import { Guarded } from '@/parts/Guarded'
+import { isNarrow, LINE, rackWidth } from '@/parts/room'
 import { provideConsole } from '@/store/console'
 import { openStores } from '@/store/disk/storage'
 import { setHealth, whyFailed } from '@/store/health'
@@ -44,16 +45,12 @@ import { Desktop } from './Desktop'
 import { carryOut } from './effects'
 import { PageMarks } from './PageMarks'
 
-/** What rack and line take of the page, in CSS pixels; the style sheet has the same. */
-const LINE = 36
-const rackWidth = (): number => (innerWidth > 1000 ? 208 : 60)
-
 const seed = async (name: string): Promise<Seed> => {
   if (name !== 'demo') return { state: initialState(), contents: {} }
   const { demo } = await import('@/demo/demo')
   // `?displays=one`: without the second display.
   const alone = new URLSearchParams(location.search).get('displays') === 'one'
-  const column = alone || innerWidth <= 1000 ? 0 : COLUMN
+  const column = alone || isNarrow() ? 0 : COLUMN
   const room = { width: innerWidth - rackWidth() - column, height: innerHeight - LINE }
   return demo(Date.now(), room, alone)
 }
@@ -215,7 +212,7 @@ function Open({ name }: { name: string }) {
           ? 'grid-cols-1 grid-rows-1'
           : !rack
             ? 'grid-cols-1 grid-rows-[minmax(0,1fr)_auto]'
-            : 'grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto] [--rack:208px] max-[1000px]:[--rack:60px]'
+            : 'grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto]'
       }`}
     >
       {rack ? <Rack name={name} /> : null}

@@ -32,7 +32,7 @@ export function Divider() {
       aria-valuemin={20}
       aria-valuemax={80}
       aria-valuenow={Math.round(divider * 100)}
-      className="absolute top-0 bottom-0 z-[2147483000] cursor-ew-resize touch-none border-ink border-x-[1.5px] border-dashed bg-ground"
+      className="absolute top-0 bottom-0 z-(--above) cursor-ew-resize touch-none border-ink border-x-[1.5px] border-dashed bg-ground"
       style={{ left: (width - SEAM) * divider, width: SEAM }}
       {...drag()}
       onKeyDown={(event) => {

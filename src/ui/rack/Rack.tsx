@@ -61,22 +61,22 @@ export function Rack({ name }: { name: string }) {
       {everywhere.length > 0 ? (
         <section
           aria-label="On every desktop"
-          className="flex items-center gap-2 px-3.5 pb-1.5 text-[12px] text-soft max-[1000px]:flex-col max-[1000px]:px-1"
+          className="flex items-center gap-2 px-3.5 pb-1.5 text-[12px] text-soft narrow:flex-col narrow:px-1"
         >
-          <span className="max-[1000px]:sr-only">every desktop</span>
+          <span className="narrow:sr-only">every desktop</span>
           <Bows ids={everywhere} most={3} />
         </section>
       ) : null}
       <CommandButton
         command="loft.open"
         label="loft"
-        className="mx-3.5 mb-1 text-[12px] max-[1000px]:hidden"
+        className="mx-3.5 mb-1 text-[12px] narrow:hidden"
       />
       {columns > 1 ? (
         // Of many rows those near the current one: the names below have to have room.
         <div
           data-map=""
-          className="mx-3.5 mt-1 mb-2.5 flex max-h-[max(24%,calc(100%-600px))] shrink-0 flex-col gap-1 overflow-y-auto max-[1000px]:hidden"
+          className="mx-3.5 mt-1 mb-2.5 flex max-h-[max(24%,calc(100%-600px))] shrink-0 flex-col gap-1 overflow-y-auto narrow:hidden"
         >
           <Marks width={Math.min(20, Math.floor(MAP / columns) - MAP_GAP)} />
         </div>

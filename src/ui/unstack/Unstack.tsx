@@ -113,7 +113,7 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
       role="dialog"
       aria-label="Unstack"
       tabIndex={-1}
-      className="absolute inset-0 z-[2147483001] outline-none"
+      className="absolute inset-0 z-(--over) outline-none"
       onKeyDown={keys}
     >
       {minimised > 0 ? (
