@@ -59,6 +59,8 @@ const PIECES = [
   'Escaped \\*stars\\* and &amp; an entity.',
   '[titled](https://snow.test "Title")',
   'Übermäßig 雪 🏔️',
+  'Not yet at its end ',
+  '- an item, unfinished ',
   '<!-- a comment -->',
 ]
 const gaps = fc.constantFrom('\n\n', '\n\n\n', '\n\n\n\n')

@@ -149,7 +149,8 @@ export class Origin {
       else {
         const text = blockMarkdown(node).replaceAll('\n', eol)
         const was = place === undefined ? null : this.doc.child(place)
-        const gap = was?.type === node.type ? (/\s*$/.exec(source ?? '')?.[0] ?? '') : ''
+        // Spaces at its end are its own.
+        const gap = was?.type === node.type ? (/(?:[\r\n]\s*)?$/.exec(source ?? '')?.[0] ?? '') : ''
         out += text + (gap.includes('\n') || at === doc.childCount - 1 ? gap : '')
         if (place !== undefined && !gap.includes('\n')) before = -2
       }
