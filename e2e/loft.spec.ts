@@ -70,7 +70,7 @@ test('every window is drawn at its true proportions; walking and Enter go to one
 }) => {
   await page.setViewportSize({ width: 1280, height: 660 })
   await shelf.open()
-  await shelf.run('settings.set', { loft: 100 })
+  await shelf.run('settings.set', { loft: 320 })
   await shelf.press('Alt+R')
   await expect(shelf.window('rota').getByRole('grid')).toBeVisible()
   await shelf.press('Alt+F')
@@ -80,11 +80,12 @@ test('every window is drawn at its true proportions; walking and Enter go to one
   })
   await shelf.press('Alt+/')
   const loft = page.getByRole('dialog', { name: 'Loft' })
-  // Only what is in sight is drawn; the last row comes when it is walked to.
-  await expect(loft.locator('[data-standing="calls"]')).toBeVisible()
-  await expect(loft.locator('[data-standing="atlas"]')).toHaveCount(0)
-  await shelf.press('Shift+E')
-  await expect(loft.locator('[data-standing="atlas"]')).toBeInViewport()
+  // Only what is in sight is drawn; another row comes when it is walked to.
+  await expect(loft.locator('[data-standing="yesterday"]')).toBeVisible()
+  await expect(loft.locator('[data-standing="calls"]')).toHaveCount(0)
+  await shelf.press('Shift+P')
+  await expect(loft.locator('[data-standing="calls"]')).toHaveCount(1)
+  await expect(loft.locator('[data-standing].outline-2')).toBeInViewport()
   await shelf.press('Shift+F')
   const { frame } = (await shelf.state()).windows.pit ?? {}
   const box = await shelf.window('pit').boundingBox()
@@ -92,7 +93,7 @@ test('every window is drawn at its true proportions; walking and Enter go to one
     (frame?.width ?? 0) / (frame?.height ?? 1),
     1,
   )
-  expect(box?.height).toBeLessThan(90)
+  expect(box?.height).toBeLessThan(481)
   await shelf.press('Shift+R', 'ArrowRight', 'ArrowRight')
   await expect(page.getByRole('complementary', { name: 'Bench' })).toContainText('Duty rota')
   await shelf.press('Enter')
@@ -349,7 +350,7 @@ test('the bench shows what stands in a window, drawn, typed or not seen yet, and
   await shelf.press('ArrowLeft')
   await expect(bench).toContainText('Snow of the night')
   // Those of the pattern are empty, and shown so.
-  await shelf.press('ArrowDown')
+  await shelf.press('Shift+O')
   await expect(bench).not.toContainText('Snow of the night')
   await expect(bench.locator('canvas')).toHaveCount(0)
 })
@@ -378,6 +379,55 @@ test('the loft uses the room there is; + and - change how large windows are, 0 l
   await expect.poll(width).toBeLessThan(before)
   await shelf.press('0')
   await expect.poll(width).toBeCloseTo(before, 0)
+})
+
+test('rows stand in columns, all in sight; arrows go along the lines and from column to column', async ({
+  shelf,
+  page,
+}) => {
+  const names = ['Alps', 'Bow', 'Cirque', 'Drift', 'Edge', 'Firn']
+  const three = (name: string) => [`${name} one`, `${name} two`, `${name} three`]
+  const id = await shelf.furnish(
+    Object.fromEntries(
+      names.map((name) => [name, Object.fromEntries(three(name).map((title) => [title, 'table']))]),
+    ),
+  )
+  await shelf.press('Alt+/')
+  const loft = page.getByRole('dialog', { name: 'Loft' })
+  const area = page.locator('#windows')
+  expect(await area.evaluate((element) => element.scrollHeight <= element.clientHeight)).toBe(true)
+  for (const name of names.flatMap(three))
+    await expect(loft.locator(`[data-standing="${id(name)}"]`)).toBeInViewport()
+  const place = async (selector: string) => {
+    const box = await loft.locator(selector).boundingBox()
+    if (!box) throw new Error(`${selector} is not there`)
+    return box
+  }
+  const chosen = () => place('[data-standing].outline-2, [data-head].outline-2')
+  const rows = await Promise.all(names.map((name) => place(`[data-row="${id(name)}"]`)))
+  const lefts = [...new Set(rows.map(({ x }) => x))]
+  expect(lefts.length).toBeGreaterThan(1)
+  // One column after the other.
+  expect(rows.map(({ x }) => lefts.indexOf(x))).toEqual(
+    rows.map(({ x }) => lefts.indexOf(x)).toSorted((a, b) => a - b),
+  )
+  await shelf.press('Shift+A', 'ArrowLeft', 'ArrowLeft', 'ArrowLeft')
+  expect((await chosen()).x).toBeLessThan(lefts[1] ?? 0)
+  await shelf.press('ArrowRight', 'ArrowRight', 'ArrowRight')
+  await shelf.press('ArrowRight')
+  expect((await chosen()).x).toBeGreaterThan((lefts[1] ?? 0) - 1)
+  await shelf.press('ArrowLeft', 'ArrowLeft', 'ArrowLeft', 'ArrowLeft')
+  expect((await chosen()).x).toBeLessThan(lefts[1] ?? 0)
+  // Down goes from line to line, from row to row, and on at the top of the next column.
+  const seen = new Set<string>()
+  await shelf.press('Shift+A')
+  for (let step = 0; step < 24; step++) {
+    const { x, y } = await chosen()
+    seen.add(`${Math.round(x)} ${Math.round(y)}`)
+    await shelf.press('ArrowDown')
+  }
+  expect((await chosen()).x).toBeGreaterThan((lefts.at(-1) ?? 0) - 1)
+  expect(seen.size).toBeGreaterThanOrEqual(names.length)
 })
 
 test('another desktop is looked into from the loft, which is as it was after that', async ({

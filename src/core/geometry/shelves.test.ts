@@ -1,7 +1,7 @@
 import { runs } from '@testing/runs'
 import fc from 'fast-check'
 import { overlap } from './rect'
-import { LABEL, standOnShelves } from './shelves'
+import { standOnShelves } from './shelves'
 
 const size = fc.record({
   width: fc.integer({ min: 160, max: 2000 }),
@@ -26,9 +26,13 @@ test('miniatures keep their proportions, stand in their row and cover none', () 
       given.forEach(({ windows }, row) => {
         const shelf = shelves[row]
         if (!shelf) throw new Error('no shelf')
-        const drawn = windows.map(({ id }) => {
+        expect(shelf.left + shelf.width).toBeLessThanOrEqual(width)
+        const drawn = windows.map(({ id, width, height }) => {
           const place = places[id]
           if (!place) throw new Error('no place')
+          expect([place.width, place.height]).toEqual([width, height])
+          expect(place.caption).toBeGreaterThanOrEqual(width * place.scale)
+          expect(place.x + (place.caption ?? 0)).toBeLessThanOrEqual(shelf.left + shelf.width + 1)
           return {
             x: place.x,
             y: place.y,
@@ -37,8 +41,8 @@ test('miniatures keep their proportions, stand in their row and cover none', () 
           }
         })
         for (const rect of drawn) {
-          expect(rect.x).toBeGreaterThanOrEqual(LABEL)
-          expect(rect.x + rect.width).toBeLessThanOrEqual(Math.max(width, LABEL + 128))
+          expect(rect.x).toBeGreaterThanOrEqual(shelf.left)
+          expect(rect.x + rect.width).toBeLessThanOrEqual(shelf.left + shelf.width)
           expect(rect.y).toBeGreaterThanOrEqual(shelf.top)
           expect(rect.y + rect.height).toBeLessThanOrEqual(shelf.top + shelf.height)
         }
@@ -46,7 +50,13 @@ test('miniatures keep their proportions, stand in their row and cover none', () 
           for (const b of drawn.slice(at + 1)) expect(overlap(a, b)).toBe(0)
         })
       })
-      expect(height).toBe((shelves.at(-1)?.top ?? 0) + (shelves.at(-1)?.height ?? 0))
+      // One column after the other, each from the top, none over another.
+      shelves.slice(1).forEach((shelf, at) => {
+        const before = shelves[at]
+        if (before && shelf.left === before.left) expect(shelf.top).toBe(before.top + before.height)
+        else expect([shelf.top, shelf.left > (before?.left ?? 0)]).toEqual([0, true])
+      })
+      expect(height).toBe(Math.max(...shelves.map((one) => one.top + one.height)))
     }),
     runs(60),
   )
@@ -59,19 +69,77 @@ const desktops = (count: number, each: number) =>
     windows: Array.from({ length: each }, (_, at) => window(`${row}-${at}`)),
   }))
 
+/** The median width of what is drawn. */
+const median = ({ places }: ReturnType<typeof standOnShelves>): number => {
+  const widths = Object.values(places).map(({ width, scale }) => width * scale)
+  return widths.sort((a, b) => a - b)[Math.floor(widths.length / 2)] ?? 0
+}
+
+/** First sizes of a document, a table and a reader, by turns. */
+const MIXED = [
+  { width: 480, height: 520 },
+  { width: 520, height: 340 },
+  { width: 440, height: 480 },
+]
+const mixed = (count: number, windows: number) => {
+  const all = Array.from({ length: windows }, (_, at) => ({
+    id: `${at}`,
+    ...(MIXED[at % 3] ?? {}),
+  }))
+  return Array.from({ length: count }, (_, row) => ({
+    id: `r${row}`,
+    windows: all.filter((_, at) => at % count === row) as {
+      id: string
+      width: number
+      height: number
+    }[],
+  }))
+}
+
+test.each([
+  ['1280 × 800', { width: 912, height: 712 }, 6, 18, 130],
+  ['1920 × 1080', { width: 1552, height: 992 }, 24, 72, 90],
+  ['2560 × 1440', { width: 2192, height: 1352 }, 40, 60, 110],
+])(
+  'at %s all is in sight, and documents are %i desktops wide',
+  (_, room, desktops, windows, least) => {
+    const shelves = standOnShelves(mixed(desktops, windows), room)
+    expect(shelves.height).toBeLessThanOrEqual(room.height)
+    expect(median(shelves)).toBeGreaterThanOrEqual(least)
+  },
+)
+
+test('as many columns stand as make windows largest: no other count makes them much larger', () => {
+  fc.assert(
+    fc.property(rows, room, (list, within) => {
+      const given = list.map((windows, row) => ({
+        id: `r${row}`,
+        windows: windows.map((window, at) => ({ id: `${row}-${at}`, ...window })),
+      }))
+      const area = ({ places }: ReturnType<typeof standOnShelves>) =>
+        Object.values(places).reduce((sum, one) => sum + one.width * one.height * one.scale ** 2, 0)
+      const best = standOnShelves(given, within)
+      for (let size = 50; size <= 320; size += 2) {
+        const other = standOnShelves(given, within, size)
+        if (other.height <= within.height)
+          expect(area(other)).toBeLessThanOrEqual(area(best) * 1.01)
+      }
+    }),
+    runs(60),
+  )
+})
+
 test('few desktops use the room there is, many are as large as all of them fit', () => {
   const large = { width: 1550, height: 990 }
   const six = standOnShelves(desktops(6, 4), large)
   expect(six.height).toBeLessThanOrEqual(990)
-  // A size more, and they would not fit.
-  expect(standOnShelves(desktops(6, 4), large, six.size + 5).height).toBeGreaterThan(990)
   expect(six.size).toBeGreaterThan(140)
   const twelve = standOnShelves(desktops(12, 4), large)
   expect(twelve.size).toBeLessThan(six.size)
 })
 
 test('what does not fit at the least legible size scrolls at that size; empty desktops are thin', () => {
-  const small = { width: 700, height: 560 }
+  const small = { width: 500, height: 560 }
   const forty = standOnShelves(desktops(40, 4), small)
   expect(forty.size).toBe(50)
   expect(forty.height).toBeGreaterThan(560)

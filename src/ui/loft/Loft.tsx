@@ -74,9 +74,11 @@ export function Loft() {
   const one = valid.window ?? null
   const some: WindowId[] = marked.length ? marked : one ? [one] : []
   const burst = useRef(NO_BURST)
+  // When the key was pressed, not when a busy page comes to it.
+  const pressed = useRef(0)
   const send = (to: string) => {
     if (!some.length) return
-    const now = performance.now()
+    const now = pressed.current
     const before = sentWith(burst.current, to, now)
     const windows = [...before, ...some]
     // The same letter soon after: all of them in one step, to be taken back together.
@@ -103,7 +105,7 @@ export function Loft() {
     'loft:walk': ({ to }: { to: Direction }) =>
       setChoice(
         to === 'left' || to === 'right'
-          ? aside(valid, rows, to === 'left' ? -1 : 1)
+          ? aside(valid, rows, shelves, to === 'left' ? -1 : 1)
           : updown(valid, rows, shelves, to === 'up' ? -1 : 1),
       ),
     'loft:go': () => go(valid),
@@ -128,7 +130,8 @@ export function Loft() {
     if (event.altKey || event.ctrlKey || event.metaKey) return
     // The bench is scrolled by its own keys when it was gone to by Tab; Escape leaves everywhere.
     if (event.target !== place.current && event.key !== 'Escape') return
-    const search = searchIn(burst.current, event.key, performance.now())
+    pressed.current = event.timeStamp
+    const search = searchIn(burst.current, event.key, pressed.current)
     if (search === null) return void hear(event)
     // Who types letters in quick succession looks for something: what they did is taken back.
     event.preventDefault()
@@ -171,16 +174,19 @@ export function Loft() {
         acts={acts}
         fits={size === 0}
       />
-      <ol aria-label="Shelves" {...drag()}>
+      <ol aria-label="Shelves" className="relative" style={{ height: shelves.height }} {...drag()}>
         {rows.map((one, at) => {
-          const { top = 0, height = 0 } = shelves.rows[at] ?? {}
+          const shelf = shelves.rows[at]
+          if (!shelf) return null
           return (
             <ShelfRow
               key={one.id}
               row={one}
               seen={seen.has(one.id) || valid.row === one.id}
-              top={top}
-              height={height}
+              left={shelf.left}
+              top={shelf.top}
+              width={shelf.width}
+              height={shelf.height}
               places={shelves.places}
               spent={Math.floor((spent[one.id] ?? 0) / 60_000)}
               chosen={valid.row === one.id ? valid : null}

@@ -1,6 +1,6 @@
 import { memo } from 'react'
 import { appOf } from '@/apps/list'
-import { CAPTION, LEAST_WIDTH, type Shelves } from '@/core/geometry/shelves'
+import { CAPTION, type Shelves } from '@/core/geometry/shelves'
 import { spell } from '@/core/journal/words'
 import type { Desktop } from '@/core/model/kinds/desktop'
 import { currentId } from '@/core/model/selectors'
@@ -20,7 +20,9 @@ interface RowProps {
   row: LoftRow
   /** Whether it is in sight or chosen; what is on it is only drawn then. */
   seen: boolean
+  left: number
   top: number
+  width: number
   height: number
   places: Shelves['places']
   /** How long one was on it today, in minutes. */
@@ -32,7 +34,7 @@ interface RowProps {
 
 /** A shelf: its name at the left, its windows standing on it. */
 export const ShelfRow = memo(function ShelfRow(given: RowProps) {
-  const { row, seen, top, height, places, spent, chosen, onGo } = given
+  const { row, seen, left, top, width, height, places, spent, chosen, onGo } = given
   const hue = useArrangement((state) => faceOf(state, row.id)?.hue ?? 'slate')
   return (
     <li
@@ -40,19 +42,10 @@ export const ShelfRow = memo(function ShelfRow(given: RowProps) {
       data-row={row.id}
       data-choice={seen ? undefined : row.id}
       className={`shelf hue-${hue} ${chosen ? 'shelf-chosen' : ''}`}
-      style={{ height }}
+      style={{ left, top, width, height }}
     >
       {seen ? (
         <Name row={row} spent={spent} chosen={!!chosen && !chosen.window} onGo={onGo} />
-      ) : null}
-      {seen && row.is === 'stowed' && !row.thin ? (
-        <p
-          dir="auto"
-          title={row.holds}
-          className="absolute top-2.5 right-2 left-[196px] truncate text-soft"
-        >
-          stowed · {row.holds || 'nothing on it'}
-        </p>
       ) : null}
       {(seen ? row.windows : []).map(({ id }) => {
         const place = places[id]
@@ -60,9 +53,9 @@ export const ShelfRow = memo(function ShelfRow(given: RowProps) {
           <Standing
             key={id}
             id={id}
-            left={place.x}
+            left={place.x - left}
             top={place.y - top - CAPTION}
-            width={Math.max(LEAST_WIDTH, place.width * place.scale)}
+            width={place.caption ?? place.width * place.scale}
             height={place.height * place.scale}
             chosen={chosen?.window === id}
             withDesktop={row.is === 'app'}
@@ -80,7 +73,7 @@ const faceOf = ({ desktops, stowed }: State, id: string): Desktop | undefined =>
 
 /** A row's mark, name and figures. A desktop's is dragged to reorder. */
 function Name({
-  row: { id, is, name, windows, thin },
+  row: { id, is, name, windows, holds, thin },
   spent,
   chosen,
   onGo,
@@ -105,8 +98,8 @@ function Name({
     <div
       data-choice={id}
       data-head={is === 'desktop' ? id : undefined}
-      className={`absolute left-1 flex w-[176px] touch-pan-y gap-2.5 ${
-        thin ? '-top-1 p-1.5 opacity-75' : empty ? 'top-1 items-center p-1' : 'top-2 p-1.5'
+      className={`absolute right-1 left-1 flex touch-pan-y items-center gap-2.5 ${
+        thin ? '-top-1 p-1.5 opacity-75' : `top-0.5 px-1 ${empty ? 'min-h-9' : 'min-h-10'}`
       } ${chosen ? 'outline-2 outline-ink outline-dashed' : ''}`}
       onContextMenu={(event) => is === 'desktop' && shelf.openMenu(event, { desktop: id })}
     >
@@ -123,7 +116,10 @@ function Name({
       ) : (
         <span aria-hidden className="mx-[9px] mt-1.5 size-3 shrink-0 rounded-full bg-soft" />
       )}
-      <div className="min-w-0 flex-1">
+      {/* What has no room beside the name goes to a line below, out of sight. */}
+      <div
+        className={`flex min-w-0 flex-1 flex-wrap items-baseline gap-x-2.5 ${naming ? '' : 'h-6 overflow-hidden'}`}
+      >
         {naming ? (
           <NameField id={id} name={name} />
         ) : (
@@ -132,7 +128,7 @@ function Name({
             dir="auto"
             tabIndex={-1}
             title={name}
-            className={`block w-full truncate text-left font-display font-semibold ${thin ? 'text-[12px]' : empty ? 'text-[14px]' : 'text-[15px]'}`}
+            className={`max-w-full truncate text-left font-display font-semibold ${thin ? 'text-[12px]' : empty ? 'text-[14px]' : 'text-[15px]'}`}
             onClick={(event) => {
               ignoreSecondClick(event)
               onGo({ row: id, window: null })
@@ -146,12 +142,17 @@ function Name({
             {name}
           </button>
         )}
+        {is === 'stowed' && !thin ? (
+          <p dir="auto" title={holds} className="min-w-16 flex-1 truncate text-soft">
+            stowed · {holds || 'nothing on it'}
+          </p>
+        ) : null}
+        {waiting ? <b className="shrink-0 font-semibold">{waiting} waiting</b> : null}
         {thin || empty ? null : (
-          <p className="text-soft leading-[1.35]">
-            {windows.length === 1 ? '1 window' : `${windows.length} windows`},{' '}
-            {resting ? 'at rest' : `${live} live`}
-            {waiting ? <b className="block font-semibold text-ink">{waiting} waiting</b> : null}
-            {spent ? <span className="block">{spell(spent)} today</span> : null}
+          <p className="shrink-0 text-soft">
+            {windows.length === 1 ? '1 window' : `${windows.length} windows`}
+            {resting ? ', at rest' : `, ${live} live`}
+            {spent ? ` · ${spell(spent)} today` : null}
           </p>
         )}
       </div>

@@ -1,4 +1,4 @@
-import { LABEL, type Shelves } from '@/core/geometry/shelves'
+import type { Shelves } from '@/core/geometry/shelves'
 import type { WindowId } from '@/core/model/ids'
 import { stack } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
@@ -21,31 +21,87 @@ export function settle(choice: Choice, rows: LoftRow[]): Choice {
   return { row: other.id, window: holds(other) ? choice.window : (other.windows[0]?.id ?? null) }
 }
 
-/** A step to the left or right: first the row's name, then its windows. */
-export function aside({ row, window }: Choice, rows: LoftRow[], by: number): Choice {
+/**
+ * A step to the left or right: first the row's name, then its windows; beyond them to the row in the
+ * next column, at the same height.
+ */
+export function aside(choice: Choice, rows: LoftRow[], shelves: Shelves, by: 1 | -1): Choice {
+  const { row, window } = choice
   const windows = rows.find(({ id }) => id === row)?.windows ?? []
   const at = windows.findIndex(({ id }) => id === window) + by
-  return { row, window: windows[Math.max(-1, Math.min(at, windows.length - 1))]?.id ?? null }
+  if (at >= -1 && at < windows.length) return { row, window: windows[at]?.id ?? null }
+  const there = beside(choice, rows, shelves, by)
+  if (!there) return choice
+  const nearest = nearestIn(there, ({ y }) => Math.abs(y - heightOf(choice, shelves)), shelves)
+  return { row: there.id, window: by > 0 && !nearest ? null : nearest }
 }
 
-/** A step to the row above or below, to the window nearest across; thin rows are passed over. */
-export function updown(
-  { row, window }: Choice,
-  rows: LoftRow[],
-  { places }: Shelves,
-  by: 1 | -1,
-): Choice {
-  const full = rows.filter(({ thin }) => !thin)
-  const next = full[full.findIndex(({ id }) => id === row) + by]
-  if (!next) return { row, window }
-  const x = window ? (places[window]?.x ?? LABEL) : LABEL
-  const off = (id: WindowId) => Math.abs((places[id]?.x ?? 0) - x)
-  const nearest = next.windows.reduce<WindowId | null>(
-    (best, { id }) => (best === null || off(id) < off(best) ? id : best),
-    null,
-  )
-  return { row: next.id, window: nearest }
+/** Where the choice stands, from the top. */
+const heightOf = ({ row, window }: Choice, { rows, places }: Shelves): number =>
+  (window ? places[window]?.y : rows.find(({ id }) => id === row)?.top) ?? 0
+
+/** The row in the column beside, at the height of the choice. */
+function beside(choice: Choice, rows: LoftRow[], shelves: Shelves, by: 1 | -1): LoftRow | null {
+  const here = shelves.rows.find(({ id }) => id === choice.row)
+  const y = heightOf(choice, shelves)
+  const lefts = [...new Set(shelves.rows.map(({ left }) => left))]
+  const left = lefts[lefts.indexOf(here?.left ?? 0) + by]
+  const there = shelves.rows.filter((one) => one.left === left && !isThin(one.id, rows))
+  const at = there.findLast(({ top }) => top <= y) ?? there[0]
+  return rows.find(({ id }) => id === at?.id) ?? null
 }
+
+const isThin = (id: string, rows: LoftRow[]): boolean =>
+  rows.some((row) => row.id === id && row.thin)
+
+/** The window of a row that is nearest, as `off` says. */
+const nearestIn = (
+  { windows }: LoftRow,
+  off: (place: Shelves['places'][string]) => number,
+  { places }: Shelves,
+): WindowId | null => {
+  let best: { id: WindowId; off: number } | null = null
+  for (const { id } of windows) {
+    const place = places[id]
+    if (place && (!best || off(place) < best.off)) best = { id, off: off(place) }
+  }
+  return best?.id ?? null
+}
+
+/**
+ * A step up or down: to the window nearest across on the next line, of this row or of the one that
+ * follows it, in the next column where this one ends; thin rows are passed over.
+ */
+export function updown(choice: Choice, rows: LoftRow[], shelves: Shelves, by: 1 | -1): Choice {
+  const full = rows.filter(({ thin }) => !thin)
+  const index = full.findIndex(({ id }) => id === choice.row)
+  const across = (id: string) => shelves.rows.find((row) => row.id === id)?.left ?? 0
+  const own = shelves.places[choice.window ?? '']
+  const x = (own?.x ?? across(choice.row)) - across(choice.row)
+  const on = (row: LoftRow, baseline: number | undefined): Choice => {
+    const windows = row.windows.filter(({ id }) => baselineOf(id, shelves) === baseline)
+    const off = (place: { x: number }) => Math.abs(place.x - across(row.id) - x)
+    return { row: row.id, window: nearestIn({ ...row, windows }, off, shelves) }
+  }
+  const here = full[index]
+  const lines = here ? linesOf(here, shelves) : []
+  const line = lines[lines.indexOf(baselineOf(choice.window, shelves) ?? Number.NaN) + by]
+  if (here && own && line !== undefined) return on(here, line)
+  const next = full[index + by]
+  if (!next) return choice
+  return on(next, linesOf(next, shelves).at(by > 0 ? 0 : -1))
+}
+
+/** What a window stands on, from the top. */
+function baselineOf(id: WindowId | null, { places }: Shelves): number | undefined {
+  const place = places[id ?? '']
+  return place && Math.round(place.y + place.height * place.scale)
+}
+
+/** The lines of a row, from the top. */
+const linesOf = ({ windows }: LoftRow, shelves: Shelves): number[] => [
+  ...new Set(windows.flatMap(({ id }) => baselineOf(id, shelves) ?? [])),
+]
 
 /** The row of the desktop a letter stands for, at the window of it that was used last. */
 export function toLetter(letter: string, state: State, choice: Choice): Choice {
