@@ -162,10 +162,9 @@ const ODD: Record<string, unknown[]> = {
   web: [{ visited: 'there' }, { visited: [5] }],
 }
 
-test('whatever stands in a document, no app stops at it, and nothing of it is lost', async ({
-  shelf,
-  page,
-}) => {
+test('whatever stands in a document, no app stops at it, and nothing of it is lost', {
+  tag: '@first',
+}, async ({ shelf, page }) => {
   await shelf.open('shelf')
   for (const app of Object.keys(ODD)) await shelf.run('window.open', { app })
   const { windows, documents } = await shelf.state()
