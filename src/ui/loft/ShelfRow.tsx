@@ -12,6 +12,7 @@ import { NameField } from '@/parts/NameField'
 import { ignoreSecondClick } from '@/parts/secondClick'
 import { useWaiting } from '@/store/attention'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
+import { Plan } from './Plan'
 import type { LoftRow } from './rows'
 import { Standing } from './Standing'
 import type { Choice } from './walking'
@@ -156,6 +157,7 @@ function Name({
           </p>
         )}
       </div>
+      {is === 'desktop' && !thin ? <Plan desktop={id} /> : null}
     </div>
   )
 }
