@@ -38,7 +38,7 @@ interface Given {
 }
 
 /** The head of a row, with its name. */
-export const HEAD = 42
+const HEAD = 42
 export const CAPTION = 22
 /** The largest miniature at 100 percent. */
 const USUAL: Size = { width: 128, height: 150 }
