@@ -100,7 +100,7 @@ test('a desktop is exported as a file and brought in elsewhere, with what is in 
   await shelf.open('demo')
   await shelf.press('Alt+/')
   const loft = page.getByRole('dialog', { name: 'Loft' })
-  for (let rows = 0; rows < 8; rows++) await shelf.press('ArrowDown')
+  for (let rows = 0; rows < 24; rows++) await shelf.press('ArrowDown')
   await expect(loft.locator('.shelf-chosen')).toContainText('stowed ·')
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'export it as a file' }).click()
