@@ -37,6 +37,9 @@ const strokes = (keys: string): string[] =>
       .join('+'),
   )
 
+/** Another view that has not come by then does not come, in milliseconds. */
+const VIEW_WITHIN = 20_000
+
 /** A person who does everything in an order nobody thought of, and looks after each step. */
 export class Wanderer {
   private problems: string[] = []
@@ -363,8 +366,12 @@ export class Wanderer {
   }
 
   /** A display is looked at in a browser window of its own, which is worked in and closed. */
+  /** Opens a display in a window of its own, types there and closes it. */
   private async anotherView({ displays, display }: State): Promise<void> {
-    const other = Object.values(displays).find((one) => one.connected && one.id !== display)
+    // The first is the page itself, whichever display is drawn large in it.
+    const other = Object.values(displays).find(
+      ({ connected, id }) => connected && id !== display && id !== 'near',
+    )
     if (!other) return
     await this.emptied()
     this.another = true
@@ -372,7 +379,7 @@ export class Wanderer {
     this.another = false
     this.listen(view)
     await view.goto(`${this.path}/display/${other.id}`)
-    await view.locator('#desktop').waitFor()
+    await view.locator('#desktop').waitFor({ timeout: VIEW_WITHIN })
     const { settled, state, takesText } = await look(view)
     const word = this.nextWord()
     if (settled && takesText) await view.keyboard.type(word)

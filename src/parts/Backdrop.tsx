@@ -53,12 +53,12 @@ function usePicture(document: DocumentId): string | null {
   const [data, setData] = useState<string | null>(null)
   useEffect(() => {
     let wanted = true
-    peekContent(shelf, document)
-      .then(({ saved }) => {
-        const found = (saved as { data?: unknown } | null)?.data
+    void peekContent(shelf, document)
+      .catch(expected('a desktop is seen without its picture', null))
+      .then((kept) => {
+        const found = (kept?.saved as { data?: unknown } | null)?.data
         if (wanted) setData(typeof found === 'string' && isPicture(found) ? found : null)
       })
-      .catch(expected('a desktop is seen without its picture'))
     return () => {
       wanted = false
     }

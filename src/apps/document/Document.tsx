@@ -123,14 +123,17 @@ function keep(shelf: Shelf, id: string, markdown: string): void {
 function put(editor: Editor, origin: { current: Origin | null }, markdown: string): void {
   const { blocks, content } = docOf(markdown)
   const next = Node.fromJSON(editor.schema, content)
-  const { doc, tr } = editor.state
+  const { doc } = editor.state
   const from = doc.content.findDiffStart(next.content)
   const ends = doc.content.findDiffEnd(next.content)
   if (from !== null && ends) {
     // Where the same stands twice, both ways of looking pass over it.
     const over = Math.max(0, from - Math.min(ends.a, ends.b))
-    const replaced = tr.replace(from, ends.a + over, next.slice(from, ends.b + over))
-    editor.view.dispatch(replaced.setMeta('preventUpdate', true))
+    let { tr } = editor.state
+    tr.replace(from, ends.a + over, next.slice(from, ends.b + over))
+    // What does not fit in between is made to: then all of it is put in.
+    if (!tr.doc.eq(next)) tr = editor.state.tr.replaceWith(0, doc.content.size, next.content)
+    editor.view.dispatch(tr.setMeta('preventUpdate', true))
   }
   origin.current = new Origin(blocks, next.eq(editor.state.doc) ? editor.state.doc : next)
 }

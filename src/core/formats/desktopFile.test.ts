@@ -133,3 +133,17 @@ test('a file that contradicts itself is refused, as is a desktop that is here or
     reason: 'There is no such desktop in the file.',
   })
 })
+
+test('a file in which a window stands under another id than its own is refused in words', () => {
+  const { world, rota } = office()
+  const one = alone(world.state, rota)
+  if (!one) throw new Error('no such desktop')
+  const [stowed] = one.stowed
+  const [id = ''] = Object.keys(stowed?.windows ?? {})
+  const windows = { ...stowed?.windows, [id]: { ...stowed?.windows[id], id: 'another' } }
+  const text = JSON.stringify({
+    ...shelfFile({ ...one, stowed: [{ ...stowed, windows }] } as State, {}, 0),
+    desktop: rota,
+  })
+  expect(() => readShelfFile(text)).toThrow('is not the key it stands at')
+})

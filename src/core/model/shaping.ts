@@ -66,12 +66,12 @@ export const fields = <T extends object>(
   },
 ): Shape => object(all as Record<string, Schema>)
 
-/** Objects that do not have the id they stand at. */
-export const byId = (schema: Schema) =>
+/** Objects by their ids. @param named whether each has the id it stands at itself too */
+export const byId = (schema: Schema, named = false) =>
   mixed()
     .meta({ byId: schema })
     .test('by id', (value, { createError, path }) => {
-      const problem = value === undefined ? null : objectsProblem(value, schema, false)
+      const problem = value === undefined ? null : objectsProblem(value, schema, named)
       return problem ? createError({ path: `${path}.${problem.path}`, message: problem.why }) : true
     })
 

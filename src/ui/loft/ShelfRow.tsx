@@ -56,7 +56,8 @@ export const ShelfRow = memo(function ShelfRow(given: RowProps) {
             id={id}
             left={place.x - left}
             top={place.y - top - CAPTION}
-            width={place.caption ?? place.width * place.scale}
+            width={place.width * place.scale}
+            caption={place.caption ?? place.width * place.scale}
             height={place.height * place.scale}
             chosen={chosen?.window === id}
             withDesktop={row.is === 'app'}

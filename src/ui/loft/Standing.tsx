@@ -12,6 +12,8 @@ interface StandingProps {
   top: number
   width: number
   height: number
+  /** How wide its caption may be. */
+  caption: number
   chosen: boolean
   /** Whether the mark of its desktop stands with it, where rows are apps. */
   withDesktop: boolean
@@ -21,7 +23,7 @@ interface StandingProps {
 /** The caption of a miniature, and what is pushed and dragged in its place. */
 export function Standing(given: StandingProps) {
   const shelf = useShelf()
-  const { id, left, top, width, height, chosen, withDesktop, onGo } = given
+  const { id, left, top, width, height, caption, chosen, withDesktop, onGo } = given
   const name = useArrangement((state) => title(state, windowOf(state, id)))
   const app = useArrangement((state) => windowOf(state, id).app)
   const minimised = useArrangement((state) => windowOf(state, id).minimised)
@@ -46,7 +48,7 @@ export function Standing(given: StandingProps) {
       className={`absolute z-10 flex touch-pan-y flex-col items-stretch justify-start text-left ${
         chosen ? 'outline-2 outline-ink outline-dashed outline-offset-2' : ''
       }`}
-      style={{ left, top, width, height: height + CAPTION }}
+      style={{ left, top, width: caption, height: height + CAPTION }}
       onClick={(event) => {
         ignoreSecondClick(event)
         onGo()
@@ -66,7 +68,7 @@ export function Standing(given: StandingProps) {
         </span>
       </span>
       {marked ? (
-        <span className="absolute top-5 right-0">
+        <span className="absolute top-5" style={{ left: Math.max(0, width - 16) }}>
           <Kite hue="slate" filled width={16} />
         </span>
       ) : null}

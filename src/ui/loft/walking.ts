@@ -32,8 +32,11 @@ export function aside(choice: Choice, rows: LoftRow[], shelves: Shelves, by: 1 |
   if (at >= -1 && at < windows.length) return { row, window: windows[at]?.id ?? null }
   const there = beside(choice, rows, shelves, by)
   if (!there) return choice
-  const nearest = nearestIn(there, ({ y }) => Math.abs(y - heightOf(choice, shelves)), shelves)
-  return { row: there.id, window: by > 0 && !nearest ? null : nearest }
+  // The end of its nearest line that one comes to.
+  const y = baselineOf(window, shelves) ?? heightOf(choice, shelves)
+  const [line] = linesOf(there, shelves).sort((a, b) => Math.abs(a - y) - Math.abs(b - y))
+  const on = there.windows.filter(({ id }) => baselineOf(id, shelves) === line)
+  return { row: there.id, window: on.at(by > 0 ? 0 : -1)?.id ?? null }
 }
 
 /** Where the choice stands, from the top. */
@@ -54,20 +57,6 @@ function beside(choice: Choice, rows: LoftRow[], shelves: Shelves, by: 1 | -1): 
 const isThin = (id: string, rows: LoftRow[]): boolean =>
   rows.some((row) => row.id === id && row.thin)
 
-/** The window of a row that is nearest, as `off` says. */
-const nearestIn = (
-  { windows }: LoftRow,
-  off: (place: Shelves['places'][string]) => number,
-  { places }: Shelves,
-): WindowId | null => {
-  let best: { id: WindowId; off: number } | null = null
-  for (const { id } of windows) {
-    const place = places[id]
-    if (place && (!best || off(place) < best.off)) best = { id, off: off(place) }
-  }
-  return best?.id ?? null
-}
-
 /**
  * A step up or down: to the window nearest across on the next line, of this row or of the one that
  * follows it, in the next column where this one ends; thin rows are passed over.
@@ -79,9 +68,11 @@ export function updown(choice: Choice, rows: LoftRow[], shelves: Shelves, by: 1 
   const own = shelves.places[choice.window ?? '']
   const x = (own?.x ?? across(choice.row)) - across(choice.row)
   const on = (row: LoftRow, baseline: number | undefined): Choice => {
-    const windows = row.windows.filter(({ id }) => baselineOf(id, shelves) === baseline)
-    const off = (place: { x: number }) => Math.abs(place.x - across(row.id) - x)
-    return { row: row.id, window: nearestIn({ ...row, windows }, off, shelves) }
+    const off = (id: WindowId) => Math.abs((shelves.places[id]?.x ?? 0) - across(row.id) - x)
+    const [nearest] = row.windows
+      .filter(({ id }) => baselineOf(id, shelves) === baseline)
+      .sort((a, b) => off(a.id) - off(b.id))
+    return { row: row.id, window: nearest?.id ?? null }
   }
   const here = full[index]
   const lines = here ? linesOf(here, shelves) : []

@@ -43,7 +43,7 @@ export const STOWED: Kind<Stowed> = {
     id: id(),
     at: place(),
     desktop: DESKTOP.shape.required(),
-    windows: byId(WINDOW.shape).required(),
+    windows: byId(WINDOW.shape, true).required(),
     stacking: taken(id()),
     homes: taken(HOME.shape.required()),
     plan: taken(BLOCK.shape.required()),
