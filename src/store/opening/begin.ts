@@ -11,7 +11,7 @@ import { Keeping } from '@/store/disk/keeping'
 import { isOnPage, logOf } from '@/store/disk/logWays'
 import type { Spare } from '@/store/disk/spare'
 import { Steps } from '@/store/disk/steps'
-import { type KeptStore, type Stores, whyNotKept } from '@/store/disk/storage'
+import { type Stores, whyNotKept } from '@/store/disk/storage'
 import { provideCatalogue, tidy } from '@/store/documents/catalogue'
 import {
   forgetContents,
@@ -20,22 +20,22 @@ import {
   putContent,
   writeContents,
 } from '@/store/documents/documents'
-import { exportText } from '@/store/documents/exporting'
 import { contentsOf } from '@/store/documents/importing'
 import { expected, logged } from '@/store/faults'
-import { healthOf, NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from '@/store/health'
+import { NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from '@/store/health'
 import { afterFirstMoments } from '@/store/idle'
 import { eventsOf, Journal } from '@/store/journal'
-import { type Notice, notice, provideNotices, putAwayNotice } from '@/store/notices'
+import type { Notice } from '@/store/notices'
 import { ofShelf } from '@/store/ofShelf'
 import { setSaving } from '@/store/saving'
 import { keepSessions } from '@/store/sessions'
 import type { Shelf } from '@/store/shelf'
 import { seenFrom } from '@/store/views/replica'
 import type { Views } from '@/store/views/views'
-import { within } from '@/store/within'
 import { databaseFor, exportAside, setMarks } from './aside'
 import { Copies } from './copies'
+import { copyToFolder, keptIn, offerFolder } from './inFolder'
+import { provideKeptNotices, tellNotWritten } from './keptNotices'
 import type { Lock } from './lock'
 
 /** All that belongs to the shelf that is open. */
@@ -270,100 +270,15 @@ async function writeAll(
   if (wrong) throw wrong.reason instanceof NotWritten ? wrong.reason.why : wrong.reason
 }
 
-/** Documents that could not be written, by name, until they are. */
-function tellNotWritten(shelf: Shelf, error: unknown): void {
-  if (!(error instanceof NotWritten)) {
-    putAwayNotice(shelf, 'not written')
-    return
-  }
-  const names = error.ids.slice(0, 3).map((id) => `“${shelf.state().documents[id]?.title ?? id}”`)
-  const more = error.ids.length - names.length
-  notice(shelf, {
-    id: 'not written',
-    text: `Not written to the disk: ${names.join(', ')}${more > 0 ? ` and ${more} more` : ''}. ${whyNotKept(error.why)}`,
-    offers: { command: 'shelf.export', label: 'Export' },
-  })
-}
-
-async function provideKeptNotices(shelf: Shelf, store: KeptStore, fresh: Notice[]): Promise<void> {
-  const before = await store.getItem('notices').catch(logged('Notices', null))
-  provideNotices(shelf, Array.isArray(before) ? (before as Notice[]) : [], (list) => {
-    void store.setItem('notices', list).catch(expected('told where the shelf itself is kept'))
-  })
-  for (const one of fresh) notice(shelf, one)
-}
-
-const NO_FOLDER = 'folder'
-
 /** Without a second copy there is nothing for a log to follow. */
 const NO_LOG = { send: () => {}, close: () => {} }
-
-/** How long the browser has to say whether it may be written to a folder, in milliseconds. */
-const ALLOWED_WITHIN = 4000
-/** A copy in a folder that is not written by then is told, in milliseconds. */
-const FOLDER_WITHIN = 20_000
-
-async function offerFolder(shelf: Shelf, folder: FolderCopy): Promise<void> {
-  const is = await within(folder.open(), ALLOWED_WITHIN, 'The folder')
-  if (is === 'none') {
-    setHealth(shelf, 'folder', { is: 'off', says: 'No copy is kept in a folder.' })
-    return putAwayNotice(shelf, NO_FOLDER)
-  }
-  if (is === 'ready') return putAwayNotice(shelf, NO_FOLDER)
-  folderPaused(shelf, folder)
-}
-
-/** What was promised of the folder is taken back at once. */
-function folderPaused(shelf: Shelf, { name }: FolderCopy): void {
-  const says = `Copying to “${name}” is paused. Allow the browser to write there again.`
-  setHealth(shelf, 'folder', { is: 'amiss', says })
-  notice(shelf, {
-    id: NO_FOLDER,
-    text: says,
-    offers: { command: 'shelf.keepFolder', label: 'Allow' },
-  })
-}
-
-/** Writes the copy in the folder, where there is one, and tells when it cannot. */
-async function copyToFolder(shelf: Shelf, folder: FolderCopy): Promise<void> {
-  if (!folder.name) return
-  try {
-    const writing = folder.write(await exportText(shelf))
-    if (!(await within(writing, FOLDER_WITHIN, 'The folder'))) return folderPaused(shelf, folder)
-    putAwayNotice(shelf, NO_FOLDER)
-    const says = `A copy is kept in “${folder.name}”, at most half a minute behind.`
-    setHealth(shelf, 'folder', { is: 'good', says, last: shelf.clock() })
-  } catch (error) {
-    const says = `The copy in “${folder.name}” can’t be written. ${whyFailed(error)} Retrying with the next change.`
-    setHealth(shelf, 'folder', { is: 'amiss', says })
-    notice(shelf, {
-      id: NO_FOLDER,
-      text: says,
-      offers: { command: 'shelf.health', label: 'Details' },
-    })
-  }
-}
 
 /** Chooses a folder to keep a copy in, allows one again, or ends it. @returns what to say */
 export async function keepInFolder(shelf: Shelf): Promise<{ says: string; refused?: boolean }> {
   const { opened } = own(shelf)
-  if (!opened) return { says: 'Nothing is being saved.', refused: true }
-  const { folder, copies } = opened
-  const is = await folder.open()
-  if (is === 'ready') {
-    await folder.forget()
-    setHealth(shelf, 'folder', { is: 'off', says: 'No copy is kept in a folder.' })
-    return { says: 'No copy is kept in a folder any more; the file stays there' }
-  }
-  if (is === 'asks' && !(await folder.allow()))
-    return { says: 'The browser isn’t allowed to write there. No copy is kept.', refused: true }
-  const problem = is === 'none' ? await folder.choose() : null
-  if (problem) return { says: problem, refused: true }
-  putAwayNotice(shelf, NO_FOLDER)
-  await copies.now()
-  const { is: stands, says } = healthOf(shelf, 'folder') ?? {}
-  if (stands === 'amiss') return { says: says ?? '', refused: true }
-  return { says: `A copy is kept in the folder “${folder.name}”, at most half a minute behind` }
+  return opened
+    ? keptIn(shelf, opened.folder, () => opened.copies.now())
+    : { says: 'Nothing is being saved.', refused: true }
 }
 
 /** What the journal has of the day of a moment; a view that follows another has none. */
