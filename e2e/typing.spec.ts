@@ -87,6 +87,27 @@ test('letters typed on into the question whether to save do nothing; what is dis
   await expect(page.getByRole('textbox', { name: 'Text' })).toHaveText('One')
 })
 
+test('what is typed the moment a document has the keys is a change that is kept', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.furnish({ Field: { Stations: 'table' } })
+  // As where the machine is busy: what waits for a free moment waits long.
+  await page.evaluate(() => {
+    const soon = window.setTimeout
+    window.setTimeout = ((run: () => void, wait = 0, ...given: unknown[]) =>
+      soon(run, wait || 3000, ...given)) as typeof window.setTimeout
+    window.kiteShelf?.run('window.open', { app: 'document' })
+  })
+  const text = page.getByRole('textbox', { name: 'Text' })
+  await text.click()
+  await page.keyboard.type('One')
+  await expect(page.getByText('not saved')).toBeVisible({ timeout: 1000 })
+  await shelf.kept()
+  await shelf.reload()
+  await expect(text).toHaveText('One')
+})
+
 test('a menu that is open is shut by every chord, which means what it says', async ({
   shelf,
   page,

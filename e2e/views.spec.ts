@@ -138,6 +138,45 @@ test('what is typed by turns in two views stands in both as it was typed, spaces
   await expect(one.locator('> p').nth(-2)).toHaveText('')
 })
 
+test('what is typed in two views and two windows at the same moment is in all of them once, also when one closes', async ({
+  page,
+}) => {
+  const [near, tall] = await both(page)
+  await near.run('window.open', { app: 'document', document: 'calls' })
+  await near.run('window.open', { app: 'document', document: 'calls' })
+  const [, here = '', beside = ''] = Object.values((await near.state()).windows)
+    .filter(({ document }) => document === 'calls')
+    .map(({ id }) => id)
+  const one = near.window(here).locator('[contenteditable=true]')
+  const second = near.window(beside).locator('[contenteditable=true]')
+  const other = tall.window('calls').locator('[contenteditable=true]')
+  await one.click()
+  await one.press('Control+Home')
+  await other.click()
+  await other.press('Control+End')
+  const letters = (from: string) => Array.from({ length: 40 }, (_, n) => `${from}${n}.`).join('')
+  await Promise.all([one.pressSequentially(letters('<')), other.pressSequentially(letters('>'))])
+  for (const editor of [one, second, other]) {
+    await expect(editor).toContainText(letters('<'))
+    await expect(editor).toContainText(letters('>'))
+  }
+  // Undo takes back what was typed here only.
+  await other.press('Control+Z')
+  await expect(one).not.toContainText(letters('>'))
+  await expect(one).toContainText(letters('<'))
+  await other.press('Control+Shift+Z')
+  for (const editor of [one, second]) await expect(editor).toContainText(letters('>'))
+  // The one that led is gone: the next one leads.
+  await page.reload()
+  await one.click()
+  await one.press('Control+Home')
+  await Promise.all([one.pressSequentially('(a)'), other.pressSequentially('(b)')])
+  for (const editor of [one, second, other]) {
+    await expect(editor).toContainText('(a)')
+    await expect(editor).toContainText('(b)')
+  }
+})
+
 test('the view that keeps the shelf closes: another keeps it at once, and nothing is lost', async ({
   page,
 }) => {

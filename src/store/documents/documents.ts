@@ -29,8 +29,8 @@ interface Provided {
   store: ContentStore
   /** A document is to be written. */
   changed(id: DocumentId): void
-  /** A document was changed on this page. */
-  typed?(id: DocumentId, content: KeptContent | null): void
+  /** A document was changed on this page; `put` where that was not done in a window of it. */
+  told?(id: DocumentId, content: KeptContent | null, put: boolean): void
   /** The last line of the log of changes: what is written then is as new as that. */
   seq?(): number
   /** Where else a content may be, for one that the store does not have. */
@@ -45,6 +45,8 @@ const own = ofShelf(() => ({
   receiving: false,
 }))
 const contents = ofShelf(() => new Map<DocumentId, KeptContent>())
+/** What was put in from elsewhere than a window: its windows show that instead of what they have. */
+const putIn = ofShelf(() => new WeakSet<KeptContent>())
 /** Those that could not be read. They are not written over. */
 const unreadable = ofShelf(() => new Set<DocumentId>())
 const loading = ofShelf(() => new Map<DocumentId, Promise<void>>())
@@ -76,10 +78,23 @@ export function forgetContents(shelf: Shelf): void {
 
 /** Puts a document's content in, before a window for it is opened; null takes it away. */
 export function putContent(shelf: Shelf, id: DocumentId, content: KeptContent | null): void {
-  if (content) contents(shelf).set(id, fitted(shelf, id, content))
+  if (content) put(shelf, id, fitted(shelf, id, content))
   else contents(shelf).delete(id)
   unreadable(shelf).delete(id)
   touch(shelf, id)
+}
+
+function put(shelf: Shelf, id: DocumentId, content: KeptContent): void {
+  // It may be the very object that was put in before.
+  const own = { ...content }
+  putIn(shelf).add(own)
+  contents(shelf).set(id, own)
+}
+
+/** Whether what is in a document now came from elsewhere than a window of it. */
+export function isPutIn(shelf: Shelf, id: DocumentId): boolean {
+  const kept = contents(shelf).get(id)
+  return kept !== undefined && putIn(shelf).has(kept)
 }
 
 function touch(shelf: Shelf, id: DocumentId): void {
@@ -88,20 +103,22 @@ function touch(shelf: Shelf, id: DocumentId): void {
   changed(shelf).add(id)
   sinceSpare(shelf).add(id)
   provided.changed(id)
-  if (!receiving) provided.typed?.(id, contents(shelf).get(id) ?? null)
+  if (!receiving) provided.told?.(id, contents(shelf).get(id) ?? null, isPutIn(shelf, id))
   tell(shelf)
 }
 
-/** What was typed in another view. One who keeps the shelf keeps it too. */
+/** What another view did to a document. One who keeps the shelf keeps it too. */
 export function receiveContent(
   shelf: Shelf,
   id: DocumentId,
-  content: KeptContent | null,
+  { content, put }: { content: KeptContent | null; put: boolean },
   keeps: boolean,
 ): void {
   if (!keeps && !contents(shelf).has(id)) return
   own(shelf).receiving = true
   putContent(shelf, id, content)
+  const kept = contents(shelf).get(id)
+  if (kept && !put) putIn(shelf).delete(kept)
   own(shelf).receiving = false
 }
 
@@ -262,7 +279,7 @@ export function saveDraft(shelf: Shelf, id: DocumentId): void {
 export function discardDraft(shelf: Shelf, id: DocumentId): void {
   const kept = contents(shelf).get(id)
   if (kept?.draft == null) return
-  contents(shelf).set(id, { ...kept, draft: null })
+  put(shelf, id, { ...kept, draft: null })
   touch(shelf, id)
   markUnsaved(shelf, id, false)
 }

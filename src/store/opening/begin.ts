@@ -181,7 +181,7 @@ export async function begin(
       touched.add(id)
       changed()
     },
-    typed: (id, content) => views.typed(id, content),
+    told: (id, content, put) => views.changed(id, content, put),
     ...(spare && { spare: (id) => spare.readDocument(id) }),
   })
   for (const [id, content] of contents) putContent(shelf, id, content)

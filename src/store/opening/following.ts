@@ -9,6 +9,7 @@ import {
   receiveContent,
   touchAll,
 } from '@/store/documents/documents'
+import { hearTalk } from '@/store/documents/talk'
 import { expected } from '@/store/faults'
 import { hearReport } from '@/store/reports'
 import { setSaving } from '@/store/saving'
@@ -46,7 +47,9 @@ export const pageFor = (shelf: Shelf, seat: Seat, yields: () => void): Page => (
   elsewhere: (displays) => settleElsewhere(shelf, seat, displays),
   waiting: (some) => setSaving(shelf, { state: some ? 'saving' : 'saved' }),
   comeForward: () => window.focus(),
-  content: (document, content) => receiveContent(shelf, document, content, isWriting(shelf)),
+  content: (document, content, put) =>
+    receiveContent(shelf, document, { content, put }, isWriting(shelf)),
+  talk: (document, what) => hearTalk(shelf, document, what),
   read: (document) => peekContent(shelf, document),
   report: (document, given) => hearReport(shelf, document, given),
 })
@@ -116,7 +119,7 @@ function askContents(shelf: Shelf, views: Views): void {
   provideContents(shelf, {
     store: { ...NOWHERE, getItem: (id) => askFor(shelf, views, id) },
     changed: () => {},
-    typed: (id, content) => views.typed(id, content),
+    told: (id, content, put) => views.changed(id, content, put),
   })
 }
 

@@ -10,6 +10,7 @@ import { readSteps, type StepContents } from '@/store/disk/steps'
 import { databaseLost, type KeptStore, type Stores } from '@/store/disk/storage'
 import { isKept, NOWHERE, provideContents, type Stored } from '@/store/documents/documents'
 import { followTravel, knowContents } from '@/store/documents/importing'
+import { provideTalk } from '@/store/documents/talk'
 import { expected, logged } from '@/store/faults'
 import { setHealth, whyFailed } from '@/store/health'
 import type { Notice } from '@/store/notices'
@@ -85,6 +86,7 @@ export async function start(
     shut(shelf)
   })
   shelf.join(views)
+  provideTalk(shelf, views)
   followWaits(shelf)
   followTravel(shelf)
   const off = onReport(shelf, (document, given) => views.reported(document, given))

@@ -20,7 +20,8 @@ type Message =
   | { kind: 'run'; from: string; ran: Ran }
   | { kind: 'refused'; to: string; n: number; reason: string }
   | ({ kind: 'told' } & Told)
-  | { kind: 'content'; document: DocumentId; content: KeptContent | null }
+  | { kind: 'content'; document: DocumentId; content: KeptContent | null; put: boolean }
+  | { kind: 'talk'; document: DocumentId; what: unknown }
   | { kind: 'content?'; from: string; document: DocumentId }
   | { kind: 'content!'; to: string; document: DocumentId; content: KeptContent | null }
   | { kind: 'report'; document: DocumentId; report: Report }
@@ -45,7 +46,10 @@ export interface Page {
   giveWay(): void
   /** Brings this page to the front. */
   comeForward(): void
-  content(document: DocumentId, content: KeptContent | null): void
+  /** @param put whether it was put in, and not typed in a window */
+  content(document: DocumentId, content: KeptContent | null, put: boolean): void
+  /** What a window of a document said to others of it. */
+  talk(document: DocumentId, what: unknown): void
   /** What is in a document, from whoever keeps the shelf. */
   read(document: DocumentId): Promise<KeptContent | null>
   report(document: DocumentId, report: Report): void
@@ -186,7 +190,7 @@ export class Views {
 
   private tell(outcome: Done, of?: Told['of']): void {
     // Who comes later gets the whole.
-    if (this.others.size === 0) {
+    if (this.alone()) {
       this.revision++
       return
     }
@@ -195,13 +199,27 @@ export class Views {
     this.post({ kind: 'told', revision: ++this.revision, ...told, ...(of && { of }) })
   }
 
-  /** What was typed here. */
-  typed(document: DocumentId, content: KeptContent | null): void {
-    if (this.others.size > 0) this.post({ kind: 'content', document, content })
+  /** What is in a document now. */
+  changed(document: DocumentId, content: KeptContent | null, put: boolean): void {
+    if (!this.alone()) this.post({ kind: 'content', document, content, put })
+  }
+
+  /** Whether there is no other view. */
+  alone(): boolean {
+    return this.others.size === 0
+  }
+
+  /** What the lock is called of the window that leads where several show a document. */
+  leading(document: DocumentId): string {
+    return `kite-shelf-${this.shelf}-leads-${document}`
+  }
+
+  talk(document: DocumentId, what: unknown): void {
+    if (!this.alone()) this.post({ kind: 'talk', document, what })
   }
 
   reported(document: DocumentId, report: Report): void {
-    if (this.others.size > 0) this.post({ kind: 'report', document, report })
+    if (!this.alone()) this.post({ kind: 'report', document, report })
   }
 
   /** @throws when the view that keeps the shelf does not answer */
@@ -255,7 +273,10 @@ export class Views {
         this.follows(message)
         break
       case 'content':
-        this.page.content(message.document, message.content)
+        this.page.content(message.document, message.content, message.put)
+        break
+      case 'talk':
+        this.page.talk(message.document, message.what)
         break
       case 'content?':
         if (this.keeps) void this.answer(message.from, message.document)
