@@ -58,7 +58,12 @@ export class World {
 
   try(id: string, args: object = {}): Outcome {
     const outcome = execute(this.session, id, args, this.env)
-    if (outcome.ok) this.session = outcome.session
+    if (!outcome.ok) return outcome
+    this.session = outcome.session
+    const { show } = outcome
+    // Nothing is asked about a desktop that is not there: nobody could answer it.
+    if (show && 'desktop' in show && show.desktop != null && !this.state.desktops[show.desktop])
+      throw new Error(`${id} asks about a desktop that is not there: “${show.desktop}”`)
     return outcome
   }
 

@@ -37,6 +37,6 @@ export function isAbout(view: View, state: State): boolean {
   const window = 'window' in view ? state.windows[view.window ?? ''] : undefined
   if (view.view === 'pad') return !!window && isVisible(state, window)
   if ('window' in view && view.window && !window) return false
-  if ('desktop' in view && view.desktop && !state.desktops[view.desktop]) return false
+  if ('desktop' in view && view.desktop != null && !state.desktops[view.desktop]) return false
   return !('document' in view) || !!state.documents[view.document]
 }

@@ -43,7 +43,7 @@ const TAKEN_AT_ONCE = 100
 /** How many turns another may be behind. */
 const TURNS_KEPT = 500
 
-/** How many steps are offered again with every one that is typed, as long as none is taken. */
+/** So many steps are offered again with every one that is typed while an answer is waited for. */
 const OFFERED_AT_ONCE = 50
 
 /** How long an answer is waited for, in milliseconds. */
@@ -96,7 +96,7 @@ export class Together {
     if (this.leads) {
       if (!alone || own.steps.length >= TAKEN_AT_ONCE) this.takeOwn()
     } else if (!alone) {
-      if (this.knows && own.steps.length <= OFFERED_AT_ONCE)
+      if (this.knows && (!this.waits || own.steps.length <= OFFERED_AT_ONCE))
         this.say('did', own.clientID, own.steps)
       // Perhaps nobody leads just now, or it has not come to the one that does.
       this.waits ??= setTimeout(() => {

@@ -62,6 +62,7 @@ const addColumn = command({
   plan: (draft, _args, env) => {
     if (draft.columns === 1) return no('The desktops stand in a line. Set the columns first.')
     const full = rowsOf(draft).filter((row) => row.length === draft.columns)
+    if (full.length === 0) return no('The only row has room yet: a new desktop stands in it.')
     const refusal = roomFor(draft, full.length)
     if (refusal) return refusal
     const ends = full.map((_, at) => (at + 1) * draft.columns)
