@@ -19,7 +19,7 @@ export function Tools({ editor }: { editor: Editor | null }) {
   const now = useEditorState({ editor, selector: ({ editor: one }) => stateOf(one) })
   const run = () => editor?.chain().focus()
   return (
-    <div className="bar flex-wrap" role="toolbar" aria-label="Text style">
+    <div className="bar" role="toolbar" aria-label="Text style">
       <Tool
         label="Heading"
         keys="Ctrl+Shift+2"

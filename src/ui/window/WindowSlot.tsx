@@ -1,4 +1,5 @@
 import {
+  Ellipsis,
   Expand,
   Grid3x3,
   House as HomeGlyph,
@@ -169,9 +170,17 @@ const Hem = memo(function Hem({
         </HemIcon>
       ) : null}
       {unsaved ? (
-        <span className="shrink-0 border border-current border-dashed px-1 text-[11px] leading-4">
-          not saved
-        </span>
+        <>
+          <span className="hem-wide border border-current border-dashed px-1 text-[11px] leading-4">
+            not saved
+          </span>
+          <span
+            role="img"
+            className="hem-narrow size-2 shrink-0 rounded-full bg-current"
+            aria-label="not saved"
+            title="not saved"
+          />
+        </>
       ) : null}
       {inPage ? <PageKeys /> : null}
       <span className="ml-auto flex shrink-0">
@@ -180,7 +189,7 @@ const Hem = memo(function Hem({
             <Shrink size={14} />
           </HemIcon>
         ) : (
-          <>
+          <span className="hem-wide">
             <HemIcon id={id} command="window.pad" label="Place">
               <Grid3x3 size={14} />
             </HemIcon>
@@ -193,8 +202,20 @@ const Hem = memo(function Hem({
             <HemIcon id={id} command="window.minimise" label="Minimise">
               <Minus size={14} />
             </HemIcon>
-          </>
+          </span>
         )}
+        <button
+          type="button"
+          className="hem-icon hem-narrow"
+          aria-haspopup="menu"
+          aria-label="More"
+          title="More: place, solo, maximise, minimise…"
+          onPointerDown={(event) => event.stopPropagation()}
+          onDoubleClick={(event) => event.stopPropagation()}
+          onClick={(event) => shelf.openMenuBelow(event.currentTarget, { window: id })}
+        >
+          <Ellipsis size={14} aria-hidden />
+        </button>
         <HemIcon id={id} command="window.close" label="Close">
           <X size={14} />
         </HemIcon>
