@@ -243,3 +243,67 @@ test('with many desktops a row tells its windows as a figure', async ({ shelf, p
   const first = Object.values(desktops).find(({ windows }) => windows.length === 2)?.id
   await expect(page.locator(`[data-desktop-row="${first}"] .row-figure`)).toHaveText('2')
 })
+
+test('the rack is as wide as its edge is dragged, by key too; a double click fits the names', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.furnish({ Field: { Notes: 'document' }, 'A name that takes its room': {} })
+  const edge = page.getByRole('separator', { name: 'Width of the rack' })
+  const width = async () => (await page.locator('[data-rack]').boundingBox())?.width
+  const drag = async (by: number) => {
+    const { x = 0, y = 0 } = (await edge.boundingBox()) ?? {}
+    await page.mouse.move(x + 3, y + 300)
+    await page.mouse.down()
+    await page.mouse.move(x + 3 + by, y + 320, { steps: 3 })
+    await page.mouse.up()
+  }
+  await drag(80)
+  await expect.poll(width).toBe(288)
+  await expect(edge).toHaveAttribute('aria-valuenow', '288')
+  await drag(500)
+  await expect.poll(width).toBe(360)
+  // The windows begin beside it, and what is dragged finds its place.
+  const { x: left } = (await page.locator('#desktop').boundingBox()) ?? {}
+  expect(left).toBe(360)
+  await shelf.kept()
+  await shelf.reload()
+  await expect.poll(width).toBe(360)
+  await edge.focus()
+  await shelf.press('Home')
+  await expect.poll(width).toBe(180)
+  const name = shelf.row('A name that takes its room').locator('[data-row-name]')
+  const cut = () => name.evaluate((one) => one.scrollWidth > one.clientWidth)
+  expect(await cut()).toBe(true)
+  await edge.dblclick({ position: { x: 3, y: 300 } })
+  await expect.poll(cut).toBe(false)
+  expect(await width()).toBeLessThan(300)
+  // Narrow pages keep to their strip.
+  await page.setViewportSize({ width: 960, height: 700 })
+  await expect.poll(width).toBe(60)
+})
+
+test('a push on the loose thread below the rows makes a desktop; a window dropped there makes one that holds it', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Field: { Notes: 'document', Stations: 'table' } })
+  const thread = page.getByRole('button', { name: 'New desktop' })
+  await thread.click()
+  await page.keyboard.type('Made')
+  await page.keyboard.press('Enter')
+  await expect(shelf.row('Made')).toBeVisible()
+  await shelf.run('desktop.go', { to: 'first' })
+  await shelf.window(id('Stations')).locator('.hem b').dragTo(thread)
+  await page.keyboard.type('Readings')
+  await page.keyboard.press('Enter')
+  await shelf
+    .row('Field')
+    .locator(`[data-bow="${id('Notes')}"]`)
+    .dragTo(thread)
+  await page.keyboard.type('Texts')
+  await page.keyboard.press('Enter')
+  const { windows, desktops } = await shelf.state()
+  expect(desktops[windows[id('Stations')]?.desktop ?? '']?.name).toBe('Readings')
+  expect(desktops[windows[id('Notes')]?.desktop ?? '']?.name).toBe('Texts')
+})

@@ -208,6 +208,18 @@ export const SETTINGS = {
     zero: 'as fits',
     offered: [0, 70, 100, 150, 220],
   },
+  rack: {
+    section: 'Page',
+    label: 'Width of the rack',
+    help: 'Its edge can be dragged, too; a double click on it fits the names.',
+    words: 'list desktops side bar wide narrow',
+    default: 208,
+    least: 180,
+    most: 360,
+    unit: ['pixel', 'pixels'],
+    zero: '',
+    offered: [180, 208, 260, 320],
+  },
   apps: {
     section: 'Apps',
     label: 'Apps in the rack',

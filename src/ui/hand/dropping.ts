@@ -8,6 +8,9 @@ import { useShelf } from '@/store/useShelf'
 
 /** What is dragged over the rack finds its row here; rows are marked without a render. */
 
+/** The place of a desktop that is yet to be made. */
+export const NEW = 'new'
+
 const own = ofShelf(() => ({
   marked: null as HTMLElement | null,
 }))
@@ -37,7 +40,7 @@ export class Hold {
     if (desktop === this.desktop) return
     clearTimeout(this.timer)
     this.desktop = desktop
-    if (desktop) this.timer = setTimeout(() => this.open(desktop), HOLD)
+    if (desktop && desktop !== NEW) this.timer = setTimeout(() => this.open(desktop), HOLD)
   }
 }
 

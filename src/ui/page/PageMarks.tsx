@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react'
 import { currentId } from '@/core/model/selectors'
 import { useAnyWaiting } from '@/store/attention'
 import { useArrangement, useDesktop } from '@/store/useShelf'
+import { showRack } from '@/ui/rack/Edge'
 
 /**
  * What stands on the browser's tab waits, in milliseconds, until one stays on a desktop: to draw a
@@ -29,6 +30,8 @@ export function PageMarks() {
     if (cloth === 'system') delete document.documentElement.dataset.cloth
     else document.documentElement.dataset.cloth = cloth
   }, [cloth])
+  const rack = useArrangement((state) => state.settings.rack)
+  useEffect(() => showRack(rack), [rack])
   // biome-ignore lint/correctness/useExhaustiveDependencies: another hue or cloth is another colour
   useEffect(() => {
     const timer = setTimeout(() => {

@@ -4,15 +4,18 @@ import {
   SortableContext,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable'
+import { Plus } from 'lucide-react'
 import { type PointerEvent, type RefObject, useEffect, useRef } from 'react'
+import { explained } from '@/core/commands/explained'
 import { currentId } from '@/core/model/selectors'
 import { CommandButton } from '@/parts/CommandButton'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Apps } from '@/ui/apps/Apps'
-import { contentOver, useContentDrag } from '@/ui/hand/dropping'
+import { contentOver, NEW, useContentDrag } from '@/ui/hand/dropping'
 import { Marks } from '@/ui/map/Marks'
 import { ShelfMenu } from '@/ui/menu/ShelfMenu'
 import { Bows } from './Bow'
+import { Edge } from './Edge'
 import { Pointed, usePointed } from './Pointed'
 import { Row } from './Row'
 import { useBowDrag } from './useBowDrag'
@@ -46,15 +49,16 @@ export function Rack({ name }: { name: string }) {
   const sensors = useSensors(useSensor(RowSensor, { activationConstraint: { distance: 6 } }))
   const bows = useBowDrag()
   const keys = useRackKeys()
-  const rack = useRef<HTMLDivElement>(null)
+  const rack = useRef<HTMLElement>(null)
   const [fit, room] = useFit(rack, order.length)
   const { at, follow } = usePointed()
   return (
-    <div
+    <section
       {...bows()}
       ref={rack}
       data-rack=""
-      className="row-span-1 flex touch-pan-y min-h-0 flex-col overflow-clip border-seam border-r bg-panel py-2"
+      aria-label="Rack"
+      className="relative row-span-1 flex touch-pan-y min-h-0 flex-col overflow-clip border-seam border-r bg-panel py-2"
     >
       <InSight rack={rack} stand={`${fit} ${room} ${order.length}`} />
       <ShelfMenu name={name} />
@@ -116,9 +120,28 @@ export function Rack({ name }: { name: string }) {
         </DndContext>
       </nav>
       {at ? <Pointed {...at} /> : null}
-      <div className="mx-3.5 my-2 shrink-0 border-seam border-t-[1.5px] border-dashed" />
+      <Thread />
       <Apps />
-    </div>
+      <Edge rack={rack} />
+    </section>
+  )
+}
+
+/** A loose thread below the rows: a push on it makes a desktop, and so does a window dropped there. */
+function Thread() {
+  const shelf = useShelf()
+  return (
+    <button
+      type="button"
+      data-desktop-row={NEW}
+      title={explained('desktop.create')}
+      aria-label="New desktop"
+      className="thread"
+      onClick={() => shelf.dispatch('desktop.create')}
+    >
+      <Plus size={12} aria-hidden />
+      <span className="narrow:hidden">new desktop</span>
+    </button>
   )
 }
 

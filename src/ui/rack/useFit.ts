@@ -18,7 +18,9 @@ export function useFit(rack: RefObject<HTMLElement | null>, count: number): [Fit
     const element = rack.current
     if (!element) return
     const measure = () => {
-      const others = [...element.children].filter((child) => child.tagName !== 'NAV')
+      const others = [...element.children].filter(
+        (child) => !child.matches('nav, [role=separator]'),
+      )
       const taken = others.reduce((sum, child) => sum + child.getBoundingClientRect().height, 16)
       setRoom(element.clientHeight - taken)
     }

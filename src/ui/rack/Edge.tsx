@@ -1,0 +1,86 @@
+import { type KeyboardEvent, type PointerEvent, type RefObject, useRef } from 'react'
+import { SETTINGS } from '@/core/settings/table'
+import { useArrangement, useShelf } from '@/store/useShelf'
+
+const { least, most, default: usual } = SETTINGS.rack
+
+/** By how much a key makes the rack wider, in CSS pixels. */
+const STEP = 8
+
+const within = (width: number): number => Math.round(Math.min(most, Math.max(least, width)))
+
+/** Shows the rack so wide; nothing else is told while it is dragged. */
+export function showRack(width: number): void {
+  const { style } = document.documentElement
+  if (width === usual) style.removeProperty('--rack')
+  else style.setProperty('--rack', `${width}px`)
+}
+
+/** The edge of the rack, by which it is made wider; a double click fits the names. */
+export function Edge({ rack }: { rack: RefObject<HTMLElement | null> }) {
+  const shelf = useShelf()
+  const kept = useArrangement((state) => state.settings.rack)
+  const drag = useRef<{ from: number; width: number } | null>(null)
+  const set = (width: number) => {
+    const to = within(width)
+    if (to === kept) showRack(kept)
+    else shelf.dispatch('settings.set', { rack: to })
+  }
+  const fitNames = () => rack.current && set(kept + lackOf(rack.current))
+  const onKeyDown = (event: KeyboardEvent) => {
+    const to = { ArrowLeft: kept - STEP, ArrowRight: kept + STEP, Home: least, End: most }[
+      event.key
+    ]
+    if (to === undefined && event.key !== 'Enter') return
+    event.preventDefault()
+    event.stopPropagation()
+    if (to === undefined) fitNames()
+    else set(to)
+  }
+  const follow = ({ clientX, buttons }: PointerEvent) => {
+    if (!drag.current || !(buttons & 1)) return
+    drag.current.width = within(kept + clientX - drag.current.from)
+    showRack(drag.current.width)
+  }
+  const end = (keep: boolean) => {
+    const dragged = drag.current
+    drag.current = null
+    if (dragged) set(keep ? dragged.width : kept)
+  }
+  return (
+    <div
+      role="separator"
+      tabIndex={0}
+      aria-label="Width of the rack"
+      aria-orientation="vertical"
+      aria-valuenow={kept}
+      aria-valuemin={least}
+      aria-valuemax={most}
+      title="Drag to make the rack wider; double-click to fit the names"
+      className="absolute inset-y-0 right-0 w-1.5 cursor-ew-resize touch-none hover:bg-seam focus-visible:bg-seam narrow:hidden"
+      onKeyDown={onKeyDown}
+      // Nothing is chosen of the text beside it.
+      onMouseDown={(event) => event.preventDefault()}
+      onDoubleClick={fitNames}
+      onPointerDown={(event) => {
+        if (event.button !== 0) return
+        event.stopPropagation()
+        event.currentTarget.setPointerCapture(event.pointerId)
+        drag.current = { from: event.clientX, width: kept }
+      }}
+      onPointerMove={follow}
+      onPointerUp={() => end(true)}
+      onPointerCancel={() => end(false)}
+    />
+  )
+}
+
+/** How much wider the rack has to be for its longest name, in CSS pixels; below 0 it has room to spare. */
+function lackOf(rack: HTMLElement): number {
+  const lacks = [...rack.querySelectorAll<HTMLElement>('[data-row-name]')].map((name) => {
+    const text = document.createRange()
+    text.selectNodeContents(name)
+    return Math.ceil(text.getBoundingClientRect().width) - name.clientWidth
+  })
+  return lacks.length ? Math.max(...lacks) : 0
+}
