@@ -164,25 +164,23 @@ test('content held over a row opens its desktop; given up, one is where the drag
   page,
 }) => {
   const id = await shelf.furnish(THREE)
-  // As the browser tells of a file that is dragged.
-  const tell = (type: string, at = shelf.row('Rota')) =>
-    at.evaluate(
-      (element, told) =>
+  // As the browser tells of a file that is dragged; several at one moment.
+  const tell = (types: string, at = shelf.row('Rota')) =>
+    at.evaluate((element, told) => {
+      for (const type of told.split(' '))
         element.dispatchEvent(
-          new DragEvent(told, {
+          new DragEvent(type, {
             bubbles: true,
             cancelable: true,
             dataTransfer: new DataTransfer(),
           }),
-        ),
-      type,
-    )
+        )
+    }, types)
   const area = page.locator('#desktop')
   await tell('dragover')
   await expect.poll(() => shelf.here()).toBe(id('Rota'))
   // It left the page, and came back before that was for good.
-  await tell('dragleave')
-  await tell('dragover', area)
+  await tell('dragleave dragover', area)
   await page.waitForTimeout(600)
   expect(await shelf.here()).toBe(id('Rota'))
   await tell('dragleave')
@@ -190,8 +188,7 @@ test('content held over a row opens its desktop; given up, one is where the drag
   // Dropped there one stays.
   await tell('dragover')
   await expect.poll(() => shelf.here()).toBe(id('Rota'))
-  await tell('drop', area)
-  await tell('dragleave', area)
+  await tell('drop dragleave', area)
   await page.waitForTimeout(600)
   expect(await shelf.here()).toBe(id('Rota'))
 })
@@ -329,4 +326,21 @@ test('the desktop keeps its windows within reach when it changes size', async ({
     expect(frame.x + 48).toBeLessThanOrEqual(displays.near?.width ?? 0)
     expect(frame.y + 30).toBeLessThanOrEqual(displays.near?.height ?? 0)
   }
+})
+
+test('a right click beside the windows is about the desktop; within one it is the browser’s own', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish(THREE)
+  const desktop = page.locator('#desktop')
+  const { width = 0, height = 0 } = (await desktop.boundingBox()) ?? {}
+  await desktop.click({ button: 'right', position: { x: width - 8, y: height - 8 } })
+  await page.getByRole('menuitem', { name: /^New desktop/ }).click()
+  await page.keyboard.type('From the menu')
+  await page.keyboard.press('Enter')
+  await expect(shelf.row('From the menu')).toBeVisible()
+  await shelf.run('desktop.go', { to: 'first' })
+  await shelf.window(id('Slides')).locator('.win-body').click({ button: 'right' })
+  await expect(page.getByRole('menu')).toHaveCount(0)
 })

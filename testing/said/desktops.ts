@@ -40,6 +40,10 @@ export const desktops: Some = [
       return { desktops: state.order.filter((id) => id !== kept).slice(0, 3), into: kept }
     },
   })),
+  maybe.map((at) => ({
+    id: 'desktop.previewFold',
+    args: (state: State) => desktopAt(state, at),
+  })),
   fc.nat(60).map((at) => ({
     id: 'desktop.go',
     args: (state: State) => ({ to: placeAt(state, at) }),

@@ -106,6 +106,12 @@ function FileDrop({ children }: { children: ReactNode }) {
       tabIndex={-1}
       aria-labelledby={NAME}
       className="relative isolate touch-pan-y overflow-clip outline-none"
+      onContextMenu={(event) => {
+        // Beside the windows it is about the desktop.
+        const { target } = event
+        if (target instanceof Element && target.matches('#desktop, .large, .backdrop, .backdrop *'))
+          shelf.openMenu(event, { desktop: currentId(shelf.state()) })
+      }}
       onDragOver={(event) => {
         if (!takesFiles(event)) return
         event.preventDefault()

@@ -15,6 +15,19 @@ test('a new desktop stands after the current one with a free name, letter and hu
   expect(focusId(world.state)).toBeNull()
 })
 
+test('an empty desktop folds at once; of one with windows it is asked where they go', () => {
+  const world = new World()
+  const [full = '', empty = ''] = world.desktops('Full', 'Empty')
+  world.run('desktop.go', { to: full })
+  world.open()
+  expect(world.run('desktop.previewFold').show).toMatchObject({ view: 'fold', desktops: [full] })
+  const outcome = world.run('desktop.previewFold', { desktop: empty })
+  expect([outcome.say, outcome.step, outcome.show]).toEqual(['Folded Empty', true, undefined])
+  expect(world.state.desktops[empty]).toBeUndefined()
+  world.run('history.undo')
+  expect(world.state.desktops[empty]?.name).toBe('Empty')
+})
+
 test('a default name never ends in a number, however many desktops there are', () => {
   const world = new World()
   while (world.state.order.length < 40) world.run('desktop.create')

@@ -7,7 +7,7 @@ import {
   removeDesktops,
   settleFocus,
 } from '@/core/commands/change'
-import { command, no, type Refusal, refused } from '@/core/commands/command'
+import { command, no, type Refusal, type Result, refused } from '@/core/commands/command'
 import { named, resolvePlace } from '@/core/commands/places'
 import { connected } from '@/core/model/displays'
 import type { DesktopId } from '@/core/model/ids'
@@ -58,47 +58,58 @@ const fold = command({
     /** How many columns are left, where a column is taken away. */
     columns: number().integer().min(1),
   },
-  plan: (draft, args) => {
-    const folded = foldedIds(draft, args)
-    if (refused(folded)) return folded
-    const refusal = leavesTooFew(draft, folded)
-    if (refusal) return refusal
-    const into =
-      args.into === undefined ? foldTarget(draft, folded) : resolvePlace(draft, args.into)
-    if (refused(into)) return into
-    const takes = (id: string) => draft.desktops[id]?.kind === 'open' && !folded.includes(id)
-    if (!into || !takes(into))
-      return no(
-        'Windows cannot go to a desktop that is being folded, or that a window fills. Choose another.',
-      )
-    if (args.moves?.some(({ to }) => !takes(to)))
-      return no('A window cannot go to a desktop that is being folded, or that a window fills.')
-    const names =
-      folded.length > 3
-        ? `${folded.length} desktops`
-        : folded.map((id) => desktop(draft, id).name).join(', ')
-    const windows = folded.flatMap((id) => [...desktop(draft, id).windows])
-    for (const id of windows) {
-      const moved = windowOf(draft, id)
-      const { name } = desktop(draft, moved.desktop)
-      const chosen = args.moves?.find(({ window }) => window === id)?.to
-      const origin = foldOrigin(draft, id, folded)
-      if (origin && (chosen ?? args.into ?? origin) === origin) {
-        putBack(draft, id)
-        continue
-      }
-      moveTo(draft, id, chosen ?? into)
-      moved.cause = { by: 'fold', name }
-    }
-    if (folded.includes(currentId(draft))) goTo(draft, into)
-    removeDesktops(draft, folded, into)
-    if (args.columns) draft.columns = args.columns
-    nameLetters(draft)
-    settleFocus(draft)
-    const count = windows.length === 1 ? '1 window' : `${windows.length} windows`
-    return { say: `Folded ${names}: ${count} to ${desktop(draft, into).name}` }
-  },
+  plan: doFold,
 })
+
+interface Fold {
+  desktop?: string
+  desktops?: string[]
+  into?: string
+  moves?: { window: string; to: DesktopId }[]
+  columns?: number
+}
+
+/** Folds desktops, and what is on them goes where it is to go. */
+function doFold(draft: State, args: Fold): Result | Refusal {
+  const folded = foldedIds(draft, args)
+  if (refused(folded)) return folded
+  const refusal = leavesTooFew(draft, folded)
+  if (refusal) return refusal
+  const into = args.into === undefined ? foldTarget(draft, folded) : resolvePlace(draft, args.into)
+  if (refused(into)) return into
+  const takes = (id: string) => draft.desktops[id]?.kind === 'open' && !folded.includes(id)
+  if (!into || !takes(into))
+    return no(
+      'Windows cannot go to a desktop that is being folded, or that a window fills. Choose another.',
+    )
+  if (args.moves?.some(({ to }) => !takes(to)))
+    return no('A window cannot go to a desktop that is being folded, or that a window fills.')
+  const names =
+    folded.length > 3
+      ? `${folded.length} desktops`
+      : folded.map((id) => desktop(draft, id).name).join(', ')
+  const windows = folded.flatMap((id) => [...desktop(draft, id).windows])
+  for (const id of windows) {
+    const moved = windowOf(draft, id)
+    const { name } = desktop(draft, moved.desktop)
+    const chosen = args.moves?.find(({ window }) => window === id)?.to
+    const origin = foldOrigin(draft, id, folded)
+    if (origin && (chosen ?? args.into ?? origin) === origin) {
+      putBack(draft, id)
+      continue
+    }
+    moveTo(draft, id, chosen ?? into)
+    moved.cause = { by: 'fold', name }
+  }
+  if (folded.includes(currentId(draft))) goTo(draft, into)
+  removeDesktops(draft, folded, into)
+  if (args.columns) draft.columns = args.columns
+  nameLetters(draft)
+  settleFocus(draft)
+  if (windows.length === 0) return { say: `Folded ${names}` }
+  const count = windows.length === 1 ? '1 window' : `${windows.length} windows`
+  return { say: `Folded ${names}: ${count} to ${desktop(draft, into).name}` }
+}
 
 function foldedIds(
   state: State,
@@ -117,13 +128,14 @@ const previewFold = command({
   id: 'desktop.previewFold',
   title: 'Fold this desktop…',
   group,
-  step: false,
   args: { desktop: string(), into: string() },
   plan: (draft, args) => {
     const found = named(draft, args.desktop)
     if (refused(found)) return found
     const refusal = leavesTooFew(draft, [found.id])
     if (refusal) return refusal
+    // Of an empty one nothing has to be decided.
+    if (found.windows.length === 0) return doFold(draft, { desktop: found.id, into: args.into })
     return { show: { view: 'fold', desktops: [found.id], into: args.into ?? null } }
   },
 })
