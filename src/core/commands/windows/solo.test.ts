@@ -149,16 +149,27 @@ test('sweep minimises everything here and brings back exactly that', () => {
   expect(windowOf(world.state, one).minimised).toBe(true)
 })
 
-test('isolate leaves only the windows of this app, and brings the others back', () => {
-  const { world, two } = office()
+test('isolate leaves only the windows of this app, then only this one, and brings the others back', () => {
+  const { world, one, two } = office()
   const dial = world.open('dial')
   world.run('window.focus', { window: two })
   const before = arranged(world.state)
   world.run('windows.isolate')
   expect(windowOf(world.state, dial).minimised).toBe(true)
   expect(focusId(world.state)).toBe(two)
+  expect(windowOf(world.state, one).minimised).toBe(false)
+  expect(world.run('windows.isolate').say).toBe('Only “two”: 2 windows aside')
+  expect([one, two, dial].map((id) => windowOf(world.state, id).minimised)).toEqual([
+    true,
+    false,
+    true,
+  ])
   world.run('windows.isolate')
   expect(arranged(world.state)).toEqual(before)
+  world.run('window.focus', { window: two })
+  world.run('window.close', { window: dial })
+  expect(world.run('windows.isolate').say).toMatch(/^Only “/)
+  world.run('windows.isolate')
   world.run('windows.sweep')
   expect(world.refusal('windows.isolate')).toContain('No window has the focus')
 })

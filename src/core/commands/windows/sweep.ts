@@ -91,15 +91,20 @@ const isolate = command({
   plan: (draft) => {
     const refusal = filled(draft)
     if (refusal) return refusal
-    if (active(draft, 'isolate'))
-      return { say: `Brought ${counted(bringBack(draft), 'window')} back` }
     const focused = focusedWindow(draft)
+    const on = active(draft, 'isolate')
+    const beside = seen(draft).filter(({ id }) => id !== focused?.id)
+    // A second time only the focused window stays; after that all come back.
+    if (on && (!focused || beside.length === 0))
+      return { say: `Brought ${counted(bringBack(draft), 'window')} back` }
     if (!focused) return no('No window has the focus. Click one first.')
-    const others = seen(draft).filter(({ app }) => app !== focused.app)
-    if (others.length === 0) return no('There are only windows of this app here.')
-    minimise(draft, 'isolate', [...others, ...putAside(draft)])
+    const others = on ? [] : beside.filter(({ app }) => app !== focused.app)
+    const narrow = others.length === 0
+    const aside = narrow ? beside : others
+    if (aside.length === 0) return no('This is the only window here.')
+    minimise(draft, 'isolate', [...aside, ...putAside(draft)])
     return {
-      say: `Only windows like “${title(draft, focused)}”: ${counted(others.length, 'window')} aside`,
+      say: `Only ${narrow ? '' : 'windows like '}“${title(draft, focused)}”: ${counted(aside.length, 'window')} aside`,
     }
   },
 })
