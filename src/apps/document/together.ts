@@ -208,7 +208,9 @@ export class Together {
   }
 
   private agree(by: string | number, steps: readonly Step[]): void {
-    this.taken.push({ at: this.at, by, steps, before: this.agreed })
+    // Where nobody else is, nobody is behind.
+    if (this.around.alone()) this.taken = []
+    else this.taken.push({ at: this.at, by, steps, before: this.agreed })
     if (this.taken.length > TURNS_KEPT) this.taken.shift()
     for (const step of steps) this.agreed = step.apply(this.agreed).doc ?? this.agreed
     this.at += steps.length
