@@ -252,7 +252,7 @@ test('a pair is made from a short list, divided by pointer and key, swapped, and
     expect(windows[one]).toEqual(before.windows[one])
 })
 
-test('sweep and isolate put windows aside and bring exactly them back', async ({ shelf }) => {
+test('sweep and isolate put windows aside and bring exactly them back', async ({ shelf, page }) => {
   const id = await shelf.furnish(TWO)
   const before = await shelf.state()
   await shelf.press('Alt+0')
@@ -263,6 +263,10 @@ test('sweep and isolate put windows aside and bring exactly them back', async ({
   await shelf.press('Alt+Shift+0')
   await expect(shelf.window(id('Slides'))).toBeHidden()
   await expect(shelf.window(id('Observers'))).toBeVisible()
+  // A second time only the focused window stays.
+  await shelf.press('Alt+Shift+0')
+  await expect(shelf.window(id('Observers'))).toBeHidden()
+  await expect(page.locator('[data-window]:visible')).toHaveCount(1)
   await shelf.press('Alt+Shift+0')
   expect((await shelf.state()).windows).toEqual(before.windows)
 })

@@ -1,4 +1,5 @@
 import { RotateCcw } from 'lucide-react'
+import { Switch } from 'radix-ui'
 import { useId } from 'react'
 import { valueInWords } from '@/core/settings/choices'
 import { defaults, type SettingName, settingOf } from '@/core/settings/table'
@@ -35,18 +36,16 @@ export function SettingRow({ name }: { name: SettingName }) {
           </p>
         </div>
         {'choices' in setting || 'unit' in setting ? null : (
-          <button
+          <Switch.Root
             id={`${id}-field`}
-            type="button"
-            role="switch"
-            aria-checked={value === true}
+            checked={value === true}
             className="switch"
             {...by}
-            onClick={() => set(shelf, name, !value)}
+            onCheckedChange={(on) => set(shelf, name, on)}
           >
-            <span aria-hidden className="switch-knob" />
+            <Switch.Thumb aria-hidden className="switch-knob" />
             <span className="w-5">{value ? 'on' : 'off'}</span>
-          </button>
+          </Switch.Root>
         )}
       </div>
       {'choices' in setting ? (
