@@ -261,6 +261,15 @@ test('the rack is as wide as its edge is dragged, by key too; a double click fit
   await drag(80)
   await expect.poll(width).toBe(288)
   await expect(edge).toHaveAttribute('aria-valuenow', '288')
+  // Escape gives it up.
+  await edge.hover({ position: { x: 3, y: 300 } })
+  await page.mouse.down()
+  await page.mouse.move(200, 320, { steps: 3 })
+  await expect.poll(width).toBeLessThan(210)
+  await page.keyboard.press('Escape')
+  await expect.poll(width).toBe(288)
+  await page.mouse.up()
+  await expect(edge).toHaveAttribute('aria-valuenow', '288')
   await drag(500)
   await expect.poll(width).toBe(360)
   // The windows begin beside it, and what is dragged finds its place.

@@ -8,10 +8,12 @@ import {
   contentOf,
   discardDraft,
   forgetContents,
+  isPutIn,
   loadContent,
   peekContent,
   provideContents,
   putContent,
+  receiveContent,
   retryContent,
   saveDraft,
   shownContent,
@@ -50,6 +52,25 @@ test('content is read once, however many ask for it at the same time', async () 
   const [first, second] = await Promise.all([loadContent(shelf, id), loadContent(shelf, id)])
   expect(first).toEqual({ saved: 'snow', draft: null })
   expect(second).toBe(first)
+})
+
+test('what is put in is told from what is typed, here and from another view', () => {
+  const id = opened()
+  const told: boolean[] = []
+  provideContents(shelf, { store, changed: () => {}, told: (_id, _content, put) => told.push(put) })
+  putContent(shelf, id, { saved: 'snow', draft: null })
+  changeContent(shelf, id, 'rain', 'draft')
+  saveDraft(shelf, id)
+  changeContent(shelf, id, 'hail', 'draft')
+  discardDraft(shelf, id)
+  expect(told).toEqual([true, false, false, false, true])
+  const content = { saved: 'fog', draft: null }
+  receiveContent(shelf, id, { content, put: false }, true)
+  expect([contentOf(shelf, id), isPutIn(shelf, id)]).toEqual(['fog', false])
+  receiveContent(shelf, id, { content, put: true }, true)
+  expect(isPutIn(shelf, id)).toBe(true)
+  // It came from there: nobody is told again.
+  expect(told).toHaveLength(5)
 })
 
 test('what nobody has written yet is empty', async () => {

@@ -76,18 +76,26 @@ export function forgetContents(shelf: Shelf): void {
     all.clear()
 }
 
-/** Puts a document's content in, before a window for it is opened; null takes it away. */
-export function putContent(shelf: Shelf, id: DocumentId, content: KeptContent | null): void {
-  if (content) put(shelf, id, fitted(shelf, id, content))
+/**
+ * Puts a document's content in, before a window for it is opened; null takes it away.
+ * @param typed whether it was typed in a window, of another view
+ */
+export function putContent(
+  shelf: Shelf,
+  id: DocumentId,
+  content: KeptContent | null,
+  typed = false,
+): void {
+  if (content) put(shelf, id, fitted(shelf, id, content), typed)
   else contents(shelf).delete(id)
   unreadable(shelf).delete(id)
   touch(shelf, id)
 }
 
-function put(shelf: Shelf, id: DocumentId, content: KeptContent): void {
+function put(shelf: Shelf, id: DocumentId, content: KeptContent, typed = false): void {
   // It may be the very object that was put in before.
   const own = { ...content }
-  putIn(shelf).add(own)
+  if (!typed) putIn(shelf).add(own)
   contents(shelf).set(id, own)
 }
 
@@ -116,9 +124,7 @@ export function receiveContent(
 ): void {
   if (!keeps && !contents(shelf).has(id)) return
   own(shelf).receiving = true
-  putContent(shelf, id, content)
-  const kept = contents(shelf).get(id)
-  if (kept && !put) putIn(shelf).delete(kept)
+  putContent(shelf, id, content, !put)
   own(shelf).receiving = false
 }
 

@@ -1,6 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, type RefObject, useRef } from 'react'
 import { SETTINGS } from '@/core/settings/table'
 import { useArrangement, useShelf } from '@/store/useShelf'
+import { held } from '@/ui/hand/inHand'
 
 const { least, most, default: usual } = SETTINGS.rack
 
@@ -67,6 +68,7 @@ export function Edge({ rack }: { rack: RefObject<HTMLElement | null> }) {
         event.stopPropagation()
         event.currentTarget.setPointerCapture(event.pointerId)
         drag.current = { from: event.clientX, width: kept }
+        held(() => end(false))
       }}
       onPointerMove={follow}
       onPointerUp={() => end(true)}
