@@ -9,14 +9,19 @@ import { useShelf } from '@/store/useShelf'
 /** What is dragged over the rack finds its row here; rows are marked without a render. */
 
 /** The place of a desktop that is yet to be made. */
-export const NEW = 'new'
+const NEW = 'new'
 
 const own = ofShelf(() => ({
   marked: null as HTMLElement | null,
 }))
 
+/** The row at a point, or the thread below the rows. */
 export const rowAt = (x: number, y: number): HTMLElement | null =>
-  foundAt('[data-desktop-row]', x, y)
+  foundAt('[data-desktop-row], [data-thread]', x, y)
+
+/** Where what is dropped on a row goes. */
+export const placeOf = (row: HTMLElement | null): string | undefined =>
+  row ? (row.dataset.desktopRow ?? NEW) : undefined
 
 export function markRow(shelf: Shelf, row: HTMLElement | null): void {
   const mine = own(shelf)

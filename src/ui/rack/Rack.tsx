@@ -11,7 +11,7 @@ import { currentId } from '@/core/model/selectors'
 import { CommandButton } from '@/parts/CommandButton'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Apps } from '@/ui/apps/Apps'
-import { contentOver, NEW, useContentDrag } from '@/ui/hand/dropping'
+import { contentOver, useContentDrag } from '@/ui/hand/dropping'
 import { Marks } from '@/ui/map/Marks'
 import { ShelfMenu } from '@/ui/menu/ShelfMenu'
 import { Bows } from './Bow'
@@ -133,7 +133,7 @@ function Thread() {
   return (
     <button
       type="button"
-      data-desktop-row={NEW}
+      data-thread=""
       title={explained('desktop.create')}
       aria-label="New desktop"
       className="thread"

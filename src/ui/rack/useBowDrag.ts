@@ -3,7 +3,7 @@ import type { DesktopId, WindowId } from '@/core/model/ids'
 import { currentId, title } from '@/core/model/selectors'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { Hold, markRow, rowAt } from '@/ui/hand/dropping'
+import { Hold, markRow, placeOf, rowAt } from '@/ui/hand/dropping'
 import { held, showInHand } from '@/ui/hand/inHand'
 import { sendByHand } from '@/ui/hand/sendByHand'
 
@@ -24,16 +24,16 @@ export function useBowDrag() {
           )
         : (memo as Drag | undefined)
       if (!drag) return
-      const row = rowAt(x, y)?.dataset.desktopRow
+      const row = rowAt(x, y)
       if (!last) {
-        markRow(shelf, rowAt(x, y))
-        drag.hold.over(row)
+        markRow(shelf, row)
+        drag.hold.over(placeOf(row))
         showInHand(drag.title, x, y)
         return drag
       }
       drag.release()
       const left = document.getElementById('desktop')?.getBoundingClientRect().left ?? 0
-      if (!canceled) drop(shelf, drag, row, x > left)
+      if (!canceled) drop(shelf, drag, placeOf(row), x > left)
     },
     { threshold: 5, filterTaps: true, pointer: { keys: false } },
   )

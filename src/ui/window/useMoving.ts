@@ -13,7 +13,7 @@ import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { area, largeId, surfaces } from '@/ui/area/area'
-import { Hold, markRow, rowAt } from '@/ui/hand/dropping'
+import { Hold, markRow, placeOf, rowAt } from '@/ui/hand/dropping'
 import { held, showInHand } from '@/ui/hand/inHand'
 import { sendByHand } from '@/ui/hand/sendByHand'
 import { Flip } from './flip'
@@ -168,7 +168,7 @@ class InHand {
       y: 0,
     })
     markRow(this.shelf, row)
-    this.hold.over(row?.dataset.desktopRow)
+    this.hold.over(placeOf(row))
     markMiniature(this.shelf, mini)
     showInHand(row || mini ? this.title : null, x, y)
   }
@@ -211,7 +211,7 @@ class InHand {
     const state = this.shelf.state()
     const window = windowOf(state, id)
     const here = currentId(state)
-    const row = x < this.main.left ? rowAt(x, y)?.dataset.desktopRow : undefined
+    const row = x < this.main.left ? placeOf(rowAt(x, y)) : undefined
     const mini = row ? null : this.miniatureAt(pointer)
     if (row) {
       if (row === window.desktop) return
