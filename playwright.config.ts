@@ -14,7 +14,7 @@ export default defineConfig<object, { visit: Visit }>({
   outputDir: 'test-results/e2e',
   fullyParallel: true,
   // More than there are cores: a test waits most of its time.
-  workers: 3,
+  workers: 2,
   // A second try would hide a cause.
   retries: 0,
   // Enough for a machine that does much else: what comes late is not wrong.
