@@ -13,7 +13,7 @@ export default defineConfig<object, { visit: Visit }>({
   testDir: 'e2e',
   outputDir: 'test-results/e2e',
   fullyParallel: true,
-  // More than there are cores: a test waits most of its time.
+  // As many as there are cores: with more, what is typed comes late.
   workers: 2,
   // A second try would hide a cause.
   retries: 0,
