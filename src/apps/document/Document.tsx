@@ -75,7 +75,8 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
     onFocus: ({ editor: { view } }) => view.focus(),
     onUpdate: () => writing.typed(),
   })
-  useEffect(() => writing.show(markdown), [writing, markdown])
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another text is the reason to look
+  useEffect(() => writing.show(), [writing, markdown])
   return (
     <>
       <Tools editor={editor} />

@@ -78,8 +78,9 @@ export class Writing {
     this.together?.offer()
   }
 
-  /** What is in the document now. */
-  show(markdown: string): void {
+  /** Something else is in the document; what was drawn of it may be older than what was typed since. */
+  show(): void {
+    const { markdown } = shownNow(this.shelf, DOCUMENT, this.document)
     if (markdown === this.agreed) return
     this.agreed = markdown
     // What was typed in another window comes by itself.
