@@ -102,3 +102,13 @@ function* topLevel(tokens: Token[]): Generator<Token[]> {
     start = at + 1
   }
 }
+
+/** A text as the editor takes it, with the blocks it was read as. */
+export function docOf(markdown: string): { blocks: Blocks; content: JSONContent } {
+  const blocks = readBlocks(markdown)
+  const nodes = blocks.blocks.map(({ node }) => node)
+  return {
+    blocks,
+    content: { type: 'doc', content: nodes.length ? nodes : [EMPTY] },
+  }
+}

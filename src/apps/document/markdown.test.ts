@@ -3,7 +3,7 @@ import { getSchema, type JSONContent } from '@tiptap/core'
 import { Node } from '@tiptap/pm/model'
 import { EditorState } from '@tiptap/pm/state'
 import fc from 'fast-check'
-import { type Blocks, readBlocks } from './blocks'
+import { type Blocks, docOf, readBlocks } from './blocks'
 import { schemaOf } from './schema'
 import { blockMarkdown, Origin } from './toMarkdown'
 
@@ -11,9 +11,8 @@ const schema = getSchema(schemaOf())
 const EMPTY: JSONContent = { type: 'paragraph' }
 
 function opened(markdown: string): { doc: Node; origin: Origin; blocks: Blocks } {
-  const blocks = readBlocks(markdown)
-  const content = blocks.blocks.map(({ node }) => node)
-  const doc = Node.fromJSON(schema, { type: 'doc', content: content.length ? content : [EMPTY] })
+  const { blocks, content } = docOf(markdown)
+  const doc = Node.fromJSON(schema, content)
   doc.check()
   return { doc, origin: new Origin(blocks, doc), blocks }
 }

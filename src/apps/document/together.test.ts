@@ -5,17 +5,13 @@ import { Node } from '@tiptap/pm/model'
 import { EditorState, type Transaction } from '@tiptap/pm/state'
 import fc from 'fast-check'
 import { collab } from 'prosemirror-collab'
-import { readBlocks } from './blocks'
+import { docOf } from './blocks'
 import { schemaOf } from './schema'
 import { type Said, stepsBetween, Together, type Typing } from './together'
 
 const schema = getSchema(schemaOf())
 
-const docOf = (markdown: string): Node =>
-  Node.fromJSON(schema, {
-    type: 'doc',
-    content: readBlocks(markdown).blocks.map(({ node }) => node),
-  })
+const read = (markdown: string): Node => Node.fromJSON(schema, docOf(markdown).content)
 
 /** An editor without a page. */
 class Editor implements Typing {
@@ -30,7 +26,7 @@ class Editor implements Typing {
     markdown: string,
   ) {
     const plugins = [collab({ clientID: name }), history()]
-    this.state = EditorState.create({ doc: docOf(markdown), plugins })
+    this.state = EditorState.create({ doc: read(markdown), plugins })
     this.together = new Together(this, {
       say: (said) => room.say(this, said),
       alone: () => room.editors.every((one) => one === this),
@@ -229,7 +225,7 @@ test('one document is made of another, however they differ', () => {
   const text = fc.array(block, { minLength: 1, maxLength: 5 }).map((all) => all.join('\n\n'))
   fc.assert(
     fc.property(text, text, (one, other) => {
-      const [from, to] = [docOf(one || 'x'), docOf(other || 'x')]
+      const [from, to] = [read(one), read(other)]
       let doc = from
       for (const step of stepsBetween(from, to)) doc = step.apply(doc).doc ?? doc
       expect(doc.eq(to)).toBe(true)

@@ -7,20 +7,10 @@ import { expected } from '@/store/faults'
 import type { Shelf } from '@/store/shelf'
 import { asContent } from '../contents'
 import { shownNow } from '../useContents'
-import { type Blocks, readBlocks } from './blocks'
+import { type Blocks, docOf } from './blocks'
 import { DOCUMENT } from './content'
 import { type Said, stepsBetween, Together } from './together'
 import { Origin } from './toMarkdown'
-
-/** A text as the editor takes it, with the blocks it was read as. */
-function docOf(markdown: string): { blocks: Blocks; content: JSONContent } {
-  const blocks = readBlocks(markdown)
-  const nodes = blocks.blocks.map(({ node }) => node)
-  return {
-    blocks,
-    content: { type: 'doc', content: nodes.length ? nodes : [{ type: 'paragraph' }] },
-  }
-}
 
 /**
  * What goes between an editor and what is kept of its document: what is typed is kept as Markdown and

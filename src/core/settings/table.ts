@@ -211,7 +211,7 @@ export const SETTINGS = {
   rack: {
     section: 'Page',
     label: 'Width of the rack',
-    help: 'Its edge can be dragged, too; a double click on it fits the names.',
+    help: 'You can also drag its edge, or double-click it to fit the names.',
     words: 'list desktops side bar wide narrow',
     default: 208,
     least: 180,

@@ -89,5 +89,5 @@ test('the only row cannot be folded, and in a line there is no column', () => {
   expect(world.refusal('grid.removeColumn')).toContain('in a line')
   expect(world.refusal('grid.addColumn')).toContain('Set the columns first')
   world.run('grid.columns', { columns: 40 })
-  expect(world.refusal('grid.addColumn')).toContain('has room yet')
+  expect(world.refusal('grid.addColumn')).toContain('still room')
 })

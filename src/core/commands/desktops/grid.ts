@@ -62,7 +62,8 @@ const addColumn = command({
   plan: (draft, _args, env) => {
     if (draft.columns === 1) return no('The desktops stand in a line. Set the columns first.')
     const full = rowsOf(draft).filter((row) => row.length === draft.columns)
-    if (full.length === 0) return no('The only row has room yet: a new desktop stands in it.')
+    if (full.length === 0)
+      return no('There is still room in the only row. A new desktop goes there.')
     const refusal = roomFor(draft, full.length)
     if (refusal) return refusal
     const ends = full.map((_, at) => (at + 1) * draft.columns)
