@@ -287,6 +287,16 @@ test('the rack is as wide as its edge is dragged, by key too; a double click fit
   await edge.dblclick({ position: { x: 3, y: 300 } })
   await expect.poll(cut).toBe(false)
   expect(await width()).toBeLessThan(300)
+  // In two columns each name has half of it.
+  for (let n = 0; n < 22; n++)
+    await shelf.run('desktop.create', { name: `On the way ${n}`, stay: true })
+  await expect(page.locator('.rack-pairs')).toBeVisible()
+  await edge.focus()
+  await shelf.press('Home')
+  const last = shelf.row('On the way 21').locator('[data-row-name]')
+  expect(await last.evaluate((one) => one.scrollWidth > one.clientWidth)).toBe(true)
+  await edge.dblclick({ position: { x: 3, y: 300 } })
+  await expect.poll(() => last.evaluate((one) => one.scrollWidth > one.clientWidth)).toBe(false)
   // Narrow pages keep to their strip.
   await page.setViewportSize({ width: 960, height: 700 })
   await expect.poll(width).toBe(60)

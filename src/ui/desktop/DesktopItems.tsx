@@ -22,34 +22,20 @@ const PICTURES = [
 const KEPT = ['desktop.stow', 'pattern.keep', 'desktop.export', 'desktop.rest']
 const FOLDING = ['desktop.previewFold', 'desktop.previewFoldOthers']
 
-/** What is about the windows that are on screen. */
-function OnScreen({ id }: { id: DesktopId }) {
-  const here = useArrangement((state) => currentId(state) === id)
-  if (!here) return null
-  return (
-    <SubMenu label="Arrange all">
-      {ARRANGING.map(([command, label]) => (
-        <CommandItem key={command} command={command} label={label} />
-      ))}
-    </SubMenu>
-  )
-}
-
-/** Only of what is on screen. */
-function Pictures({ id }: { id: DesktopId }) {
-  const here = useArrangement((state) => currentId(state) === id)
-  return here ? PICTURES.map((command) => <CommandItem key={command} command={command} />) : null
-}
-
 /** Everything that can be done with a desktop. */
 export function DesktopItems({ id }: { id: DesktopId }) {
   const shelf = useShelf()
   const quiet = useArrangement(({ desktops }) => isQuiet(desktops[id] ?? {}, shelf.clock()))
+  const here = useArrangement((state) => currentId(state) === id)
   const one = { desktop: id }
   return (
     <>
-      <CommandItem command="desktop.go" args={{ to: id }} />
-      <CommandItem command="desktop.glance" args={{ to: id }} label="Glance at it" />
+      {here ? null : (
+        <>
+          <CommandItem command="desktop.go" args={{ to: id }} />
+          <CommandItem command="desktop.glance" args={{ to: id }} label="Glance at it" />
+        </>
+      )}
       <CommandItem command="unstack.desktop" args={one} label="Unstack its windows" />
       <MenuSeam />
       <CommandItem command="desktop.askName" args={one} />
@@ -62,14 +48,21 @@ export function DesktopItems({ id }: { id: DesktopId }) {
       <CommandItem command="desktop.reorder" args={{ ...one, by: 1 }} label="Move later" />
       <CommandItem command="desktop.quiet" args={one} on={quiet} />
       <CommandItem command="desktop.askQuiet" args={one} />
-      <OnScreen id={id} />
+      {/* Only of what is on screen. */}
+      {here ? (
+        <SubMenu label="Arrange all">
+          {ARRANGING.map(([command, label]) => (
+            <CommandItem key={command} command={command} label={label} />
+          ))}
+        </SubMenu>
+      ) : null}
       <MenuSeam />
       <CommandItem command="desktop.create" />
       <SubMenu label="Keep or put away">
         {KEPT.map((command) => (
           <CommandItem key={command} command={command} args={one} />
         ))}
-        <Pictures id={id} />
+        {here ? PICTURES.map((command) => <CommandItem key={command} command={command} />) : null}
       </SubMenu>
       {FOLDING.map((command) => (
         <CommandItem key={command} command={command} args={one} />

@@ -79,10 +79,15 @@ export function Edge({ rack }: { rack: RefObject<HTMLElement | null> }) {
 
 /** How much wider the rack has to be for its longest name, in CSS pixels; below 0 it has room to spare. */
 function lackOf(rack: HTMLElement): number {
-  const lacks = [...rack.querySelectorAll<HTMLElement>('[data-row-name]')].map((name) => {
+  const lacks = [...rack.querySelectorAll<HTMLElement>('[data-row-name]')].flatMap((name) => {
+    // Of a desktop that stands as a mark there is no name to fit.
+    if (name.clientWidth <= 1) return []
     const text = document.createRange()
     text.selectNodeContents(name)
-    return Math.ceil(text.getBoundingClientRect().width) - name.clientWidth
+    const lack = Math.ceil(text.getBoundingClientRect().width) - name.clientWidth
+    const row = name.closest('[data-desktop-row]')
+    const columns = row ? Math.round(rack.clientWidth / row.clientWidth) : 1
+    return lack * columns
   })
   return lacks.length ? Math.max(...lacks) : 0
 }
