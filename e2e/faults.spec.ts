@@ -100,6 +100,7 @@ test('where the page is not served securely tabs keep out of each other’s way 
   await shelf.run('desktop.rename', { name: 'Plain' })
   await shelf.press('Alt+1')
   await page.keyboard.type('insecure, but kept')
+  await expect(page.getByRole('textbox', { name: 'Text' })).toHaveText('insecure, but kept')
   await shelf.kept()
   const second = await context.newPage()
   await second.goto(`${address}/shelf`)

@@ -185,6 +185,22 @@ test('where what was typed stands upon something else, it is written anew; elsew
   expect([first.text, first.merges, second.merges]).toEqual(['a...Tarnb', 1, 1])
 })
 
+test('a leader that is slow to hear is offered every letter once, in few turns', () => {
+  jest.useFakeTimers()
+  const room = new Room()
+  const [first, second] = [room.open(), room.open()]
+  first.together.lead()
+  room.settle()
+  const say = jest.spyOn(room, 'say')
+  for (let n = 0; n < 200; n++) second.type('x', 1)
+  room.settle()
+  const offered = say.mock.calls.flatMap(([, said]) =>
+    said.is === 'did' ? [said.steps.length] : [],
+  )
+  expect(offered).toEqual([1, 199])
+  expect(first.text).toBe(second.text)
+})
+
 test('undo takes back what was typed here, not what another typed', () => {
   const room = new Room()
   const [first, second] = [room.open(), room.open()]

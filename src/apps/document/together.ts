@@ -10,7 +10,7 @@ export type Said =
   | { is: 'asks' }
   /** The document, from the editor that leads. */
   | { is: 'whole'; at: number; doc: unknown }
-  /** What was typed, offered to the one that leads: all that it has not taken yet, as far as is known. */
+  /** What was typed, offered to the one that leads: all that it has not taken yet; one offer at a time. */
   | ({ is: 'did' } & Steps<unknown>)
   /** What the one that leads has taken. */
   | ({ is: 'took' } & Steps<unknown>)
@@ -42,9 +42,6 @@ const TAKEN_AT_ONCE = 100
 
 /** How many turns another may be behind. */
 const TURNS_KEPT = 500
-
-/** So many steps are offered again with every one that is typed while an answer is waited for. */
-const OFFERED_AT_ONCE = 50
 
 /** How long an answer is waited for, in milliseconds. */
 const PATIENCE = 1500
@@ -95,11 +92,11 @@ export class Together {
     const alone = this.around.alone()
     if (this.leads) {
       if (!alone || own.steps.length >= TAKEN_AT_ONCE) this.takeOwn()
-    } else if (!alone) {
-      if (this.knows && (!this.waits || own.steps.length <= OFFERED_AT_ONCE))
-        this.say('did', own.clientID, own.steps)
+    } else if (!alone && !this.waits) {
+      // What is typed meanwhile goes with the answer: a slow leader is not buried in offers.
+      if (this.knows) this.say('did', own.clientID, own.steps)
       // Perhaps nobody leads just now, or it has not come to the one that does.
-      this.waits ??= setTimeout(() => {
+      this.waits = setTimeout(() => {
         this.stop()
         this.around.say({ is: 'asks' })
         this.waits = setTimeout(() => this.stop(), PATIENCE)
@@ -190,7 +187,7 @@ export class Together {
 
   /** What the one that leads has taken, of this one or another. */
   private follow(by: string | number, steps: readonly Step[]): void {
-    this.stop()
+    if (sendableSteps(this.typing.state)?.clientID === by) this.stop()
     this.agree(by, steps)
     this.put(by, steps)
   }
@@ -220,7 +217,10 @@ export class Together {
   private put(by: string | number, steps: readonly Step[]): void {
     const change = received(this.typing.state, by, steps)
     if (steps.length > 0) this.typing.dispatch(change.setMeta('preventUpdate', true))
-    if (!sendableSteps(this.typing.state)) return
+    if (!sendableSteps(this.typing.state)) {
+      this.stop()
+      return
+    }
     // Written before it is told, so that what others write upon it is newer.
     if (change.docChanged) this.around.merged()
     this.offer()
