@@ -39,8 +39,13 @@ function limited(store: KeptStore): KeptStore {
   }
 }
 
+const STORES = ['slots', 'documents', 'journal', 'sessions'] as const
+
+/** What localForage makes in a database of its own beside the stores. */
+const OF_LOCALFORAGE = 'local-forage-detect-blob-support'
+
 export const openStores = (shelf: string): Stores => {
-  const open = (storeName: string): KeptStore =>
+  const open = (storeName: (typeof STORES)[number]): KeptStore =>
     limited(
       localforage.createInstance({
         name: databaseOf(shelf),
@@ -75,7 +80,9 @@ export async function patiently<T>(read: () => Promise<T>, waits = WAITS): Promi
 
 /**
  * Whether the browser says that it has lost this shelf's database: it tells so only to who opens
- * it anew, so it is looked before anything else opens it. Nothing is made by looking.
+ * it anew, so it is looked before anything else opens it. One that is lost is left so; where there
+ * never was one, it is made with all its stores at once: localForage would make one after the other,
+ * each a new version that all connections have to give way to.
  */
 export function databaseLost(shelf: string): Promise<boolean> {
   return new Promise((resolve) => {
@@ -83,7 +90,8 @@ export function databaseLost(shelf: string): Promise<boolean> {
     let lost = false
     asked.onupgradeneeded = (event) => {
       lost = (event as { dataLoss?: string }).dataLoss === 'total'
-      asked.transaction?.abort()
+      if (lost) asked.transaction?.abort()
+      else for (const store of [...STORES, OF_LOCALFORAGE]) asked.result.createObjectStore(store)
     }
     asked.onsuccess = () => {
       asked.result.close()
