@@ -326,3 +326,71 @@ test('a push on the loose thread below the rows makes a desktop; a window droppe
   expect(desktops[windows[id('Stations')]?.desktop ?? '']?.name).toBe('Readings')
   expect(desktops[windows[id('Notes')]?.desktop ?? '']?.name).toBe('Texts')
 })
+
+test('the rack stands at the other side, and is furled to marks that come out under the pointer and by key', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const rack = page.locator('[data-rack]')
+  const boxes = async () => {
+    const [list, desk] = await Promise.all([
+      rack.boundingBox(),
+      page.locator('#desktop').boundingBox(),
+    ])
+    if (!list || !desk) throw new Error('There is no rack')
+    return { list, desk }
+  }
+  await shelf.run('settings.set', { rackSide: 'right' })
+  const right = await boxes()
+  expect([right.desk.x, right.list.x]).toEqual([0, 1280 - 208])
+  // Its edge is dragged the other way; what is dropped on it goes there.
+  await shelf.drag(page.getByRole('separator', { name: 'Width of the rack' }), {
+    x: 1280 - 260,
+    y: 300,
+  })
+  const wide = (await boxes()).list.width
+  expect(wide).toBeGreaterThan(250)
+  await shelf.dropOnRow(shelf.window('stations').locator('.hem b'), 'Model')
+  expect((await shelf.state()).windows.stations?.desktop).toBe('model')
+  await shelf.press('Alt+Z')
+
+  await shelf.press('Alt+Shift+;', 'Shift+N')
+  const furled = await boxes()
+  expect([furled.list.width, furled.desk.width]).toEqual([60, 1220])
+  await page.mouse.move(1250, 200)
+  await expect.poll(async () => (await boxes()).list.width).toBe(wide)
+  // Over the desktop, which stays as wide as it is.
+  expect((await boxes()).desk.width).toBe(1220)
+  expect(await shelf.violations('all', '[data-rack]')).toEqual([])
+  await page.getByRole('button', { name: /^Model,/ }).click()
+  expect(await shelf.here()).toBe('model')
+  await page.mouse.move(400, 300)
+  await expect.poll(async () => (await boxes()).list.width).toBe(60)
+  await shelf.press('Alt+Shift+;', 'K')
+  await expect.poll(async () => (await boxes()).list.width).toBe(wide)
+  await shelf.press('Escape')
+  await expect.poll(async () => (await boxes()).list.width).toBe(60)
+  await shelf.reload()
+  expect((await boxes()).list).toMatchObject({ x: 1220, width: 60 })
+})
+
+test('an app with several windows lists them when it is pushed; its number counts as chosen', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const apps = page.getByRole('region', { name: 'Apps' })
+  const table = apps.getByRole('button', { name: /^Table,/ })
+  await table.click()
+  await page.getByRole('menuitem', { name: /· Rota/ }).first().click()
+  await expect(page.locator('[data-focused][data-app=table]')).toBeVisible()
+  const count = table.locator('.app-count')
+  const all = Number(await count.textContent())
+  await shelf.run('settings.set', { appFigures: 'both' })
+  await expect(count).toHaveText(new RegExp(`^\\d of ${all}$`))
+  await shelf.run('settings.set', { appFigures: 'here' })
+  const { windows, desktops } = await shelf.state()
+  const here = desktops[(await shelf.here()) ?? '']?.windows ?? []
+  await expect(count).toHaveText(String(here.filter((id) => windows[id]?.app === 'table').length))
+})

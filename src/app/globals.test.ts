@@ -83,6 +83,8 @@ test('what is worked out and what is drawn have the same room', () => {
   Object.assign(globalThis, { innerWidth: NARROW + 1 })
   const wide = rackWidth()
   Object.assign(globalThis, { innerWidth: NARROW })
-  expect([px('rack'), px('line'), px('bench')]).toEqual([[wide, rackWidth()], [LINE], [BENCH]])
+  expect([px('rack-wide'), px('line'), px('bench')]).toEqual([[wide], [LINE], [BENCH]])
+  // On a narrow page, and furled.
+  expect(px('rack')).toEqual([rackWidth(), rackWidth()])
   expect(css).toContain(`@custom-variant narrow (@media (width <= ${NARROW}px))`)
 })

@@ -61,6 +61,8 @@ export interface PageState {
   menu: Menu | null
   /** Where windows are drawn instead of their frames, while they are laid out to be seen. */
   places: Record<WindowId, Place> | null
+  /** The window that stands at its own size above all else, while it is looked at. */
+  closely: { window: WindowId; place: Place } | null
   /** The desktop that is chosen in the loft. */
   chosenDesktop: DesktopId | null
   /** The window that verbs are about while a list is open; else the focused one is. */
@@ -97,6 +99,7 @@ export const FIRST: PageState = {
   keysOn: null,
   menu: null,
   places: null,
+  closely: null,
   chosenDesktop: null,
   chosen: null,
   elsewhere: [],
@@ -107,3 +110,9 @@ export const FIRST: PageState = {
   ready: false,
   takenOver: false,
 }
+
+/** Where a window is drawn instead of its frame, if it is. */
+export const placeIn = (
+  { places, closely }: Pick<PageState, 'places' | 'closely'>,
+  id: WindowId,
+): Place | undefined => (closely?.window === id ? closely.place : places?.[id])

@@ -24,6 +24,7 @@ const WORDS = {
 
 const OF: Record<string, keyof typeof WORDS> = {
   'rack.walk': 'rack',
+  'rack.furl': 'rack',
   'line.open': 'line',
   'loft.open': 'loft',
   'loft.byApp': 'loft',

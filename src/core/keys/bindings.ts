@@ -155,6 +155,7 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Shift+; Home', command: 'window.goHome' },
   { keys: 'Alt+Shift+; O', command: 'shelf.openFile' },
   { keys: 'Alt+Shift+; K', command: 'rack.walk' },
+  { keys: 'Alt+Shift+; Shift+N', command: 'rack.furl' },
   { keys: 'Alt+Shift+; Shift+A', command: 'apps.walk' },
   { keys: 'Alt+Shift+; M', command: 'shelf.menu' },
   { keys: 'Alt+Home', command: 'attention.next' },

@@ -48,7 +48,7 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
         `go to window ${nth} of the row`,
       ),
     ),
-    act('Space', 'loft:mark', 'mark'),
+    act('Space', 'loft:mark', 'mark; held, look closely'),
     act(',', 'desktop.reorder', 'move the row', { by: -1 }, 'move the row up'),
     act('.', 'desktop.reorder', 'move the row', { by: 1 }, 'move the row down'),
     act('Delete', 'window.close', 'close the window'),
@@ -66,6 +66,7 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
   unstack: [
     ...arrows('unstack:walk', 'walk'),
     act('Enter', 'unstack:pick', 'pick'),
+    act('Space', 'unstack:look', 'look closely, while held'),
     act('.', 'unstack:next', 'the next app’s windows'),
     act(
       ',',
@@ -84,6 +85,7 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
     act('Shift+`', 'trail:previous', 'previous'),
     act('Down', 'trail:next', 'next'),
     act('Up', 'trail:previous', 'previous'),
+    act('Right', 'trail:look', 'look closely, while held'),
     act('Tab', 'trail:here', 'this desktop only, or all'),
     act('Enter', 'trail:pick', 'pick'),
     act('Escape', 'trail:leave', 'back'),
@@ -119,7 +121,12 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
     act('Enter', 'pad:keep', 'keep'),
     act('Escape', 'pad:leave', 'leave as it was'),
   ],
-  glance: [act('Enter', 'glance:stay', 'stay there'), act('Escape', 'glance:leave', 'back')],
+  glance: [
+    act('Enter', 'glance:stay', 'stay there'),
+    act('Right', 'glance:raise', 'raise the next window', { by: 1 }),
+    act('Left', 'glance:raise', 'raise the next window', { by: -1 }, 'raise the window before'),
+    act('Escape', 'glance:leave', 'back'),
+  ],
   run: [
     ...['Right', 'PageDown', 'Space', 'Enter'].map((key) => act(key, 'run.next', 'next')),
     ...['Left', 'PageUp', 'Backspace'].map((key) => act(key, 'run.back', 'back')),

@@ -220,6 +220,21 @@ export const SETTINGS = {
     zero: '',
     offered: [180, 208, 260, 320],
   },
+  rackSide: {
+    section: 'Page',
+    label: 'The rack stands',
+    help: 'The list of desktops, at one side of the page.',
+    words: 'list desktops side bar position',
+    default: 'left',
+    choices: { left: 'at the left', right: 'at the right' },
+  },
+  rackFurled: {
+    section: 'Page',
+    label: 'Furl the rack to a strip of marks',
+    help: 'It comes out over the desktop while the pointer rests on it, or the keys are in it.',
+    words: 'list desktops side bar hide collapse narrow',
+    default: false,
+  },
   apps: {
     section: 'Apps',
     label: 'Apps in the rack',
@@ -227,6 +242,14 @@ export const SETTINGS = {
     words: 'list rack',
     default: 'listed',
     choices: { listed: 'listed with their names', folded: 'folded into a strip' },
+  },
+  appFigures: {
+    section: 'Apps',
+    label: 'The number beside an app counts its windows',
+    help: 'In the rack. “2 of 5” is two here of five in all.',
+    words: 'count figure windows rack',
+    default: 'all',
+    choices: { all: 'everywhere', here: 'on this desktop', both: 'here, of all' },
   },
   sound: {
     section: 'Page',

@@ -2,6 +2,7 @@ import { ChevronDown, ChevronUp, Plus } from 'lucide-react'
 import { useShallow } from 'zustand/react/shallow'
 import type { AppManifest } from '@/apps/contract'
 import { allApps } from '@/apps/list'
+import { currentId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { walkAmong } from '@/parts/walking'
 import { useArrangement, useShelf } from '@/store/useShelf'
@@ -12,6 +13,10 @@ export function Apps() {
   const shelf = useShelf()
   const slots = useArrangement((state) => state.slots)
   const counts = useArrangement(useShallow(({ windows }) => countsOf(windows)))
+  const figures = useArrangement((state) => state.settings.appFigures)
+  const here = useArrangement(
+    useShallow((state) => (figures === 'all' ? NOTHING : countsHere(state))),
+  )
   const place = ({ id }: AppManifest) => (slots.indexOf(id) + 10) % 10
   const own = useArrangement((state) => state.apps)
   const listed = allApps(own).toSorted((a, b) => place(a) - place(b))
@@ -30,19 +35,20 @@ export function Apps() {
             app={app}
             slot={slots.indexOf(app.id) + 1}
             count={counts[app.id] ?? 0}
+            figure={figureOf(figures, here[app.id] ?? 0, counts[app.id] ?? 0)}
           />
         ))}
       <div className="apps-tools">
         <button
           type="button"
           title="Add app"
-          className="flex flex-1 items-center gap-2.5 text-left text-soft hover:text-ink narrow:justify-center"
+          className="flex flex-1 items-center gap-2.5 text-left text-soft hover:text-ink strip:justify-center"
           onClick={() => shelf.dispatch('app.askAdd')}
         >
           <span className="grid w-5 place-items-center">
             <Plus size={14} aria-hidden />
           </span>
-          <span className={folded ? 'sr-only' : 'narrow:sr-only'}>add app</span>
+          <span className={folded ? 'sr-only' : 'strip:sr-only'}>add app</span>
         </button>
         <button
           type="button"
@@ -74,7 +80,31 @@ function countsOf(windows: State['windows']): Record<string, number> {
   return counts
 }
 
-function AppRow({ app, slot, count }: { app: AppManifest; slot: number; count: number }) {
+const NOTHING: Record<string, number> = {}
+
+/** The same of the desktop one is on. */
+function countsHere(state: State): Record<string, number> {
+  const counts: Record<string, number> = {}
+  for (const id of [...(state.desktops[currentId(state)]?.windows ?? []), ...state.everywhere]) {
+    const app = state.windows[id]?.app ?? ''
+    counts[app] = (counts[app] ?? 0) + 1
+  }
+  return counts
+}
+
+const figureOf = (figures: State['settings']['appFigures'], here: number, all: number): string =>
+  figures === 'both' && all > 0 ? `${here} of ${all}` : `${(figures === 'all' ? all : here) || ''}`
+
+interface AppRowProps {
+  app: AppManifest
+  slot: number
+  /** How many windows it has. */
+  count: number
+  /** What is said of that beside its name. */
+  figure: string
+}
+
+function AppRow({ app, slot, count, figure }: AppRowProps) {
   const shelf = useShelf()
   const { id, name, glyph: Glyph } = app
   return (
@@ -106,20 +136,24 @@ function AppRow({ app, slot, count }: { app: AppManifest; slot: number; count: n
         type="button"
         aria-label={`${name}, ${count === 1 ? '1 window' : `${count} windows`}`}
         title={name}
-        className="flex w-full items-center gap-2.5 text-left hover:bg-ink/6 focus-visible:outline-offset-[-2px] narrow:justify-center"
-        onClick={(event) =>
-          shelf.dispatch('app.launch', {
-            ...launching(shelf, id),
-            ...(event.shiftKey && { another: true }),
-          })
-        }
+        className="flex w-full items-center gap-2.5 text-left hover:bg-ink/6 focus-visible:outline-offset-[-2px] strip:justify-center"
+        aria-haspopup={count > 1 ? 'menu' : undefined}
+        onClick={({ currentTarget, shiftKey }) => {
+          // Which of several is meant is to be said.
+          if (count > 1 && !shiftKey) shelf.openMenuBelow(currentTarget, { app: id })
+          else
+            shelf.dispatch('app.launch', {
+              ...launching(shelf, id),
+              ...(shiftKey && { another: true }),
+            })
+        }}
         onContextMenu={(event) => shelf.openMenu(event, { app: id })}
       >
-        <span className="app-slot key narrow:hidden">{slot || '·'}</span>
+        <span className="app-slot key strip:hidden">{slot || '·'}</span>
         <Glyph size={16} aria-hidden />
-        <span className="app-name narrow:hidden">{name}</span>
-        <span className="app-count ml-auto font-mono text-[11px] text-soft narrow:hidden">
-          {count || ''}
+        <span className="app-name strip:hidden">{name}</span>
+        <span className="app-count ml-auto font-mono text-[11px] text-soft strip:hidden">
+          {figure}
         </span>
       </button>
     </div>

@@ -1,9 +1,9 @@
-import { useEffect, useLayoutEffect, useRef } from 'react'
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { hear } from '@/core/keys/bindings'
 import { keysIn } from '@/core/keys/places'
 import { standsOn } from '@/core/model/displays'
-import type { DesktopId, DisplayId } from '@/core/model/ids'
-import { desktop, shownFrame, stack, summary } from '@/core/model/selectors'
+import type { DesktopId, DisplayId, WindowId } from '@/core/model/ids'
+import { desktop, shownFrame, stack, summary, title } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { Backdrop } from '@/parts/Backdrop'
 import { Hint } from '@/parts/Keys'
@@ -34,22 +34,37 @@ function Frame({ id }: { id: DesktopId }) {
   const { width, height } = state.displays[on] ?? area
   const scale = Math.min((area.width - 2 * INSET) / width, (area.height - ABOVE - INSET) / height)
   const left = (area.width - width * scale) / 2
-  useLayoutEffect(() => {
-    const seen = stack(state, id).filter(
-      (window) => !window.minimised && standsOn(state, window) === on,
+  const seen = useMemo(
+    () => stack(state, id).filter((window) => !window.minimised && standsOn(state, window) === on),
+    [state, id, on],
+  )
+  const [raised, setRaised] = useState<WindowId | null>(null)
+  const raise = ({ by }: { by: number }) => {
+    const at = Math.max(
+      0,
+      seen.findIndex((window) => window.id === raised),
     )
+    const next = seen[(at + by + seen.length) % seen.length]
+    if (!next) return
+    setRaised(next.id)
+    shelf.page.setState({ announced: title(state, next) })
+  }
+  useLayoutEffect(() => {
     const places = seen.map((window, at) => {
       const { x, y, ...size } = shownFrame(state, window)
       const corner = { x: left + x * scale, y: ABOVE + y * scale }
-      return [window.id, { ...corner, ...size, scale, z: 2 + seen.length - at }] as const
+      return [
+        window.id,
+        { ...corner, ...size, scale, z: window.id === raised ? RAISED : 2 + seen.length - at },
+      ] as const
     })
     shelf.page.setState({ places: Object.fromEntries(places) })
-  }, [state, id, on, scale, left, shelf])
+  }, [state, seen, raised, scale, left, shelf])
   useLayoutEffect(() => {
     place.current?.focus()
     return () => shelf.page.setState({ places: null })
   }, [shelf])
-  useGlanceKeys(id)
+  useGlanceKeys(id, raised, raise)
   return (
     <>
       <Backdrop
@@ -74,6 +89,9 @@ function Frame({ id }: { id: DesktopId }) {
           <Kite hue={hue} letter={letter} width={22} />
           <b className="font-bold font-display text-[16px]">{name}</b>
           <span className="ml-auto flex items-center gap-2 bg-ground/80 px-2 text-soft">
+            {seen.length > 1 ? (
+              <Hint keys={keysIn(state, 'glance', 'glance:raise', { by: 1 })}>next window</Hint>
+            ) : null}
             <Hint keys={keysIn(state, 'glance', 'glance:stay')}>stay there</Hint>
             <Hint keys={keysIn(state, 'glance', 'glance:leave')}>
               {['leader', 'layer'].includes(state.settings.keys) ? 'back' : 'or let Alt go: back'}
@@ -84,6 +102,9 @@ function Frame({ id }: { id: DesktopId }) {
     </>
   )
 }
+
+/** Above all windows of the desktop. */
+const RAISED = 1_000_000
 
 /** The display a desktop is looked at as: the one most of its windows are on. */
 function displayOf(state: State, id: DesktopId): DisplayId {
@@ -100,17 +121,23 @@ function displayOf(state: State, id: DesktopId): DisplayId {
 const LOOK = 'Alt+['
 
 /** Enter stays, letting Alt go or Escape returns, another place looks there; all else is dropped. */
-function useGlanceKeys(id: DesktopId): void {
+function useGlanceKeys(
+  id: DesktopId,
+  raised: WindowId | null,
+  raise: (by: { by: number }) => void,
+): void {
   const shelf = useShelf()
   const before = useRef(LOOK)
   const heard = usePlaceKeys(
     'glance',
     {
       'glance:leave': shelf.closeView,
+      'glance:raise': raise,
       'glance:stay': () => {
         // Who stays there does not return to the loft it was looked at from.
         shelf.page.setState({ view: null, loftBehind: false })
-        shelf.dispatch('desktop.go', { to: id }, 'key')
+        if (raised) shelf.dispatch('window.focus', { window: raised }, 'key')
+        else shelf.dispatch('desktop.go', { to: id }, 'key')
       },
     },
     () => ({ desktop: id }),

@@ -6,9 +6,9 @@ import { layout } from './layout'
 import { runAbout, type Subject } from './running'
 import { plainStrokes } from './stroke'
 
-/** What a view does with its keys, by the names of the keymap. */
+/** What a view does with its keys, by the names of the keymap; without one where it is pushed. */
 // biome-ignore lint/suspicious/noExplicitAny: each act takes the arguments its keymap gives it
-export type Acts = Record<string, (args: any) => void>
+export type Acts = Record<string, (args: any, key?: globalThis.KeyboardEvent) => void>
 
 /**
  * Hears the keys of a place: what they are bound to is done by its view, or by the command of that
@@ -32,7 +32,7 @@ export function usePlaceKeys(
     event.stopPropagation()
     if (heard.kind !== 'command') return true
     const { command, args = {} } = heard.bound
-    if (acts[command]) acts[command](args)
+    if (acts[command]) acts[command](args, key)
     else runAbout(shelf, command, args, subject())
     return true
   }

@@ -14,6 +14,7 @@ import { useToday } from '@/store/journal'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
+import { useCloseLook } from '@/ui/window/closely'
 import { BENCH_ID, Bench } from './Bench'
 import { BenchActs } from './BenchActs'
 import { NO_BURST, searchIn, sentBy, sentWith } from './burst'
@@ -96,6 +97,7 @@ export function Loft() {
     else if (to.row !== EVERY && to.row !== currentId(state))
       shelf.dispatch('desktop.go', { to: to.row }, 'key')
   }
+  const look = useCloseLook(one)
   const mark = (id: WindowId) =>
     shelf.page.setState({
       marked: marked.includes(id) ? marked.filter((other) => other !== id) : [...marked, id],
@@ -113,7 +115,7 @@ export function Loft() {
       const window = rows.find(({ id }) => id === valid.row)?.windows[nth - 1]?.id
       if (window) go({ row: valid.row, window })
     },
-    'loft:mark': () => one && mark(one),
+    'loft:mark': (_, key) => one && look(key, () => mark(one)),
     'loft:send': ({ to }: { to: string }) => send(to),
     'loft:row': ({ to }: { to: string }) => setChoice(toLetter(to, state, valid)),
     'loft:more': () => shelf.page.setState({ pending: THIS }),

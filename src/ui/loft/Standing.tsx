@@ -5,6 +5,7 @@ import { title, window as windowOf } from '@/core/model/selectors'
 import { Kite } from '@/parts/Kite'
 import { ignoreSecondClick } from '@/parts/secondClick'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
+import { useHeldLook } from '@/ui/window/closely'
 
 interface StandingProps {
   id: WindowId
@@ -49,6 +50,7 @@ export function Standing(given: StandingProps) {
         chosen ? 'outline-2 outline-ink outline-dashed outline-offset-2' : ''
       }`}
       style={{ left, top, width: caption, height: height + CAPTION }}
+      {...useHeldLook(id)}
       onClick={(event) => {
         ignoreSecondClick(event)
         onGo()

@@ -27,13 +27,13 @@ export function ShelfMenu({ name }: { name: string }) {
       <DropdownMenu.Trigger asChild>
         <button
           type="button"
-          className="mx-1.5 mb-1 flex items-center gap-2 px-2 py-1 text-left hover:bg-ink/6 narrow:justify-center"
+          className="mx-1.5 mb-1 flex items-center gap-2 px-2 py-1 text-left hover:bg-ink/6 strip:justify-center"
           aria-label="Kite Shelf menu"
         >
           <Kite hue="slate" filled width={15} />
-          <b className="font-bold font-display text-[15px] narrow:hidden">Kite Shelf</b>
+          <b className="font-bold font-display text-[15px] strip:hidden">Kite Shelf</b>
           {name === 'demo' ? (
-            <span className="ml-auto text-[11px] text-soft narrow:hidden">demo</span>
+            <span className="ml-auto text-[11px] text-soft strip:hidden">demo</span>
           ) : null}
         </button>
       </DropdownMenu.Trigger>
@@ -61,6 +61,8 @@ export function ShelfMenu({ name }: { name: string }) {
           {ROWS.map((command) => (
             <CommandItem key={command} command={command} />
           ))}
+          <MenuSeam />
+          <CommandItem command="rack.furl" on={shelf.state().settings.rackFurled} />
         </SubMenu>
         <CommandItem command="displays.arrange" />
         <CommandItem command="home.list" />

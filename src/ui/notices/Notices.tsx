@@ -9,7 +9,7 @@ export function Notices() {
   return (
     <section
       aria-label="Notices"
-      className="pointer-events-none *:pointer-events-auto fixed right-2 bottom-[44px] left-[calc(var(--rack)+8px)] z-30 flex max-h-[50vh] max-w-[680px] flex-col gap-2 overflow-auto"
+      className="pointer-events-none *:pointer-events-auto fixed right-[calc(var(--rack-right)+8px)] bottom-[44px] left-[calc(var(--rack-left)+8px)] z-30 flex max-h-[50vh] max-w-[680px] flex-col gap-2 overflow-auto"
     >
       <Works />
       <Digest />

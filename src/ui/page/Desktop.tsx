@@ -187,11 +187,18 @@ function AllWindows() {
           <Loft />
         </Guarded>
       ) : null}
+      <Veil />
       {groups.map(({ key, members }) => (
         <WindowGroup key={key} group={key} members={members} />
       ))}
     </div>
   )
+}
+
+/** Behind a window that is looked at closely. */
+function Veil() {
+  const looking = usePage(({ closely }) => closely !== null)
+  return looking ? <div aria-hidden className="veil" /> : null
 }
 
 function WindowGroup({ group, members }: { group: number; members: WindowId[] }) {

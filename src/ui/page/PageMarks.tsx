@@ -1,4 +1,5 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useLayoutEffect, useRef } from 'react'
+import { useShallow } from 'zustand/react/shallow'
 import { currentId } from '@/core/model/selectors'
 import { useAnyWaiting } from '@/store/attention'
 import { useArrangement, useDesktop } from '@/store/useShelf'
@@ -32,6 +33,16 @@ export function PageMarks() {
   }, [cloth])
   const rack = useArrangement((state) => state.settings.rack)
   useEffect(() => showRack(rack), [rack])
+  const { rackSide, rackFurled } = useArrangement(
+    useShallow(({ settings: { rackSide, rackFurled } }) => ({ rackSide, rackFurled })),
+  )
+  // Before the desktop is measured: it has the room that the rack leaves.
+  useLayoutEffect(() => {
+    const { dataset } = document.documentElement
+    dataset.rackSide = rackSide
+    if (rackFurled) dataset.furled = ''
+    else delete dataset.furled
+  }, [rackSide, rackFurled])
   // biome-ignore lint/correctness/useExhaustiveDependencies: another hue or cloth is another colour
   useEffect(() => {
     const timer = setTimeout(() => {

@@ -212,7 +212,7 @@ function Open({ name }: { name: string }) {
           ? 'grid-cols-1 grid-rows-1'
           : !rack
             ? 'grid-cols-1 grid-rows-[minmax(0,1fr)_auto]'
-            : 'grid-cols-[var(--rack)_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto]'
+            : 'with-rack grid-rows-[minmax(0,1fr)_auto]'
       }`}
     >
       {rack ? <Rack name={name} /> : null}

@@ -6,6 +6,7 @@ import type { State } from '@/core/model/state'
 import { useLevel, useWaiting } from '@/store/attention'
 import { useReport } from '@/store/reports'
 import { useArrangement, useList, useShelf } from '@/store/useShelf'
+import { useHeldLook } from '@/ui/window/closely'
 
 /** What a bow shows of each window, in a flat list that is cheap to compare. */
 function useFacts(ids: WindowId[]): readonly (string | boolean)[] {
@@ -116,6 +117,7 @@ const Bow = memo(function Bow({ id, app, title, minimised, focused, document }: 
       aria-label={name}
       title={name}
       className={`bow ${minimised ? 'bow-hollow' : ''} ${focused ? 'bow-focused' : ''} ${attention ? 'bow-asking' : ''}`}
+      {...useHeldLook(id)}
       onClick={() => shelf.dispatch('window.focus', { window: id })}
       onContextMenu={(event) => {
         event.stopPropagation()

@@ -13,14 +13,17 @@ const within = (width: number): number => Math.round(Math.min(most, Math.max(lea
 /** Shows the rack so wide; nothing else is told while it is dragged. */
 export function showRack(width: number): void {
   const { style } = document.documentElement
-  if (width === usual) style.removeProperty('--rack')
-  else style.setProperty('--rack', `${width}px`)
+  if (width === usual) style.removeProperty('--rack-wide')
+  else style.setProperty('--rack-wide', `${width}px`)
 }
 
 /** The edge of the rack, by which it is made wider; a double click fits the names. */
 export function Edge({ rack }: { rack: RefObject<HTMLElement | null> }) {
   const shelf = useShelf()
   const kept = useArrangement((state) => state.settings.rack)
+  const right = useArrangement((state) => state.settings.rackSide === 'right')
+  /** What makes it wider by so much to the right. */
+  const wider = (by: number) => (right ? -by : by)
   const drag = useRef<{ from: number; width: number } | null>(null)
   const set = (width: number) => {
     const to = within(width)
@@ -29,9 +32,12 @@ export function Edge({ rack }: { rack: RefObject<HTMLElement | null> }) {
   }
   const fitNames = () => rack.current && set(kept + lackOf(rack.current))
   const onKeyDown = (event: KeyboardEvent) => {
-    const to = { ArrowLeft: kept - STEP, ArrowRight: kept + STEP, Home: least, End: most }[
-      event.key
-    ]
+    const to = {
+      ArrowLeft: kept + wider(-STEP),
+      ArrowRight: kept + wider(STEP),
+      Home: least,
+      End: most,
+    }[event.key]
     if (to === undefined && event.key !== 'Enter') return
     event.preventDefault()
     event.stopPropagation()
@@ -40,7 +46,7 @@ export function Edge({ rack }: { rack: RefObject<HTMLElement | null> }) {
   }
   const follow = ({ clientX, buttons }: PointerEvent) => {
     if (!drag.current || !(buttons & 1)) return
-    drag.current.width = within(kept + clientX - drag.current.from)
+    drag.current.width = within(kept + wider(clientX - drag.current.from))
     showRack(drag.current.width)
   }
   const end = (keep: boolean) => {
@@ -58,7 +64,7 @@ export function Edge({ rack }: { rack: RefObject<HTMLElement | null> }) {
       aria-valuemin={least}
       aria-valuemax={most}
       title="Drag to make the rack wider; double-click to fit the names"
-      className="absolute inset-y-0 right-0 w-1.5 cursor-ew-resize touch-none hover:bg-seam focus-visible:bg-seam narrow:hidden"
+      className="rack-edge"
       onKeyDown={onKeyDown}
       // Nothing is chosen of the text beside it.
       onMouseDown={(event) => event.preventDefault()}

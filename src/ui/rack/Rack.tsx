@@ -20,6 +20,7 @@ import { Pointed, usePointed } from './Pointed'
 import { Row } from './Row'
 import { useBowDrag } from './useBowDrag'
 import { useFit } from './useFit'
+import { useOut } from './useOut'
 import { useRackKeys } from './useRackKeys'
 
 /** Room for a row of the map, and what is between its marks, in CSS pixels. */
@@ -52,35 +53,37 @@ export function Rack({ name }: { name: string }) {
   const rack = useRef<HTMLElement>(null)
   const [fit, room] = useFit(rack, order.length)
   const { at, follow } = usePointed()
+  const { out, comesOut } = useOut()
   return (
     <section
       {...bows()}
       ref={rack}
       data-rack=""
       aria-label="Rack"
-      className="relative row-span-1 flex touch-pan-y min-h-0 flex-col overflow-clip border-seam border-r bg-panel py-2"
+      className={`rack ${out ? 'rack-out' : ''}`}
+      {...comesOut}
     >
       <InSight rack={rack} stand={`${fit} ${room} ${order.length}`} />
       <ShelfMenu name={name} />
       {everywhere.length > 0 ? (
         <section
           aria-label="On every desktop"
-          className="flex items-center gap-2 px-3.5 pb-1.5 text-[12px] text-soft narrow:flex-col narrow:px-1"
+          className="flex items-center gap-2 px-3.5 pb-1.5 text-[12px] text-soft strip:flex-col strip:px-1"
         >
-          <span className="narrow:sr-only">every desktop</span>
+          <span className="strip:sr-only">every desktop</span>
           <Bows ids={everywhere} most={3} />
         </section>
       ) : null}
       <CommandButton
         command="loft.open"
         label="loft"
-        className="mx-3.5 mb-1 text-[12px] narrow:hidden"
+        className="mx-3.5 mb-1 text-[12px] strip:hidden"
       />
       {columns > 1 ? (
         // Of many rows those near the current one: the names below have to have room.
         <div
           data-map=""
-          className="mx-3.5 mt-1 mb-2.5 flex max-h-[max(24%,calc(100%-600px))] shrink-0 flex-col gap-1 overflow-y-auto narrow:hidden"
+          className="mx-3.5 mt-1 mb-2.5 flex max-h-[max(24%,calc(100%-600px))] shrink-0 flex-col gap-1 overflow-y-auto strip:hidden"
         >
           <Marks width={Math.min(20, Math.floor(MAP / columns) - MAP_GAP)} />
         </div>
@@ -140,7 +143,7 @@ function Thread() {
       onClick={() => shelf.dispatch('desktop.create')}
     >
       <Plus size={12} aria-hidden />
-      <span className="narrow:hidden">new desktop</span>
+      <span className="strip:hidden">new desktop</span>
     </button>
   )
 }

@@ -58,7 +58,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
         <Kite hue={hue} letter={letter} emblem={emblem} filled={here} width={29} />
       </button>
       {/* In a narrow rack the name is typed beside it. */}
-      <div className={`min-w-0 flex-1 ${naming ? 'naming' : 'narrow:sr-only'}`}>
+      <div className={`min-w-0 flex-1 ${naming ? 'naming' : 'strip:sr-only'}`}>
         <div className="flex h-[21px] items-center gap-1.5">
           <Emblem name={emblem} />
           {naming ? (
@@ -106,7 +106,7 @@ export const Row = memo(function Row({ id }: { id: DesktopId }) {
             tabIndex={-1}
             aria-haspopup="menu"
             aria-label={`Menu of ${name}`}
-            className="row-menu absolute top-[7px] right-2 size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-hover:opacity-100 narrow:hidden"
+            className="row-menu absolute top-[7px] right-2 size-5 place-items-center bg-panel text-soft opacity-0 hover:text-ink group-hover:opacity-100 strip:hidden"
             onClick={(event) => shelf.openMenuBelow(event.currentTarget, { desktop: id })}
           >
             {dots}

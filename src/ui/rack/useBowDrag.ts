@@ -32,8 +32,9 @@ export function useBowDrag() {
         return drag
       }
       drag.release()
-      const left = document.getElementById('desktop')?.getBoundingClientRect().left ?? 0
-      if (!canceled) drop(shelf, drag, placeOf(row), x > left)
+      const { left = 0, right = 0 } =
+        document.getElementById('desktop')?.getBoundingClientRect() ?? {}
+      if (!canceled) drop(shelf, drag, placeOf(row), x > left && x < right)
     },
     { threshold: 5, filterTaps: true, pointer: { keys: false } },
   )

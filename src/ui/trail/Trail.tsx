@@ -7,6 +7,7 @@ import { Kite } from '@/parts/Kite'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useChosen } from '@/ui/keys/useChosen'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
+import { useCloseLook } from '@/ui/window/closely'
 import { Likeness } from '@/ui/window/Likeness'
 
 /** Recent windows in order of use, while Alt is held; letting go picks. */
@@ -43,6 +44,8 @@ function List({ back }: { back: boolean }) {
     if (id) shelf.dispatch('window.focus', { window: id }, 'key')
   }
   const step = (by: number) => setAt((index + by + windows.length) % Math.max(1, windows.length))
+  const look = useCloseLook(chosen?.id ?? null)
+  const looking = usePage((page) => page.closely !== null)
   const heard = usePlaceKeys(
     'trail',
     {
@@ -52,6 +55,7 @@ function List({ back }: { back: boolean }) {
         setHere(!here)
         setAt(0)
       },
+      'trail:look': (_, key) => look(key),
       'trail:pick': () => pick(chosen?.id),
       'trail:leave': shelf.closeView,
     },
@@ -74,7 +78,7 @@ function List({ back }: { back: boolean }) {
     <div
       role="dialog"
       aria-label="Trail"
-      className="rise fixed top-[12%] left-1/2 z-40 flex max-h-[70vh] w-[600px] -translate-x-1/2 flex-col border-2 border-ink bg-panel"
+      className={`rise fixed top-[12%] left-1/2 z-40 flex max-h-[70vh] w-[600px] -translate-x-1/2 flex-col border-2 border-ink bg-panel ${looking ? 'opacity-0' : ''}`}
     >
       <div
         ref={list}
@@ -131,6 +135,7 @@ function List({ back }: { back: boolean }) {
       </div>
       <p className="flex items-center gap-2 border-seam border-t-[1.5px] border-dashed px-3 py-1.5 text-soft">
         <Hint keys={keysOf('trail:next')}>next</Hint>
+        <Hint keys={keysOf('trail:look')}>hold: look closely</Hint>
         <Hint keys={keysOf('trail:here')}>{here ? 'all desktops' : 'this desktop only'}</Hint>
         <span className="ml-auto flex items-center gap-2">
           {held ? 'let Alt go to pick' : <Hint keys={keysOf('trail:pick')}>pick</Hint>}

@@ -24,6 +24,7 @@ import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useArea } from '@/ui/area/area'
 import { useChosen } from '@/ui/keys/useChosen'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
+import { useCloseLook, useHeldLook } from '@/ui/window/closely'
 
 /** Windows side by side, none covering another, each with a letter to pick it by. */
 export function Unstack() {
@@ -86,11 +87,13 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
     setApp(apps[(at + apps.length) % apps.length])
     setTyped('')
   }
+  const look = useCloseLook(current?.id ?? null)
   const heard = usePlaceKeys(
     'unstack',
     {
       'unstack:walk': ({ to }: { to: Direction }) => step(to),
       'unstack:pick': () => pick(current),
+      'unstack:look': (_, key) => look(key),
       'unstack:leave': shelf.closeView,
       'unstack:minimised': () => setWithout(!without),
       'unstack:next': () => toApp(1),
@@ -219,6 +222,7 @@ function Picked({
         chosen ? 'outline-2 outline-ink outline-dashed outline-offset-4' : ''
       }`}
       style={{ left: x, top: y, width, height: height + UNSTACK_GAP }}
+      {...useHeldLook(window.id)}
       onClick={(event) => {
         ignoreSecondClick(event)
         onPick()

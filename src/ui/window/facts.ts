@@ -7,7 +7,7 @@ import type { WindowId } from '@/core/model/ids'
 import type { Window } from '@/core/model/kinds/window'
 import { shownFrame } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import type { PageState } from '@/store/page'
+import { type PageState, placeIn } from '@/store/page'
 import type { Shelf } from '@/store/shelf'
 import { largeId, surfaces } from '@/ui/area/area'
 
@@ -17,14 +17,14 @@ export type Full = 'solo' | 'pair' | 'maximised' | null
 /** All that is drawn of a window beside what its app shows. */
 export type Facts = ReturnType<typeof factsOf>
 
-export function factsOf(
-  shelf: Shelf,
-  { session: { state }, places, keysIn }: PageState,
-  id: WindowId,
-) {
+export function factsOf(shelf: Shelf, page: PageState, id: WindowId) {
+  const {
+    session: { state },
+    keysIn,
+  } = page
   const window: Window | undefined = state.windows[id]
   const document = state.documents[window?.document ?? '']
-  const laid: Place | undefined = places?.[id]
+  const laid: Place | undefined = placeIn(page, id)
   const place = laid ?? (window && miniature(shelf, state, window))
   return {
     /** On a display that is drawn small nothing can be done in it. */

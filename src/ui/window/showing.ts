@@ -6,7 +6,7 @@ import { currentId, desktop, focusId, isVisible } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { whenIdle } from '@/store/idle'
 import { ofShelf } from '@/store/ofShelf'
-import type { PageState } from '@/store/page'
+import { type PageState, placeIn } from '@/store/page'
 import { sameValues } from '@/store/same'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
@@ -165,6 +165,7 @@ export class Showing {
       !moved &&
       last?.session.state === now.session.state &&
       last.places === now.places &&
+      last.closely === now.closely &&
       last.loft === now.loft &&
       last.elsewhere === now.elsewhere &&
       last.keysIn === now.keysIn &&
@@ -232,6 +233,7 @@ export class Showing {
     for (const { shows } of Object.values(after.presence))
       for (const id of after.desktops[shows]?.windows ?? []) ids.add(id)
     if (last.places !== now.places) for (const id in { ...last.places, ...now.places }) ids.add(id)
+    for (const looked of [last.closely, now.closely]) if (looked) ids.add(looked.window)
     if (before.windows !== after.windows)
       for (const id of all) if (before.windows[id] !== after.windows[id]) ids.add(id)
     return ids
@@ -286,14 +288,16 @@ const tell = ({ listeners }: Shown) => {
 }
 
 /** Whether a window is drawn: as a miniature while windows are laid out to be seen, else in its place. */
-function isShown(
-  shelf: Shelf,
-  { session: { state }, places, loft, elsewhere }: PageState,
-  id: WindowId,
-): boolean {
+function isShown(shelf: Shelf, page: PageState, id: WindowId): boolean {
+  const {
+    session: { state },
+    places,
+    loft,
+    elsewhere,
+  } = page
   const window = state.windows[id]
   if (!window) return false
-  if (places && Object.hasOwn(places, id)) return true
+  if (placeIn(page, id)) return true
   if (!isVisible(state, window) || elsewhere.includes(standsOn(state, window))) return false
   const on = standsOn(state, window)
   // What is laid out takes the large area; the column stays, but in the loft.
@@ -323,14 +327,16 @@ interface Marks {
   z: number
 }
 
-function marksOf({ session: { state }, places }: PageState, id: WindowId): Marks {
+function marksOf(page: PageState, id: WindowId): Marks {
+  const { state } = page.session
   const focused = focusId(state) === id
   const window = state.windows[id]
   const lift = window && standsOn(state, window) !== largeId(state) ? ABOVE_COLUMN : 0
+  const place = placeIn(page, id)
   return {
     focused,
     hue: focused ? desktop(state, currentId(state)).hue : null,
-    z: places?.[id] ? (places[id].z ?? 1) : state.stacking.indexOf(id) + 1 + lift,
+    z: place ? (place.z ?? 1) : state.stacking.indexOf(id) + 1 + lift,
   }
 }
 

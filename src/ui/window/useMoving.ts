@@ -60,7 +60,7 @@ class InHand {
   private title: string
   private hold: Hold
   private flip: Flip
-  /** The desktop on the page; only left of it can there be rows. */
+  /** The desktop on the page; only beside it can there be rows. */
   private main: DOMRect
   private large: Surface
   private display: Display | undefined
@@ -150,7 +150,7 @@ class InHand {
     this.pointer = { x, y }
     const { pointer, by } = this
     const { scale } = this.large
-    const row = x < this.main.left ? rowAt(x, y) : null
+    const row = this.rowAt(pointer)
     const mini = row ? null : this.miniatureAt(pointer)
     const free = { ...this.frame, x: this.frame.x + by.x / scale, y: this.frame.y + by.y / scale }
     const snaps = !altKey && !row && !mini && this.display
@@ -171,6 +171,10 @@ class InHand {
     this.hold.over(placeOf(row))
     markMiniature(this.shelf, mini)
     showInHand(row || mini ? this.title : null, x, y)
+  }
+
+  private rowAt({ x, y }: Point): HTMLElement | null {
+    return x < this.main.left || x > this.main.right ? rowAt(x, y) : null
   }
 
   /** What its edges can go to, on the desktop that is open now. */
@@ -211,7 +215,7 @@ class InHand {
     const state = this.shelf.state()
     const window = windowOf(state, id)
     const here = currentId(state)
-    const row = x < this.main.left ? placeOf(rowAt(x, y)) : undefined
+    const row = placeOf(this.rowAt(pointer))
     const mini = row ? null : this.miniatureAt(pointer)
     if (row) {
       if (row === window.desktop) return

@@ -82,6 +82,17 @@ const foldApps = command({
   },
 })
 
+const furlRack = command({
+  id: 'rack.furl',
+  title: 'Furl the rack',
+  group,
+  plan: (draft) => {
+    const { settings } = draft
+    settings.rackFurled = !settings.rackFurled
+    return { say: settings.rackFurled ? 'Rack furled' : 'Rack unfurled' }
+  },
+})
+
 const open = command({
   id: 'settings.open',
   title: 'Settings',
@@ -110,6 +121,7 @@ const imported = command({
 export const settingCommands = [
   inspector,
   foldApps,
+  furlRack,
   open,
   setting,
   reset,
