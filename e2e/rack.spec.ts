@@ -383,7 +383,10 @@ test('an app with several windows lists them when it is pushed; its number count
   const apps = page.getByRole('region', { name: 'Apps' })
   const table = apps.getByRole('button', { name: /^Table,/ })
   await table.click()
-  await page.getByRole('menuitem', { name: /· Rota/ }).first().click()
+  await page
+    .getByRole('menuitem', { name: /· Rota/ })
+    .first()
+    .click()
   await expect(page.locator('[data-focused][data-app=table]')).toBeVisible()
   const count = table.locator('.app-count')
   const all = Number(await count.textContent())

@@ -54,7 +54,8 @@ const seen = (): string => {
     active.classList.contains('win-body') &&
     active.firstElementChild !== null &&
     !active.querySelector('[data-autofocus]')
-  const asks = '[role=dialog], [role=alertdialog], [role=menu], [aria-label="Name of the desktop"]'
+  const asks =
+    'dialog[open], [role=dialog], [role=alertdialog], [role=menu], [aria-label="Name of the desktop"]'
   const asking = document.querySelector(asks) !== null
   const byTab =
     active !== document.body &&

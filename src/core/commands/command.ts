@@ -98,6 +98,7 @@ export type Effect =
   | { does: 'export settings' }
   | { does: 'import settings' }
   | { does: 'full screen' }
+  | { does: 'cover' }
   | ({ does: 'picture' } & Pictured)
   | { does: 'open display'; display: DisplayId }
   | { does: 'rest'; desktop: DesktopId }

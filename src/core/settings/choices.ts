@@ -9,6 +9,7 @@ export function valueInWords(name: SettingName, value: Settings[SettingName]): s
   const setting = settingOf(name)
   if ('choices' in setting) return setting.choices[String(value)] ?? String(value)
   if ('unit' in setting) return amountInWords(setting, Number(value))
+  if ('longest' in setting) return setting.said[value ? 0 : 1]
   return value ? 'on' : 'off'
 }
 
@@ -31,6 +32,8 @@ function choicesOf(name: SettingName): Choice[] {
   const setting = settingOf(name)
   const { label, help, words } = setting
   const found = { setting: name, words: `${help} ${words}` }
+  // What is typed is not chosen by name.
+  if ('longest' in setting) return []
   if (!('choices' in setting || 'unit' in setting))
     return [
       {

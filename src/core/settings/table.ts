@@ -39,7 +39,15 @@ export interface Amount extends Common {
   offered: number[]
 }
 
-export type Setting = OnOff | OneOf | Amount
+interface Text extends Common {
+  default: string
+  /** How many letters it may have. */
+  longest: number
+  /** What is said where there is some, and where there is none. */
+  said: [some: string, none: string]
+}
+
+export type Setting = OnOff | OneOf | Amount | Text
 
 /** From what on something is heard, or told outside the page. */
 const LOUDNESS = { none: 'never', alarms: 'alarms', mentions: 'alarms and mentions', all: 'all' }
@@ -275,6 +283,27 @@ export const SETTINGS = {
     default: 'system',
     choices: { system: 'as the system', day: 'light, by day', night: 'dark, by night' },
   },
+  coverAfter: {
+    section: 'Page',
+    label: 'Cover the page after',
+    help: 'When nobody has touched a key or the pointer for so long. A cover is no lock.',
+    words: 'hide screen privacy away idle blank boss',
+    default: 0,
+    least: 0,
+    most: 240,
+    unit: ['minute', 'minutes'],
+    zero: 'never',
+    offered: [0, 5, 15, 60],
+  },
+  coverPhrase: {
+    section: 'Page',
+    label: 'Phrase that lifts the cover',
+    help: 'Without one any key lifts it. It is kept as it is typed: it keeps out looks, not people.',
+    words: 'hide screen privacy password',
+    default: '',
+    longest: 60,
+    said: ['a phrase', 'any key'],
+  },
   verbs: {
     section: 'Page',
     label: 'Bar of verbs above the line',
@@ -301,7 +330,13 @@ export const SETTINGS = {
 
 export type SettingName = keyof typeof SETTINGS
 
-type ValueOf<S> = S extends { choices: infer C } ? keyof C : S extends Amount ? number : boolean
+type ValueOf<S> = S extends { choices: infer C }
+  ? keyof C
+  : S extends Amount
+    ? number
+    : S extends Text
+      ? string
+      : boolean
 
 export type Settings = { -readonly [N in SettingName]: ValueOf<(typeof SETTINGS)[N]> }
 

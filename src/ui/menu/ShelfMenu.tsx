@@ -6,7 +6,9 @@ import { MenuSeam, MenuSheet, SubMenu } from '@/parts/Menu'
 import type { Shelf } from '@/store/shelf'
 import { usePage, useShelf } from '@/store/useShelf'
 
-const WINDOWS = ['loft.byApp', 'windows.sweep', 'windows.isolate', 'home.askPutRight']
+const WINDOWS = [
+  ...['loft.byApp', 'windows.sweep', 'windows.isolate', 'home.askPutRight', 'shelf.cover'],
+]
 const ROWS = ['grid.addRow', 'grid.addColumn', 'grid.removeRow', 'grid.removeColumn']
 const FILES = ['app.askAdd', 'shelf.openFile', 'sessions.open', 'documents.clearUp']
 const KEEPING = [

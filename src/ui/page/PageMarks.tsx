@@ -3,6 +3,7 @@ import { useShallow } from 'zustand/react/shallow'
 import { currentId } from '@/core/model/selectors'
 import { useAnyWaiting } from '@/store/attention'
 import { useArrangement, useDesktop } from '@/store/useShelf'
+import { useCovered } from '@/ui/cover/cover'
 import { showRack } from '@/ui/rack/Edge'
 
 /**
@@ -16,17 +17,19 @@ export function PageMarks() {
   const id = useArrangement(currentId)
   const { name, hue, letter } = useDesktop(id, ['name', 'hue', 'letter'])
   const cloth = useArrangement((state) => state.settings.cloth)
-  const waiting = useAnyWaiting()
+  const covered = useCovered()
+  // Under the cover the tab tells nothing either.
+  const waiting = useAnyWaiting() && !covered
   const dyed = useRef<HTMLSpanElement>(null)
   useEffect(() => {
     document.documentElement.dataset.desktop = id
   }, [id])
   useEffect(() => {
     const timer = setTimeout(() => {
-      document.title = `${name} · Kite Shelf`
+      document.title = covered ? 'Kite Shelf' : `${name} · Kite Shelf`
     }, CALM)
     return () => clearTimeout(timer)
-  }, [name])
+  }, [name, covered])
   useEffect(() => {
     if (cloth === 'system') delete document.documentElement.dataset.cloth
     else document.documentElement.dataset.cloth = cloth
@@ -50,16 +53,16 @@ export function PageMarks() {
       const { color, backgroundColor, borderColor } = getComputedStyle(dyed.current)
       const colours = { fill: color, ink: backgroundColor, alarm: borderColor }
       const link = document.querySelector<HTMLLinkElement>('link[rel="icon"]')
-      const drawn = encodeURIComponent(mark(letter ?? '', colours, waiting))
+      const drawn = encodeURIComponent(mark(covered ? '' : (letter ?? ''), colours, waiting))
       if (link) link.href = `data:image/svg+xml,${drawn}`
     }, CALM)
     return () => clearTimeout(timer)
-  }, [hue, letter, cloth, waiting])
+  }, [hue, letter, cloth, waiting, covered])
   return (
     <span
       ref={dyed}
       hidden
-      className={`hue-${hue} border-alarm bg-on-hue text-hue`}
+      className={`hue-${covered ? 'slate' : hue} border-alarm bg-on-hue text-hue`}
       data-mark={waiting ? 'waiting' : 'calm'}
     />
   )

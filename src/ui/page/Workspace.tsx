@@ -21,6 +21,7 @@ import { locksOf } from '@/store/views/locks'
 import { COLUMN } from '@/ui/area/area'
 import { seat, sitAt, useSeat } from '@/ui/area/seat'
 import { useTelling } from '@/ui/attention/useTelling'
+import { Cover } from '@/ui/cover/Cover'
 import { useFrameNeeded, useFullScreen } from '@/ui/desktop/useFullScreen'
 import { Loading } from '@/ui/keeping/Loading'
 import { Shut } from '@/ui/keeping/Shut'
@@ -215,6 +216,8 @@ function Open({ name }: { name: string }) {
             : 'with-rack grid-rows-[minmax(0,1fr)_auto]'
       }`}
     >
+      {/* First, so that it hears keys before all else. */}
+      <Cover name={name} />
       {rack ? <Rack name={name} /> : null}
       {fixed ? <FixedDesktop /> : <Desktop />}
       {bare ? null : (

@@ -12,6 +12,7 @@ import { damagedCopies, keepInFolder } from '@/store/opening/begin'
 import type { Shelf } from '@/store/shelf'
 import { isUnloaded } from '@/store/unloaded'
 import { toggleRack } from '@/ui/area/seat'
+import { lowerCover } from '@/ui/cover/cover'
 import { toggleFullScreen } from '@/ui/desktop/fullScreen'
 import { rest } from '@/ui/desktop/rest'
 import { openDisplay } from '@/ui/displays/openDisplay'
@@ -40,6 +41,8 @@ async function run(shelf: Shelf, effect: Effect): Promise<void> {
       return openFiles(shelf, await chooseFiles(OPENED.join(','), true))
     case 'full screen':
       return toggleFullScreen(shelf)
+    case 'cover':
+      return lowerCover(shelf)
     case 'picture':
       return takePicture(shelf, effect)
     case 'open display':

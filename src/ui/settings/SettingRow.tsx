@@ -6,6 +6,7 @@ import { defaults, type SettingName, settingOf } from '@/core/settings/table'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { AmountField } from './AmountField'
+import { TextField } from './TextField'
 
 const set = (shelf: Shelf, name: SettingName, value: unknown) =>
   shelf.dispatch('settings.set', { [name]: value }, 'key')
@@ -35,7 +36,7 @@ export function SettingRow({ name }: { name: SettingName }) {
             {setting.help}
           </p>
         </div>
-        {'choices' in setting || 'unit' in setting ? null : (
+        {'choices' in setting || 'unit' in setting || 'longest' in setting ? null : (
           <Switch.Root
             id={`${id}-field`}
             checked={value === true}
@@ -68,6 +69,15 @@ export function SettingRow({ name }: { name: SettingName }) {
           id={`${id}-field`}
           setting={setting}
           value={Number(value)}
+          onSet={(next) => set(shelf, name, next)}
+          {...by}
+        />
+      ) : null}
+      {'longest' in setting ? (
+        <TextField
+          id={`${id}-field`}
+          longest={setting.longest}
+          value={String(value)}
           onSet={(next) => set(shelf, name, next)}
           {...by}
         />

@@ -28,7 +28,8 @@ export const does = <Id extends string>(
     | 'keep folder'
     | 'rack'
     | 'apps'
-    | 'full screen',
+    | 'full screen'
+    | 'cover',
   id: Id,
   title: string,
 ) => command({ id, title, group, step: false, plan: () => ({ effect: { does: effect } }) })
