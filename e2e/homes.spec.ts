@@ -270,3 +270,42 @@ test('sweep and isolate put windows aside and bring exactly them back', async ({
   await shelf.press('Alt+Shift+0')
   expect((await shelf.state()).windows).toEqual(before.windows)
 })
+
+test('an app that has no window is given a home: from its menu, in the list of homes, and by dragging it onto a row', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.desktops('Reading', 'Music')
+  const { desktops } = await shelf.state()
+  const id = (name: string) => Object.values(desktops).find((one) => one.name === name)?.id
+  const homes = async () => (await shelf.state()).homes.map(({ app, desktop }) => [app, desktop])
+  const apps = page.getByRole('region', { name: 'Apps' })
+  await apps.getByRole('button', { name: /^Reader,/ }).click({ button: 'right' })
+  await page.getByRole('menuitem', { name: 'Home…' }).click()
+  const dialog = page.getByRole('dialog', { name: /^A home for/ })
+  await dialog.getByRole('combobox', { name: 'Open on' }).selectOption({ label: 'Reading' })
+  await dialog.getByRole('button', { name: 'Set home' }).click()
+  await expect(dialog).toHaveCount(0)
+  expect(await homes()).toEqual([['reader', id('Reading')]])
+
+  await shelf.run('home.list')
+  const list = page.getByRole('dialog', { name: 'Homes' })
+  await list.getByRole('combobox', { name: 'Add a home for' }).selectOption({ label: 'Table' })
+  expect(await shelf.violations()).toEqual([])
+  await list.getByRole('combobox', { name: 'Open on' }).selectOption({ label: 'Music' })
+  await list.getByRole('button', { name: 'Keep' }).click()
+  expect((await homes())[1]).toEqual(['table', id('Music')])
+  await list.getByRole('button', { name: 'Done' }).click()
+
+  await apps.getByRole('button', { name: /^Player,/ }).dragTo(shelf.row('Music'))
+  await expect(shelf.said()).toContainText('open on Music')
+  expect((await homes())[2]).toEqual(['player', id('Music')])
+  // Onto another row it is moved there; there already, it says so.
+  await apps.getByRole('button', { name: /^Player,/ }).dragTo(shelf.row('Reading'))
+  expect((await homes())[2]).toEqual(['player', id('Reading')])
+  await apps.getByRole('button', { name: /^Player,/ }).dragTo(shelf.row('Reading'))
+  await expect(shelf.said()).toContainText('already')
+  await shelf.press('Alt+7')
+  expect(await shelf.here()).toBe(id('Reading'))
+})

@@ -17,6 +17,10 @@ export const homes: Some = [
         ...(follow && { place: { top: 0, left: 0, bottom: 2, right: 1 } }),
       }),
     })),
+  fc.tuple(fc.constantFrom('notes', 'dial'), fc.nat(20)).map(([app, at]) => ({
+    id: 'home.setFor',
+    args: (state: State) => ({ app, desktop: nth(state.order, at) ?? 'none' }),
+  })),
   fc.nat(9).map((at) => ({
     id: 'home.remove',
     args: ({ homes }: State) => ({ id: nth(homes, at)?.id ?? 'none' }),

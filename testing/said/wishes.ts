@@ -42,7 +42,7 @@ export const wishes: Some = [
     .constantFrom('control', 'leader')
     .map((to) => ({ id: 'keys.leaveTyping', args: () => ({ to }) })),
   fc
-    .constantFrom('apps.fold', 'settings.reset', 'keys.reset')
+    .constantFrom('apps.fold', 'rack.furl', 'settings.reset', 'keys.reset')
     .map((id) => ({ id, args: () => ({}) })),
   fc.constantFrom('loft.open', null).map((command) => ({
     id: 'pointer.set',

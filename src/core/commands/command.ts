@@ -1,7 +1,7 @@
 import type { ObjectSchema, ObjectShape, TypeFromShape } from 'yup'
 import { object, string } from 'yup'
 import type { By, JournalEvent } from '@/core/journal/events'
-import type { DesktopId, DisplayId, DocumentId, WindowId } from '@/core/model/ids'
+import type { AppId, DesktopId, DisplayId, DocumentId, WindowId } from '@/core/model/ids'
 import type { AppFacts } from '@/core/model/kinds/app'
 import type { Sequence } from '@/core/model/kinds/sequence'
 import type { State } from '@/core/model/state'
@@ -71,6 +71,7 @@ export type View =
   | { view: 'sessions' }
   | { view: 'put right' }
   | { view: 'homes' }
+  | { view: 'home of app'; app: AppId }
   | { view: 'sequences' }
   | { view: 'waiting' }
   | { view: 'plan' }

@@ -218,13 +218,15 @@ function stowedOf(
   desktops: State['desktops'],
 ): Stowed[] {
   const seen = new Set(Object.keys(windows))
-  return joined(here.stowed, file.stowed).flatMap((one) => {
+  const all = joined(here.stowed, file.stowed)
+  const taken = new Set([...Object.keys(desktops), ...all.map(({ id }) => id)])
+  return all.flatMap((one) => {
     const left = Object.values(one.windows).filter(({ id }) => !seen.has(id))
     for (const { id } of left) seen.add(id)
     const whole = left.length === Object.keys(one.windows).length
     if (!desktops[one.id] && whole) return one
     if (left.length === 0) return []
-    const id = desktops[one.id] ? `${one.id}-stowed` : one.id
+    const id = desktops[one.id] ? freeId(one.id, taken) : one.id
     const kept = (window: string) => left.some((other) => other.id === window)
     const rest = {
       ...one,
@@ -238,4 +240,12 @@ function stowedOf(
     }
     return STOWED.ids(rest, (kind, known) => (kind === 'desktop' && known === one.id ? id : known))
   })
+}
+
+/** An id like one that is taken; from then on it is taken too. */
+function freeId(id: string, taken: Set<string>): string {
+  let free = `${id}-stowed`
+  while (taken.has(free)) free += '-stowed'
+  taken.add(free)
+  return free
 }

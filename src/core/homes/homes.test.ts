@@ -268,3 +268,21 @@ test('a second home for the same windows is refused, also in other words; what n
   expect(beatenBy(world.state.homes, home({ id: 'new', title: 'Snow pit*' }))?.id).toBe(set?.id)
   expect(twinOf(world.state.homes, home({ id: 'new', title: 'SNOW*' }))?.id).toBe(set?.id)
 })
+
+test('an app is given a desktop for its home, whether it had one or not; there already, it says so', () => {
+  const world = new World()
+  const [first = ''] = world.state.order
+  world.run('desktop.create', { name: 'Reading', stay: true })
+  const reading = world.state.order.find((id) => id !== first) ?? ''
+  world.run('home.setFor', { app: 'notes', desktop: reading })
+  expect(world.state.homes).toMatchObject([{ app: 'notes', desktop: reading, on: true }])
+  expect(world.try('home.setFor', { app: 'notes', desktop: reading })).toMatchObject({ ok: false })
+  world.run('home.set', { ...world.state.homes[0], on: false })
+  world.run('home.setFor', { app: 'notes', desktop: first })
+  expect(world.state.homes).toMatchObject([{ app: 'notes', desktop: first, on: true }])
+  // A home with conditions is another one, and stays.
+  world.run('home.set', { app: 'dial', desktop: first, title: 'D*' })
+  world.run('home.setFor', { app: 'dial', desktop: reading })
+  expect(world.state.homes).toHaveLength(3)
+  expect(world.try('home.setFor', { app: 'dial', desktop: 'gone' })).toMatchObject({ ok: false })
+})

@@ -77,7 +77,7 @@ const THROUGH: Record<string, string[]> = {
   'desktop.previewFold': ['desktop.fold'],
   // The menu key has it there.
   'rack.walk': ['desktop.rest'],
-  'apps.walk': ['app.slot', 'app.remove'],
+  'apps.walk': ['app.slot', 'app.remove', 'home.askOf'],
   'shelf.import': ['shelf.merge', 'desktop.import'],
   'loft.open': ['desktop.bring', 'window.sendAll'],
   'patterns.open': ['pattern.make', 'pattern.remove'],
@@ -92,7 +92,7 @@ const THROUGH: Record<string, string[]> = {
   'line.open': ['app.openOn'],
   'app.askAdd': ['app.add'],
   'home.ask': ['home.set'],
-  'home.list': ['home.remove', 'home.reorder'],
+  'home.list': ['home.setFor', 'home.remove', 'home.reorder'],
   'home.askPutRight': ['home.putRight'],
   'documents.clearUp': ['document.discard', 'documents.discard'],
   'window.askTitle': ['document.askTitle'],

@@ -298,7 +298,7 @@ export const SETTINGS = {
   coverPhrase: {
     section: 'Page',
     label: 'Phrase that lifts the cover',
-    help: 'Without one any key lifts it. It is kept as it is typed: it keeps out looks, not people.',
+    help: 'Without one, any key lifts the cover. It isn’t a password: it is stored as you type it.',
     words: 'hide screen privacy password',
     default: '',
     longest: 60,

@@ -57,6 +57,7 @@ export function AppItems({ id }: { id: string }) {
           />
         ))}
       </SubMenu>
+      <CommandItem command="home.askOf" args={{ app: id }} label="Home…" />
       <Exceptions app={id} />
       <CommandItem command="app.everywhere" args={{ app: id }} label="All on every desktop" />
       {state.apps[id] ? (

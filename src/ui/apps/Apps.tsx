@@ -6,6 +6,7 @@ import { currentId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { walkAmong } from '@/parts/walking'
 import { useArrangement, useShelf } from '@/store/useShelf'
+import { APP_IN_HAND } from '@/ui/hand/dropping'
 import { launching } from './AppItems'
 
 /** The apps, those on number keys first: how many windows each has, and a click to go there. */
@@ -115,11 +116,11 @@ function AppRow({ app, slot, count, figure }: AppRowProps) {
       data-app-slot={slot || undefined}
       draggable
       onDragStart={(event) => {
-        event.dataTransfer.setData('application/x-kite-app', id)
+        event.dataTransfer.setData(APP_IN_HAND, id)
         event.dataTransfer.effectAllowed = 'move'
       }}
       onDragOver={(event) => {
-        if (!slot || !event.dataTransfer.types.includes('application/x-kite-app')) return
+        if (!slot || !event.dataTransfer.types.includes(APP_IN_HAND)) return
         event.preventDefault()
         event.currentTarget.dataset.drop = 'true'
       }}
@@ -128,7 +129,7 @@ function AppRow({ app, slot, count, figure }: AppRowProps) {
       }}
       onDrop={(event) => {
         delete event.currentTarget.dataset.drop
-        const dropped = event.dataTransfer.getData('application/x-kite-app')
+        const dropped = event.dataTransfer.getData(APP_IN_HAND)
         if (dropped && dropped !== id) shelf.dispatch('app.slot', { app: dropped, slot })
       }}
     >

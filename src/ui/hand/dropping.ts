@@ -105,6 +105,19 @@ export function contentOver(shelf: Shelf, target: EventTarget | null): void {
   content(shelf).over(row?.dataset.desktopRow)
 }
 
+/** An app of the rack while it is dragged, by its id. */
+export const APP_IN_HAND = 'application/x-kite-app'
+
+/** An app dropped on a row has its home there. @returns whether it was one */
+export function dropApp(shelf: Shelf, { target, dataTransfer }: DragEvent): boolean {
+  const app = dataTransfer?.getData(APP_IN_HAND)
+  const row = target instanceof Element ? target.closest<HTMLElement>('[data-desktop-row]') : null
+  const desktop = row?.dataset.desktopRow
+  if (!app || !desktop) return false
+  shelf.dispatch('home.setFor', { app, desktop })
+  return true
+}
+
 /** What is given up in the middle of a drag leaves one where it began. */
 export function useContentDrag(): void {
   const shelf = useShelf()

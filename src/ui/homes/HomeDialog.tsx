@@ -1,37 +1,47 @@
 import type { FormEvent } from 'react'
 import { appOf } from '@/apps/list'
 import { twinOf } from '@/core/homes/clashes'
-import type { WindowId } from '@/core/model/ids'
+import type { AppId, WindowId } from '@/core/model/ids'
 import type { Home } from '@/core/model/kinds/home'
-import { EVERY } from '@/core/model/kinds/window'
-import { title, window as windowOf } from '@/core/model/selectors'
+import { currentId, openDesktop, title, window as windowOf } from '@/core/model/selectors'
 import { Answers } from '@/parts/Answers'
 import { Dialog } from '@/parts/Dialog'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { HomeFields } from './HomeFields'
-import { useHomeDraft } from './useHomeDraft'
+import { type HomeDraft, useHomeDraft } from './useHomeDraft'
 
-/** A home for windows like one: what will happen in words, and one Enter to have it so. */
+/** A home for windows like one. */
 export function HomeDialog({ id }: { id: WindowId }) {
+  const state = useShelf().state()
+  const window = windowOf(state, id)
+  const { app, desktop, placed } = window
+  const first = { ...freshHome(app, desktop), title: patternOf(title(state, window)) }
+  return <Asked first={placed ? { ...first, place: placed } : first} />
+}
+
+/** A home for all windows of an app, which may have none yet. */
+export function AppHomeDialog({ app }: { app: AppId }) {
+  const state = useShelf().state()
+  return <Asked first={freshHome(app, openDesktop(state, currentId(state)))} />
+}
+
+/** A home to begin with. */
+export const freshHome = (app: AppId, desktop: string): HomeDraft => ({
+  app,
+  desktop,
+  follow: true,
+  on: true,
+  titled: false,
+  from: '',
+  to: '',
+})
+
+/** What will happen in words, and one Enter to have it so. */
+function Asked({ first }: { first: HomeDraft }) {
   const shelf = useShelf()
-  const window = windowOf(shelf.state(), id)
-  const app = appOf(shelf, window.app)
-  const plural = app?.plural ?? 'windows'
-  const { draft, set, home } = useHomeDraft(
-    {
-      app: window.app,
-      desktop: window.desktop === EVERY ? EVERY : window.desktop,
-      follow: true,
-      on: true,
-      titled: false,
-      title: patternOf(title(shelf.state(), window)),
-      from: '',
-      to: '',
-      ...(window.placed && { place: window.placed }),
-    },
-    undefined,
-  )
+  const plural = appOf(shelf, first.app)?.plural ?? 'windows'
+  const { draft, set, home } = useHomeDraft(first, undefined)
   const keep = (event: FormEvent) => {
     event.preventDefault()
     if (typeof home === 'string') return

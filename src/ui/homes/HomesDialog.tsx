@@ -7,15 +7,16 @@ import { momentOf } from '@/core/homes/matching'
 import { homeInWords } from '@/core/homes/words'
 import { keysFor } from '@/core/keys/bindings'
 import type { Home } from '@/core/model/kinds/home'
+import { currentId, openDesktop } from '@/core/model/selectors'
 import { minuteOf } from '@/core/text/clock'
 import { CommandButton } from '@/parts/CommandButton'
 import { Dialog } from '@/parts/Dialog'
 import { Tool } from '@/parts/Tool'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { keepHome } from './HomeDialog'
+import { freshHome, keepHome } from './HomeDialog'
 import { HomeFields } from './HomeFields'
-import { draftOf, useHomeDraft } from './useHomeDraft'
+import { draftOf, type HomeDraft, useHomeDraft } from './useHomeDraft'
 
 const pluralOf = (shelf: Shelf, app: string): string => appOf(shelf, app)?.plural ?? app
 
@@ -33,14 +34,14 @@ export function HomesDialog() {
     >
       {state.homes.length === 0 ? (
         <p className="mt-4 text-soft">
-          None yet. Set the home of a window from its menu, or with {keysFor(state, 'home.ask')}.
+          None yet. Add one here, or set that of a window with {keysFor(state, 'home.ask')}.
         </p>
       ) : null}
       <ol aria-label="Homes in order" className="mt-3 border-seam border-t border-dashed">
         {state.homes.map((home, at) => (
           <li key={home.id} className="border-seam border-b border-dashed py-1.5">
             {editing === home.id ? (
-              <Editor home={home} onDone={() => setEditing(null)} />
+              <Editor first={draftOf(home)} id={home.id} onDone={() => setEditing(null)} />
             ) : (
               <div className="flex items-center gap-2">
                 <span className="w-6 text-right font-mono text-[12px] text-soft">{at + 1}</span>
@@ -79,6 +80,7 @@ export function HomesDialog() {
           </li>
         ))}
       </ol>
+      <Adding />
       <TryOut />
       <div className="mt-4 flex items-center gap-2">
         <CommandButton command="home.askPutRight" label="Put windows right…" className="btn" />
@@ -108,16 +110,39 @@ function Hint({
   )
 }
 
-function Editor({ home: before, onDone }: { home: Home; onDone(): void }) {
+/** Adds a home for the windows of an app, whether or not any is open. */
+function Adding() {
+  const apps = useArrangement((state) => state.apps)
+  const here = useArrangement((state) => openDesktop(state, currentId(state)))
+  const [app, setApp] = useState('')
+  return app ? (
+    <Editor first={freshHome(app, here)} onDone={() => setApp('')} />
+  ) : (
+    <label className="mt-2 flex items-center gap-2">
+      Add a home for
+      <select className="field" value="" onChange={(event) => setApp(event.target.value)}>
+        <option value="">choose an app</option>
+        {allApps(apps).map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}
+
+/** A home as it is changed, or made where it has no id. */
+function Editor({ first, id, onDone }: { first: HomeDraft; id?: string; onDone(): void }) {
   const shelf = useShelf()
-  const { draft, set, home } = useHomeDraft(draftOf(before), before.id)
+  const { draft, set, home } = useHomeDraft(first, id)
   const keep = (event: FormEvent) => {
     event.preventDefault()
-    if (typeof home !== 'string' && keepHome(shelf, home, before.id)) onDone()
+    if (typeof home !== 'string' && keepHome(shelf, home, id)) onDone()
   }
   return (
     <form onSubmit={keep} className="px-2 pb-2">
-      <HomeFields draft={draft} home={home} plural={pluralOf(shelf, before.app)} set={set} />
+      <HomeFields draft={draft} home={home} plural={pluralOf(shelf, first.app)} set={set} />
       <div className="mt-3 flex justify-end gap-2">
         <button type="button" className="btn" onClick={onDone}>
           Leave as it was

@@ -12,7 +12,7 @@ import { TitleDialog } from '@/ui/documents/TitleDialog'
 import { UnsavedDialog } from '@/ui/documents/UnsavedDialog'
 import { FoldPreview } from '@/ui/fold/FoldPreview'
 import { HealthSheet } from '@/ui/health/HealthSheet'
-import { HomeDialog } from '@/ui/homes/HomeDialog'
+import { AppHomeDialog, HomeDialog } from '@/ui/homes/HomeDialog'
 import { HomesDialog } from '@/ui/homes/HomesDialog'
 import { PutRightDialog } from '@/ui/homes/PutRightDialog'
 import { WhyDialog } from '@/ui/homes/WhyDialog'
@@ -71,6 +71,8 @@ export function Asked() {
       return <CopyLook id={view.desktop} />
     case 'title':
       return <TitleDialog document={view.document} />
+    case 'home of app':
+      return <AppHomeDialog app={view.app} />
     case 'home':
       return <HomeDialog id={view.window} />
     case 'homes':

@@ -11,7 +11,7 @@ import { currentId } from '@/core/model/selectors'
 import { CommandButton } from '@/parts/CommandButton'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Apps } from '@/ui/apps/Apps'
-import { contentOver, useContentDrag } from '@/ui/hand/dropping'
+import { APP_IN_HAND, contentOver, dropApp, useContentDrag } from '@/ui/hand/dropping'
 import { Marks } from '@/ui/map/Marks'
 import { ShelfMenu } from '@/ui/menu/ShelfMenu'
 import { Bows } from './Bow'
@@ -92,12 +92,18 @@ export function Rack({ name }: { name: string }) {
         aria-label="Desktops"
         {...follow}
         className="min-h-0 overflow-y-auto overflow-x-hidden [overflow-anchor:none]"
-        onDragOver={(event) => contentOver(shelf, event.target)}
+        onDragOver={(event) => {
+          if (event.dataTransfer.types.includes(APP_IN_HAND)) event.preventDefault()
+          contentOver(shelf, event.target)
+        }}
         onDragLeave={(event) => {
           if (!event.currentTarget.contains(event.relatedTarget as Node | null))
             contentOver(shelf, null)
         }}
-        onDrop={() => contentOver(shelf, null)}
+        onDrop={(event) => {
+          if (dropApp(shelf, event.nativeEvent)) event.preventDefault()
+          contentOver(shelf, null)
+        }}
       >
         <DndContext
           sensors={sensors}

@@ -183,8 +183,44 @@ const asking = <Id extends string>(view: 'home' | 'why', id: Id, commandTitle: s
     plan: lookingAt((_draft, found) => ({ show: { view, window: found.id } })),
   })
 
+/** The same of an app, which may have no window yet. */
+const askOfApp = command({
+  id: 'home.askOf',
+  title: 'Set a home for an app…',
+  group,
+  step: false,
+  unlisted: true,
+  args: { app: maybeId().required() },
+  plan: (_draft, { app }, env) =>
+    env.app(app) ? { show: { view: 'home of app', app } } : no(`There is no app “${app}”.`),
+})
+
+/** Windows of an app open on a desktop from now on, whatever they are called. */
+const setFor = command({
+  id: 'home.setFor',
+  title: 'Set the home of an app',
+  group,
+  unlisted: true,
+  args: { app: maybeId().required(), desktop: maybeId().required() },
+  plan: (draft, { app, desktop }, env) => {
+    const facts = env.app(app)
+    if (!facts) return no(`There is no app “${app}”.`)
+    if (draft.desktops[desktop]?.kind !== 'open')
+      return no('A window fills that desktop. Choose another.')
+    const wanted: Home = { id: '', app, desktop, follow: true, on: true }
+    const before = twinOf(draft.homes, wanted)
+    if (before?.desktop === desktop && before.on)
+      return no(`${homeInWords(before, facts.plural, draft)} already.`)
+    if (before) Object.assign(before, { desktop, on: true })
+    else draft.homes.push({ ...wanted, id: env.id('home') })
+    return { say: homeInWords(before ?? wanted, facts.plural, draft) }
+  },
+})
+
 export const homeCommands = [
   set,
+  setFor,
+  askOfApp,
   remove,
   reorder,
   putRight,
