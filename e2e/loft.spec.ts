@@ -331,6 +331,7 @@ test('the bench shows what stands in a window, drawn, typed or not seen yet, and
   await shelf.open('shelf')
   await shelf.press('Alt+1')
   await page.keyboard.type('Snow of the night')
+  await expect(page.getByRole('textbox', { name: 'Text' })).toHaveText('Snow of the night')
   await shelf.drop({ name: 'Route.pdf', type: 'application/pdf', content: pdf('Cornice') })
   await expect(page.locator('[data-app="reader"] canvas')).toBeVisible()
   // Made from a pattern behind, a desktop has windows that were never drawn.
@@ -451,4 +452,56 @@ test('another desktop is looked into from the loft, which is as it was after tha
   await page.keyboard.up('Alt')
   await expect(loft).toBeHidden()
   expect(await shelf.here()).toBe(id('Rota'))
+})
+
+test('windows are marked by Ctrl or Shift and a click, and by a band; a push on free room leaves the loft', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({
+    One: { Red: 'document', Green: 'table', Blue: 'document', Grey: 'table' },
+    Two: { Sand: 'document' },
+  })
+  await shelf.press('Alt+/')
+  const standing = (name: string) => page.locator(`[data-standing="${id(name)}"]`)
+  const marked = async () => {
+    const names = ['Red', 'Green', 'Blue', 'Grey', 'Sand']
+    const on = await Promise.all(names.map((name) => standing(name).getAttribute('aria-pressed')))
+    return names.filter((_, at) => on[at] === 'true')
+  }
+  await standing('Sand').click({ modifiers: ['Control'] })
+  expect(await marked()).toEqual(['Sand'])
+  await standing('Sand').click({ modifiers: ['Control'] })
+  const order = await page
+    .locator('[data-standing]')
+    .evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset.standing))
+  const [first = '', , third = ''] = order
+  await page.locator(`[data-standing="${first}"]`).click({ modifiers: ['Control'] })
+  await page.locator(`[data-standing="${third}"]`).click({ modifiers: ['Shift'] })
+  expect(await marked()).toHaveLength(3)
+  // All of them go together.
+  await shelf.press(String((await shelf.state()).desktops[id('Two')]?.letter))
+  await expect.poll(async () => (await shelf.state()).desktops[id('Two')]?.windows.length).toBe(4)
+  expect(await marked()).toEqual([])
+
+  // From below the last of a row to above the first, round all of it.
+  const boxes = await page.locator('[data-standing]').evaluateAll((all) =>
+    all.map((one) => {
+      const { left, top, right, bottom } = one.getBoundingClientRect()
+      return [left, top, right, bottom] as const
+    }),
+  )
+  const [right, bottom] = [2, 3].map((side) => Math.max(...boxes.map((box) => box[side] ?? 0)))
+  await page.mouse.move((right ?? 0) + 12, (bottom ?? 0) + 12)
+  await page.mouse.down()
+  await page.mouse.move(20, 60, { steps: 6 })
+  await expect(page.locator('.band')).toBeVisible()
+  await page.mouse.up()
+  await expect(page.locator('.band')).toHaveCount(0)
+  expect(await marked()).toHaveLength(5)
+  // Given up, it marks nothing and the loft stays.
+  await shelf.press('Escape')
+  await shelf.press('Alt+/')
+  await page.mouse.click((right ?? 0) + 12, (bottom ?? 0) + 12)
+  await expect(page.locator('#loft')).toHaveCount(0)
 })

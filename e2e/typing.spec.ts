@@ -230,3 +230,29 @@ test('where everything is minimised it says so, and each window is brought back 
   await expect(list).toHaveCount(0)
   await expect(text).toBeFocused()
 })
+
+test('what waits for a window that has lost the keys is not typed where they are now, and comes when it has them again', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Field: { Stations: 'table' } })
+  await page.evaluate((other) => {
+    // The moment the first letter is pressed for the document the keys go elsewhere.
+    const away = (event: KeyboardEvent) => {
+      if (event.isTrusted || event.key !== 'i') return
+      removeEventListener('keydown', away, { capture: true })
+      window.kiteShelf?.run('window.focus', { window: other })
+      document.querySelector<HTMLElement>(`[data-window="${other}"] .win-body`)?.focus()
+    }
+    addEventListener('keydown', away, { capture: true })
+  }, id('Stations'))
+  // At once: the editor is not there yet.
+  await Promise.all([page.keyboard.press('Alt+1'), page.keyboard.type('ice on it')])
+  await expect(shelf.window(id('Stations'))).toHaveAttribute('data-focused', '')
+  await shelf.drawn()
+  const text = page.getByRole('textbox', { name: 'Text' })
+  await expect(text).toHaveText('')
+  await expect(shelf.window(id('Stations')).locator(':focus')).toHaveCount(1)
+  await text.click()
+  await expect(text).toHaveText('ice on it')
+})

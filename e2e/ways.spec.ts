@@ -113,3 +113,36 @@ test('with a mouse the bar of verbs is there only when it is asked for', async (
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
   expect(await shelf.violations()).toEqual([])
 })
+
+test('a pinch on the touch pad opens the loft and a spread leaves it; Ctrl with a wheel stays the browser’s', async ({
+  shelf,
+  page,
+}) => {
+  const fingers = (deltaY: number) =>
+    page.evaluate((by) => {
+      const told = [by, by, by].map((part) => {
+        const event = new WheelEvent('wheel', {
+          ctrlKey: true,
+          deltaY: part / 3,
+          bubbles: true,
+          cancelable: true,
+        })
+        document.querySelector('#desktop')?.dispatchEvent(event)
+        return event.defaultPrevented
+      })
+      return told.every(Boolean)
+    }, deltaY)
+  expect(await fingers(30)).toBe(true)
+  await expect(page.locator('#loft')).toBeVisible()
+  await page.waitForTimeout(200)
+  expect(await fingers(-30)).toBe(true)
+  await expect(page.locator('#loft')).toHaveCount(0)
+  await page.waitForTimeout(200)
+  await page.keyboard.down('Control')
+  expect(await fingers(30)).toBe(false)
+  await page.keyboard.up('Control')
+  await expect(page.locator('#loft')).toHaveCount(0)
+  // Off, it is the browser’s too.
+  await shelf.run('pointer.set', { way: 'pinch with two fingers', command: null })
+  expect(await fingers(30)).toBe(false)
+})

@@ -189,8 +189,11 @@ async function press({ command, ...pressed }: Pressed): Promise<boolean> {
   const into = document.activeElement
   const { key } = pressed
   if (!typed || command) return typed === false || command
+  // The keys went elsewhere meanwhile; the browser would type where the selection still lies, and take
+  // them back there.
+  if (!typesIn(into)) return false
   // Where there is nothing to delete it was taken all the same.
-  if (key === 'Backspace') return document.execCommand('delete') || typesIn(into)
+  if (key === 'Backspace') return document.execCommand('delete') || true
   if (key.length === 1) return document.execCommand('insertText', false, key)
   if (into instanceof HTMLTextAreaElement) return document.execCommand('insertText', false, '\n')
   if (!(into instanceof HTMLInputElement)) return document.execCommand('insertParagraph')

@@ -21,6 +21,7 @@ import { NO_BURST, searchIn, sentBy, sentWith } from './burst'
 import { useLoftDrag } from './dragging'
 import { LoftHead } from './LoftHead'
 import { Marks } from './Marks'
+import { drawBand, toggleMark } from './marking'
 import { type LoftRow, loftRows } from './rows'
 import { ShelfRow } from './ShelfRow'
 import { aside, type Choice, settle, toLetter, updown } from './walking'
@@ -98,10 +99,6 @@ export function Loft() {
       shelf.dispatch('desktop.go', { to: to.row }, 'key')
   }
   const look = useCloseLook(one)
-  const mark = (id: WindowId) =>
-    shelf.page.setState({
-      marked: marked.includes(id) ? marked.filter((other) => other !== id) : [...marked, id],
-    })
   const resize = (to: number) => shelf.dispatch('settings.set', { loft: to }, 'key')
   const acts: Acts = {
     'loft:walk': ({ to }: { to: Direction }) =>
@@ -115,7 +112,7 @@ export function Loft() {
       const window = rows.find(({ id }) => id === valid.row)?.windows[nth - 1]?.id
       if (window) go({ row: valid.row, window })
     },
-    'loft:mark': (_, key) => one && look(key, () => mark(one)),
+    'loft:mark': (_, key) => one && look(key, () => toggleMark(shelf, one)),
     'loft:send': ({ to }: { to: string }) => send(to),
     'loft:row': ({ to }: { to: string }) => setChoice(toLetter(to, state, valid)),
     'loft:more': () => shelf.page.setState({ pending: THIS }),
@@ -151,6 +148,7 @@ export function Loft() {
       tabIndex={0}
       className="pointer-events-auto relative min-h-full px-4 pb-2 outline-none"
       onKeyDown={keys}
+      onPointerDown={(event) => drawBand(shelf, event)}
       // What is pushed and dragged does not take the keys from the shelves.
       onMouseDown={(event) => {
         if (event.target instanceof HTMLInputElement) return

@@ -6,6 +6,7 @@ import { Kite } from '@/parts/Kite'
 import { ignoreSecondClick } from '@/parts/secondClick'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useHeldLook } from '@/ui/window/closely'
+import { markUpTo, toggleMark } from './marking'
 
 interface StandingProps {
   id: WindowId
@@ -52,6 +53,8 @@ export function Standing(given: StandingProps) {
       style={{ left, top, width: caption, height: height + CAPTION }}
       {...useHeldLook(id)}
       onClick={(event) => {
+        if (event.ctrlKey || event.metaKey) return toggleMark(shelf, id)
+        if (event.shiftKey) return markUpTo(shelf, id)
         ignoreSecondClick(event)
         onGo()
       }}

@@ -12,17 +12,27 @@ import { Pushes } from './pushes'
 function take(shelf: Shelf, way: string): boolean {
   const led = leadsTo(shelf.state().bindings, way)
   const { view, menu, loft } = shelf.page.getState()
+  // Fingers leave the loft as they came, whatever they do elsewhere.
+  if (loft && !view && !menu && way === SPREAD) {
+    shelf.closeLoft()
+    return true
+  }
   // In the loft a wheel and a finger scroll the shelves.
-  if (!led || view || menu || (loft && /wheel|swipe/.test(way))) return false
+  if (!led || view || menu || (loft && /wheel|swipe|pinch/.test(way))) return false
   const { to } = led.args
   if (led.command === 'desktop.go' && (to === 'back' || to === 'forward')) goBack(shelf, to)
   else shelf.dispatchAny(led.command, led.args, 'pointer')
   return true
 }
 
+const PINCH = 'pinch with two fingers'
+const SPREAD = 'spread of two fingers'
+
 /** A wheel is turned by so much for one step, and a swipe goes so far, in CSS pixels. */
 const TURN = 60
 const SWIPE = 90
+/** What two fingers on a touch pad have to say until it is a pinch. */
+const PINCHED = 24
 /** A wheel that runs on by itself is one turn: so long nothing of it is heard, in milliseconds. */
 const CALM = 160
 
@@ -70,14 +80,24 @@ function scrolls(target: Element, by: number): boolean {
 export function usePointerWays(): void {
   const shelf = useShelf()
   useEffect(() => {
-    const [upright, sideways] = [new Turning(), new Turning()]
+    const [upright, sideways, fingers] = [new Turning(), new Turning(), new Turning()]
+    const control = heldControl()
     const pushes = new Pushes(shelf, (zone) => take(shelf, zone))
     const wheel = (event: WheelEvent) => {
       const { deltaX, deltaY, altKey, timeStamp } = event
       const target = event.target as Element
       const rack = onRack(target)
+      // Browsers tell a pinch as a wheel with Ctrl, though no such key is down.
+      if (event.ctrlKey && !control.down) {
+        const way = deltaY > 0 ? PINCH : SPREAD
+        const { loft } = shelf.page.getState()
+        if (!loft && !leadsTo(shelf.state().bindings, way)) return
+        if (fingers.add(deltaY, PINCHED, timeStamp)) take(shelf, way)
+        return event.preventDefault()
+      }
       if (Math.abs(deltaX) > 2 * Math.abs(deltaY)) {
-        if (!rack && !onBare(target)) return
+        // With Alt over anything, windows too.
+        if (!rack && !altKey && !onBare(target)) return
         const to = sideways.add(deltaX, SWIPE, timeStamp)
         // The content follows the finger: what lies to the right comes with a swipe to the left.
         if (to) take(shelf, to > 0 ? 'swipe left' : 'swipe right')
@@ -113,9 +133,27 @@ export function usePointerWays(): void {
     addEventListener('blur', pushes.leave, { signal })
     return () => {
       listening.abort()
+      control.stop()
       pushes.leave()
     }
   }, [shelf])
+}
+
+/** Whether the Ctrl key itself is down. */
+function heldControl() {
+  const held = { down: false, stop: () => listening.abort() }
+  const listening = new AbortController()
+  const options = { capture: true, signal: listening.signal }
+  const hear = ({ type, key }: KeyboardEvent) => {
+    if (key === 'Control') held.down = type === 'keydown'
+  }
+  addEventListener('keydown', hear, options)
+  addEventListener('keyup', hear, options)
+  const letGo = () => {
+    held.down = false
+  }
+  addEventListener('blur', letGo, { signal: listening.signal })
+  return held
 }
 
 /** Runs what a button of the mouse is bound to, about what is under the pointer. @returns whether it is bound */
