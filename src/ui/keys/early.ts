@@ -149,7 +149,7 @@ export async function pressKept(shelf: Shelf): Promise<void> {
         continue
       }
       // What took the focus away meanwhile did not take the key: it is pressed again.
-      const taken = await press(next)
+      const taken = await press(next, () => isAsking(shelf) || focusId(shelf.state()) === owner)
       if (!taken && !isAsking(shelf) && ++tries < TRIES) continue
       waiting(shelf).get(owner)?.shift()
       tries = 0
@@ -179,9 +179,10 @@ const typesIn = (element: Element | null): boolean =>
 
 /**
  * Presses a key as the browser would: handlers hear it first, then it types.
+ * @param isMeant whether the keys are still where it is meant for
  * @returns whether something took it
  */
-async function press({ command, ...pressed }: Pressed): Promise<boolean> {
+async function press({ command, ...pressed }: Pressed, isMeant = () => true): Promise<boolean> {
   const event = new KeyboardEvent('keydown', { ...pressed, bubbles: true, cancelable: true })
   const typed = document.activeElement?.dispatchEvent(event)
   // What it opened is there then.
@@ -191,7 +192,7 @@ async function press({ command, ...pressed }: Pressed): Promise<boolean> {
   if (!typed || command) return typed === false || command
   // The keys went elsewhere meanwhile; the browser would type where the selection still lies, and take
   // them back there.
-  if (!typesIn(into)) return false
+  if (!typesIn(into) || !isMeant()) return false
   // Where there is nothing to delete it was taken all the same.
   if (key === 'Backspace') return document.execCommand('delete') || true
   if (key.length === 1) return document.execCommand('insertText', false, key)

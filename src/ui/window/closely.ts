@@ -17,7 +17,7 @@ const AROUND = 16
 const ABOVE = 2_147_483_004
 
 /** Stands a window at its own size above all else, in the middle; null puts it back. */
-export function lookClosely(shelf: Shelf, id: WindowId | null): void {
+function lookClosely(shelf: Shelf, id: WindowId | null): void {
   const state = shelf.state()
   const window = id === null ? undefined : state.windows[id]
   if (!window) {
