@@ -260,3 +260,55 @@ test('pictures of a window and of the desktop, named by desktop and time; frames
   expect(over.content.readUInt32BE(20)).toBe(Math.max(wide.low, high.low) - first.y)
   expect((await take('picture.display.svg')).name).toMatch(/^Field on Near /)
 })
+
+test('a picture of an area is drawn by pointer or with the keys; any picture goes to the clipboard', async ({
+  shelf,
+  page,
+  context,
+}) => {
+  await shelf.open()
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  const ground = page.getByRole('dialog', { name: 'Draw the area' })
+  const size = async (file: { path(): Promise<string> }) => {
+    const content = await readFile(await file.path())
+    return [content.readUInt32BE(16), content.readUInt32BE(20)]
+  }
+  // What is waited for below is not what starts it.
+  const ask = (command: string) =>
+    page.evaluate((id) => void window.kiteShelf?.run(id, {}), command)
+  await ask('picture.area.png')
+  await expect(ground).toBeFocused()
+  expect(await shelf.violations()).toEqual([])
+  const drawn = page.waitForEvent('download')
+  await page.mouse.move(400, 200)
+  await page.mouse.down()
+  await page.mouse.move(700, 420, { steps: 4 })
+  await page.mouse.up()
+  expect(await size(await drawn)).toEqual([300, 220])
+  await expect(ground).toHaveCount(0)
+  await expect(shelf.said()).toContainText('Made a picture of part of Field')
+
+  await ask('picture.area.png')
+  const taken = page.waitForEvent('download')
+  const { near } = (await shelf.state()).displays
+  await shelf.press('Shift+ArrowRight', 'Shift+ArrowRight', 'ArrowDown', 'Control+Shift+ArrowUp')
+  await shelf.press('Enter')
+  const [wide = 0, high = 0] = await size(await taken)
+  expect(wide).toBe(Math.round((near?.width ?? 0) / 2 + 40))
+  expect(high).toBe(Math.round((near?.height ?? 0) / 2 - 1))
+
+  await ask('picture.area.png')
+  await shelf.press('Escape')
+  await expect(ground).toHaveCount(0)
+  await expect(shelf.said()).toContainText('No picture was made')
+
+  await ask('picture.window.clipboard')
+  await expect(shelf.said()).toContainText('Copied a picture of “Station readings 06:00”')
+  const copied = await page.evaluate(async () => {
+    const [item] = await navigator.clipboard.read()
+    const bitmap = await createImageBitmap((await item?.getType('image/png')) ?? new Blob())
+    return [bitmap.width, bitmap.height]
+  })
+  const { width, height } = (await shelf.state()).windows.stations?.frame ?? {}
+  expect(copied).toEqual([width, height])
+})

@@ -116,7 +116,9 @@ test('after every command the keys are in the focused window or with what is ask
       .poll(
         async () => {
           const [asked, focus] = await page.evaluate(() => [
-            !!document.querySelector('[role=dialog], [role=menu], input[aria-label^=Name]'),
+            !!document.querySelector(
+              'dialog[open], [role=dialog], [role=menu], input[aria-label^=Name]',
+            ),
             window.kiteShelf?.state().focus ?? 'desktop',
           ])
           const at = await keysIn(page)

@@ -26,7 +26,9 @@ const asTyped = (stroke: string): string =>
 const seen = (shelf: ShelfPage): Promise<string> =>
   shelf.page.evaluate(() => {
     const open = [
-      ...document.querySelectorAll('[role=dialog], [role=menu], .side-panel, [data-inspector]'),
+      ...document.querySelectorAll(
+        'dialog[open], [role=dialog], [role=menu], .side-panel, [data-inspector]',
+      ),
     ]
     const active = document.activeElement
     return JSON.stringify([

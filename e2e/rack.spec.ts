@@ -236,7 +236,11 @@ test('bows are walked along their tail, and those without room stand in a menu',
 test('with many desktops a row tells its windows as a figure', async ({ shelf, page }) => {
   await shelf.open('shelf')
   for (const app of ['table', 'job']) await shelf.run('window.open', { app })
-  await shelf.desktops(...numbered('N', 2, 10))
+  // As long as they have room all keep their bows.
+  await shelf.desktops(...numbered('N', 2, 8))
+  await expect(page.locator('.rack-snug')).toBeVisible()
+  await expect(page.locator('[data-bow]')).toHaveCount(2)
+  await shelf.desktops(...numbered('N', 9, 12))
   await shelf.run('desktop.go', { to: 'next' })
   await expect(page.locator('.rack-tight')).toBeVisible()
   const { desktops } = await shelf.state()

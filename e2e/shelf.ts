@@ -270,7 +270,8 @@ export const numbered = (word: string, from: number, to: number): string[] =>
   Array.from({ length: to - from + 1 }, (_, at) => `${word} ${from + at}`)
 
 /** What stands above the desktop and asks something. */
-export const ASKED = ':is([role=dialog], [role=alertdialog], [role=menu]):not(.win-body *)'
+export const ASKED =
+  ':is(dialog[open], [role=dialog], [role=alertdialog], [role=menu]):not(.win-body *)'
 
 /** What stands on a page where a test failed: often all there is to go by. */
 const standing = (page: Page) =>

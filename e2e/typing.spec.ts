@@ -231,6 +231,49 @@ test('where everything is minimised it says so, and each window is brought back 
   await expect(text).toBeFocused()
 })
 
+interface Key {
+  key: string
+  code: string
+  /** As the system numbers it. */
+  number: number
+  /** What it types. */
+  text?: string
+  alt?: boolean
+}
+
+const letter = (key: string): Key => ({
+  key,
+  code: `Key${key.toUpperCase()}`,
+  number: key.toUpperCase().charCodeAt(0),
+  text: key,
+})
+
+/** Presses keys one after the other without waiting for any: on a busy page all are there before it acts. */
+async function pressedAtOnce(page: Page, ...keys: Key[]): Promise<void> {
+  const devtools = await page.context().newCDPSession(page)
+  // At work for so long that they are all there.
+  await page.evaluate(() => {
+    setTimeout(() => {
+      const until = performance.now() + 300
+      while (performance.now() < until);
+    })
+  })
+  await Promise.all(
+    keys.flatMap(({ key, code, number, text, alt }) => {
+      const pressed = { key, code, windowsVirtualKeyCode: number, modifiers: alt ? 1 : 0 }
+      return [
+        devtools.send('Input.dispatchKeyEvent', {
+          type: text ? 'keyDown' : 'rawKeyDown',
+          ...pressed,
+          ...(text && { text }),
+        }),
+        devtools.send('Input.dispatchKeyEvent', { type: 'keyUp', ...pressed }),
+      ]
+    }),
+  )
+  await devtools.detach()
+}
+
 test('what waits for a window that has lost the keys is not typed where they are now, and comes when it has them again', async ({
   shelf,
   page,
@@ -245,17 +288,10 @@ test('what waits for a window that has lost the keys is not typed where they are
       document.querySelector<HTMLElement>(`[data-window="${other}"] .win-body`)?.focus()
     }
     addEventListener('keydown', away, { capture: true })
-    // The page is at work when the first letter comes: the editor is not there yet.
-    addEventListener('keydown', ({ code, isTrusted }) => {
-      if (!isTrusted || code !== 'Digit1') return
-      const until = performance.now() + 400
-      setTimeout(() => {
-        while (performance.now() < until);
-      })
-    })
   }, id('Stations'))
-  await page.keyboard.press('Alt+1')
-  await page.keyboard.type('ice')
+  // The letters come before the editor is there.
+  const open: Key = { key: '1', code: 'Digit1', number: 49, alt: true }
+  await pressedAtOnce(page, open, letter('i'), letter('c'), letter('e'))
   await expect(shelf.window(id('Stations'))).toHaveAttribute('data-focused', '')
   await shelf.drawn()
   const text = page.getByRole('textbox', { name: 'Text' })
@@ -263,4 +299,22 @@ test('what waits for a window that has lost the keys is not typed where they are
   await expect(shelf.window(id('Stations')).locator(':focus')).toHaveCount(1)
   await text.click()
   await expect(text).toHaveText('ice')
+})
+
+test('a key that comes right after the caret was moved acts where it is, not where it was', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.furnish({ Field: { Notes: 'document' } })
+  const text = page.getByRole('textbox', { name: 'Text' })
+  await text.click()
+  await page.keyboard.type('one two')
+  await shelf.press('Home')
+  await pressedAtOnce(
+    page,
+    { key: 'End', code: 'End', number: 35 },
+    { key: 'Enter', code: 'Enter', number: 13, text: '\r' },
+  )
+  await page.keyboard.type('three')
+  await expect(text.locator('p')).toHaveText(['one two', 'three'])
 })

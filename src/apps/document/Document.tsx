@@ -9,6 +9,7 @@ import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
 import { useShownContent } from '../useContents'
+import { tellCaret } from './caret'
 import { Chords } from './chords'
 import { DOCUMENT } from './content'
 import { picture } from './Picture'
@@ -49,6 +50,7 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
         'aria-description': 'Tab indents. Escape, then Tab, leaves the text.',
         'data-autofocus': '',
       },
+      handleDOMEvents: { keydown: tellCaret },
       handleClickOn: (_view, _position, _node, _at, event) => followed(shelf, event),
       handlePaste: (view, event) =>
         taken(

@@ -31,11 +31,12 @@ export interface Env {
   by: By
 }
 
-export type PictureFormat = 'png' | 'svg'
+/** A file of that kind, or a PNG in the clipboard. */
+export type PictureFormat = 'png' | 'svg' | 'clipboard'
 
-/** What is drawn: a window, what the display with the keys shows, or the whole desktop. */
+/** What is drawn: a window, what the display with the keys shows or an area of it, or the whole desktop. */
 export interface Pictured {
-  of: 'window' | 'display' | 'desktop'
+  of: 'window' | 'display' | 'desktop' | 'area'
   window?: WindowId
   format: PictureFormat
 }

@@ -124,7 +124,7 @@ export const FIXED: Bound[] = [
   })),
   { keys: 'Alt+Shift+; ;', command: 'line.about' },
   { keys: 'Alt+Shift+; Enter', command: 'shelf.fullScreen' },
-  { keys: 'Alt+-', command: 'shelf.cover' },
+  { keys: 'Alt+Shift+X', command: 'shelf.cover' },
   { keys: 'Alt+Shift+; Shift+S', command: 'settings.open' },
   { keys: 'Alt+Shift+; Shift+K', command: 'keys.open' },
   { keys: 'Alt+Shift+; Z', command: 'displays.arrange' },

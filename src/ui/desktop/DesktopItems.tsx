@@ -18,6 +18,8 @@ const PICTURES = [
   'picture.desktop.svg',
   'picture.display.png',
   'picture.display.svg',
+  'picture.area.png',
+  'picture.area.clipboard',
 ]
 const KEPT = ['desktop.stow', 'pattern.keep', 'desktop.export', 'desktop.rest']
 const FOLDING = ['desktop.previewFold', 'desktop.previewFoldOthers']

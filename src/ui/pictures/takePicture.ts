@@ -7,6 +7,7 @@ import { download } from '@/parts/download'
 import { windowElement } from '@/parts/focus'
 import type { Shelf } from '@/store/shelf'
 import { largeId, surfaces } from '@/ui/area/area'
+import { drawArea } from './drawArea'
 import { fontRules } from './fonts'
 
 /** What is not part of a picture: what is hidden, beside it, or only there to be pushed. */
@@ -62,30 +63,48 @@ function parts(shelf: Shelf, { of, window: id }: Omit<Pictured, 'format'>): Part
   return displays.flatMap((display) => displayPart(shelf, element, display))
 }
 
-/** A window, a display or the desktop one is on, drawn into a file. */
+/** A window, a display, an area of it or the desktop one is on, drawn into a file or the clipboard. */
 export async function takePicture(shelf: Shelf, { format, ...what }: Pictured): Promise<void> {
   const state = shelf.state()
+  const area = what.of === 'area' ? await drawArea(shelf) : undefined
+  if (area === null) return shelf.say('No picture was made.')
   const drawn = parts(shelf, what)
   if (drawn.length === 0) return shelf.say('There is nothing to draw.', { refused: true })
-  const file = await asFile(drawn, format)
   const name = called(shelf, what)
-  download(file, nameOf(what.window ? `${current(state).name}, ${name}` : name, format))
+  if (format === 'clipboard') {
+    // Begun at once: a browser allows it only right after a key or a push.
+    const item = new ClipboardItem({ 'image/png': asFile(drawn, 'png', area) })
+    try {
+      await navigator.clipboard.write([item])
+    } catch {
+      return shelf.say('The browser does not let this page copy. Allow it for this page.', {
+        refused: true,
+      })
+    }
+  } else
+    download(
+      await asFile(drawn, format, area),
+      nameOf(what.window ? `${current(state).name}, ${name}` : name, format),
+    )
   const frames = drawn[0]?.element.querySelectorAll('iframe') ?? []
   const pages = [...frames].filter((frame) => frame.checkVisibility()).length
   const some = pages === 1 ? 'a page in a frame' : `${pages} pages in frames`
   const without = pages > 0 ? `; ${some} cannot be drawn and stands as a sheet` : ''
   const where = drawn.length > 1 ? ` over ${drawn.length} displays` : ''
-  shelf.say(`Made a picture of ${what.window ? `“${name}”` : name}${where}${without}`)
+  const did = format === 'clipboard' ? 'Copied' : 'Made'
+  shelf.say(`${did} a picture of ${what.window ? `“${name}”` : name}${where}${without}`)
 }
 
 function called(shelf: Shelf, { of, window: id }: Omit<Pictured, 'format'>): string {
   const state = shelf.state()
   if (id) return title(state, windowOf(state, id))
   const { name } = current(state)
+  if (of === 'area') return `part of ${name}`
   return of === 'display' ? `${name} on ${state.displays[largeId(state)]?.name}` : name
 }
 
-async function asFile(all: Part[], format: PictureFormat): Promise<Blob> {
+/** @param area what of it is drawn, from the corner of the first part */
+async function asFile(all: Part[], format: PictureFormat, area?: Rect): Promise<Blob> {
   const left = Math.min(...all.map(({ x }) => x))
   const top = Math.min(...all.map(({ y }) => y))
   const width = Math.max(...all.map((part) => part.x + part.width)) - left
@@ -95,8 +114,11 @@ async function asFile(all: Part[], format: PictureFormat): Promise<Blob> {
     const svg = await drawing(part)
     drawings.push(svg.replace('<svg', `<svg x="${part.x - left}" y="${part.y - top}"`))
   }
-  const text = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${drawings.join('')}</svg>`
-  return format === 'svg' ? new Blob([text], { type: 'image/svg+xml' }) : png(text, width, height)
+  const view = area ?? { x: 0, y: 0, width, height }
+  const text = `<svg xmlns="http://www.w3.org/2000/svg" width="${view.width}" height="${view.height}" viewBox="${view.x} ${view.y} ${view.width} ${view.height}">${drawings.join('')}</svg>`
+  return format === 'svg'
+    ? new Blob([text], { type: 'image/svg+xml' })
+    : png(text, view.width, view.height)
 }
 
 /** One part as SVG. */

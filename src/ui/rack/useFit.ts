@@ -1,10 +1,11 @@
 import { type RefObject, useEffect, useState } from 'react'
 
-/** How the desktops stand: with their tails, by name only, by name in two columns, or as marks. */
-export type Fit = 'full' | 'tight' | 'pairs' | 'marks'
+/** How the desktops stand: with their tails, closer together, by name only, by name in two columns, or as marks. */
+export type Fit = 'full' | 'snug' | 'tight' | 'pairs' | 'marks'
 
 /** Heights of a row, in CSS pixels; the style sheet makes them so. */
 const FULL = 54
+const SNUG = 44
 const TIGHT = 32
 const PAIR = 28
 
@@ -30,6 +31,7 @@ export function useFit(rack: RefObject<HTMLElement | null>, count: number): [Fit
     return () => observer.disconnect()
   }, [rack])
   if (count * FULL <= room) return ['full', room]
+  if (count * SNUG <= room) return ['snug', room]
   // The current one keeps its tail.
   if ((count - 1) * TIGHT + FULL <= room) return ['tight', room]
   // It has a line of its own, so that the one before it may stand alone in its line.

@@ -17,6 +17,7 @@ const DOCUMENT = [
   'window.copyReference',
   'picture.window.png',
   'picture.window.svg',
+  'picture.window.clipboard',
 ]
 
 /** Everything that can be done with a window; where several are marked, it is sent with them. */

@@ -1,4 +1,4 @@
-/** Pictures of what is on screen, as files. */
+/** Pictures of what is on screen, as files or in the clipboard. */
 
 import { command, no, type PictureFormat } from '@/core/commands/command'
 import { lookingAt, quoted, which } from '@/core/commands/meant'
@@ -6,12 +6,17 @@ import { isShown } from '@/core/model/selectors'
 
 const group = 'Shelf' as const
 
-const FORMATS: PictureFormat[] = ['png', 'svg']
+const FORMATS: PictureFormat[] = ['png', 'svg', 'clipboard']
+
+const titleOf = (what: string, format: PictureFormat): string =>
+  format === 'clipboard'
+    ? `Copy a picture of ${what}`
+    : `Picture of ${what} as ${format.toUpperCase()}`
 
 const ofWindow = FORMATS.map((format) =>
   command({
     id: `picture.window.${format}`,
-    title: `Picture of this window as ${format.toUpperCase()}`,
+    title: titleOf('this window', format),
     group,
     step: false,
     args: which,
@@ -23,11 +28,11 @@ const ofWindow = FORMATS.map((format) =>
   }),
 )
 
-const ofAll = (['desktop', 'display'] as const).flatMap((of) =>
+const ofAll = (['desktop', 'display', 'area'] as const).flatMap((of) =>
   FORMATS.map((format) =>
     command({
       id: `picture.${of}.${format}`,
-      title: `Picture of this ${of} as ${format.toUpperCase()}`,
+      title: titleOf(of === 'area' ? 'an area' : `this ${of}`, format),
       group,
       step: false,
       plan: () => ({ effect: { does: 'picture', of, format } }),
