@@ -131,6 +131,7 @@ test('what is long is looked through to its end; where it stands is gone to', as
   // The loft looks there too.
   await shelf.press('Alt+/', '/')
   await page.keyboard.type('slate hut')
+  await expect(page.locator('[data-standing]')).toHaveCount(1)
   await expect(page.locator('[data-standing]')).toHaveText('Readings')
 })
 

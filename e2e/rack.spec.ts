@@ -401,3 +401,30 @@ test('an app with several windows lists them when it is pushed; its number count
   const here = desktops[(await shelf.here()) ?? '']?.windows ?? []
   await expect(count).toHaveText(String(here.filter((id) => windows[id]?.app === 'table').length))
 })
+
+test('a file or a text dropped on the thread gets a desktop that is named after it', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  const drop = (of: { file?: [string, string]; text?: string }) =>
+    page.evaluate(({ file, text }) => {
+      const dataTransfer = new DataTransfer()
+      if (file) dataTransfer.items.add(new File([file[1]], file[0]))
+      if (text) dataTransfer.setData('text/plain', text)
+      const thread = document.querySelector('[data-thread]')
+      for (const type of ['dragover', 'drop'])
+        thread?.dispatchEvent(
+          new DragEvent(type, { dataTransfer, bubbles: true, cancelable: true }),
+        )
+    }, of)
+  await drop({ file: ['Storm log.md', '# Storm\n\nWind from the west'] })
+  await expect(page.getByText('Wind from the west')).toBeVisible()
+  expect(await shelf.rowNames()).toContain('Storm log')
+  await drop({ text: 'Call the hut\nat noon' })
+  await expect(page.getByText('at noon')).toBeVisible()
+  expect(await shelf.rowNames()).toContain('Call the hut')
+  const { desktops } = await shelf.state()
+  const made = Object.values(desktops).find(({ name }) => name === 'Call the hut')
+  expect([made?.id, made?.windows.length]).toEqual([await shelf.here(), 1])
+})

@@ -22,6 +22,11 @@ test('an empty shelf begins with the contexts of a day: desktops with letters an
   await expect(start).toBeHidden()
   await shelf.press('Alt+Z')
   expect(await shelf.rowNames()).toEqual(['Delta'])
+  // Without leaving the field.
+  await start.getByRole('textbox').click()
+  await page.keyboard.type('Clients\nMusic')
+  await shelf.press('Control+Enter')
+  expect(await shelf.rowNames()).toEqual(['Clients', 'Music'])
 })
 
 test('the first five minutes are ticked by what is done, left and taken up again, and survive a reload', async ({

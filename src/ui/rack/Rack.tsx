@@ -4,9 +4,7 @@ import {
   SortableContext,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable'
-import { Plus } from 'lucide-react'
 import { type PointerEvent, type RefObject, useEffect, useRef } from 'react'
-import { explained } from '@/core/commands/explained'
 import { currentId } from '@/core/model/selectors'
 import { CommandButton } from '@/parts/CommandButton'
 import { useArrangement, useShelf } from '@/store/useShelf'
@@ -18,6 +16,7 @@ import { Bows } from './Bow'
 import { Edge } from './Edge'
 import { Pointed, usePointed } from './Pointed'
 import { Row } from './Row'
+import { Thread } from './Thread'
 import { useBowDrag } from './useBowDrag'
 import { useFit } from './useFit'
 import { useOut } from './useOut'
@@ -133,24 +132,6 @@ export function Rack({ name }: { name: string }) {
       <Apps />
       <Edge rack={rack} />
     </section>
-  )
-}
-
-/** A loose thread below the rows: a push on it makes a desktop, and so does a window dropped there. */
-function Thread() {
-  const shelf = useShelf()
-  return (
-    <button
-      type="button"
-      data-thread=""
-      title={explained('desktop.create')}
-      aria-label="New desktop"
-      className="thread"
-      onClick={() => shelf.dispatch('desktop.create')}
-    >
-      <Plus size={12} aria-hidden />
-      <span className="strip:hidden">new desktop</span>
-    </button>
   )
 }
 

@@ -50,7 +50,7 @@ function Ways() {
           With the contexts of your day
         </label>
         <p id="start-help" className="text-soft">
-          One per line. Each becomes a desktop with its letter and its look.
+          One per line, then Ctrl+Enter. Each becomes a desktop with its letter and its look.
         </p>
         <textarea
           id="start-contexts"
@@ -62,6 +62,11 @@ function Ways() {
           onChange={(event) => {
             setTyped(event.target.value)
             setProblem('')
+          }}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey)) return
+            event.preventDefault()
+            if (names.length > 0) make()
           }}
         />
         {names.length > 0 ? <Homes names={names} homes={homes} onSet={setHomes} /> : null}
