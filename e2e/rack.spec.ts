@@ -362,6 +362,7 @@ test('the rack stands at the other side, and is furled to marks that come out un
   await shelf.press('Alt+Shift+;', 'Shift+N')
   const furled = await boxes()
   expect([furled.list.width, furled.desk.width]).toEqual([60, 1220])
+  await expect(page.locator('[data-desktop-row=public] .row-waiting')).toBeVisible()
   await page.mouse.move(1250, 200)
   await expect.poll(async () => (await boxes()).list.width).toBe(wide)
   // Over the desktop, which stays as wide as it is.

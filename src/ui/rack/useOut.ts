@@ -1,4 +1,4 @@
-import { type FocusEvent, useEffect, useRef, useState } from 'react'
+import { type FocusEvent, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { isNarrow } from '@/parts/room'
 import { useArrangement } from '@/store/useShelf'
 
@@ -19,6 +19,10 @@ export function useOut() {
     if (!furled) setOut(false)
     return () => clearTimeout(timer.current)
   }, [furled])
+  // The style sheet draws it as a strip.
+  useLayoutEffect(() => {
+    document.documentElement.toggleAttribute('data-strip', furled && !out)
+  }, [furled, out])
   return {
     out,
     comesOut: furled && {
