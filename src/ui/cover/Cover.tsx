@@ -1,9 +1,10 @@
 import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { settle } from '@/parts/focus'
 import { Kite } from '@/parts/Kite'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { followCover, isCovered, liftCover, lowerCover, useCovered } from './cover'
 
-/** A plain cloth over everything, until a key is pressed or a phrase is typed. It is no lock. */
+/** A plain cloth over everything, until a key is pressed or a phrase is typed. It isn’t a lock. */
 export function Cover({ name }: { name: string }) {
   const shelf = useShelf()
   const down = useCovered()
@@ -16,6 +17,7 @@ export function Cover({ name }: { name: string }) {
 const MODIFIERS = ['Alt', 'AltGraph', 'Control', 'Meta', 'Shift', 'CapsLock']
 
 function Cloth({ onLift }: { onLift(): void }) {
+  const shelf = useShelf()
   const phrase = useArrangement((state) => state.settings.coverPhrase)
   const dialog = useRef<HTMLDialogElement>(null)
   const [typed, setTyped] = useState('')
@@ -24,9 +26,12 @@ function Cloth({ onLift }: { onLift(): void }) {
     // Above all that is open, which nothing can be done in meanwhile.
     const shown = dialog.current
     shown?.showModal()
-    // Lifted, the keys are where they were.
-    return () => shown?.close()
-  }, [])
+    // Lifted, the keys are where they were, or with the window where that is gone meanwhile.
+    return () => {
+      shown?.close()
+      setTimeout(() => settle(shelf))
+    }
+  }, [shelf])
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: any key lifts it
     <dialog
@@ -50,7 +55,7 @@ function Cloth({ onLift }: { onLift(): void }) {
             autoFocus
             type="password"
             autoComplete="off"
-            aria-label="The phrase that lifts the cover"
+            aria-label="Phrase"
             aria-invalid={wrong}
             className="field w-56"
             value={typed}
@@ -64,12 +69,12 @@ function Cloth({ onLift }: { onLift(): void }) {
       ) : null}
       <p role="status">
         {wrong
-          ? 'That is not the phrase. Try again.'
+          ? 'That isn’t the phrase. Try again.'
           : phrase
-            ? 'Type the phrase.'
+            ? 'Type your phrase.'
             : 'Press any key.'}
       </p>
-      <p className="text-soft">This covers the page. It is no lock.</p>
+      <p className="text-soft">This only hides the page. It isn’t a lock.</p>
     </dialog>
   )
 }

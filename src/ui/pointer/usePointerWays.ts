@@ -3,6 +3,7 @@ import { bindings } from '@/core/keys/bindings'
 import { leadsTo } from '@/core/keys/ways'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
+import { isCovered } from '@/ui/cover/cover'
 import { runAbout } from '@/ui/keys/running'
 import { mouseStroke } from '@/ui/keys/stroke'
 import { goBack } from './goingBack'
@@ -12,6 +13,8 @@ import { Pushes } from './pushes'
 function take(shelf: Shelf, way: string): boolean {
   const led = leadsTo(shelf.state().bindings, way)
   const { view, menu, loft } = shelf.page.getState()
+  // Nothing is done that cannot be seen.
+  if (isCovered(shelf)) return false
   // Fingers leave the loft as they came, whatever they do elsewhere.
   if (loft && !view && !menu && way === SPREAD) {
     shelf.closeLoft()
@@ -25,8 +28,8 @@ function take(shelf: Shelf, way: string): boolean {
   return true
 }
 
-const PINCH = 'pinch with two fingers'
-const SPREAD = 'spread of two fingers'
+const PINCH = 'pinch'
+const SPREAD = 'spread'
 
 /** A wheel is turned by so much for one step, and a swipe goes so far, in CSS pixels. */
 const TURN = 60
