@@ -144,7 +144,7 @@ test('keys of a place are bound, shown there at once, and nowhere else', async (
   })
   await shelf.press('Escape', 'Alt+/')
   const bench = page.getByRole('complementary', { name: 'Bench' })
-  await expect(bench.getByRole('button', { name: /mark; held/ })).toContainText('T')
+  await expect(bench.getByRole('button', { name: /mark; hold/ })).toContainText('T')
   const marked = page.locator('[data-standing][aria-pressed=true]')
   await shelf.press('Space')
   await expect(marked).toHaveCount(0)

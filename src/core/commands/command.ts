@@ -1,5 +1,6 @@
 import type { ObjectSchema, ObjectShape, TypeFromShape } from 'yup'
 import { object, string } from 'yup'
+import type { Rect } from '@/core/geometry/rect'
 import type { By, JournalEvent } from '@/core/journal/events'
 import type { AppId, DesktopId, DisplayId, DocumentId, WindowId } from '@/core/model/ids'
 import type { AppFacts } from '@/core/model/kinds/app'
@@ -38,6 +39,8 @@ export type PictureFormat = 'png' | 'svg' | 'clipboard'
 export interface Pictured {
   of: 'window' | 'display' | 'desktop' | 'area'
   window?: WindowId
+  /** In the display’s own pixels. */
+  area?: Rect
   format: PictureFormat
 }
 
@@ -73,6 +76,7 @@ export type View =
   | { view: 'put right' }
   | { view: 'homes' }
   | { view: 'home of app'; app: AppId }
+  | { view: 'draw area'; format: PictureFormat }
   | { view: 'sequences' }
   | { view: 'waiting' }
   | { view: 'plan' }

@@ -19,6 +19,7 @@ const WORDS = {
   stow: 'Stow: put a desktop away with its windows, to bring back later',
   pattern: 'Pattern: a template for new desktops',
   sequence: 'Sequence: steps to run again in one go',
+  cover: 'Cover: a plain cloth over everything, until you press a key',
   run: 'Run: a walk through desktops and windows, to present or record',
 }
 
@@ -51,6 +52,7 @@ const OF: Record<string, keyof typeof WORDS> = {
   'patterns.open': 'pattern',
   'sequences.open': 'sequence',
   'runs.open': 'run',
+  'shelf.cover': 'cover',
 }
 
 /** What the word of ours in a command’s title means; undefined where it has none. */

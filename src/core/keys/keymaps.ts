@@ -48,7 +48,7 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
         `go to window ${nth} of the row`,
       ),
     ),
-    act('Space', 'loft:mark', 'mark; held, look closely'),
+    act('Space', 'loft:mark', 'mark; hold to look closely'),
     act(',', 'desktop.reorder', 'move the row', { by: -1 }, 'move the row up'),
     act('.', 'desktop.reorder', 'move the row', { by: 1 }, 'move the row down'),
     act('Delete', 'window.close', 'close the window'),
@@ -66,7 +66,7 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
   unstack: [
     ...arrows('unstack:walk', 'walk'),
     act('Enter', 'unstack:pick', 'pick'),
-    act('Space', 'unstack:look', 'look closely, while held'),
+    act('Space', 'unstack:look', 'hold to look closely'),
     act('.', 'unstack:next', 'the next app’s windows'),
     act(
       ',',
@@ -85,7 +85,7 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
     act('Shift+`', 'trail:previous', 'previous'),
     act('Down', 'trail:next', 'next'),
     act('Up', 'trail:previous', 'previous'),
-    act('Right', 'trail:look', 'look closely, while held'),
+    act('Right', 'trail:look', 'hold to look closely'),
     act('Tab', 'trail:here', 'this desktop only, or all'),
     act('Enter', 'trail:pick', 'pick'),
     act('Escape', 'trail:leave', 'back'),

@@ -7,7 +7,7 @@ import { leadsTo, WAYS } from './ways'
 test('corners and edges do nothing until they are asked to; the wheel and side buttons go about', () => {
   // Fingers that are spread only leave the loft.
   for (const { id, pushed } of WAYS)
-    expect(leadsTo([], id) === null).toBe(pushed === true || id === 'spread of two fingers')
+    expect(leadsTo([], id) === null).toBe(pushed === true || id === 'spread')
   expect(leadsTo([], 'Alt and wheel down')).toMatchObject({ args: { to: 'next' } })
 })
 

@@ -22,9 +22,9 @@ export const WAYS: Way[] = [
   { id: 'wheel down over the rack', ...go('next') },
   { id: 'swipe right', ...go('previous') },
   { id: 'swipe left', ...go('next') },
-  { id: 'pinch with two fingers', command: 'loft.open' },
+  { id: 'pinch', command: 'loft.open' },
   // In the loft it leaves it.
-  { id: 'spread of two fingers' },
+  { id: 'spread' },
   { id: 'side button back', ...go('back') },
   { id: 'side button forward', ...go('forward') },
   ...ZONES.map((id): Way => ({ id, pushed: true })),

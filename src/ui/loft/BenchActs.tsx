@@ -21,7 +21,7 @@ const offers = (marked: number, by: 'desktop' | 'app', stowed: DesktopId | null)
     ? [{ command: 'desktop.export', args: { desktop: stowed }, does: 'export it as a file' }]
     : []),
   { keys: 'B…', does: `send ${marked ? `the ${marked} marked` : 'it'} to that letter’s desktop` },
-  { command: 'loft:mark', does: 'mark; held, look closely', needs: 'window' },
+  { command: 'loft:mark', does: 'mark; hold to look closely', needs: 'window' },
   { keys: 'Shift+B…', does: 'walk to that row' },
   { command: 'desktop.reorder', args: { by: -1 }, does: 'move the row up', needs: 'desktop' },
   { command: 'desktop.reorder', args: { by: 1 }, does: 'move the row down', needs: 'desktop' },

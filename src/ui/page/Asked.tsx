@@ -23,6 +23,7 @@ import { LookPanel } from '@/ui/look/LookPanel'
 import { FullDialog } from '@/ui/pair/FullDialog'
 import { PairDialog } from '@/ui/pair/PairDialog'
 import { PatternsDialog } from '@/ui/patterns/PatternsDialog'
+import { DrawArea } from '@/ui/pictures/DrawArea'
 import { ImportCalendar } from '@/ui/plan/ImportCalendar'
 import { PlanPanel } from '@/ui/plan/PlanPanel'
 import { Practice } from '@/ui/practice/Practice'
@@ -71,6 +72,8 @@ export function Asked() {
       return <CopyLook id={view.desktop} />
     case 'title':
       return <TitleDialog document={view.document} />
+    case 'draw area':
+      return <DrawArea format={view.format} />
     case 'home of app':
       return <AppHomeDialog app={view.app} />
     case 'home':

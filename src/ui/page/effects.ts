@@ -5,6 +5,7 @@ import type { Effect } from '@/core/commands/command'
 import { referenceTo } from '@/core/formats/reference'
 import type { DesktopId } from '@/core/model/ids'
 import { title } from '@/core/model/selectors'
+import { NOT_COPIED } from '@/parts/clipboard'
 import { download } from '@/parts/download'
 import { saveDraft } from '@/store/documents/documents'
 import { exportDesktop, exportShelf } from '@/store/documents/exporting'
@@ -151,8 +152,6 @@ async function copyReference(shelf: Shelf, id: string): Promise<void> {
     await navigator.clipboard.writeText(referenceTo(known))
     shelf.say(`Copied a reference to “${known.title}”: paste it anywhere`)
   } catch {
-    shelf.say('The browser does not let this page copy. Allow it for this page and try again.', {
-      refused: true,
-    })
+    shelf.say(NOT_COPIED, { refused: true })
   }
 }

@@ -3,11 +3,11 @@ import type { Rect } from '@/core/geometry/rect'
 import { connected } from '@/core/model/displays'
 import type { Display } from '@/core/model/kinds/display'
 import { current, title, window as windowOf } from '@/core/model/selectors'
+import { NOT_COPIED } from '@/parts/clipboard'
 import { download } from '@/parts/download'
 import { windowElement } from '@/parts/focus'
 import type { Shelf } from '@/store/shelf'
 import { largeId, surfaces } from '@/ui/area/area'
-import { drawArea } from './drawArea'
 import { fontRules } from './fonts'
 
 /** What is not part of a picture: what is hidden, beside it, or only there to be pushed. */
@@ -66,24 +66,20 @@ function parts(shelf: Shelf, { of, window: id }: Omit<Pictured, 'format'>): Part
 /** A window, a display, an area of it or the desktop one is on, drawn into a file or the clipboard. */
 export async function takePicture(shelf: Shelf, { format, ...what }: Pictured): Promise<void> {
   const state = shelf.state()
-  const area = what.of === 'area' ? await drawArea(shelf) : undefined
-  if (area === null) return shelf.say('No picture was made.')
   const drawn = parts(shelf, what)
   if (drawn.length === 0) return shelf.say('There is nothing to draw.', { refused: true })
   const name = called(shelf, what)
   if (format === 'clipboard') {
     // Begun at once: a browser allows it only right after a key or a push.
-    const item = new ClipboardItem({ 'image/png': asFile(drawn, 'png', area) })
+    const item = new ClipboardItem({ 'image/png': asFile(drawn, 'png', what.area) })
     try {
       await navigator.clipboard.write([item])
     } catch {
-      return shelf.say('The browser does not let this page copy. Allow it for this page.', {
-        refused: true,
-      })
+      return shelf.say(NOT_COPIED, { refused: true })
     }
   } else
     download(
-      await asFile(drawn, format, area),
+      await asFile(drawn, format, what.area),
       nameOf(what.window ? `${current(state).name}, ${name}` : name, format),
     )
   const frames = drawn[0]?.element.querySelectorAll('iframe') ?? []

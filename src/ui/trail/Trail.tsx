@@ -135,7 +135,7 @@ function List({ back }: { back: boolean }) {
       </div>
       <p className="flex items-center gap-2 border-seam border-t-[1.5px] border-dashed px-3 py-1.5 text-soft">
         <Hint keys={keysOf('trail:next')}>next</Hint>
-        <Hint keys={keysOf('trail:look')}>hold: look closely</Hint>
+        <Hint keys={keysOf('trail:look')}>hold to look closely</Hint>
         <Hint keys={keysOf('trail:here')}>{here ? 'all desktops' : 'this desktop only'}</Hint>
         <span className="ml-auto flex items-center gap-2">
           {held ? 'let Alt go to pick' : <Hint keys={keysOf('trail:pick')}>pick</Hint>}

@@ -209,8 +209,7 @@ const setFor = command({
       return no('A window fills that desktop. Choose another.')
     const wanted: Home = { id: '', app, desktop, follow: true, on: true }
     const before = twinOf(draft.homes, wanted)
-    if (before?.desktop === desktop && before.on)
-      return no(`${homeInWords(before, facts.plural, draft)} already.`)
+    if (before?.desktop === desktop && before.on) return no('That desktop is already its home.')
     if (before) Object.assign(before, { desktop, on: true })
     else draft.homes.push({ ...wanted, id: env.id('home') })
     return { say: homeInWords(before ?? wanted, facts.plural, draft) }

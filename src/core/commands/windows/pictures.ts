@@ -1,8 +1,10 @@
 /** Pictures of what is on screen, as files or in the clipboard. */
 
+import { object } from 'yup'
 import { command, no, type PictureFormat } from '@/core/commands/command'
 import { lookingAt, quoted, which } from '@/core/commands/meant'
 import { isShown } from '@/core/model/selectors'
+import { frame } from '@/core/model/shaping'
 
 const group = 'Shelf' as const
 
@@ -28,11 +30,11 @@ const ofWindow = FORMATS.map((format) =>
   }),
 )
 
-const ofAll = (['desktop', 'display', 'area'] as const).flatMap((of) =>
+const ofAll = (['desktop', 'display'] as const).flatMap((of) =>
   FORMATS.map((format) =>
     command({
       id: `picture.${of}.${format}`,
-      title: titleOf(of === 'area' ? 'an area' : `this ${of}`, format),
+      title: titleOf(`this ${of}`, format),
       group,
       step: false,
       plan: () => ({ effect: { does: 'picture', of, format } }),
@@ -40,4 +42,19 @@ const ofAll = (['desktop', 'display', 'area'] as const).flatMap((of) =>
   ),
 )
 
-export const pictureCommands = [...ofWindow, ...ofAll]
+/** Asks for the area where none is said. */
+const ofArea = FORMATS.map((format) =>
+  command({
+    id: `picture.area.${format}`,
+    title: titleOf('an area', format),
+    group,
+    step: false,
+    args: { area: object(frame).default(undefined) },
+    plan: (_draft, { area }) =>
+      area
+        ? { effect: { does: 'picture', of: 'area', area, format } }
+        : { show: { view: 'draw area', format } },
+  }),
+)
+
+export const pictureCommands = [...ofWindow, ...ofAll, ...ofArea]
