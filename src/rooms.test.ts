@@ -75,6 +75,16 @@ test('a shelf is made, not imported: no module of store or ui keeps anything by 
   expect(kept).toEqual([])
 })
 
+test('time is the shelf’s everywhere: nothing but its clock asks the machine', () => {
+  const asking = ['core', 'store', 'parts', 'apps', 'ui', 'demo'].flatMap((room) =>
+    sources(room).flatMap(([file, text]) =>
+      /\bDate\.now\(|\bnew Date\(\)/.test(text) ? [file] : [],
+    ),
+  )
+  // The demo’s own clock begins at a moment of the person’s.
+  expect(asking.sort()).toEqual(['store/clock.ts', 'ui/page/Workspace.tsx'])
+})
+
 /** An error that is caught and of which nothing is said: not told, not logged, not why it may be. */
 const SWALLOWED = /catch(?:\(\(\) => (?:\{\}|null|undefined|false|\[\])\)| \{\s*\})/g
 

@@ -37,30 +37,6 @@ export function clockFrom(search: string, now: number): DemoClock | { problem: s
 export const shownBy = ({ shows, setAt, speed }: DemoClock, moment: number): number =>
   shows + (moment - setAt) * speed
 
-/** Waits that are shorter are about what a person sees and hears, and stay as they are. */
-const LONG = 5000
-
-/**
- * Sets the page by a clock: whatever asks for the time, and whatever waits for long, goes by it. For the
- * demo alone, before anything of it is loaded.
- */
-export function setPageBy(clock: DemoClock): void {
-  const RealDate = Date
-  const now = () => Math.round(shownBy(clock, RealDate.now()))
-  globalThis.Date = new Proxy(RealDate, {
-    construct: (target, given, made) =>
-      Reflect.construct(target, given.length === 0 ? [now()] : given, made),
-    get: (target, name) => (name === 'now' ? now : Reflect.get(target, name)),
-  })
-  const scaled = <Set extends typeof setTimeout | typeof setInterval>(set: Set): Set =>
-    new Proxy(set, {
-      apply: (target, self, [run, wait = 0, ...rest]) =>
-        Reflect.apply(target, self, [run, wait >= LONG ? wait / clock.speed : wait, ...rest]),
-    })
-  globalThis.setTimeout = scaled(globalThis.setTimeout)
-  globalThis.setInterval = scaled(globalThis.setInterval)
-}
-
 const KEPT = 'kite-shelf-clock'
 
 /**

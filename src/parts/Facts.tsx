@@ -23,8 +23,8 @@ export function HomeFact({ id }: { id: WindowId }) {
   const window = state.windows[id]
   if (!window) return null
   const subject = { app: window.app, title: title(state, window) }
-  const home = homeFor(state, subject, momentOf(Date.now()))
-  const away = misplaced(state, window, momentOf(Date.now()))
+  const home = homeFor(state, subject, momentOf(shelf.clock()))
+  const away = misplaced(state, window, momentOf(shelf.clock()))
   return (
     <button
       type="button"

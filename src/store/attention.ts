@@ -2,6 +2,7 @@ import { createStore, useStore } from 'zustand'
 import { type Asking, changesAt, heldBack, untold, waitingNow } from '@/core/attention/waiting'
 import type { DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
+import { after } from '@/store/clock'
 import { ofShelf } from './ofShelf'
 import { sameItems } from './same'
 import type { Shelf } from './shelf'
@@ -19,13 +20,13 @@ const NOTHING: Waits = { list: [], held: 0, untold: [] }
 const waits = ofShelf(() => createStore<Waits>(() => NOTHING))
 
 const own = ofShelf(() => ({
-  timer: undefined as ReturnType<typeof setTimeout> | undefined,
+  callOff: () => {},
   before: [] as unknown[],
 }))
 
 function workOut(shelf: Shelf): void {
   const state = shelf.state()
-  clearTimeout(own(shelf).timer)
+  own(shelf).callOff()
   // Nothing is worked out while nothing asks.
   if (Object.keys(state.attention).length === 0) return void waits(shelf).setState(NOTHING, true)
   const time = shelf.clock()
@@ -36,7 +37,7 @@ function workOut(shelf: Shelf): void {
   })
   const next = changesAt(state, time)
   if (next !== null)
-    own(shelf).timer = setTimeout(() => workOut(shelf), Math.min(next - time, DAY) + 10)
+    own(shelf).callOff = after(shelf, Math.min(next - time, DAY) + 10, () => workOut(shelf))
 }
 
 /** The longest a browser's timer waits is less than a month. */

@@ -1,6 +1,7 @@
 import { createStore, useStore } from 'zustand'
 import { migrated } from '@/core/formats/migrations'
 import type { State } from '@/core/model/state'
+import { every } from '@/store/clock'
 import { setHealth, whyFailed } from './health'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
@@ -70,6 +71,5 @@ export async function keepSessions(
     }
   }
   if (opened) await keep(opened)
-  const timer = setInterval(() => void keep(shelf.state()), SESSION_EVERY)
-  return () => clearInterval(timer)
+  return every(shelf, SESSION_EVERY, () => void keep(shelf.state()))
 }

@@ -2,6 +2,7 @@
 import { Pause, Play, RotateCcw } from 'lucide-react'
 import { type FormEvent, useEffect, useState } from 'react'
 import { Tool } from '@/parts/Tool'
+import { useTime } from '@/store/clock'
 import { changeContent, useTyped } from '@/store/documents/documents'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
@@ -16,7 +17,7 @@ import { inWords, left, parse } from './time'
 export default function Countdown({ document: id, window }: AppProps) {
   const shelf = useShelf()
   const content = useShownContent(COUNTDOWN, id)
-  const now = useNow(content?.kind === 'running')
+  const now = useTime(content?.kind === 'running' ? 1000 : null)
   const [typed, setTyped] = useTyped(id, 'time')
   const [problem, setProblem] = useState('')
   const over = content?.kind === 'running' && left(content, now) === 0 && !content.told
@@ -42,9 +43,9 @@ export default function Countdown({ document: id, window }: AppProps) {
       : null,
     () => {
       if (content?.kind === 'running')
-        change({ kind: 'paused', left: left(content, Date.now()), of: content.of })
+        change({ kind: 'paused', left: left(content, shelf.clock()), of: content.of })
       else if (content?.kind === 'paused')
-        change({ kind: 'running', until: Date.now() + content.left, of: content.of })
+        change({ kind: 'running', until: shelf.clock() + content.left, of: content.of })
     },
   )
   if (!content) return null
@@ -52,7 +53,7 @@ export default function Countdown({ document: id, window }: AppProps) {
   const done = content.kind === 'running' && remaining === 0
   const begin = (event: FormEvent) => {
     event.preventDefault()
-    const next = parse(typed, Date.now())
+    const next = parse(typed, shelf.clock())
     setProblem(next ? '' : 'Type a time like 16:00 or a duration like 25 min.')
     if (!next) return
     setTyped('')
@@ -91,7 +92,7 @@ export default function Countdown({ document: id, window }: AppProps) {
           <Tool
             label="Pause"
             onClick={() =>
-              change({ kind: 'paused', left: left(content, Date.now()), of: content.of })
+              change({ kind: 'paused', left: left(content, shelf.clock()), of: content.of })
             }
           >
             <Pause size={15} />
@@ -101,7 +102,7 @@ export default function Countdown({ document: id, window }: AppProps) {
           <Tool
             label="Go on"
             onClick={() =>
-              change({ kind: 'running', until: Date.now() + content.left, of: content.of })
+              change({ kind: 'running', until: shelf.clock() + content.left, of: content.of })
             }
           >
             <Play size={15} />
@@ -131,18 +132,6 @@ function status(content: CountdownContent, done: boolean): string {
     hourCycle: 'h23',
   })
   return done ? `It was ${at}` : `until ${at}`
-}
-
-/** The time, once a second while it is wanted. */
-function useNow(running: boolean): number {
-  const [now, setNow] = useState(() => Date.now())
-  useEffect(() => {
-    if (!running) return
-    setNow(Date.now())
-    const timer = setInterval(() => setNow(Date.now()), 1000)
-    return () => clearInterval(timer)
-  }, [running])
-  return now
 }
 
 /** Its end asks for attention until it was seen; told as having ended then, however late. */

@@ -67,7 +67,7 @@ export async function insertPicture(
     })
     const id = newId('document')
     const title = file.name.replace(/\.\w+$/, '').trim() || file.name
-    const info = { id, app: 'reader', title, unsaved: false, openedAt: Date.now() }
+    const info = { id, app: 'reader', title, unsaved: false, openedAt: shelf.clock() }
     putContent(shelf, id, { saved: content, draft: null })
     shelf.dispatch('documents.bring', { documents: [info] }, 'app')
     insert(view, id, title, at, true)

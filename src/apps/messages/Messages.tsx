@@ -40,11 +40,11 @@ export default function Messages({ document: id, window }: AppProps) {
       const { received } = shownNow(shelf, MESSAGES, id)
       return { service: 'messages', seed: 2, after: received, speed: serviceSpeed() }
     },
-    (incoming) => change((now) => receive(now, incoming, Date.now())),
+    (incoming) => change((now) => receive(now, incoming, shelf.clock())),
   )
   const say = (thread: string, text: string) =>
     change((was) =>
-      markRead(reply(was, thread, written(text, newId('message'), Date.now())), thread),
+      markRead(reply(was, thread, written(text, newId('message'), shelf.clock())), thread),
     )
   const open = content?.threads.find((thread) => thread.id === chosen) ?? content?.threads[0]
   const waits = content?.threads.some((thread) => thread.messages.some(({ waiting }) => waiting))

@@ -4,6 +4,7 @@ import type { DocumentId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { emptyHistory, type History, type Step } from '@/core/rules/history'
+import { every } from '@/store/clock'
 import { ChangeLog } from '@/store/disk/changeLog'
 import { FolderCopy } from '@/store/disk/folder'
 import { Keeper } from '@/store/disk/keeper'
@@ -323,8 +324,7 @@ const TIDY_EVERY = 3_600_000
 function keepTidy(shelf: Shelf, signal: AbortSignal): void {
   const work = () => void tidy(shelf, shelf.clock()).catch(logged('Documents are not tidied'))
   afterFirstMoments(work, signal)
-  const timer = setInterval(work, TIDY_EVERY)
-  signal.addEventListener('abort', () => clearInterval(timer))
+  signal.addEventListener('abort', every(shelf, TIDY_EVERY, work))
 }
 
 /** Tells when the page is looked at, first now, and when it is left. */

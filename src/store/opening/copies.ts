@@ -1,5 +1,6 @@
 import type { DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
+import { after } from '@/store/clock'
 import type { ChangeLog } from '@/store/disk/changeLog'
 import type { Contents, Spare } from '@/store/disk/spare'
 import { newestSteps } from '@/store/disk/steps'
@@ -23,7 +24,7 @@ const WRITTEN_WITHIN = 20_000
 
 /** Copies the shelf to a second place, some time after each change. */
 export class Copies {
-  private timer: ReturnType<typeof setTimeout> | null = null
+  private callOff: (() => void) | null = null
   private working: Promise<void> = Promise.resolve()
   private stopped = false
   private copiedAt = 0
@@ -50,9 +51,9 @@ export class Copies {
   }
 
   soon(): void {
-    if (this.stopped || this.timer !== null) return
+    if (this.stopped || this.callOff) return
     const wait = Math.max(SOON, this.copiedAt + COPY_EVERY - this.shelf.clock())
-    this.timer = setTimeout(() => void this.now(), wait)
+    this.callOff = after(this.shelf, wait, () => void this.now())
   }
 
   /** Copies at once what has changed since the last time. */
@@ -70,8 +71,8 @@ export class Copies {
 
   /** One after the other. */
   private next(copy: () => Promise<void>): Promise<void> {
-    if (this.timer !== null) clearTimeout(this.timer)
-    this.timer = null
+    this.callOff?.()
+    this.callOff = null
     this.copiedAt = this.shelf.clock()
     this.working = this.working.then(copy)
     return this.working
@@ -80,7 +81,7 @@ export class Copies {
   stop(): void {
     this.stopped = true
     this.log.close()
-    if (this.timer !== null) clearTimeout(this.timer)
+    this.callOff?.()
   }
 
   /** Documents there is no copy of yet, such as those of a shelf that is older than the copy. */

@@ -13,13 +13,13 @@ import { useArrangement, useShelf } from '@/store/useShelf'
 export function QuietDialog({ id }: { id: DesktopId }) {
   const shelf = useShelf()
   const { name, quiet } = useArrangement((state) => desktop(state, id))
-  const on = isQuiet({ quiet }, Date.now())
+  const on = isQuiet({ quiet }, shelf.clock())
   const [until, setUntil] = useState(on && quiet?.until ? timeOfDay(quiet.until) : '')
   const [lets, setLets] = useState((quiet?.lets ?? []).join(', '))
   const plan = useArrangement((state) => state.plan)
-  const block = blockAt(plan, Date.now())
+  const block = blockAt(plan, shelf.clock())
   const blockEnd = block?.desktop === id ? timeOfDay(block.end) : null
-  const end = until.trim() ? typedMoment(until, Date.now()) : undefined
+  const end = until.trim() ? typedMoment(until, shelf.clock()) : undefined
   const set = (event: FormEvent) => {
     event.preventDefault()
     if (end === null) return

@@ -8,6 +8,7 @@ import { Keys } from '@/parts/Keys'
 import { Kite } from '@/parts/Kite'
 import { useInSight } from '@/parts/useInSight'
 import { useWaits } from '@/store/attention'
+import { useTime } from '@/store/clock'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 
 /** All that waits, walked by keys: gone to, put off, or let go in one stroke each. */
@@ -21,8 +22,8 @@ export function WaitingDialog() {
   const box = useRef<HTMLDivElement>(null)
   const index = Math.max(0, Math.min(at, list.length - 1))
   const chosen = list[index]
-  const later = putOff(state, Date.now())
-  const until = typedMoment(again, Date.now())
+  const later = putOff(state, shelf.clock())
+  const until = typedMoment(again, shelf.clock())
   // biome-ignore lint/correctness/useExhaustiveDependencies: the list takes the keys back when the time was typed
   useEffect(() => {
     if (!asked) box.current?.focus()
@@ -191,14 +192,9 @@ function Row({
 
 /** How long something waits, looked at again every minute. */
 export function Since({ at }: { at: number }) {
-  const [now, setNow] = useState(() => Date.now())
+  // What opens or closes is a reason to look at the time.
   const view = usePage((page) => page.view)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what opens or closes is a reason to look at the time
-  useEffect(() => {
-    setNow(Date.now())
-    const timer = setInterval(() => setNow(Date.now()), 60_000)
-    return () => clearInterval(timer)
-  }, [view])
+  const now = useTime(60_000, view)
   const minutes = Math.max(0, Math.floor((now - at) / 60_000))
   return <span className="shrink-0 text-[12px] text-soft">{minutes ? spell(minutes) : 'now'}</span>
 }

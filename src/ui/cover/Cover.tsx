@@ -1,6 +1,7 @@
 import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { settle } from '@/parts/focus'
 import { Kite } from '@/parts/Kite'
+import { every } from '@/store/clock'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { followCover, isCovered, liftCover, lowerCover, useCovered } from './cover'
 
@@ -125,14 +126,14 @@ function useIdle(onIdle: () => void): void {
     const seen = () => {
       last = shelf.clock()
     }
-    const timer = setInterval(() => {
+    const end = every(shelf, LOOK_EVERY, () => {
       // Who types into a page from elsewhere is not heard here.
       if (document.hasFocus() && document.activeElement instanceof HTMLIFrameElement) seen()
       if (shelf.clock() - last >= after && !isCovered(shelf)) idle.current()
-    }, LOOK_EVERY)
+    })
     for (const sign of SIGNS) addEventListener(sign, seen, { capture: true, passive: true })
     return () => {
-      clearInterval(timer)
+      end()
       for (const sign of SIGNS) removeEventListener(sign, seen, { capture: true })
     }
   }, [shelf, after])

@@ -2,6 +2,7 @@ import { useEffect } from 'react'
 import { keepsAwake } from '@/core/model/awake'
 import type { DesktopId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
+import { every } from '@/store/clock'
 import { ofShelf } from '@/store/ofShelf'
 import { reportOf } from '@/store/reports'
 import type { Shelf } from '@/store/shelf'
@@ -13,7 +14,7 @@ const LOOK_EVERY = 60_000
 
 /** When each desktop was last left, since the page was opened. */
 const left = ofShelf(() => new Map<DesktopId, number>())
-const opened = Date.now()
+const opened = ofShelf((shelf) => ({ at: shelf.clock() }))
 
 /** Puts desktops to rest: their windows are not drawn any more; how far they are scrolled is kept. */
 export function rest(shelf: Shelf, ids: DesktopId[]): void {
@@ -34,19 +35,19 @@ export function useRest(): void {
     if (resting.includes(here))
       shelf.page.setState({ resting: resting.filter((id) => id !== here) })
     return () => {
-      left(shelf).set(here, Date.now())
+      left(shelf).set(here, shelf.clock())
     }
   }, [here, shelf])
   useEffect(() => {
     const look = () => {
       const { order, settings } = shelf.state()
       if (settings.restAfter === 0) return
-      const before = Date.now() - settings.restAfter * 60_000
+      const before = shelf.clock() - settings.restAfter * 60_000
       rest(
         shelf,
         order.filter(
           (id) =>
-            (left(shelf).get(id) ?? opened) < before &&
+            (left(shelf).get(id) ?? opened(shelf).at) < before &&
             keepsAwake(
               shelf.state(),
               id,
@@ -55,7 +56,8 @@ export function useRest(): void {
         ),
       )
     }
-    const timer = setInterval(look, LOOK_EVERY)
-    return () => clearInterval(timer)
+    // It counts from here.
+    opened(shelf)
+    return every(shelf, LOOK_EVERY, look)
   }, [shelf])
 }

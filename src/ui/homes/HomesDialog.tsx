@@ -162,7 +162,7 @@ function TryOut() {
   const [app, setApp] = useState(APPS[0]?.id ?? '')
   const [title, setTitle] = useState('')
   const [clock, setClock] = useState('')
-  const now = momentOf(Date.now())
+  const now = momentOf(shelf.clock())
   const minute = clock.trim() ? minuteOf(clock) : now.minute
   const found =
     minute === null

@@ -15,7 +15,7 @@ import { useArrangement, useShelf } from '@/store/useShelf'
 export function PutRightDialog() {
   const shelf = useShelf()
   const state = useArrangement((now) => now)
-  const plan = useMemo(() => putRightPlan(state, momentOf(Date.now())), [state])
+  const plan = useMemo(() => putRightPlan(state, momentOf(shelf.clock())), [state, shelf])
   const [left, setLeft] = useState<ReadonlySet<WindowId>>(new Set())
   const chosen = plan.map(({ window }) => window).filter((id) => !left.has(id))
   const go = (event: FormEvent) => {

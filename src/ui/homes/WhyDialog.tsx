@@ -16,7 +16,7 @@ export function WhyDialog({ id }: { id: WindowId }) {
   const window = windowOf(state, id)
   const plural = appOf(shelf, window.app)?.plural ?? 'windows'
   const name = title(state, window)
-  const now = momentOf(Date.now())
+  const now = momentOf(shelf.clock())
   const { home, why, losers, exceptions } = explain(
     state,
     { app: window.app, title: name },

@@ -3,8 +3,10 @@ import { keysFor } from '@/core/keys/bindings'
 import { currentId } from '@/core/model/selectors'
 import { CommandButton } from '@/parts/CommandButton'
 import { Emblem } from '@/parts/Emblem'
+import { timeOfDay } from '@/parts/Facts'
 import { Keys } from '@/parts/Keys'
 import { Kite } from '@/parts/Kite'
+import { after } from '@/store/clock'
 import { useAmiss } from '@/store/health'
 import { useSaving } from '@/store/saving'
 import { useArrangement, useDesktop, usePage, useShelf } from '@/store/useShelf'
@@ -185,20 +187,13 @@ function useLasts(goesOn: boolean, time: number): boolean {
   return goesOn && lasts
 }
 
-const clock = () =>
-  new Date().toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
-
 /** The time, woken once a minute. */
 function Clock() {
-  const [shown, setShown] = useState(clock)
-  useEffect(() => {
-    let timer: ReturnType<typeof setTimeout>
-    const tick = () => {
-      setShown(clock())
-      timer = setTimeout(tick, 60_000 - (Date.now() % 60_000) + 20)
-    }
-    tick()
-    return () => clearTimeout(timer)
-  }, [])
-  return <time className="font-mono text-[12px] tabular-nums">{shown}</time>
+  const shelf = useShelf()
+  const [now, setNow] = useState(() => shelf.clock())
+  useEffect(
+    () => after(shelf, 60_000 - (now % 60_000) + 20, () => setNow(shelf.clock())),
+    [shelf, now],
+  )
+  return <time className="font-mono text-[12px] tabular-nums">{timeOfDay(now)}</time>
 }

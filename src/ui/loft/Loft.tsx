@@ -51,7 +51,7 @@ export function Loft() {
   )
   const size = state.settings.loft
   const shelves = useMemo(() => standOnShelves(rows, room, size), [rows, room, size])
-  const spent = timeOn(useToday(), new Date().setHours(0, 0, 0, 0), Date.now())
+  const spent = timeOn(useToday(), new Date(shelf.clock()).setHours(0, 0, 0, 0), shelf.clock())
   const { seen, whole } = useSeen(shelves, choice.row)
   const valid = useMemo(() => settle(choice, rows), [choice, rows])
   const marked = kept.filter((id) => state.windows[id])

@@ -23,7 +23,7 @@ export async function choosePicture(shelf: Shelf, id: DesktopId): Promise<void> 
   const document = newId('document')
   const title = file.name.replace(/\.\w+$/, '').slice(0, 200) || current(state).name
   putContent(shelf, document, { saved: { kind: 'picture', data }, draft: null })
-  const info = { id: document, app: 'reader', title, unsaved: false, openedAt: Date.now() }
+  const info = { id: document, app: 'reader', title, unsaved: false, openedAt: shelf.clock() }
   shelf.dispatch('documents.bring', { documents: [info] }, 'app')
   const before = state.desktops[id]?.picture
   const picture = { fit: 'fill' as const, x: 50, y: 50, strength: 100, ...before, document }

@@ -4,9 +4,10 @@ import { useEffect, useLayoutEffect, useState } from 'react'
 import { contentProblem } from '@/apps/contents'
 import { APPS, appOf } from '@/apps/list'
 import { initialState } from '@/core/model/initial'
-import { clockFrom, kept, keptElsewhere, setPageBy } from '@/demo/clock'
+import { clockFrom, kept, keptElsewhere, shownBy } from '@/demo/clock'
 import { Guarded } from '@/parts/Guarded'
 import { isNarrow, LINE, rackWidth } from '@/parts/room'
+import { setClock, timeOf } from '@/store/clock'
 import { provideConsole } from '@/store/console'
 import { openStores } from '@/store/disk/storage'
 import { setHealth, whyFailed } from '@/store/health'
@@ -46,14 +47,14 @@ import { Desktop } from './Desktop'
 import { carryOut } from './effects'
 import { PageMarks } from './PageMarks'
 
-const seed = async (name: string): Promise<Seed> => {
+const seed = async (shelf: Shelf, name: string): Promise<Seed> => {
   if (name !== 'demo') return { state: initialState(), contents: {} }
   const { demo } = await import('@/demo/demo')
   // `?displays=one`: without the second display.
   const alone = new URLSearchParams(location.search).get('displays') === 'one'
   const column = alone || isNarrow() ? 0 : COLUMN
   const room = { width: innerWidth - rackWidth() - column, height: innerHeight - LINE }
-  return demo(Date.now(), room, alone)
+  return demo(shelf.clock(), room, alone)
 }
 
 /** That this page takes the shelf over is remembered while it is loaded anew, with nothing of before. */
@@ -71,7 +72,7 @@ const AT_A_TIME = 'demo-at'
  * The shelf of a page, after its clock is set where the address asks for one. @returns its name, and
  * what is wrong with what was asked for
  */
-async function setClock(shelf: Shelf, name: string): Promise<{ name: string; problem?: string }> {
+async function askedClock(shelf: Shelf, name: string): Promise<{ name: string; problem?: string }> {
   const { search } = location
   const asked = name === 'demo' ? clockFrom(search, Date.now()) : null
   if (!asked) return { name }
@@ -79,7 +80,7 @@ async function setClock(shelf: Shelf, name: string): Promise<{ name: string; pro
   const follows = seat(shelf).getState().fixed ? keptElsewhere() : null
   const { clock, begins } = follows ? { clock: follows, begins: false } : kept(asked, search)
   if (begins) await forgetShelf(shelf, AT_A_TIME)
-  setPageBy(clock)
+  setClock(shelf, { now: () => Math.round(shownBy(clock, Date.now())), speed: clock.speed })
   return { name: AT_A_TIME }
 }
 
@@ -108,7 +109,7 @@ const makeShelf = (): Shelf => {
       const app = appOf(shelf, id)
       return app ? contentProblem(app.contents, content) : null
     },
-    clock: () => Date.now(),
+    clock: () => timeOf(shelf),
     channel,
     locks: locksOf(channel),
   })
@@ -128,11 +129,11 @@ function begin(shelf: Shelf, name: string): Promise<Started> {
 async function started(shelf: Shelf, name: string): Promise<Started> {
   tellTabs(shelf)
   try {
-    const { name: called, problem } = await setClock(shelf, name)
+    const { name: called, problem } = await askedClock(shelf, name)
     beginRelearning(called)
     const take = jotted('sessionStorage', TAKE) === name
     jot('sessionStorage', TAKE, null)
-    const result = await start(shelf, called, () => seed(name), take, seat(shelf).getState())
+    const result = await start(shelf, called, () => seed(shelf, name), take, seat(shelf).getState())
     if (problem) shelf.say(problem, { refused: true })
     return result
   } catch (error) {

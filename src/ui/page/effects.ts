@@ -100,7 +100,7 @@ function exportKeys(shelf: Shelf): void {
 
 async function exportWhole(shelf: Shelf): Promise<void> {
   const { file, missing } = await exportShelf(shelf)
-  download(file, `shelf-${new Date().toISOString().slice(0, 10)}.kite.json`)
+  download(file, `shelf-${new Date(shelf.clock()).toISOString().slice(0, 10)}.kite.json`)
   sayExported(shelf, 'the shelf file', missing)
 }
 

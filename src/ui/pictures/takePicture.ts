@@ -17,8 +17,8 @@ const LEFT_OUT =
 const isDrawn = (node: Node): boolean => !(node instanceof Element && node.matches(LEFT_OUT))
 
 /** “Field 2026-11-26 14.05”, as a file may be called. */
-function nameOf(what: string, format: PictureFormat): string {
-  const now = new Date()
+function nameOf(what: string, format: PictureFormat, at: number): string {
+  const now = new Date(at)
   const two = (number: number) => String(number).padStart(2, '0')
   const day = `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
   const time = `${two(now.getHours())}.${two(now.getMinutes())}`
@@ -80,7 +80,7 @@ export async function takePicture(shelf: Shelf, { format, ...what }: Pictured): 
   } else
     download(
       await asFile(drawn, format, what.area),
-      nameOf(what.window ? `${current(state).name}, ${name}` : name, format),
+      nameOf(what.window ? `${current(state).name}, ${name}` : name, format, shelf.clock()),
     )
   const frames = drawn[0]?.element.querySelectorAll('iframe') ?? []
   const pages = [...frames].filter((frame) => frame.checkVisibility()).length

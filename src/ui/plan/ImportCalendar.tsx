@@ -42,7 +42,7 @@ function Events({ file }: { file: Given }) {
   const [read, setRead] = useState<ReadCalendar | null>(null)
   useEffect(() => {
     let over = false
-    const today = dayOf(Date.now())
+    const today = dayOf(shelf.clock())
     readOffPage(shelf, file.name, file.text, {
       from: today,
       until: atMinute(today, weeks * 7 * 24 * 60),

@@ -1,7 +1,8 @@
-import { type FormEvent, useEffect, useState } from 'react'
+import { type FormEvent, useState } from 'react'
 import { atMinute, blockAt, blocksOf, dayOf } from '@/core/plan/plan'
 import { PanelSection } from '@/parts/PanelSection'
 import { SidePanel } from '@/parts/SidePanel'
+import { useTime } from '@/store/clock'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Done } from './Done'
 import { PlanRow } from './PlanRow'
@@ -18,7 +19,7 @@ export function PlanPanel() {
   const day = atMinute(dayOf(now), ahead * 24 * 60 + 12 * 60)
   const blocks = blocksOf(plan, day)
   const on = blockAt(plan, now)
-  const minute = useMinute()
+  const minute = useTime(60_000)
   const done = useDone(day, minute)
   return (
     <SidePanel title="Plan of the day">
@@ -97,16 +98,6 @@ export function PlanPanel() {
       </div>
     </SidePanel>
   )
-}
-
-/** The time, looked at each minute while the panel is open. */
-function useMinute(): number {
-  const [now, setNow] = useState(() => Date.now())
-  useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 60_000)
-    return () => clearInterval(timer)
-  }, [])
-  return now
 }
 
 function Typed({ day }: { day: number }) {

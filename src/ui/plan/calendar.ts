@@ -34,7 +34,7 @@ export function readOffPage(
 export async function planFile(shelf: Shelf): Promise<Blob> {
   const { plan, desktops } = shelf.state()
   const text = await work(shelf, 'Writing the calendar…', (working) =>
-    offPage(CALENDARS, working, (api) => api.write([...plan], desktops, Date.now()), fault),
+    offPage(CALENDARS, working, (api) => api.write([...plan], desktops, shelf.clock()), fault),
   )
   return new Blob([text], { type: 'text/calendar' })
 }

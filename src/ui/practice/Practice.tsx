@@ -34,7 +34,7 @@ export function Practice() {
         setGoes(next)
         setTo(target(shelf, next))
         if (next.length === ROUND)
-          keepRound({ at: Date.now(), median: median(next.map((one) => one.time)) })
+          keepRound({ at: shelf.clock(), median: median(next.map((one) => one.time)) })
       }),
     [goes, to, over, shelf.state, shelf.onDone, shelf],
   )

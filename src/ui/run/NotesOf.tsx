@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react'
 import { desktopOf, type Running, stopName } from '@/core/runs/runs'
 import { timeOfDay } from '@/parts/Facts'
 import { Kite } from '@/parts/Kite'
+import { useTime } from '@/store/clock'
 import { useArrangement } from '@/store/useShelf'
 
 /** What is to be said at the stop a run is at, what comes next, and the time. */
@@ -36,11 +36,7 @@ export function NotesOf({ running }: { running: Running }) {
 
 /** How long the run goes on, and the time of day. */
 function Since({ since }: { since: number }) {
-  const [now, setNow] = useState(() => Date.now())
-  useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 1000)
-    return () => clearInterval(timer)
-  }, [])
+  const now = useTime(1000)
   const seconds = Math.max(0, Math.floor((now - since) / 1000))
   return (
     <span className="shrink-0 font-mono text-[13px] tabular-nums">

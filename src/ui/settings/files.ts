@@ -5,8 +5,8 @@ import { chooseFiles } from '@/ui/files/openFiles'
 
 /** Settings, homes and keys as a file of their own. */
 export function exportSettings(shelf: Shelf): void {
-  const json = JSON.stringify(settingsFile(shelf.state(), Date.now()), null, 1)
-  const day = new Date().toISOString().slice(0, 10)
+  const json = JSON.stringify(settingsFile(shelf.state(), shelf.clock()), null, 1)
+  const day = new Date(shelf.clock()).toISOString().slice(0, 10)
   download(new Blob([json], { type: 'application/json' }), `settings-${day}.kite-settings.json`)
   shelf.say('Exported settings, homes and keys')
 }

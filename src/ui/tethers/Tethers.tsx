@@ -4,6 +4,7 @@ import { appOf } from '@/apps/list'
 import type { WindowId } from '@/core/model/ids'
 import { focusContent } from '@/parts/focus'
 import { useMedia } from '@/parts/useMedia'
+import { after } from '@/store/clock'
 import { useTyped } from '@/store/documents/documents'
 import { actAfar, type Control, useTethers } from '@/store/tethers'
 import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
@@ -259,14 +260,14 @@ const MINUTE = 60_000
 
 /** The time left, woken once a minute, and each second of the last. */
 function Left({ until }: { until: number }) {
-  const [now, setNow] = useState(() => Date.now())
+  const shelf = useShelf()
+  const [now, setNow] = useState(() => shelf.clock())
   const left = Math.max(0, until - now)
   useEffect(() => {
     if (left === 0) return
     const next = left > MINUTE ? left % MINUTE || MINUTE : 1000
-    const timer = setTimeout(() => setNow(Date.now()), next)
-    return () => clearTimeout(timer)
-  }, [left])
+    return after(shelf, next, () => setNow(shelf.clock()))
+  }, [shelf, left])
   const minutes = Math.ceil(left / MINUTE)
   const hours = Math.floor(minutes / 60)
   return (

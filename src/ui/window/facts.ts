@@ -37,7 +37,7 @@ export function factsOf(shelf: Shelf, page: PageState, id: WindowId) {
     display: window ? standsOn(state, window) : '',
     name: document?.title ?? '',
     unsaved: document?.unsaved ?? false,
-    away: !!window && misplaced(state, window, momentOf(Date.now())) !== null,
+    away: !!window && misplaced(state, window, momentOf(shelf.clock())) !== null,
     full: fills(window, state.desktops),
     /** Whether the page in it has the keys. */
     inPage: keysIn === id,
