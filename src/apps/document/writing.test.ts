@@ -78,7 +78,7 @@ test('what another window typed comes as its steps: its text is not put over wha
   const { id, writing, type, text } = await opened('Snow')
   type(' here')
   const content = { saved: { markdown: 'Snow' }, draft: { markdown: 'Snow there' } }
-  receiveContent(shelf, id, { content, put: false }, true)
+  receiveContent(shelf, id, { content, put: false })
   writing.show()
   expect(text()).toBe('Snow here')
 })

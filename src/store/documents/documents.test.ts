@@ -65,9 +65,9 @@ test('what is put in is told from what is typed, here and from another view', ()
   discardDraft(shelf, id)
   expect(told).toEqual([true, false, false, false, true])
   const content = { saved: 'fog', draft: null }
-  receiveContent(shelf, id, { content, put: false }, true)
+  receiveContent(shelf, id, { content, put: false })
   expect([contentOf(shelf, id), isPutIn(shelf, id)]).toEqual(['fog', false])
-  receiveContent(shelf, id, { content, put: true }, true)
+  receiveContent(shelf, id, { content, put: true })
   expect(isPutIn(shelf, id)).toBe(true)
   // It came from there: nobody is told again.
   expect(told).toHaveLength(5)

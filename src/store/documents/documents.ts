@@ -115,14 +115,12 @@ function touch(shelf: Shelf, id: DocumentId): void {
   tell(shelf)
 }
 
-/** What another view did to a document. One who keeps the shelf keeps it too. */
+/** What another view did to a document. */
 export function receiveContent(
   shelf: Shelf,
   id: DocumentId,
   { content, put }: { content: KeptContent | null; put: boolean },
-  keeps: boolean,
 ): void {
-  if (!keeps && !contents(shelf).has(id)) return
   own(shelf).receiving = true
   putContent(shelf, id, content, !put)
   own(shelf).receiving = false

@@ -3,6 +3,8 @@ import type { DisplayId, DocumentId } from '@/core/model/ids'
 import { findKept } from '@/store/disk/keeping'
 import { whyNotKept } from '@/store/disk/storage'
 import {
+  isPutIn,
+  keptContent,
   NOWHERE,
   peekContent,
   provideContents,
@@ -47,8 +49,10 @@ export const pageFor = (shelf: Shelf, seat: Seat, yields: () => void): Page => (
   elsewhere: (displays) => settleElsewhere(shelf, seat, displays),
   waiting: (some) => setSaving(shelf, { state: some ? 'saving' : 'saved' }),
   comeForward: () => window.focus(),
-  content: (document, content, put) =>
-    receiveContent(shelf, document, { content, put }, isWriting(shelf)),
+  content: (document, content, put) => receiveContent(shelf, document, { content, put }),
+  // One who keeps the shelf keeps it too.
+  holds: (document) => isWriting(shelf) || keptContent(shelf, document) !== null,
+  atHand: (id) => ({ content: keptContent(shelf, id), put: isPutIn(shelf, id) }),
   talk: (document, what) => hearTalk(shelf, document, what),
   read: (document) => peekContent(shelf, document),
   report: (document, given) => hearReport(shelf, document, given),

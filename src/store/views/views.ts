@@ -4,6 +4,7 @@ import type { DisplayId, DocumentId } from '@/core/model/ids'
 import { expected } from '@/store/faults'
 import { newId } from '@/store/newId'
 import type { Report } from '@/store/report'
+import { Contents, type ToldContent } from './contents'
 import type { Locks } from './locks'
 import { type Ran, Replica, seenFrom, type Told, toldOf } from './replica'
 
@@ -20,7 +21,9 @@ type Message =
   | { kind: 'run'; from: string; ran: Ran }
   | { kind: 'refused'; to: string; n: number; reason: string }
   | ({ kind: 'told' } & Told)
-  | { kind: 'content'; document: DocumentId; content: KeptContent | null; put: boolean }
+  | { kind: 'content'; from: string; document: DocumentId; told: ToldContent; put: boolean }
+  /** What was told of a document stands upon what was not heard. */
+  | { kind: 'missed'; to: string; document: DocumentId }
   | { kind: 'talk'; document: DocumentId; what: unknown }
   | { kind: 'content?'; from: string; document: DocumentId }
   | { kind: 'content!'; to: string; document: DocumentId; content: KeptContent | null }
@@ -48,6 +51,10 @@ export interface Page {
   comeForward(): void
   /** @param put whether it was put in, and not typed in a window */
   content(document: DocumentId, content: KeptContent | null, put: boolean): void
+  /** Whether what is told of a document is held here. */
+  holds(document: DocumentId): boolean
+  /** What is in a document now, as far as it is at hand. */
+  atHand(document: DocumentId): { content: KeptContent | null; put: boolean }
   /** What a window of a document said to others of it. */
   talk(document: DocumentId, what: unknown): void
   /** What is in a document, from whoever keeps the shelf. */
@@ -73,6 +80,7 @@ export class Views {
   private revision = 0
   private count = 0
   private asked = new Map<DocumentId, Asked>()
+  private contents = new Contents()
   private me = newId('view')
   private channel: BroadcastChannel
   /** Held as long as this view is open, so that others know when it is gone. */
@@ -201,7 +209,9 @@ export class Views {
 
   /** What is in a document now. */
   changed(document: DocumentId, content: KeptContent | null, put: boolean): void {
-    if (!this.alone()) this.post({ kind: 'content', document, content, put })
+    if (this.alone()) return
+    const told = this.contents.tell(document, content)
+    this.post({ kind: 'content', from: this.me, document, told, put })
   }
 
   /** Whether there is no other view. */
@@ -273,7 +283,11 @@ export class Views {
         this.follows(message)
         break
       case 'content':
-        this.page.content(message.document, message.content, message.put)
+        this.heardOf(message)
+        break
+      case 'missed':
+        if (message.to !== this.me) return
+        this.tellAgain(message.document)
         break
       case 'talk':
         this.page.talk(message.document, message.what)
@@ -288,6 +302,22 @@ export class Views {
         this.page.report(message.document, message.report)
         break
     }
+  }
+
+  private heardOf({ from, document, told, put }: Extract<Message, { kind: 'content' }>): void {
+    if (!this.page.holds(document)) {
+      this.contents.drop(from, document)
+      return
+    }
+    const content = this.contents.hear(from, document, told)
+    if (content === undefined) this.post({ kind: 'missed', to: from, document })
+    else this.page.content(document, content, put)
+  }
+
+  private tellAgain(document: DocumentId): void {
+    const { content, put } = this.page.atHand(document)
+    this.contents.tellWhole(document)
+    this.changed(document, content, put)
   }
 
   /** Whether it has the shelf to keep, and not only not yet another to follow. */
@@ -354,10 +384,12 @@ export class Views {
     this.others.set(view, display)
     this.page.elsewhere([...this.others.values()])
     if (known) return
+    this.contents.tellWhole()
     // It is had when that view is gone.
     void this.locks
       .request(this.lockOf(view), { signal: this.gone.signal }, () => {
         this.others.delete(view)
+        this.contents.drop(view)
         this.page.elsewhere([...this.others.values()])
       })
       .catch(expected('this view was closed before that one'))
