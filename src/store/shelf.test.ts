@@ -1,6 +1,7 @@
 import { MemoryStore, makeShelf } from '@testing/shelf'
 import type { JournalEvent } from '@/core/journal/events'
 import { focusedWindow } from '@/core/model/selectors'
+import { database } from '@/store/documents/source'
 import { changeContent, contentOf, provideContents } from './documents/documents'
 import { notice, notices } from './notices'
 import { report, reportOf } from './reports'
@@ -139,8 +140,11 @@ test('two shelves in one place do not touch: what is done to one, nothing of the
   other.onDone(() => told.push('done'))
   other.onJournal(() => told.push('journal'))
   other.onTravel(() => told.push('travel'))
-  provideContents(shelf, { store: new MemoryStore(), changed: () => {} })
-  provideContents(other, { store: new MemoryStore(), changed: () => told.push('content') })
+  provideContents(shelf, { source: database(new MemoryStore()), changed: () => {} })
+  provideContents(other, {
+    source: database(new MemoryStore()),
+    changed: () => told.push('content'),
+  })
 
   shelf.dispatch('window.open', { app: 'notes' })
   const document = focusedWindow(shelf.state())?.document ?? ''

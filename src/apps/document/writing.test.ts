@@ -10,6 +10,7 @@ import {
   putContent,
   receiveContent,
 } from '@/store/documents/documents'
+import { database } from '@/store/documents/source'
 import { schemaOf } from './schema'
 import { Writing } from './writing'
 
@@ -23,7 +24,7 @@ afterAll(() => {
 
 /** A document with a text, and its editor without a page. */
 async function opened(markdown: string) {
-  provideContents(shelf, { store: new MemoryStore(), changed: () => {} })
+  provideContents(shelf, { source: database(new MemoryStore()), changed: () => {} })
   shelf.dispatch('window.open', { app: 'notes' })
   const id = focusedWindow(shelf.state())?.document ?? ''
   putContent(shelf, id, { saved: { markdown }, draft: null })

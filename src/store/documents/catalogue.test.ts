@@ -1,5 +1,6 @@
 import { MemoryStore, makeShelf } from '@testing/shelf'
 import { APPS } from '@testing/world'
+import { database } from '@/store/documents/source'
 import type { Shelf } from '@/store/shelf'
 import { allDocuments, bringBack, provideCatalogue, TAKEN_BACK_WITHIN, tidy } from './catalogue'
 import { changeContent, loadContent, provideContents } from './documents'
@@ -11,7 +12,7 @@ beforeEach(() => {
   store.items.clear()
   store.failing = {}
   shelf = makeShelf()
-  provideContents(shelf, { store: new MemoryStore(), changed: () => {} })
+  provideContents(shelf, { source: database(new MemoryStore()), changed: () => {} })
   provideCatalogue(shelf, store)
 })
 

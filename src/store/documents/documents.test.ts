@@ -1,6 +1,7 @@
 import { MemoryStore, makeShelf } from '@testing/shelf'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import { focusedWindow } from '@/core/model/selectors'
+import { database } from '@/store/documents/source'
 import type { Shelf } from '@/store/shelf'
 import {
   changeContent,
@@ -34,9 +35,8 @@ beforeEach(() => {
   soon = 0
   shelf = makeShelf()
   provideContents(shelf, {
-    store,
+    source: database(store, { spare: async (id) => spare.get(id) ?? null }),
     changed: () => soon++,
-    spare: async (id) => spare.get(id) ?? null,
   })
 })
 
@@ -57,7 +57,11 @@ test('content is read once, however many ask for it at the same time', async () 
 test('what is put in is told from what is typed, here and from another view', () => {
   const id = opened()
   const told: boolean[] = []
-  provideContents(shelf, { store, changed: () => {}, told: (_id, _content, put) => told.push(put) })
+  provideContents(shelf, {
+    source: database(store),
+    changed: () => {},
+    told: (_id, _content, put) => told.push(put),
+  })
   putContent(shelf, id, { saved: 'snow', draft: null })
   changeContent(shelf, id, 'rain', 'draft')
   saveDraft(shelf, id)

@@ -1,40 +1,23 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/ids'
-import { patiently } from '@/store/disk/storage'
 import { expected } from '@/store/faults'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
+import type { Source } from './source'
 
 /**
  * The contents of documents, loaded when a window first shows them and written back soon after
  * a change. What was typed is a draft until it is saved; both are kept. Each stands by itself: one
  * that cannot be read or written is told by name and holds nothing else up.
  */
-interface ContentStore {
-  getItem(key: string): Promise<unknown>
-  setItem(key: string, value: unknown): Promise<unknown>
-  removeItem(key: string): Promise<void>
-}
-
-/** Keeps nothing, and has nothing. */
-export const NOWHERE: ContentStore = {
-  getItem: async () => null,
-  setItem: async () => {},
-  removeItem: async () => {},
-}
-
 interface Provided {
-  store: ContentStore
+  source: Source
   /** A document is to be written. */
   changed(id: DocumentId): void
   /** A document was changed on this page; `put` where that was not done in a window of it. */
   told?(id: DocumentId, content: KeptContent | null, put: boolean): void
-  /** The last line of the log of changes: what is written then is as new as that. */
-  seq?(): number
-  /** Where else a content may be, for one that the store does not have. */
-  spare?: (id: DocumentId) => Promise<KeptContent | null>
 }
 
 const EMPTY: KeptContent = { saved: null, draft: null }
@@ -144,16 +127,6 @@ export function contentOf(shelf: Shelf, id: DocumentId): unknown {
 export const keptContent = (shelf: Shelf, id: DocumentId): KeptContent | null =>
   contents(shelf).get(id) ?? null
 
-/** A content as it is in the store, with the line of the log that it is as new as. */
-export type Stored = KeptContent & { seq?: number }
-
-export const isKept = (value: unknown): value is Stored =>
-  typeof value === 'object' && value !== null && 'saved' in value
-
-function contentIn({ seq: _seq, ...content }: Stored): KeptContent {
-  return content
-}
-
 /**
  * A content as the app of its document can show it. What it cannot is put aside as it was, so that
  * the document opens without it and nothing is lost.
@@ -190,22 +163,13 @@ export function dropAside(shelf: Shelf, id: DocumentId): void {
 
 /**
  * Reads what is kept of a document without holding on to it.
- * @throws when it cannot be read, neither from the store nor from the spare copy
+ * @throws when it cannot be read
  */
 export async function peekContent(shelf: Shelf, id: DocumentId): Promise<KeptContent> {
   const known = contents(shelf).get(id)
   const { provided } = own(shelf)
   if (known || !provided) return known ?? EMPTY
-  const { store, spare } = provided
-  try {
-    const kept = await patiently(() => store.getItem(id))
-    if (isKept(kept)) return fitted(shelf, id, contentIn(kept))
-  } catch (error) {
-    const copy = await spare?.(id)
-    if (copy) return fitted(shelf, id, copy)
-    throw error
-  }
-  return fitted(shelf, id, (await spare?.(id)) ?? EMPTY)
+  return fitted(shelf, id, (await provided.source.read(id)) ?? EMPTY)
 }
 
 /**
@@ -317,10 +281,7 @@ export async function writeContents(shelf: Shelf): Promise<void> {
   await Promise.all(
     ids.map(async (id) => {
       try {
-        const content = contents(shelf).get(id)
-        const { store, seq } = own(shelf).provided ?? {}
-        if (content) await store?.setItem(id, { ...content, ...(seq && { seq: seq() }) })
-        else await store?.removeItem(id)
+        await own(shelf).provided?.source.write(id, contents(shelf).get(id) ?? null)
       } catch (error) {
         failed.push(id)
         why = error

@@ -22,6 +22,7 @@ import {
   writeContents,
 } from '@/store/documents/documents'
 import { contentsOf } from '@/store/documents/importing'
+import { database } from '@/store/documents/source'
 import { expected, logged } from '@/store/faults'
 import { NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from '@/store/health'
 import { afterFirstMoments } from '@/store/idle'
@@ -176,14 +177,15 @@ export async function begin(
   }
   provideCatalogue(shelf, stores.slots)
   provideContents(shelf, {
-    store: stores.documents,
-    seq: () => log.seq,
+    source: database(stores.documents, {
+      seq: () => log.seq,
+      ...(spare && { spare: (id) => spare.readDocument(id) }),
+    }),
     changed: (id) => {
       touched.add(id)
       changed()
     },
     told: (id, content, put) => views.changed(id, content, put),
-    ...(spare && { spare: (id) => spare.readDocument(id) }),
   })
   for (const [id, content] of contents) putContent(shelf, id, content)
   use(shelf, views.fixed ? seenFrom(state, views.own) : state, history)

@@ -3,6 +3,7 @@ import type { State } from '@/core/model/state'
 import type { ChangeLog } from '@/store/disk/changeLog'
 import type { Spare } from '@/store/disk/spare'
 import { changeContent, provideContents } from '@/store/documents/documents'
+import { database } from '@/store/documents/source'
 import { healthOf } from '@/store/health'
 import type { Shelf } from '@/store/shelf'
 import { COPY_EVERY, Copies } from './copies'
@@ -43,7 +44,7 @@ function copying() {
 beforeEach(() => {
   jest.useFakeTimers()
   shelf = makeShelf()
-  provideContents(shelf, { store: new MemoryStore(), changed: () => {} })
+  provideContents(shelf, { source: database(new MemoryStore()), changed: () => {} })
 })
 afterEach(() => jest.useRealTimers())
 

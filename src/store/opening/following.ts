@@ -1,3 +1,4 @@
+import type { KeptContent } from '@/core/formats/shelfFile'
 import { connected } from '@/core/model/displays'
 import type { DisplayId, DocumentId } from '@/core/model/ids'
 import { findKept } from '@/store/disk/keeping'
@@ -5,12 +6,12 @@ import { whyNotKept } from '@/store/disk/storage'
 import {
   isPutIn,
   keptContent,
-  NOWHERE,
   peekContent,
   provideContents,
   receiveContent,
   touchAll,
 } from '@/store/documents/documents'
+import { NOWHERE } from '@/store/documents/source'
 import { hearTalk } from '@/store/documents/talk'
 import { expected } from '@/store/faults'
 import { hearReport } from '@/store/reports'
@@ -121,13 +122,13 @@ export async function follow(
 /** What is in documents comes from whoever keeps the shelf, and is told to the others. */
 function askContents(shelf: Shelf, views: Views): void {
   provideContents(shelf, {
-    store: { ...NOWHERE, getItem: (id) => askFor(shelf, views, id) },
+    source: { ...NOWHERE, read: (id) => askFor(shelf, views, id) },
     changed: () => {},
     told: (id, content, put) => views.changed(id, content, put),
   })
 }
 
-async function askFor(shelf: Shelf, views: Views, id: DocumentId): Promise<unknown> {
+async function askFor(shelf: Shelf, views: Views, id: DocumentId): Promise<KeptContent | null> {
   if (isWriting(shelf)) return peekContent(shelf, id)
   try {
     return await views.ask(id)

@@ -8,8 +8,9 @@ import { findKept, type Kept } from '@/store/disk/keeping'
 import type { Spare, SpareCopy } from '@/store/disk/spare'
 import { readSteps, type StepContents } from '@/store/disk/steps'
 import { databaseLost, type KeptStore, type Stores } from '@/store/disk/storage'
-import { isKept, NOWHERE, provideContents, type Stored } from '@/store/documents/documents'
+import { provideContents } from '@/store/documents/documents'
 import { followTravel, knowContents } from '@/store/documents/importing'
+import { isStored, NOWHERE, type Stored } from '@/store/documents/source'
 import { provideTalk } from '@/store/documents/talk'
 import { expected, logged } from '@/store/faults'
 import { setHealth, whyFailed } from '@/store/health'
@@ -318,7 +319,7 @@ async function bringBackDocuments(
     if (seq <= after || !content) continue
     // The log may have fallen behind what was written since.
     const stored = await documents.getItem(id).catch(expected('the copy is put there', null))
-    if (!isKept(stored) || (stored.seq ?? -1) < seq) await put(id, { ...content, seq })
+    if (!isStored(stored) || (stored.seq ?? -1) < seq) await put(id, { ...content, seq })
   }
   return left
 }
@@ -357,7 +358,7 @@ export const unstarted = (shelf: Shelf, name: string, why: string): Trouble => (
   spareAt: null,
   exportThere: () => exportDatabase(shelf.stores(databaseFor(name))),
   workWithout: () => {
-    provideContents(shelf, { store: NOWHERE, changed: () => {} })
+    provideContents(shelf, { source: NOWHERE, changed: () => {} })
     use(shelf, initialState())
     const says = 'Nothing is being saved. Export the shelf to keep it.'
     setSaving(shelf, { state: 'failed', why: says })
