@@ -44,6 +44,18 @@ test('an app is added from a file that describes one; a bad file is told', async
   }
   await choose('bad.desktop', '[Desktop Entry]\nName=Editor\nExec=editor %f')
   await expect(dialog.getByRole('alert')).toContainText('it is no link')
+  await dialog.getByLabel('Name').fill('Usual')
+  await dialog.getByLabel('Address').fill('file:///usual')
+  await page.keyboard.press('Enter')
+  await expect(dialog.getByLabel('Address')).toHaveAccessibleDescription(/http/)
+  await expect(dialog.getByLabel('Address')).toBeFocused()
+  // Left by mistake it is there again; left with Cancel it is not.
+  await page.keyboard.press('Escape')
+  await shelf.run('app.askAdd')
+  await expect(dialog.getByLabel('Name')).toHaveValue('Usual')
+  await dialog.getByRole('button', { name: 'Cancel' }).click()
+  await shelf.run('app.askAdd')
+  await expect(dialog.getByLabel('Name')).toHaveValue('')
   await choose('usual.webmanifest', '{"name":"Usual","start_url":"/app?from=home"}')
   await expect(dialog.getByRole('status')).toContainText('“/app?from=home” of its site')
   await dialog.getByLabel('Address').fill('usual.example')

@@ -19,7 +19,15 @@ export function Answers({
   const shelf = useShelf()
   return (
     <div className={`flex justify-end gap-2 ${beside ? 'ml-auto' : 'mt-4'}`}>
-      <button type="button" className="btn" onClick={shelf.closeView}>
+      <button
+        type="button"
+        className="btn"
+        onClick={({ currentTarget }) => {
+          // What was typed is let go of, before it is gone.
+          currentTarget.form?.reset()
+          shelf.closeView()
+        }}
+      >
         Cancel
       </button>
       <button

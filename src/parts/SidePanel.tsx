@@ -66,7 +66,7 @@ function JustDone() {
   const shelf = useShelf()
   const said = usePage((page) => page.said)
   const opened = useRef(said)
-  if (!said || said === opened.current) return null
+  if (!said || said.inForm || said === opened.current) return null
   return (
     <footer
       className="flex items-center gap-2 border-seam border-t px-4 py-2 text-soft"

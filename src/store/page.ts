@@ -14,6 +14,8 @@ export interface Said {
   /** The keys for what was just done by pointer. */
   nextTime?: string
   refused?: boolean
+  /** Whether it stands in the form that it is about. */
+  inForm?: boolean
   /** Counts up, so that the same words twice are two messages. */
   count: number
 }

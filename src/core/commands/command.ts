@@ -49,6 +49,8 @@ export interface Refusal {
   reason: string
   /** A question to put to the person; the answer runs the command again. */
   ask?: View
+  /** The argument that is wrong, where it is one. */
+  field?: string
 }
 
 /** Something the page is asked to show. Core says what, the page says how. */
@@ -173,6 +175,9 @@ export interface Command<Args = Record<string, unknown>, Id extends string = str
 export const nameArgument = () => string().max(1000)
 
 export const no = (reason: string, ask?: View): Refusal => ({ reason, ...(ask && { ask }) })
+
+/** It is one argument that is wrong. */
+export const noTo = (field: string, reason: string): Refusal => ({ reason, field })
 
 export const refused = (value: unknown): value is Refusal =>
   typeof value === 'object' && value !== null && 'reason' in value

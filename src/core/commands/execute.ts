@@ -13,6 +13,7 @@ import {
   type Effect,
   type Env,
   no,
+  noTo,
   type Refusal,
   type Result,
   refused,
@@ -57,7 +58,7 @@ export function execute(session: Session, id: string, args: object, env: Env): O
   if (!command) return { ok: false, reason: `There is no command “${id}”.` }
   if (command.travel) return travel(session, command.travel, env)
   const problem = argumentProblem(command, args)
-  if (problem) return { ok: false, reason: problem }
+  if (problem) return { ok: false, ...problem }
   const given = args as Record<string, unknown>
   let planned: Result | Refusal = {}
   const [state, touched] = create(
@@ -141,17 +142,19 @@ function one(
   if (command.travel) return no('A sequence can’t contain undo or redo.')
   if (command.expand) return no('A sequence can’t run another one.')
   const problem = argumentProblem(command, args)
-  return problem === null ? plan(command, draft, args, env) : no(problem)
+  return problem ?? plan(command, draft, args, env)
 }
 
-function argumentProblem(command: Command, args: object): string | null {
+function argumentProblem(command: Command, args: object): Refusal | null {
   try {
     command.args.validateSync(args, { strict: true })
     return null
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error
     const { path } = error
-    return `${command.title.replace(/…$/, '')}: ${path ? `“${path}” ` : 'what it was given '}${whyInvalid(error)}. Nothing was changed.`
+    const what = path ? `“${path}”` : 'what it was given'
+    const reason = `${command.title.replace(/…$/, '')}: ${what} ${whyInvalid(error)}. Nothing was changed.`
+    return path ? noTo(path, reason) : no(reason)
   }
 }
 

@@ -1,4 +1,3 @@
-import { type FormEvent, useState } from 'react'
 import { isQuiet } from '@/core/attention/waiting'
 import type { DesktopId } from '@/core/model/ids'
 import { desktop } from '@/core/model/selectors'
@@ -7,69 +6,65 @@ import { typedMoment } from '@/core/plan/typed'
 import { Answers } from '@/parts/Answers'
 import { Dialog } from '@/parts/Dialog'
 import { timeOfDay } from '@/parts/Facts'
+import { Field, Problem, useCommandForm } from '@/parts/form'
 import { useArrangement, useShelf } from '@/store/useShelf'
 
 /** Until when a desktop is quiet, and what comes through all the same. */
 export function QuietDialog({ id }: { id: DesktopId }) {
   const shelf = useShelf()
   const { name, quiet } = useArrangement((state) => desktop(state, id))
-  const on = isQuiet({ quiet }, shelf.clock())
-  const [until, setUntil] = useState(on && quiet?.until ? timeOfDay(quiet.until) : '')
-  const [lets, setLets] = useState((quiet?.lets ?? []).join(', '))
   const plan = useArrangement((state) => state.plan)
-  const block = blockAt(plan, shelf.clock())
+  const now = shelf.clock()
+  const on = isQuiet({ quiet }, now)
+  const block = blockAt(plan, now)
   const blockEnd = block?.desktop === id ? timeOfDay(block.end) : null
-  const end = until.trim() ? typedMoment(until, shelf.clock()) : undefined
-  const set = (event: FormEvent) => {
-    event.preventDefault()
-    if (end === null) return
+  const first = {
+    until: on && quiet?.until ? timeOfDay(quiet.until) : '',
+    lets: (quiet?.lets ?? []).join(', '),
+  }
+  const form = useCommandForm(`quiet ${id}`, first, ({ until, lets }) => {
+    const end = until.trim() ? typedMoment(until, shelf.clock()) : undefined
+    if (end === null) {
+      const message = 'Type a time such as 16:00, or a span such as 45 min.'
+      form.setError('until', { message }, { shouldFocus: true })
+      return null
+    }
     const patterns = lets
       .split(',')
       .map((one) => one.trim())
       .filter(Boolean)
     const given = { desktop: id, lets: patterns, ...(end !== undefined && { until: end }) }
-    if (shelf.dispatch('desktop.quiet', given, 'key').ok) shelf.closeView()
-  }
+    return shelf.dispatch('desktop.quiet', given, 'key')
+  })
   return (
     <Dialog
       title={`Quiet on ${name}`}
       intro="While you are on it, only alarms come through and what you name. The rest is told when you leave."
       width={460}
     >
-      <form className="mt-4 flex flex-col gap-3" onSubmit={set}>
-        <label className="grid grid-cols-[110px_1fr] items-center gap-2">
-          until
-          <input
-            className="field"
-            placeholder="as long as I like; or 16:00, or 45 min"
-            value={until}
-            aria-invalid={end === null}
-            onChange={(event) => setUntil(event.target.value)}
-          />
-        </label>
-        {blockEnd && until !== blockEnd ? (
+      <form className="mt-4 flex flex-col gap-3" {...form.ways}>
+        <Field
+          form={form}
+          name="until"
+          label="until"
+          placeholder="as long as I like; or 16:00, or 45 min"
+        />
+        {blockEnd && form.watch('until') !== blockEnd ? (
           <button
             type="button"
-            className="ml-[118px] self-start text-soft underline decoration-dashed hover:text-ink"
-            onClick={() => setUntil(blockEnd)}
+            className="ml-[90px] self-start text-soft underline decoration-dashed hover:text-ink"
+            onClick={() => form.setValue('until', blockEnd)}
           >
             until its block of the plan ends, at {blockEnd}
           </button>
         ) : null}
-        <label className="grid grid-cols-[110px_1fr] items-center gap-2">
-          let through
-          <input
-            className="field"
-            placeholder="apps, titles, words, with commas between"
-            value={lets}
-            onChange={(event) => setLets(event.target.value)}
-          />
-        </label>
-        {end === null ? (
-          <p role="alert" className="text-alarm">
-            Type a time such as 16:00, or a span such as 45 min.
-          </p>
-        ) : null}
+        <Field
+          form={form}
+          name="lets"
+          label="let through"
+          placeholder="apps, titles, words, with commas between"
+        />
+        <Problem form={form} />
         <div className="flex items-center">
           {on ? (
             <button
@@ -84,7 +79,7 @@ export function QuietDialog({ id }: { id: DesktopId }) {
             </button>
           ) : null}
           <span className="flex-1" />
-          <Answers disabled={end === null}>{on ? 'Set' : 'Make it quiet'}</Answers>
+          <Answers>{on ? 'Set' : 'Make it quiet'}</Answers>
         </div>
       </form>
     </Dialog>

@@ -17,13 +17,13 @@ export function HomeDialog({ id }: { id: WindowId }) {
   const window = windowOf(state, id)
   const { app, desktop, placed } = window
   const first = { ...freshHome(app, desktop), title: patternOf(title(state, window)) }
-  return <Asked first={placed ? { ...first, place: placed } : first} />
+  return <Asked of={id} first={placed ? { ...first, place: placed } : first} />
 }
 
 /** A home for all windows of an app, which may have none yet. */
 export function AppHomeDialog({ app }: { app: AppId }) {
   const state = useShelf().state()
-  return <Asked first={freshHome(app, openDesktop(state, currentId(state)))} />
+  return <Asked of={app} first={freshHome(app, openDesktop(state, currentId(state)))} />
 }
 
 /** A home to begin with. */
@@ -38,15 +38,17 @@ export const freshHome = (app: AppId, desktop: string): HomeDraft => ({
 })
 
 /** What will happen in words, and one Enter to have it so. */
-function Asked({ first }: { first: HomeDraft }) {
+function Asked({ of, first }: { of: WindowId | AppId; first: HomeDraft }) {
   const shelf = useShelf()
   const plural = appOf(shelf, first.app)?.plural ?? 'windows'
-  const { draft, set, home } = useHomeDraft(first, undefined)
+  const { draft, set, forget, home } = useHomeDraft(first, undefined, of)
   const keep = (event: FormEvent) => {
     event.preventDefault()
     if (typeof home === 'string') return
     // A second home for the same windows would never have an effect.
-    if (keepHome(shelf, home, twinOf(shelf.state().homes, home)?.id)) shelf.closeView()
+    if (!keepHome(shelf, home, twinOf(shelf.state().homes, home)?.id)) return
+    forget()
+    shelf.closeView()
   }
   return (
     <Dialog
@@ -54,7 +56,7 @@ function Asked({ first }: { first: HomeDraft }) {
       intro="From now on they open there. Windows that are open stay until you put them right."
       width={560}
     >
-      <form onSubmit={keep}>
+      <form onSubmit={keep} onReset={forget}>
         <HomeFields draft={draft} home={home} plural={plural} set={set} />
         <Answers ready>Set home</Answers>
       </form>

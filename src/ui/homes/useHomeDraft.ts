@@ -1,6 +1,7 @@
-import { useState } from 'react'
+import type { AppId, WindowId } from '@/core/model/ids'
 import type { Home } from '@/core/model/kinds/home'
 import { clockOf, minuteOf } from '@/core/text/clock'
+import { useLeft } from '@/parts/form'
 
 /** The id of a home that is not set yet. */
 export const NEW_HOME = 'new'
@@ -19,11 +20,14 @@ export const draftOf = ({ id: _id, from, to, ...home }: Home): HomeDraft => ({
   to: to === undefined ? '' : clockOf(to),
 })
 
-/** A home while it is typed: the draft, and the home it makes or what is wrong with it. */
-export function useHomeDraft(first: HomeDraft, id: string | undefined) {
-  const [draft, setDraft] = useState(first)
-  const set = (change: Partial<HomeDraft>) => setDraft({ ...draft, ...change })
-  return { draft, set, home: homeOf(draft, id) }
+/**
+ * A home while it is typed: the draft, and the home it makes or what is wrong with it.
+ * @param of what it is for, where it is kept when it is left before it is set
+ */
+export function useHomeDraft(first: HomeDraft, id: string | undefined, of?: WindowId | AppId) {
+  const { values: draft, set: put, forget } = useLeft(of ? `home ${of}` : null, first)
+  const set = (change: Partial<HomeDraft>) => put({ ...draft, ...change })
+  return { draft, set, forget, home: homeOf(draft, id) }
 }
 
 function homeOf(draft: HomeDraft, id: string | undefined): Home | string {

@@ -1,11 +1,12 @@
 import { Trash2 } from 'lucide-react'
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import { appOf } from '@/apps/list'
 import { BLANK } from '@/core/commands/desktops/patterns'
 import type { Pattern } from '@/core/model/kinds/pattern'
 import { currentId, desktop } from '@/core/model/selectors'
 import { Answers } from '@/parts/Answers'
 import { Dialog } from '@/parts/Dialog'
+import { Field, Problem, useCommandForm } from '@/parts/form'
 import { Kite } from '@/parts/Kite'
 import { LongList } from '@/parts/LongList'
 import { useArrangement, useShelf } from '@/store/useShelf'
@@ -16,13 +17,10 @@ export function PatternsDialog({ pattern }: { pattern?: string }) {
   const patterns = useArrangement((state) => state.patterns)
   const here = useArrangement((state) => desktop(state, currentId(state)))
   const [chosen, setChosen] = useState(pattern ?? patterns[0]?.id ?? '')
-  const [name, setName] = useState('')
   const found = patterns.find(({ id }) => id === chosen) ?? patterns[0]
-  const make = (event: FormEvent) => {
-    event.preventDefault()
-    if (found && shelf.dispatch('pattern.make', { pattern: found.id, name }, 'key').ok)
-      shelf.closeView()
-  }
+  const form = useCommandForm('pattern', { name: '' }, ({ name }) =>
+    found ? shelf.dispatch('pattern.make', { pattern: found.id, name }, 'key') : null,
+  )
   return (
     <Dialog
       title="New from a pattern"
@@ -33,7 +31,7 @@ export function PatternsDialog({ pattern }: { pattern?: string }) {
       }
       width={480}
     >
-      <form onSubmit={make}>
+      <form {...form.ways}>
         {found ? (
           <>
             <LongList label="Patterns" className="mt-3 max-h-[34vh]">
@@ -46,16 +44,10 @@ export function PatternsDialog({ pattern }: { pattern?: string }) {
                 />
               ))}
             </LongList>
-            <label className="mt-3 grid grid-cols-[70px_1fr] items-center gap-2">
-              name
-              <input
-                autoFocus
-                className="field"
-                value={name}
-                placeholder={found.name}
-                onChange={(event) => setName(event.target.value)}
-              />
-            </label>
+            <div className="mt-3">
+              <Field form={form} name="name" label="name" autoFocus placeholder={found.name} />
+            </div>
+            <Problem form={form} />
           </>
         ) : null}
         <div className="flex items-end">
@@ -68,7 +60,7 @@ export function PatternsDialog({ pattern }: { pattern?: string }) {
             Keep {here.name} as one
           </button>
           <span className="flex-1" />
-          <Answers disabled={!found || !name.trim()}>Make it</Answers>
+          <Answers disabled={!found || !form.watch('name').trim()}>Make it</Answers>
         </div>
       </form>
     </Dialog>

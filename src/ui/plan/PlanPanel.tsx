@@ -1,5 +1,6 @@
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import { atMinute, blockAt, blocksOf, dayOf } from '@/core/plan/plan'
+import { Field, Problem, useCommandForm } from '@/parts/form'
 import { PanelSection } from '@/parts/PanelSection'
 import { SidePanel } from '@/parts/SidePanel'
 import { useTime } from '@/store/clock'
@@ -102,22 +103,16 @@ export function PlanPanel() {
 
 function Typed({ day }: { day: number }) {
   const shelf = useShelf()
-  const [text, setText] = useState('')
-  const add = (event: FormEvent) => {
-    event.preventDefault()
-    if (shelf.dispatch('plan.add', { text, day }, 'key').ok) setText('')
-  }
+  const form = useCommandForm(
+    'plan',
+    { text: '' },
+    ({ text }) => shelf.dispatch('plan.add', { text, day }, 'key'),
+    true,
+  )
   return (
-    <form className="mt-3" onSubmit={add}>
-      <input
-        // biome-ignore lint/a11y/noAutofocus: it is what the panel is opened for
-        autoFocus
-        aria-label="A block"
-        placeholder="9:30-11 Model"
-        className="field w-full"
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-      />
+    <form className="mt-3 flex flex-col gap-1" {...form.ways}>
+      <Field form={form} name="text" label="A block" autoFocus placeholder="9:30-11 Model" />
+      <Problem form={form} />
     </form>
   )
 }

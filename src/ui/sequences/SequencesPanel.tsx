@@ -1,8 +1,9 @@
 import { Play, Trash2 } from 'lucide-react'
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import type { Deed, Sequence } from '@/core/model/kinds/sequence'
 import { timeOfDay } from '@/parts/Facts'
+import { Problem, useCommandForm } from '@/parts/form'
 import { Keys } from '@/parts/Keys'
 import { PanelSection } from '@/parts/PanelSection'
 import { SidePanel } from '@/parts/SidePanel'
@@ -34,25 +35,27 @@ function Record() {
   const shelf = useShelf()
   const done = usePage((page) => page.done)
   const [ticked, setTicked] = useState<number[]>([])
-  const [name, setName] = useState('')
   const tick = (at: number) =>
     setTicked(ticked.includes(at) ? ticked.filter((other) => other !== at) : [...ticked, at])
-  const keep = (event: FormEvent) => {
-    event.preventDefault()
-    const deeds = done
-      .filter(({ at }) => ticked.includes(at))
-      .map(({ command, args }): Deed => ({ command, args }))
-    if (shelf.dispatch('sequence.keep', { name, deeds }, 'key').ok) {
-      setTicked([])
-      setName('')
-    }
-  }
+  const form = useCommandForm(
+    'sequence',
+    { name: '' },
+    ({ name }) => {
+      const deeds = done
+        .filter(({ at }) => ticked.includes(at))
+        .map(({ command, args }): Deed => ({ command, args }))
+      const outcome = shelf.dispatch('sequence.keep', { name, deeds }, 'key')
+      if (outcome.ok) setTicked([])
+      return outcome
+    },
+    true,
+  )
   return (
     <PanelSection name="What you did last">
       {done.length === 0 ? (
         <p className="mt-1.5 text-soft">Nothing yet since this page was opened.</p>
       ) : null}
-      <form onSubmit={keep}>
+      <form {...form.ways}>
         <ol className="mt-1.5 max-h-[38vh] overflow-auto">
           {done.map(({ says, at }) => (
             <li key={at}>
@@ -71,17 +74,17 @@ function Record() {
             aria-label="Name of the sequence"
             placeholder="its name"
             className="field min-w-0 flex-1"
-            value={name}
-            onChange={(event) => setName(event.target.value)}
+            {...form.register('name')}
           />
           <button
             type="submit"
             className="btn btn-main"
-            disabled={ticked.length === 0 || !name.trim()}
+            disabled={ticked.length === 0 || !form.watch('name').trim()}
           >
             Keep {ticked.length || ''}
           </button>
         </div>
+        <Problem form={form} />
       </form>
     </PanelSection>
   )

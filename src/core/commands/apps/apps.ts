@@ -5,6 +5,7 @@ import {
   type Env,
   nameArgument,
   no,
+  noTo,
   type Refusal,
   type Result,
   refused,
@@ -308,12 +309,13 @@ const add = command({
   unlisted: true,
   args: { name: string().required(), address: string().required().max(2000), icon: string() },
   plan: (draft, { name, address, icon }, env) => {
-    if (!name.trim()) return no('An app needs a name: type at least one letter.')
-    if (name.trim().length > 40) return no('That name is too long: use at most 40 letters.')
+    if (!name.trim()) return noTo('name', 'An app needs a name: type at least one letter.')
+    if (name.trim().length > 40)
+      return noTo('name', 'That name is too long: use at most 40 letters.')
     if (icon && !icon.startsWith('data:image/'))
       return no('An icon has to be a picture that is embedded.')
     const found = addressOf(address)
-    if ('problem' in found) return no(found.problem)
+    if ('problem' in found) return noTo('address', found.problem)
     const id = env.id('app')
     draft.apps[id] = { id, name: name.trim(), address: found.href, ...(icon && { icon }) }
     const free = draft.slots.indexOf(null)

@@ -1,5 +1,5 @@
 import { array, boolean, mixed } from 'yup'
-import { command, nameArgument, no, type Refusal, refused } from '@/core/commands/command'
+import { command, nameArgument, no, noTo, type Refusal, refused } from '@/core/commands/command'
 import type { DocumentInfo } from '@/core/model/kinds/document'
 import { DOCUMENT } from '@/core/model/kinds/document'
 import type { Look } from '@/core/model/kinds/look'
@@ -24,7 +24,7 @@ const set = command({
   plan: (draft, { document, title, unsaved }) => {
     const found = known(draft, { document })
     if (refused(found)) return found
-    if (title?.trim() === '') return no('A document needs a title.')
+    if (title?.trim() === '') return noTo('title', 'A document needs a title.')
     if (title !== undefined) found.title = title.trim()
     if (unsaved !== undefined) found.unsaved = unsaved
     return undefined

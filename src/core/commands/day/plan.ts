@@ -1,6 +1,6 @@
 import { array, boolean, number, object, string } from 'yup'
 import { goTo } from '@/core/commands/change'
-import { command, no, type Refusal, refused } from '@/core/commands/command'
+import { command, no, noTo, type Refusal, refused } from '@/core/commands/command'
 import { named } from '@/core/commands/places'
 import { type Block, PLAN_MOST } from '@/core/model/kinds/block'
 import { currentId, desktop } from '@/core/model/selectors'
@@ -44,7 +44,7 @@ const add = command({
   },
   plan: (draft, { text, day }, env) => {
     const typed = typedBlock(text, day ?? env.now)
-    if ('problem' in typed) return no(typed.problem)
+    if ('problem' in typed) return noTo('text', typed.problem)
     const found = named(draft, typed.name)
     if (refused(found)) return found
     const refusal = roomFor(draft, 1)

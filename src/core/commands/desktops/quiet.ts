@@ -1,7 +1,7 @@
 import { array, number, string } from 'yup'
 import { isQuiet } from '@/core/attention/waiting'
 import { askAbout } from '@/core/commands/asking'
-import { command, no, refused } from '@/core/commands/command'
+import { command, noTo, refused } from '@/core/commands/command'
 import { named } from '@/core/commands/places'
 
 const quiet = command({
@@ -19,7 +19,7 @@ const quiet = command({
     const found = named(draft, args.desktop)
     if (refused(found)) return found
     if (args.until !== undefined && args.until <= now)
-      return no('That time is over. Choose a later one.')
+      return noTo('until', 'That time is over. Choose a later one.')
     const { lets: before = [] } = found.quiet ?? {}
     const given = args.until !== undefined || args.lets !== undefined
     if (isQuiet(found, now) && !given) {
