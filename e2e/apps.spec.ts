@@ -364,6 +364,10 @@ test('a table is edited, sorted, filtered and grown by keyboard and pointer', as
   await expect(table.getByRole('gridcell', { name: '22', exact: true })).toBeFocused()
   await shelf.press('Control+z')
   await expect(table.getByRole('gridcell', { name: '18', exact: true })).toBeVisible()
+  // All of it, from the first cell on, wherever one is.
+  await shelf.press('Control+a')
+  await expect(table.getByRole('gridcell', { name: 'HR-01' })).toHaveClass(/in-range/)
+  await shelf.press('Control+Home')
   await table.getByRole('columnheader', { name: 'new cm' }).click()
   await expect(table.getByRole('row').nth(1)).toContainText('HR-08')
   await table.getByRole('textbox', { name: 'Filter rows' }).fill('kestrel')

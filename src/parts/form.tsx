@@ -117,7 +117,11 @@ export function Field<T extends FieldValues>({
         />
         {after}
       </label>
-      {message ? <Wrong id={wrong}>{message}</Wrong> : null}
+      {message ? (
+        <div className="ml-[90px]">
+          <Wrong id={wrong}>{message}</Wrong>
+        </div>
+      ) : null}
     </div>
   )
 }

@@ -18,10 +18,9 @@ const STEP = 5
 
 const tracksOf = ({ files = [] }: PlayerContent): Track[] => [...TUNES, ...files]
 
-/** Tunes made on the spot and files of one's own; they go on while one is elsewhere. */
-export default function Player({ document: id }: AppProps) {
+/** What plays, and how it is played on: heard by the tether as well, while one is elsewhere. */
+function usePlaying(id: string, content: PlayerContent | undefined) {
   const shelf = useShelf()
-  const content = useShownContent(PLAYER, id)
   const [playing, setPlaying] = useState(false)
   const sound = useRef<Sound | null>(null)
   const position = usePosition(playing, sound)
@@ -40,6 +39,7 @@ export default function Player({ document: id }: AppProps) {
     keep({ at: sound.current?.stop() ?? 0 })
     setPlaying(false)
   }
+  const toggle = () => (playing ? pause() : play(now().tune, now().at))
   const skip = () => play((now().tune + 1) % tracksOf(now()).length, 0)
   const nextTune = useRef(skip)
   nextTune.current = skip
@@ -49,35 +49,54 @@ export default function Player({ document: id }: AppProps) {
   useEffect(() => {
     report(shelf, id, { busy: playing, ...(playing && track && { says: `Plays ${track.name}` }) })
   }, [id, playing, track, shelf])
+  const at = playing ? position : (content?.at ?? 0)
+  return {
+    playing,
+    tracks,
+    track,
+    at,
+    play,
+    toggle,
+    skip,
+    seek: (to: number) => {
+      const within = Math.max(0, Math.min(to, (track?.length ?? 0) - 0.1))
+      if (playing) play(now().tune, within)
+      else keep({ at: within })
+    },
+    remove: (index: number) => {
+      const { tune, files = [] } = now()
+      if (playing && tune === index) pause()
+      const left = files.filter((_, other) => other !== index - TUNES.length)
+      keep({ files: left, ...(tune >= index && { tune: tune > index ? tune - 1 : 0, at: 0 }) })
+    },
+    add: (files: NonNullable<PlayerContent['files']>) =>
+      keep({ files: [...(now().files ?? []), ...files] }),
+    setVolume: (volume: number) => {
+      sound.current?.volume(volume)
+      keep({ volume })
+    },
+  }
+}
+
+type Playing = ReturnType<typeof usePlaying>
+
+/** Tunes made on the spot and files of one's own; they go on while one is elsewhere. */
+export default function Player({ document: id }: AppProps) {
+  const content = useShownContent(PLAYER, id)
+  const playing = usePlaying(id, content)
+  const { track, at, toggle, seek, skip } = playing
   useTether(
     id,
     track
       ? {
           says: track.name,
-          offered: playing,
-          controls: [pauseOr(playing), { id: 'next', label: 'Next tune', glyph: 'next' }],
+          offered: playing.playing,
+          controls: [pauseOr(playing.playing), { id: 'next', label: 'Next tune', glyph: 'next' }],
         }
       : null,
-    (control) => {
-      if (control === 'next') skip()
-      else if (playing) pause()
-      else play(now().tune, now().at)
-    },
+    (control) => (control === 'next' ? skip() : toggle()),
   )
   if (!content || !track) return null
-  const at = playing ? position : content.at
-  const seek = (to: number) => {
-    const within = Math.max(0, Math.min(to, track.length - 0.1))
-    if (playing) play(content.tune, within)
-    else keep({ at: within })
-  }
-  const toggle = () => (playing ? pause() : play(content.tune, content.at))
-  const remove = (index: number) => {
-    if (playing && content.tune === index) pause()
-    const files = (now().files ?? []).filter((_, other) => other !== index - TUNES.length)
-    const { tune } = now()
-    keep({ files, ...(tune >= index && { tune: tune > index ? tune - 1 : 0, at: 0 }) })
-  }
   const keys = (event: KeyboardEvent) => {
     const { key, target } = event
     if (event.altKey || event.ctrlKey || target instanceof HTMLInputElement) return
@@ -96,8 +115,8 @@ export default function Player({ document: id }: AppProps) {
       onKeyDown={keys}
     >
       <div className="flex items-center gap-2">
-        <Tool label={playing ? 'Pause' : 'Play'} onClick={toggle}>
-          {playing ? <Pause size={18} /> : <Play size={18} />}
+        <Tool label={playing.playing ? 'Pause' : 'Play'} onClick={toggle}>
+          {playing.playing ? <Pause size={18} /> : <Play size={18} />}
         </Tool>
         <Tool label="Next tune" onClick={skip}>
           <SkipForward size={16} />
@@ -105,7 +124,7 @@ export default function Player({ document: id }: AppProps) {
         <span role="status" className="min-w-0 flex-1 truncate font-semibold">
           {track.name}
         </span>
-        <AddFiles onAdd={(files) => keep({ files: [...(now().files ?? []), ...files] })} />
+        <AddFiles onAdd={playing.add} />
         <span className="font-mono text-[12px] tabular-nums">
           {clock(at)} / {clock(track.length)}
         </span>
@@ -122,27 +141,7 @@ export default function Player({ document: id }: AppProps) {
         value={Math.floor(at)}
         onChange={(event) => seek(Number(event.target.value))}
       />
-      <ul aria-label="Tunes" className="min-h-0 flex-1 overflow-auto">
-        {tracks.map(({ name, length }, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: the same file may be there twice
-          <li key={`${index} ${name}`} className="flex items-center">
-            <button
-              type="button"
-              aria-current={index === content.tune ? 'true' : undefined}
-              className="flex min-w-0 flex-1 px-2 py-1.5 text-left hover:bg-ink/6 aria-[current]:font-semibold"
-              onClick={() => play(index, 0)}
-            >
-              <span className="min-w-0 flex-1 truncate">{name}</span>
-              <span className="font-mono text-[12px] text-soft">{clock(length)}</span>
-            </button>
-            {index < TUNES.length ? null : (
-              <Tool label={`Remove ${name}`} onClick={() => remove(index)}>
-                <Trash2 size={13} />
-              </Tool>
-            )}
-          </li>
-        ))}
-      </ul>
+      <Tunes playing={playing} current={content.tune} />
       <label className="flex items-center gap-2">
         Volume
         <input
@@ -152,14 +151,42 @@ export default function Player({ document: id }: AppProps) {
           step={0.05}
           className="min-w-0 flex-1 accent-ink"
           value={content.volume}
-          onChange={(event) => {
-            const volume = Number(event.target.value)
-            sound.current?.volume(volume)
-            keep({ volume })
-          }}
+          onChange={(event) => playing.setVolume(Number(event.target.value))}
         />
       </label>
     </div>
+  )
+}
+
+function Tunes({
+  playing: { tracks, play, remove },
+  current,
+}: {
+  playing: Playing
+  current: number
+}) {
+  return (
+    <ul aria-label="Tunes" className="min-h-0 flex-1 overflow-auto">
+      {tracks.map(({ name, length }, index) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the same file may be there twice
+        <li key={`${index} ${name}`} className="flex items-center">
+          <button
+            type="button"
+            aria-current={index === current ? 'true' : undefined}
+            className="flex min-w-0 flex-1 px-2 py-1.5 text-left hover:bg-ink/6 aria-[current]:font-semibold"
+            onClick={() => play(index, 0)}
+          >
+            <span className="min-w-0 flex-1 truncate">{name}</span>
+            <span className="font-mono text-[12px] text-soft">{clock(length)}</span>
+          </button>
+          {index < TUNES.length ? null : (
+            <Tool label={`Remove ${name}`} onClick={() => remove(index)}>
+              <Trash2 size={13} />
+            </Tool>
+          )}
+        </li>
+      ))}
+    </ul>
   )
 }
 

@@ -1,7 +1,16 @@
 'use client'
 import { ArrowLeft, ExternalLink, Keyboard, RotateCw } from 'lucide-react'
-import { type FormEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import {
+  type FormEvent,
+  type RefObject,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react'
 import { addressOf } from '@/core/formats/address'
+import type { DocumentId } from '@/core/model/ids'
 import { giveKeys, watchFrame } from '@/parts/pageFrames'
 import { Tool } from '@/parts/Tool'
 import { changeContent, useTyped } from '@/store/documents/documents'
@@ -23,103 +32,35 @@ export default function WebPage({ document: id }: AppProps) {
   const last = visited?.at(-1) ?? ''
   // Pages that ship with Kite Shelf are kept as paths, wherever it runs.
   const address = last.startsWith('/') ? location.origin + last : last
-  const [typed, setTyped] = useTyped(id, 'address')
-  // Emptied by hand it stays empty as long as one is in it.
-  const [emptied, setEmptied] = useState(false)
-  const [problem, setProblem] = useState('')
   const [round, setRound] = useState(0)
-  // Whether the page that is shown takes the keys by itself, and the one that is shown all the same.
-  const [takes, setTakes] = useState(false)
-  const [wanted, setWanted] = useState('')
-  const frame = useRef<HTMLIFrameElement>(null)
-  const frameRef = useCallback(
-    (element: HTMLIFrameElement | null) => {
-      frame.current = element
-      if (element) watchFrame(shelf, element, () => setTakes(true))
-    },
-    [shelf],
-  )
+  const frame = useRef<HTMLIFrameElement | null>(null)
   const framing = useFraming(address)
-  const ours = last.startsWith('/pages/')
   const outside = address !== '' && (content?.outside || framing?.framed === false)
-  // Known to our own pages only, so that they may pass keys on.
-  const token = useMemo(() => newId('page'), [])
   if (!visited) return null
-  const keepAs = (next: string[], outside = content?.outside ?? false) =>
+  const keep = (next: string[], outside = content?.outside ?? false) =>
     changeContent(
       shelf,
       id,
       { visited: next.slice(-50), ...(outside && { outside }) } satisfies WebContent,
       'saved',
     )
-  const keep = (next: string[]) => keepAs(next)
   const openAlone = () => {
     // At once: the browser opens windows only as the answer to a push.
     openOutside(shelf, id, address)
-    keepAs(visited, true)
-  }
-  const go = (event: FormEvent) => {
-    event.preventDefault()
-    const found = addressOf((typed || address).replace(location.origin, ''))
-    if ('problem' in found) return setProblem(found.problem)
-    setProblem('')
-    setTyped('')
-    setTakes(false)
-    if (found.href !== last) keep([...visited, found.href])
+    keep(visited, true)
   }
   return (
     <>
-      <form className="bar gap-1.5" onSubmit={go}>
-        <Tool
-          label="Back"
-          disabled={visited.length < 2}
-          onClick={() => {
-            setTyped('')
-            keep(visited.slice(0, -1))
-          }}
-        >
-          <ArrowLeft size={15} />
-        </Tool>
-        <Tool label="Load again" disabled={!address} onClick={() => setRound(round + 1)}>
-          <RotateCw size={14} />
-        </Tool>
-        <input
-          data-autofocus={outside ? undefined : ''}
-          aria-label="Address"
-          aria-invalid={problem !== ''}
-          placeholder="example.org"
-          className="field min-h-7 min-w-0 flex-1"
-          value={typed || (emptied ? '' : address.replace(location.origin, ''))}
-          onChange={(event) => {
-            setTyped(event.target.value)
-            setEmptied(!event.target.value)
-          }}
-          onBlur={() => setEmptied(false)}
-          onKeyDown={(event) => {
-            if (event.key !== 'ArrowDown' || event.altKey || !frame.current) return
-            event.preventDefault()
-            giveKeys(shelf, frame.current)
-          }}
-        />
-        {address ? (
-          <Tool
-            label="Give the keys to the page, ↓"
-            onClick={() => frame.current && giveKeys(shelf, frame.current)}
-          >
-            <Keyboard size={15} />
-          </Tool>
-        ) : null}
-        {address && !content?.outside ? (
-          <Tool label="Show it in a browser window of its own" onClick={openAlone}>
-            <ExternalLink size={14} />
-          </Tool>
-        ) : null}
-      </form>
-      {problem ? (
-        <p role="alert" className="border-seam border-b border-dashed px-3 py-1.5 text-alarm">
-          {problem}
-        </p>
-      ) : null}
+      <AddressBar
+        id={id}
+        address={address}
+        outside={outside}
+        onGo={(href) => href !== last && keep([...visited, href])}
+        onBack={visited.length < 2 ? null : () => keep(visited.slice(0, -1))}
+        onAgain={() => setRound(round + 1)}
+        onKeys={() => frame.current && giveKeys(shelf, frame.current)}
+        onAlone={content?.outside ? null : openAlone}
+      />
       {framing?.framed === null ? (
         <p className="flex flex-wrap items-center gap-x-2 border-seam border-b border-dashed px-3 py-1 text-[12px] text-soft">
           <span className="min-w-0 flex-1 basis-48">
@@ -139,32 +80,160 @@ export default function WebPage({ document: id }: AppProps) {
               ? 'It is shown in a browser window of its own.'
               : 'This site doesn’t allow embedding.'
           }
-          {...(framing?.framed !== false && { onInside: () => keepAs(visited, false) })}
+          {...(framing?.framed !== false && { onInside: () => keep(visited, false) })}
         />
-      ) : takes && wanted !== address ? (
-        <div role="alert" className="m-auto flex flex-col items-center gap-3 p-4 text-center">
-          <p>This page kept grabbing the keyboard, so it was stopped.</p>
-          <button type="button" className="btn" onClick={() => setWanted(address)}>
-            Show it anyway
-          </button>
-        </div>
       ) : address ? (
-        <div className="frame-holder flex min-h-0 flex-1" data-frame={address}>
-          <iframe
-            key={`${address} ${round}`}
-            ref={frameRef}
-            title={address}
-            src={ours ? `${address}?kite=${token}` : address}
-            data-page={ours ? token : ''}
-            sandbox="allow-scripts allow-forms"
-            referrerPolicy="no-referrer"
-            className="min-w-0 flex-1 bg-white"
-          />
-        </div>
+        <Framed
+          key={address}
+          address={address}
+          ours={last.startsWith('/pages/')}
+          round={round}
+          frame={frame}
+        />
       ) : (
         <p className="m-auto p-4 text-soft">Type an address above.</p>
       )}
     </>
+  )
+}
+
+/** Where one is, and where one goes by typing. */
+function AddressBar({
+  id,
+  address,
+  outside,
+  onGo,
+  onBack,
+  onAgain,
+  onKeys,
+  onAlone,
+}: {
+  id: DocumentId
+  address: string
+  outside: boolean
+  onGo(href: string): void
+  /** Null where there is nothing to go back to. */
+  onBack: (() => void) | null
+  onAgain(): void
+  onKeys(): void
+  /** Null where it is in a window of its own already. */
+  onAlone: (() => void) | null
+}) {
+  const [typed, setTyped] = useTyped(id, 'address')
+  // Emptied by hand it stays empty as long as one is in it.
+  const [emptied, setEmptied] = useState(false)
+  const [problem, setProblem] = useState('')
+  const shown = address.replace(location.origin, '')
+  const go = (event: FormEvent) => {
+    event.preventDefault()
+    const found = addressOf((typed || address).replace(location.origin, ''))
+    setProblem('problem' in found ? found.problem : '')
+    if ('problem' in found) return
+    setTyped('')
+    onGo(found.href)
+  }
+  return (
+    <>
+      <form className="bar gap-1.5" onSubmit={go}>
+        <Tool
+          label="Back"
+          disabled={onBack === null}
+          onClick={() => {
+            setTyped('')
+            onBack?.()
+          }}
+        >
+          <ArrowLeft size={15} />
+        </Tool>
+        <Tool label="Load again" disabled={!address} onClick={onAgain}>
+          <RotateCw size={14} />
+        </Tool>
+        <input
+          data-autofocus={outside ? undefined : ''}
+          aria-label="Address"
+          aria-invalid={problem !== ''}
+          placeholder="example.org"
+          className="field min-h-7 min-w-0 flex-1"
+          value={typed || (emptied ? '' : shown)}
+          onChange={(event) => {
+            setTyped(event.target.value)
+            setEmptied(!event.target.value)
+          }}
+          onBlur={() => setEmptied(false)}
+          onKeyDown={(event) => {
+            if (event.key !== 'ArrowDown' || event.altKey || !address) return
+            event.preventDefault()
+            onKeys()
+          }}
+        />
+        {address ? (
+          <Tool label="Give the keys to the page, ↓" onClick={onKeys}>
+            <Keyboard size={15} />
+          </Tool>
+        ) : null}
+        {address && onAlone ? (
+          <Tool label="Show it in a browser window of its own" onClick={onAlone}>
+            <ExternalLink size={14} />
+          </Tool>
+        ) : null}
+      </form>
+      {problem ? (
+        <p role="alert" className="border-seam border-b border-dashed px-3 py-1.5 text-alarm">
+          {problem}
+        </p>
+      ) : null}
+    </>
+  )
+}
+
+/** The page itself; one that takes the keys by itself again and again is shown when it is wanted. */
+function Framed({
+  address,
+  ours,
+  round,
+  frame,
+}: {
+  address: string
+  /** Whether it ships with Kite Shelf. */
+  ours: boolean
+  /** Counts up when it is to be loaded again. */
+  round: number
+  frame: RefObject<HTMLIFrameElement | null>
+}) {
+  const shelf = useShelf()
+  const [takes, setTakes] = useState(false)
+  const [wanted, setWanted] = useState(false)
+  // Known to our own pages only, so that they may pass keys on.
+  const token = useMemo(() => newId('page'), [])
+  const hold = useCallback(
+    (element: HTMLIFrameElement | null) => {
+      frame.current = element
+      if (element) watchFrame(shelf, element, () => setTakes(true))
+    },
+    [shelf, frame],
+  )
+  if (takes && !wanted)
+    return (
+      <div role="alert" className="m-auto flex flex-col items-center gap-3 p-4 text-center">
+        <p>This page kept grabbing the keyboard, so it was stopped.</p>
+        <button type="button" className="btn" onClick={() => setWanted(true)}>
+          Show it anyway
+        </button>
+      </div>
+    )
+  return (
+    <div className="frame-holder flex min-h-0 flex-1" data-frame={address}>
+      <iframe
+        key={round}
+        ref={hold}
+        title={address}
+        src={ours ? `${address}?kite=${token}` : address}
+        data-page={ours ? token : ''}
+        sandbox="allow-scripts allow-forms"
+        referrerPolicy="no-referrer"
+        className="min-w-0 flex-1 bg-white"
+      />
+    </div>
   )
 }
 

@@ -121,19 +121,7 @@ export async function begin(
   const isThere = ({ id }: Step) => !unwritten.has(id)
   const keeping = new Keeping(stores.slots, written, revision, slots, steps, history, isThere)
   const journal = new Journal(shelf, stores.journal)
-  const keeper = new Keeper({
-    write: () => writeAll(shelf, keeping, journal, log.seq),
-    saving: () => setSaving(shelf, { state: 'saving' }),
-    saved: () => {
-      setSaving(shelf, { state: 'saved' })
-      setHealth(shelf, 'database', { is: 'good', says: 'Every change is saved.' })
-    },
-    failed: (error) => {
-      const why = whyNotKept(error)
-      setSaving(shelf, { state: 'failed', why })
-      setHealth(shelf, 'database', { is: 'amiss', says: why })
-    },
-  })
+  const keeper = keeperOf(shelf, () => writeAll(shelf, keeping, journal, log.seq))
   const folder = new FolderCopy(stores.slots, name)
   const touched = new Set<DocumentId>()
   const writer = spare
@@ -162,18 +150,14 @@ export async function begin(
     own(shelf).opened = null
     provideCatalogue(shelf, null)
   }
-  let noting = false
+  const note = together(() => {
+    copies.note(shelf.state(), touched)
+    touched.clear()
+  })
   const changed = () => {
     keeper.soon()
     copies.soon()
-    if (noting) return
-    // In the log it is at once: all of one moment together.
-    noting = true
-    queueMicrotask(() => {
-      noting = false
-      copies.note(shelf.state(), touched)
-      touched.clear()
-    })
+    note()
   }
   provideCatalogue(shelf, stores.slots)
   provideContents(shelf, {
@@ -208,17 +192,7 @@ export async function begin(
     journal.add([{ kind, to: currentId(shelf.state()), at: shelf.clock(), by: 'app' }])
     keeper.soon()
   }, signal)
-  const flush = () => void keeper.flush()
-  addEventListener('pagehide', flush, { signal })
-  document.addEventListener(
-    'visibilitychange',
-    () => {
-      flush()
-      // Who leaves may not come back for long.
-      if (document.visibilityState === 'hidden') void copies.now()
-    },
-    { signal },
-  )
+  writeWhenLeft(keeper, copies, signal)
   signal.addEventListener('abort', () => {
     stopSessions()
     offJournal()
@@ -313,6 +287,46 @@ function settleLater(shelf: Shelf, settle: () => Promise<void>): void {
       setHealth(shelf, 'snapshot', { is: 'amiss', says })
     }
   }, PAUSE)
+}
+
+/** Writes, and says how that went. */
+const keeperOf = (shelf: Shelf, write: () => Promise<void>): Keeper =>
+  new Keeper({
+    write,
+    saving: () => setSaving(shelf, { state: 'saving' }),
+    saved: () => {
+      setSaving(shelf, { state: 'saved' })
+      setHealth(shelf, 'database', { is: 'good', says: 'Every change is saved.' })
+    },
+    failed: (error) => {
+      const why = whyNotKept(error)
+      setSaving(shelf, { state: 'failed', why })
+      setHealth(shelf, 'database', { is: 'amiss', says: why })
+    },
+  })
+
+/** Does at once, and once, what is asked for several times in one moment. */
+function together(work: () => void): () => void {
+  let asked = false
+  return () => {
+    if (asked) return
+    asked = true
+    queueMicrotask(() => {
+      asked = false
+      work()
+    })
+  }
+}
+
+/** Who leaves may not come back for long. */
+function writeWhenLeft(keeper: Keeper, copies: Copies, signal: AbortSignal): void {
+  const flush = () => void keeper.flush()
+  addEventListener('pagehide', flush, { signal })
+  const seen = () => {
+    flush()
+    if (document.visibilityState === 'hidden') void copies.now()
+  }
+  document.addEventListener('visibilitychange', seen, { signal })
 }
 
 /** A store that does not answer does not keep the person out, in milliseconds. */

@@ -1,11 +1,8 @@
 import { type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
-import type { Direction } from '@/core/geometry/direction'
 import type { Size } from '@/core/geometry/rect'
-import { type Shelves, SIZES, standOnShelves } from '@/core/geometry/shelves'
+import { type Shelves, standOnShelves } from '@/core/geometry/shelves'
 import { timeOn } from '@/core/journal/time'
-import { THIS } from '@/core/keys/bindings'
 import type { DocumentId, WindowId } from '@/core/model/ids'
-import { EVERY } from '@/core/model/kinds/window'
 import { currentId, focusedWindow, focusId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { BENCH, isNarrow, LINE } from '@/parts/room'
@@ -13,18 +10,18 @@ import { useLooked } from '@/store/documents/texts'
 import { useToday } from '@/store/journal'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
-import { useCloseLook } from '@/ui/window/closely'
-import { BENCH_ID, Bench } from './Bench'
+import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
+import { Bench } from './Bench'
 import { BenchActs } from './BenchActs'
-import { NO_BURST, searchIn, sentBy, sentWith } from './burst'
 import { useLoftDrag } from './dragging'
 import { LoftHead } from './LoftHead'
 import { Marks } from './Marks'
-import { drawBand, toggleMark } from './marking'
+import { drawBand } from './marking'
 import { type LoftRow, loftRows } from './rows'
 import { ShelfRow } from './ShelfRow'
-import { aside, type Choice, settle, toLetter, updown } from './walking'
+import { useActs } from './useActs'
+import { useSending } from './useSending'
+import { type Choice, settle } from './walking'
 
 /**
  * The whole of it at once: every desktop a shelf, every window standing on it. The windows are
@@ -75,69 +72,13 @@ export function Loft() {
   const row = is === 'desktop' ? valid.row : null
   const one = valid.window ?? null
   const some: WindowId[] = marked.length ? marked : one ? [one] : []
-  const burst = useRef(NO_BURST)
-  // When the key was pressed, not when a busy page comes to it.
-  const pressed = useRef(0)
-  const send = (to: string) => {
-    if (!some.length) return
-    const now = pressed.current
-    const before = sentWith(burst.current, to, now)
-    const windows = [...before, ...some]
-    // The same letter soon after: all of them in one step, to be taken back together.
-    if (before.length > 0) shelf.dispatch('history.undo', {}, 'app')
-    if (!shelf.dispatch('window.sendAll', { windows, to }, 'key').ok) return
-    shelf.page.setState({ marked: [] })
-    burst.current = sentBy(burst.current, to, windows, now)
-  }
-  const go = (to: Choice) => {
-    shelf.closeLoft()
-    if (rows.find(({ id }) => id === to.row)?.is === 'stowed')
-      return void shelf.dispatch('desktop.bring', { desktop: to.row }, 'key')
-    if (to.window) shelf.dispatch('window.focus', { window: to.window }, 'key')
-    else if (by === 'app') shelf.dispatch('app.launch', { app: to.row }, 'key')
-    else if (to.row !== EVERY && to.row !== currentId(state))
-      shelf.dispatch('desktop.go', { to: to.row }, 'key')
-  }
-  const look = useCloseLook(one)
-  const resize = (to: number) => shelf.dispatch('settings.set', { loft: to }, 'key')
-  const acts: Acts = {
-    'loft:walk': ({ to }: { to: Direction }) =>
-      setChoice(
-        to === 'left' || to === 'right'
-          ? aside(valid, rows, shelves, to === 'left' ? -1 : 1)
-          : updown(valid, rows, shelves, to === 'up' ? -1 : 1),
-      ),
-    'loft:go': () => go(valid),
-    'loft:pick': ({ nth }: { nth: number }) => {
-      const window = rows.find(({ id }) => id === valid.row)?.windows[nth - 1]?.id
-      if (window) go({ row: valid.row, window })
-    },
-    'loft:mark': (_, key) => one && look(key, () => toggleMark(shelf, one)),
-    'loft:send': ({ to }: { to: string }) => send(to),
-    'loft:row': ({ to }: { to: string }) => setChoice(toLetter(to, state, valid)),
-    'loft:more': () => shelf.page.setState({ pending: THIS }),
-    'loft:filter': () => toFilter(filter, setFilter),
-    'loft:larger': () => resize(Math.min(SIZES.most, Math.round(shelves.size * LARGER))),
-    'loft:smaller': () => resize(Math.max(SIZES.least, Math.round(shelves.size / LARGER))),
-    'loft:fit': () => resize(0),
-    'loft:benchUp': () => document.getElementById(BENCH_ID)?.scrollBy(0, -BENCH_STEP),
-    'loft:benchDown': () => document.getElementById(BENCH_ID)?.scrollBy(0, BENCH_STEP),
-    'loft:leave': shelf.closeLoft,
-  }
-  const hear = usePlaceKeys('loft', acts, () => ({ window: one, windows: marked, desktop: row }))
+  const { send, hear } = useSending(some, setFilter)
+  const { acts, go } = useActs({ rows, shelves, valid, setChoice, filter, setFilter, send })
+  const said = usePlaceKeys('loft', acts, () => ({ window: one, windows: marked, desktop: row }))
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.ctrlKey || event.metaKey) return
     // The bench is scrolled by its own keys when it was gone to by Tab; Escape leaves everywhere.
-    if (event.target !== place.current && event.key !== 'Escape') return
-    pressed.current = event.timeStamp
-    const search = searchIn(burst.current, event.key, pressed.current)
-    if (search === null) return void hear(event)
-    // Who types letters in quick succession looks for something: what they did is taken back.
-    event.preventDefault()
-    shelf.dispatch('history.undo', {}, 'key')
-    burst.current = NO_BURST
-    setFilter(search)
-    shelf.say(`Searching for “${search}”. Nothing was sent.`)
+    if (event.target === place.current || event.key === 'Escape') hear(event, said)
   }
   return (
     <div
@@ -212,12 +153,6 @@ export function Loft() {
   )
 }
 
-/** By how much + and − change the size of windows. */
-const LARGER = 1.25
-
-/** How far the bench goes with a key, in pixels. */
-const BENCH_STEP = 160
-
 /** The documents of all windows, what is stowed among them. */
 const documentsOf = ({ windows, stowed }: State): DocumentId[] => [
   ...new Set(
@@ -226,12 +161,6 @@ const documentsOf = ({ windows, stowed }: State): DocumentId[] => [
     ),
   ),
 ]
-
-/** Opens the filter, or goes back to what is typed in it. */
-function toFilter(filter: string | null, set: (filter: string) => void): void {
-  if (filter === null) set('')
-  else document.getElementById('loft-filter')?.focus()
-}
 
 /** The chosen window, or its row while that is out of sight. */
 const choiceElement = ({ row, window }: Choice): Element | null => {
