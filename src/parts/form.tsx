@@ -127,7 +127,7 @@ export function Field<T extends FieldValues>({
 }
 
 /** What is wrong, told as soon as it stands there. */
-export const Wrong = ({ id, children }: { id?: string; children: ReactNode }) => (
+const Wrong = ({ id, children }: { id?: string; children: ReactNode }) => (
   <p id={id} role="alert" className="text-alarm">
     {children}
   </p>
