@@ -75,8 +75,6 @@ export interface PageState {
   pending: string
   /** Whether plain keys are commands, in the set of keys that has a layer. */
   layer: boolean
-  /** Keys that were told, and when. */
-  hinted: Record<string, number>
   /** What was done last, the latest last: a sequence is made from it. */
   done: Was[]
   /** Whether the shelf is loaded and the page may be drawn. */
@@ -107,7 +105,6 @@ export const FIRST: PageState = {
   elsewhere: [],
   pending: '',
   layer: false,
-  hinted: {},
   done: [],
   ready: false,
   takenOver: false,

@@ -55,6 +55,8 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
   const listeners = new Set<Heard>()
   const here = new Set<Heard>()
   const travellers = new Set<(step: number) => void>()
+  /** Keys that were told, and when. */
+  const hinted = new Map<string, number>()
   let count = 0
   /** The other views of the shelf; null before it is open. */
   let views: Views | null = null
@@ -149,12 +151,12 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
     }
     const named = by === 'pointer' ? keysFor(before.session.state, id, args) : undefined
     // The same is not told again and again.
-    const lately = named && at - (before.hinted[named] ?? 0) < HINT_EVERY
+    const lately = named && at - (hinted.get(named) ?? 0) < HINT_EVERY
     const keys = lately ? undefined : named
     const text = outcome.say ?? (named ? announce : undefined)
     if (text !== undefined) {
       patch.said = { text, step, count: ++count, ...(keys && { nextTime: keys }) }
-      if (keys) patch.hinted = { ...before.hinted, [keys]: at }
+      if (keys) hinted.set(keys, at)
     } else if (before.said?.refused && by !== 'app') patch.said = null
     const view = patch.view === undefined ? before.view : patch.view
     if (view && !isAbout(view, session.state)) patch.view = null

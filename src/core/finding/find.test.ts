@@ -1,6 +1,7 @@
 import { APPS, World } from '@testing/world'
 import { registry } from '@/core/commands/registry'
 import { desktopsFor, everything } from './find'
+import { partners } from './partners'
 import { rank } from './rank'
 import { Texts } from './texts'
 
@@ -106,4 +107,23 @@ test('every command that is listed can be run as it is, or asks which desktop', 
     return !registry.get(command)?.args.isValidSync(given, { strict: true })
   })
   expect(incomplete.map(({ command }) => command)).toEqual([])
+})
+
+test('a window is paired with what stands beside it first, then with what was used last', () => {
+  const world = new World()
+  const [left, middle, right, other] = ['Left', 'Middle', 'Right', 'Other'].map((title) =>
+    world.open('notes', title),
+  ) as [string, string, string, string]
+  const put = (window: string, x: number) => world.run('window.move', { window, x, y: 100 })
+  for (const [window, x] of [
+    [left, 0],
+    [middle, 300],
+    [right, 600],
+  ] as const)
+    put(window, x)
+  world.run('window.minimise', { window: other })
+  world.run('window.focus', { window: middle })
+  const names = partners(world.state, APPS, middle).map(({ title }) => title)
+  expect(names.slice(0, 2).sort()).toEqual(['Left', 'Right'])
+  expect(names).toHaveLength(3)
 })

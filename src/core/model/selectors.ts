@@ -120,6 +120,13 @@ export function shownFrame(state: State, window: Window): Rect {
   return frameOf(state, window)
 }
 
+/** Where a window stands in the arrangement of displays. */
+export function placeOf(state: State, window: Window): Rect {
+  const { x = 0, y = 0 } = state.displays[standsOn(state, window)] ?? {}
+  const frame = shownFrame(state, window)
+  return { ...frame, x: frame.x + x, y: frame.y + y }
+}
+
 /** An open desktop to put windows on: this one, or where the windows of a solo or pair came from. */
 export function openDesktop(state: State, id: DesktopId): DesktopId {
   const { kind, windows, origins } = desktop(state, id)

@@ -1,10 +1,10 @@
 import { Command } from 'cmdk'
 import { type ReactNode, useMemo, useState } from 'react'
 import { allApps, appOf } from '@/apps/list'
-import { type Found, openWindows } from '@/core/finding/find'
+import type { Found } from '@/core/finding/find'
+import { partners } from '@/core/finding/partners'
 import { rank } from '@/core/finding/rank'
 import type { WindowId } from '@/core/model/ids'
-import type { Window } from '@/core/model/kinds/window'
 import { title, window as windowOf } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { Dialog } from '@/parts/Dialog'
@@ -15,18 +15,12 @@ import { useShelf } from '@/store/useShelf'
 /** How many windows the short list has; more are found by typing. */
 const MOST = 8
 
-/** The second window of a pair: the latest used first, a digit or Enter picks, words narrow. */
+/** The second window of a pair: those beside it first, then the latest used; a digit or Enter picks, words narrow. */
 export function PairDialog({ id }: { id: WindowId }) {
   const shelf = useShelf()
   const [state] = useState(shelf.state)
   const [typed, setTyped] = useState('')
-  const all = useMemo(
-    () =>
-      openWindows(state, allApps(state.apps)).filter(
-        (one) => one.id !== id && canShare(state, windowOf(state, one.id)),
-      ),
-    [id, state],
-  )
+  const all = useMemo(() => partners(state, allApps(state.apps), id), [id, state])
   const shown = (typed.trim() ? rank(all, typed) : all).slice(0, MOST)
   const pick = (found: Found | undefined) => {
     if (!found) return
@@ -98,9 +92,3 @@ function Partner({
     </Command.Item>
   )
 }
-
-/** Whether a window can share a desktop: it has no largest size, and fills none yet. */
-const canShare = ({ desktops }: State, { limits, desktop }: Window): boolean =>
-  !limits.maxWidth &&
-  !limits.maxHeight &&
-  (desktop === 'every' || desktops[desktop]?.kind === 'open')

@@ -4,7 +4,6 @@ import { command, no, type Result, refused } from '@/core/commands/command'
 import { lookingAt, meant, onFramed, quoted, which } from '@/core/commands/meant'
 import { openWindow, visit } from '@/core/commands/opening'
 import { DIRECTIONS, type Direction, nearest, WHERE } from '@/core/geometry/direction'
-import type { Rect } from '@/core/geometry/rect'
 import { besideDisplay, standsOn } from '@/core/model/displays'
 import { CLOSED_KEPT } from '@/core/model/kinds/closed'
 import type { Window } from '@/core/model/kinds/window'
@@ -14,7 +13,7 @@ import {
   currentId,
   focusedWindow,
   isVisible,
-  shownFrame,
+  placeOf,
   summary,
   window,
 } from '@/core/model/selectors'
@@ -136,13 +135,6 @@ function toward(
   if (found) return { window: found.id }
   const beyond = here && besideDisplay(state, here, direction)
   return beyond && { display: beyond.id }
-}
-
-/** Where a window stands in the arrangement of displays. */
-function placeOf(state: State, window: Window): Rect {
-  const { x = 0, y = 0 } = state.displays[standsOn(state, window)] ?? {}
-  const frame = shownFrame(state, window)
-  return { ...frame, x: frame.x + x, y: frame.y + y }
 }
 
 const pad = command({
