@@ -505,3 +505,47 @@ test('windows are marked by Ctrl or Shift and a click, and by a band; a push on 
   await page.mouse.click((right ?? 0) + 12, (bottom ?? 0) + 12)
   await expect(page.locator('#loft')).toHaveCount(0)
 })
+
+test('empty desktops are chips below the others, walked by arrows, gone to and sent to', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({
+    Alps: { Ridge: 'table' },
+    Bare: {},
+    Moor: {},
+    Cirque: { Snow: 'table' },
+  })
+  await shelf.run('desktop.go', { to: id('Cirque') })
+  await shelf.press('Alt+/')
+  const row = (name: string) => page.locator(`[data-row="${id(name)}"]`)
+  const box = async (name: string) => {
+    const found = await row(name).boundingBox()
+    if (!found) throw new Error(name)
+    return found
+  }
+  const [alps, bare, moor, cirque] = [
+    await box('Alps'),
+    await box('Bare'),
+    await box('Moor'),
+    await box('Cirque'),
+  ]
+  expect(bare.y).toBe(moor.y)
+  expect(moor.x).toBeGreaterThan(bare.x + bare.width - 1)
+  expect(bare.y).toBeGreaterThanOrEqual(Math.max(alps.y + alps.height, cirque.y + cirque.height))
+  // Down from the last row to the first chip, along them, and back up.
+  await shelf.press('ArrowDown', 'ArrowRight')
+  await expect(row('Moor')).toHaveClass(/shelf-chosen/)
+  await shelf.press('ArrowLeft')
+  await expect(row('Bare')).toHaveClass(/shelf-chosen/)
+  await shelf.press('ArrowUp')
+  await expect(row('Cirque')).toHaveClass(/shelf-chosen/)
+  // By pointer a window goes there, and the chip is a row.
+  await shelf.drag(page.locator(`[data-standing="${id('Snow')}"]`), {
+    x: bare.x + 60,
+    y: bare.y + 20,
+  })
+  expect((await shelf.state()).windows[id('Snow')]?.desktop).toBe(id('Bare'))
+  await expect(page.locator(`[data-row="${id('Bare')}"] [data-standing]`)).toBeVisible()
+  expect((await box('Cirque')).y).toBeGreaterThan((await box('Bare')).y)
+})

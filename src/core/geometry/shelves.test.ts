@@ -146,3 +146,21 @@ test('what does not fit at the least legible size scrolls at that size; empty de
   const empty = standOnShelves(desktops(12, 0), small)
   expect(empty.height).toBe(12 * 40)
 })
+
+test('chips stand in a band below all else, side by side and beyond no edge', () => {
+  const room = { width: 1000, height: 700 }
+  const chips = Array.from({ length: 9 }, (_, at) => ({ id: `c${at}`, windows: [], chip: true }))
+  const { rows, height } = standOnShelves([...desktops(6, 3), ...chips], room)
+  const [above, below] = [rows.slice(0, 6), rows.slice(6)]
+  const bottom = Math.max(...above.map(({ top, height }) => top + height))
+  expect(height).toBeLessThanOrEqual(room.height)
+  expect(below.map(({ id }) => id)).toEqual(chips.map(({ id }) => id))
+  for (const [at, one] of below.entries()) {
+    expect(one.top).toBeGreaterThanOrEqual(bottom)
+    expect(one.left + one.width).toBeLessThanOrEqual(room.width)
+    const before = below[at - 1]
+    if (before?.top === one.top) expect(one.left).toBeGreaterThanOrEqual(before.left + before.width)
+  }
+  expect(new Set(below.map(({ top }) => top)).size).toBe(3)
+  expect(standOnShelves(chips, room).rows).toHaveLength(9)
+})

@@ -35,6 +35,8 @@ interface Given {
   windows: ({ id: string } & Size)[]
   /** Whether it holds nothing of what is looked for. */
   thin?: boolean
+  /** Whether nothing ever stands on it: it is only a head, in the band below the others. */
+  chip?: boolean
 }
 
 /** The head of a row, with its name. */
@@ -53,6 +55,9 @@ const BELOW = 6
 const INSET = 8
 /** So much wider than its window a caption is at most, where there is room. */
 const SPREAD = 56
+/** The least width of a chip, and what is free above their band. */
+const CHIP = 200
+const BAND = 8
 /** Between columns, and the least there is of one. */
 const SEAM = 20
 const LEAST_COLUMN = 264
@@ -68,13 +73,41 @@ const STEP = 2
 /**
  * Stands windows on shelves at true proportions: a row each, its head above its windows, which stand on
  * lines with a caption above. The rows stand in as many columns as make the windows largest with all
- * of them in sight, one column after the other. A thin row is an edge with nothing on it.
+ * of them in sight, one column after the other. A thin row is an edge with nothing on it. Chips, which
+ * come last, stand in a band below.
  *
  * @param room the area in CSS pixels; at least one window stands on every line however narrow
  * @param size of the miniatures in percent; 0 for the largest at which all rows fit into the room,
  *   or, where they do not even at the least legible one, for that
  */
-export function standOnShelves(rows: Given[], room: Size, size = 0): Shelves {
+export function standOnShelves(all: Given[], whole: Size, size = 0): Shelves {
+  const band = chips(
+    all.filter(({ chip }) => chip),
+    whole.width,
+  )
+  const rows = all.filter(({ chip }) => !chip)
+  const room = { width: whole.width, height: Math.max(0, whole.height - band.height) }
+  const above = standInColumns(rows, room, size)
+  const below = band.rows.map((row) => ({ ...row, top: row.top + above.height }))
+  return { ...above, rows: [...above.rows, ...below], height: above.height + band.height }
+}
+
+/** Where chips stand, side by side. */
+function chips(all: Given[], width: number): Pick<Shelves, 'rows' | 'height'> {
+  if (all.length === 0) return { rows: [], height: 0 }
+  const count = Math.max(1, Math.floor((width + SEAM) / (CHIP + SEAM)))
+  const each = Math.floor((width - (count - 1) * SEAM) / count)
+  const rows = all.map(({ id }, at) => ({
+    id,
+    left: (at % count) * (each + SEAM),
+    top: BAND + Math.floor(at / count) * EMPTY,
+    width: each,
+    height: EMPTY,
+  }))
+  return { rows, height: BAND + Math.ceil(all.length / count) * EMPTY }
+}
+
+function standInColumns(rows: Given[], room: Size, size: number): Shelves {
   const most = Math.max(1, Math.floor((room.width + SEAM) / (LEAST_COLUMN + SEAM)))
   const counts = Array.from({ length: Math.min(most, rows.length || 1) }, (_, at) => at + 1)
   const at = (columns: number, percent: number) => stood(rows, room, columns, percent)

@@ -18,6 +18,8 @@ export interface LoftRow {
   holds?: string
   /** Whether nothing on it matches what is looked for. */
   thin: boolean
+  /** Whether nothing stands on it: an empty desktop, or one that is put away. */
+  chip: boolean
 }
 
 /**
@@ -54,6 +56,7 @@ export function loftRows(
       name,
       windows,
       thin: words.length > 0 && windows.length === 0 && !matches(name),
+      chip: ids.length === 0,
     }
   }
   if (by === 'app')
@@ -70,9 +73,10 @@ export function loftRows(
     const titles = all.map((one) => title(state, one))
     const documents = all.map(({ document }) => document)
     const thin = words.length > 0 && !matches(`${name} stowed ${titles.join(' ')}`, documents)
-    return { id, is: 'stowed', name, windows: [], holds: titles.join(', '), thin }
+    return { id, is: 'stowed', name, windows: [], holds: titles.join(', '), thin, chip: true }
   })
-  return [...every, ...desktops, ...stowed]
+  // In the order in which they stand.
+  return [...every, ...desktops, ...stowed].sort((a, b) => Number(a.chip) - Number(b.chip))
 }
 
 const nameOf = (shelf: Shelf, app: string): string => appOf(shelf, app)?.name ?? app

@@ -27,6 +27,7 @@ export function settle(choice: Choice, rows: LoftRow[]): Choice {
  */
 export function aside(choice: Choice, rows: LoftRow[], shelves: Shelves, by: 1 | -1): Choice {
   const { row, window } = choice
+  if (isChip(row, rows)) return alongChips(choice, rows, by)
   const windows = rows.find(({ id }) => id === row)?.windows ?? []
   const at = windows.findIndex(({ id }) => id === window) + by
   if (at >= -1 && at < windows.length) return { row, window: windows[at]?.id ?? null }
@@ -47,11 +48,22 @@ const heightOf = ({ row, window }: Choice, { rows, places }: Shelves): number =>
 function beside(choice: Choice, rows: LoftRow[], shelves: Shelves, by: 1 | -1): LoftRow | null {
   const here = shelves.rows.find(({ id }) => id === choice.row)
   const y = heightOf(choice, shelves)
-  const lefts = [...new Set(shelves.rows.map(({ left }) => left))]
+  const columns = shelves.rows.filter(({ id }) => !isChip(id, rows))
+  const lefts = [...new Set(columns.map(({ left }) => left))]
   const left = lefts[lefts.indexOf(here?.left ?? 0) + by]
-  const there = shelves.rows.filter((one) => one.left === left && !isThin(one.id, rows))
+  const there = columns.filter((one) => one.left === left && !isThin(one.id, rows))
   const at = there.findLast(({ top }) => top <= y) ?? there[0]
   return rows.find(({ id }) => id === at?.id) ?? null
+}
+
+const isChip = (id: string, rows: LoftRow[]): boolean =>
+  rows.some((row) => row.id === id && row.chip)
+
+/** From chip to chip, line after line. */
+function alongChips(choice: Choice, rows: LoftRow[], by: 1 | -1): Choice {
+  const chips = rows.filter(({ chip, thin }) => chip && !thin)
+  const next = chips[chips.findIndex(({ id }) => id === choice.row) + by]
+  return next ? { row: next.id, window: null } : choice
 }
 
 const isThin = (id: string, rows: LoftRow[]): boolean =>
@@ -78,9 +90,27 @@ export function updown(choice: Choice, rows: LoftRow[], shelves: Shelves, by: 1 
   const lines = here ? linesOf(here, shelves) : []
   const line = lines[lines.indexOf(baselineOf(choice.window, shelves) ?? Number.NaN) + by]
   if (here && own && line !== undefined) return on(here, line)
-  const next = full[index + by]
+  const next = here?.chip ? chipAcross(here, full, shelves, by) : full[index + by]
   if (!next) return choice
   return on(next, linesOf(next, shelves).at(by > 0 ? 0 : -1))
+}
+
+/** The chip above or below one; above the first line, the last row. */
+function chipAcross(
+  here: LoftRow,
+  full: LoftRow[],
+  shelves: Shelves,
+  by: 1 | -1,
+): LoftRow | undefined {
+  const of = (row: LoftRow) => shelves.rows.find(({ id }) => id === row.id)
+  const own = of(here)
+  const beyond = full.filter((one) => one.chip && by * ((of(one)?.top ?? 0) - (own?.top ?? 0)) > 0)
+  const off = (one: LoftRow) => {
+    const { left = 0, top = 0 } = of(one) ?? {}
+    return Math.abs(top - (own?.top ?? 0)) * 100 + Math.abs(left - (own?.left ?? 0))
+  }
+  const [nearest] = beyond.sort((a, b) => off(a) - off(b))
+  return nearest ?? (by < 0 ? full.findLast(({ chip }) => !chip) : undefined)
 }
 
 /** What a window stands on, from the top. */
