@@ -54,8 +54,9 @@ const seen = (): string => {
     active.classList.contains('win-body') &&
     active.firstElementChild !== null &&
     !active.querySelector('[data-autofocus]')
+  // A verb of the bar that was pushed waits for the letter of a desktop.
   const asks =
-    'dialog[open], [role=dialog], [role=alertdialog], [role=menu], [aria-label="Name of the desktop"]'
+    'dialog[open], [role=dialog], [role=alertdialog], [role=menu], [aria-label="Name of the desktop"], .verb[aria-pressed=true]'
   const asking = document.querySelector(asks) !== null
   const byTab =
     active !== document.body &&

@@ -101,7 +101,7 @@ test.each([
   ['1920 × 1080', { width: 1552, height: 992 }, 24, 72, 90],
   ['2560 × 1440', { width: 2192, height: 1352 }, 40, 60, 110],
 ])(
-  'at %s all is in sight, and documents are %i desktops wide',
+  'at %s all is in sight, and documents are as wide as they have to be',
   (_, room, desktops, windows, least) => {
     const shelves = standOnShelves(mixed(desktops, windows), room)
     expect(shelves.height).toBeLessThanOrEqual(room.height)
