@@ -549,3 +549,25 @@ test('empty desktops are chips below the others, walked by arrows, gone to and s
   await expect(page.locator(`[data-row="${id('Bare')}"] [data-standing]`)).toBeVisible()
   expect((await box('Cirque')).y).toBeGreaterThan((await box('Bare')).y)
 })
+
+test('the bench gives way on a small page, and is brought and put away by a key and a push', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.furnish({ Alps: { Ridge: 'table' }, Bow: { Snow: 'table' } })
+  await page.setViewportSize({ width: 1024, height: 640 })
+  await shelf.press('Alt+/')
+  const bench = page.getByRole('complementary', { name: 'Bench' })
+  const area = page.locator('#windows')
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+  await expect(bench).toBeHidden()
+  expect((await area.boundingBox())?.width).toBe(1024)
+  await page.keyboard.press("'")
+  await expect(bench).toBeVisible()
+  expect((await area.boundingBox())?.width).toBe(1024 - 320)
+  // So it stays when the loft is opened again.
+  await shelf.press('Escape', 'Alt+/')
+  await expect(bench).toBeVisible()
+  await page.getByRole('button', { name: 'bench' }).click()
+  await expect(bench).toBeHidden()
+})

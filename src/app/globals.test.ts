@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { LINES, SIGN } from '@/core/look/look'
 import { HUES } from '@/core/model/kinds/look'
-import { BENCH, LINE, NARROW, rackWidth } from '@/parts/room'
+import { LINE, NARROW, rackWidth } from '@/parts/room'
 
 const css = ['tokens', 'desktop']
   .map((name) => readFileSync(join(__dirname, `styles/${name}.css`), 'utf8'))
@@ -83,7 +83,7 @@ test('what is worked out and what is drawn have the same room', () => {
   Object.assign(globalThis, { innerWidth: NARROW + 1 })
   const wide = rackWidth()
   Object.assign(globalThis, { innerWidth: NARROW })
-  expect([px('rack-wide'), px('line'), px('bench')]).toEqual([[wide], [LINE], [BENCH]])
+  expect([px('rack-wide'), px('line')]).toEqual([[wide], [LINE]])
   // On a narrow page, and furled.
   expect(px('rack')).toEqual([rackWidth(), rackWidth()])
   expect(css).toContain(`@custom-variant narrow (@media (width <= ${NARROW}px))`)

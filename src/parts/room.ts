@@ -1,6 +1,6 @@
 /** What parts of the page take of its room, in CSS pixels; `tokens.css` has the same for what is drawn. */
 
-/** Up to this width rack and loft make do with less. */
+/** Up to this width the rack makes do with less. */
 export const NARROW = 1000
 
 export const isNarrow = (): boolean => innerWidth <= NARROW
@@ -12,6 +12,3 @@ export const rackWidth = (): number => (isNarrow() ? RACK.narrow : RACK.wide)
 
 /** The line at the bottom. */
 export const LINE = 36
-
-/** The bench at the right of the loft, where the page is not narrow. */
-export const BENCH = 320

@@ -41,7 +41,7 @@ test.each(Object.keys(KEY_SETS) as KeySet[])(
 )
 
 test('the card is searched by words of keys and of what they do', () => {
-  const found = searchCard(card(new World()), 'loft bench')
+  const found = searchCard(card(new World()), 'scroll bench')
   expect(found).toEqual([
     { name: 'In the loft', rows: [{ keys: 'PageUp PageDown', does: 'scroll the bench' }] },
   ])

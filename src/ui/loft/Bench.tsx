@@ -12,10 +12,12 @@ export const BENCH_ID = 'bench'
 
 /** Beside the shelves: the chosen window large, its facts, and what can be done with its keys. */
 export function Bench({
+  width,
   choice: { window: id },
   row,
   children,
 }: {
+  width: number
   choice: Choice
   row: LoftRow | undefined
   /** What can be done with it. */
@@ -31,9 +33,16 @@ export function Bench({
       id={BENCH_ID}
       aria-label="Bench"
       tabIndex={0}
-      className="fixed top-0 right-0 bottom-(--line) z-30 flex w-(--bench) flex-col gap-3 overflow-auto border-seam border-l bg-panel p-4 narrow:hidden"
+      className="fixed top-0 right-0 bottom-(--line) z-30 flex flex-col gap-3 overflow-auto border-seam border-l bg-panel p-4"
+      style={{ width }}
     >
-      {window ? <Likeness id={window.id} within={{ width: 288, height: 220 }} live /> : null}
+      {window ? (
+        <Likeness
+          id={window.id}
+          within={{ width: width - 32, height: Math.round((width - 32) * 0.76) }}
+          live
+        />
+      ) : null}
       <h3 dir="auto" className="font-bold font-display text-[17px] leading-tight">
         {name ?? row?.name}
       </h3>

@@ -5,7 +5,7 @@ import { timeOn } from '@/core/journal/time'
 import type { DocumentId, WindowId } from '@/core/model/ids'
 import { currentId, focusedWindow, focusId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import { BENCH, isNarrow, LINE } from '@/parts/room'
+import { LINE } from '@/parts/room'
 import { useLooked } from '@/store/documents/texts'
 import { useToday } from '@/store/journal'
 import type { Shelf } from '@/store/shelf'
@@ -20,6 +20,7 @@ import { drawBand } from './marking'
 import { type LoftRow, loftRows } from './rows'
 import { ShelfRow } from './ShelfRow'
 import { useActs } from './useActs'
+import { useBench } from './useBench'
 import { useSending } from './useSending'
 import { type Choice, settle } from './walking'
 
@@ -37,7 +38,8 @@ export function Loft() {
   const [choice, setChoice] = useState<Choice>(() => firstChoice(shelf))
   const [dragging, setDragging] = useState(false)
   const drag = useLoftDrag(setDragging)
-  const room = useRoom()
+  const { width: bench, toggle: toggleBench } = useBench()
+  const room = useRoom(bench)
   const documents = useMemo(() => documentsOf(state), [state])
   const looked = useLooked(filter === null ? null : documents, filter ?? '')
   // What is found in texts is a moment behind: until it is there, what was found before stays.
@@ -73,7 +75,16 @@ export function Loft() {
   const one = valid.window ?? null
   const some: WindowId[] = marked.length ? marked : one ? [one] : []
   const { send, hear } = useSending(some, setFilter)
-  const { acts, go } = useActs({ rows, shelves, valid, setChoice, filter, setFilter, send })
+  const { acts, go } = useActs({
+    rows,
+    shelves,
+    valid,
+    setChoice,
+    filter,
+    setFilter,
+    send,
+    toggleBench,
+  })
   const said = usePlaceKeys('loft', acts, () => ({ window: one, windows: marked, desktop: row }))
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.ctrlKey || event.metaKey) return
@@ -114,6 +125,7 @@ export function Loft() {
         marked={marked.length}
         acts={acts}
         fits={size === 0}
+        bench={bench > 0}
       />
       <ol aria-label="Shelves" className="relative" style={{ height: shelves.height }} {...drag()}>
         {rows.map((one, at) => {
@@ -137,18 +149,20 @@ export function Loft() {
         })}
       </ol>
       {dragging ? <Marks /> : null}
-      <Bench choice={valid} row={rows.find(({ id }) => id === valid.row)}>
-        {whole ? (
-          <BenchActs
-            window={one}
-            desktop={row}
-            marked={marked}
-            by={by}
-            stowed={is === 'stowed' ? valid.row : null}
-            acts={acts}
-          />
-        ) : null}
-      </Bench>
+      {bench > 0 ? (
+        <Bench width={bench} choice={valid} row={rows.find(({ id }) => id === valid.row)}>
+          {whole ? (
+            <BenchActs
+              window={one}
+              desktop={row}
+              marked={marked}
+              by={by}
+              stowed={is === 'stowed' ? valid.row : null}
+              acts={acts}
+            />
+          ) : null}
+        </Bench>
+      ) : null}
     </div>
   )
 }
@@ -257,17 +271,21 @@ const SCROLLBAR = 16
 /** Below the shelves: the line, and some air. */
 const UNDER = LINE + 8
 
-/** The room the shelves have, followed while the browser's changes; worked out, not measured. */
-function useRoom(): Size {
-  const worked = () => ({
-    width: innerWidth - (isNarrow() ? 0 : BENCH) - 2 * ASIDE - SCROLLBAR,
-    height: innerHeight - BELOW - UNDER,
-  })
-  const [room, setRoom] = useState(worked)
+const pageSize = (): Size => ({ width: innerWidth, height: innerHeight })
+
+/** The room the shelves have beside a bench, followed while the browser's changes; worked out, not measured. */
+function useRoom(bench: number): Size {
+  const [page, setPage] = useState(pageSize)
   useEffect(() => {
-    const changed = () => setRoom(worked())
+    const changed = () => setPage(pageSize())
     addEventListener('resize', changed)
     return () => removeEventListener('resize', changed)
-  })
-  return room
+  }, [])
+  return useMemo(
+    () => ({
+      width: page.width - bench - 2 * ASIDE - SCROLLBAR,
+      height: page.height - BELOW - UNDER,
+    }),
+    [bench, page],
+  )
 }

@@ -19,6 +19,7 @@ export function LoftHead({
   marked,
   acts,
   fits,
+  bench,
 }: {
   filter: string | null
   onFilter(filter: string | null): void
@@ -27,6 +28,8 @@ export function LoftHead({
   marked: number
   acts: Acts
   fits: boolean
+  /** Whether the bench is there. */
+  bench: boolean
 }) {
   const shelf = useShelf()
   const desktops = useArrangement((state) => state.order.length)
@@ -85,7 +88,15 @@ export function LoftHead({
         {desktops} desktops · {windows} windows
         {marked ? ` · ${marked} marked: a letter sends them` : ''}
       </span>
-      <button type="button" className="head-tool ml-auto" onClick={shelf.closeLoft}>
+      <button
+        type="button"
+        className="head-tool ml-auto"
+        aria-pressed={bench}
+        onClick={acts['loft:bench']}
+      >
+        <Hint keys={keysOf('loft:bench')}>bench</Hint>
+      </button>
+      <button type="button" className="head-tool" onClick={shelf.closeLoft}>
         <Hint keys={keysOf('loft:leave')}>back</Hint>
       </button>
     </header>

@@ -26,6 +26,7 @@ export function useActs({
   filter,
   setFilter,
   send,
+  toggleBench,
 }: {
   rows: LoftRow[]
   shelves: Shelves
@@ -35,6 +36,7 @@ export function useActs({
   filter: string | null
   setFilter(to: string): void
   send(to: string): void
+  toggleBench(): void
 }): { acts: Acts; go(to: Choice): void } {
   const shelf = useShelf()
   const one = valid.window ?? null
@@ -74,6 +76,7 @@ export function useActs({
     'loft:larger': () => resize(Math.min(SIZES.most, Math.round(shelves.size * LARGER))),
     'loft:smaller': () => resize(Math.max(SIZES.least, Math.round(shelves.size / LARGER))),
     'loft:fit': () => resize(0),
+    'loft:bench': toggleBench,
     'loft:benchUp': () => document.getElementById(BENCH_ID)?.scrollBy(0, -BENCH_STEP),
     'loft:benchDown': () => document.getElementById(BENCH_ID)?.scrollBy(0, BENCH_STEP),
     'loft:leave': shelf.closeLoft,
