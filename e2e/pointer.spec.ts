@@ -346,3 +346,22 @@ test('a right click beside the windows is about the desktop; within one it is th
   await shelf.window(id('Slides')).locator('.win-body').click({ button: 'right' })
   await expect(page.getByRole('menu')).toHaveCount(0)
 })
+
+test('a window at the edge is moved in when the page gets smaller, and back with the page', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Field: { Observers: 'document' } })
+  const window = shelf.window(id('Observers'))
+  await shelf.run('window.move', { window: id('Observers'), x: 560, y: 220 })
+  const before = await window.boundingBox()
+  await page.setViewportSize({ width: 1024, height: 700 })
+  await expect
+    .poll(async () => {
+      const { x = 0, y = 0, width = 0, height = 0 } = (await window.boundingBox()) ?? {}
+      return x + width <= 1024 && y + height <= 700 - 36 && x >= 0 && y >= 0
+    })
+    .toBe(true)
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await expect.poll(() => window.boundingBox()).toEqual(before)
+})

@@ -1,6 +1,6 @@
 import { placeNew } from '@/core/geometry/placing'
 import { limited, type Rect, reachable } from '@/core/geometry/rect'
-import { displayFor, displayShowing, standsOn } from '@/core/model/displays'
+import { displayFor, displayShowing, stand, standsOn } from '@/core/model/displays'
 import type { DesktopId, WindowId } from '@/core/model/ids'
 import type { AppFacts } from '@/core/model/kinds/app'
 import { EVERY, type Window } from '@/core/model/kinds/window'
@@ -22,6 +22,7 @@ import type { Result } from './command'
 
 /** Puts a window where it lives, on top. Its document must exist. */
 export function openWindow(draft: State, opened: Window): void {
+  if (!opened.room) stand(draft, opened, opened.frame)
   draft.windows[opened.id] = opened
   raise(draft, opened.id)
   const document = draft.documents[opened.document]

@@ -2,7 +2,7 @@ import { runs } from '@testing/runs'
 import fc from 'fast-check'
 import { nearest } from './direction'
 import { placeNew } from './placing'
-import { limited, overlap, type Rect, reachable, spanFrame } from './rect'
+import { limited, movedIn, overlap, type Rect, reachable, spanFrame } from './rect'
 
 const AREA = { width: 1000, height: 700 }
 const rect = fc.record({
@@ -90,4 +90,36 @@ test('the nearest in a direction: distance along and twice the offset across, wi
   expect(nearest(from, [at(100, 180)], 'down')).toBe(0)
   expect(nearest(from, [at(0, -10), at(0, 10)], 'up')).toBe(0)
   expect(nearest(from, [at(0, 0)], 'left')).toBeNull()
+})
+
+test('a frame that stood within its room does so in a smaller one where it fits, and nothing else moves', () => {
+  const size = (least: number) =>
+    fc.record({
+      width: fc.integer({ min: least, max: 2000 }),
+      height: fc.integer({ min: least, max: 2000 }),
+    })
+  const rect = fc.tuple(
+    size(50),
+    fc.integer({ min: -100, max: 2000 }),
+    fc.integer({ max: 2000, min: 0 }),
+  )
+  fc.assert(
+    fc.property(rect, size(300), size(300), ([dimensions, x, y], made, area) => {
+      const frame = { ...dimensions, x, y }
+      const moved = movedIn(frame, made, area)
+      expect(movedIn(frame, undefined, area)).toEqual(frame)
+      expect(movedIn(frame, made, made)).toEqual(frame)
+      for (const [start, length] of [
+        ['x', 'width'],
+        ['y', 'height'],
+      ] as const) {
+        const within = frame[start] >= 0 && frame[start] + frame[length] <= made[length]
+        if (within && frame[length] <= area[length]) {
+          expect(moved[start]).toBeGreaterThanOrEqual(0)
+          expect(moved[start] + moved[length]).toBeLessThanOrEqual(area[length])
+        } else expect(moved[start]).toBe(frame[start])
+      }
+    }),
+    runs(500),
+  )
 })

@@ -55,6 +55,25 @@ export function limited(size: Size, limits: Limits): Size {
   }
 }
 
+/**
+ * A frame that stood wholly within a room, in one that is smaller now: moved in as little as needed,
+ * each way by itself. What stood over an edge, or is larger than the room, is left as it is.
+ *
+ * @param made the room it stood in; undefined where that is not known
+ */
+export function movedIn(frame: Rect, made: Size | undefined, area: Size): Rect {
+  if (!made) return frame
+  const along = (start: number, length: number, before: number, now: number): number =>
+    start >= 0 && start + length <= before && start + length > now && length <= now
+      ? now - length
+      : start
+  return {
+    ...frame,
+    x: along(frame.x, frame.width, made.width, area.width),
+    y: along(frame.y, frame.height, made.height, area.height),
+  }
+}
+
 /** The frame moved as little as needed so that 48 px of its hem lie inside the area. */
 export function reachable(frame: Rect, area: Size): Rect {
   const x = clamp(frame.x, REACH - frame.width, Math.max(area.width - REACH, REACH - frame.width))

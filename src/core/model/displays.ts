@@ -1,6 +1,6 @@
 import { across } from '@/core/geometry/across'
 import { type Direction, nearest } from '@/core/geometry/direction'
-import { type Rect, reachable, spanFrame } from '@/core/geometry/rect'
+import { movedIn, type Rect, reachable, spanFrame } from '@/core/geometry/rect'
 import type { Display } from '@/core/model/kinds/display'
 import { EVERY, type Window } from '@/core/model/kinds/window'
 import { limitsOf } from './exceptions'
@@ -67,16 +67,23 @@ export function frameOf(state: State, window: Window): Rect {
   if (window.placed)
     return spanFrame(window.placed, to, limitsOf(state, window), state.settings.gap)
   return on === window.display
-    ? reachable(window.frame, to)
+    ? reachable(movedIn(window.frame, window.room, to), to)
     : across(window.frame, from, to, limitsOf(state, window))
+}
+
+/** Has a window stand somewhere on its display, in the room there is now. */
+export function stand(draft: State, window: Window, frame: Rect): void {
+  window.frame = { ...frame }
+  const { width, height } = draft.displays[window.display] ?? {}
+  if (width && height) window.room = { width, height }
 }
 
 /** A window that is moved belongs to the display it is on now, and starts from where it stands. */
 export function settleOn(draft: State, window: Window): void {
   const on = standsOn(draft, window)
   const frame = frameOf(draft, window)
-  if (!sameRect(frame, window.frame)) window.frame = { ...frame }
   window.display = on
+  if (!sameRect(frame, window.frame)) stand(draft, window, frame)
 }
 
 /** The nearest display in a direction, of those that are plugged in. */
@@ -105,8 +112,8 @@ export function sendOver(draft: State, window: Window, to: DisplayId): void {
     ? spanFrame(placed, area, limits, draft.settings.gap)
     : reachable(back ?? across(frame, from, area, limits), area)
   window.came = { from: from.id, frame: { ...frame }, to: { ...there } }
-  window.frame = { ...there }
   window.display = to
+  stand(draft, window, there)
 }
 
 const sameRect = (a: Rect, b: Rect): boolean =>

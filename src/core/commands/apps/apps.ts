@@ -16,7 +16,7 @@ import { addressOf } from '@/core/formats/address'
 import { limited, reachable } from '@/core/geometry/rect'
 import { homeFor, momentOf } from '@/core/homes/matching'
 import { where } from '@/core/homes/words'
-import { displayFor } from '@/core/model/displays'
+import { displayFor, stand } from '@/core/model/displays'
 import { excepted } from '@/core/model/exceptions'
 import type { AppFacts } from '@/core/model/kinds/app'
 import { HERE, type Home } from '@/core/model/kinds/home'
@@ -154,7 +154,7 @@ function goHome(draft: State, id: string, home: Home, app: AppFacts, env: Env): 
   // The freest place is another there; a place on the pad is kept.
   if (!opened.placed && lives !== EVERY && lives !== currentId(draft)) {
     opened.minimised = true
-    opened.frame = newFrame(draft, app, lives)
+    stand(draft, opened, newFrame(draft, app, lives))
     opened.minimised = false
   }
   return lives

@@ -266,3 +266,26 @@ test('a window on every desktop comes where it can be seen, though its display i
   expect(world.state.windows[dial]?.app).toBe('dial')
   expect(check(world.state)).toEqual([])
 })
+
+test('in a smaller room what stood within is wholly in sight, what stood over the edge is left; back in the larger one all is as before', () => {
+  const world = new World()
+  const resized = (width: number, height: number) =>
+    world.run('display.resize', { display: 'near', width, height })
+  resized(1280, 760)
+  const [within, over] = [world.open('notes', 'Within'), world.open('notes', 'Over')]
+  const { width, height } = frame(world, within)
+  world.run('window.move', { window: within, x: 1280 - width, y: 760 - height })
+  world.run('window.move', { window: over, x: 1280 - 100, y: 20 })
+  const before = [frame(world, within), frame(world, over)]
+  resized(900, 600)
+  expect(frame(world, within)).toEqual({ x: 900 - width, y: 600 - height, width, height })
+  expect(frame(world, over).x).toBe(900 - REACH)
+  expect(check(world.state)).toEqual([])
+  resized(1280, 760)
+  expect([frame(world, within), frame(world, over)]).toEqual(before)
+  // Moved there, it belongs there.
+  resized(900, 600)
+  world.run('window.move', { window: within, x: 300, y: 600 - height })
+  resized(1280, 760)
+  expect(frame(world, within)).toMatchObject({ x: 300, y: 600 - height })
+})

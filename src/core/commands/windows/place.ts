@@ -5,7 +5,7 @@ import { framedWindow, meant, onFramed, quoted, which } from '@/core/commands/me
 import { DIRECTIONS, type Direction } from '@/core/geometry/direction'
 import { centred, grown, spanInWords, toSide, WHOLE } from '@/core/geometry/pad'
 import { limited, reachable, type Span, spanFrame } from '@/core/geometry/rect'
-import { settleOn } from '@/core/model/displays'
+import { settleOn, stand } from '@/core/model/displays'
 import { limitsOf } from '@/core/model/exceptions'
 import type { Desktop } from '@/core/model/kinds/desktop'
 import type { Window } from '@/core/model/kinds/window'
@@ -23,7 +23,7 @@ export function moveFrame(draft: State, found: Window, change: Partial<Window['f
   const area = draft.displays[found.display]
   if (!area) return
   const size = limited({ ...found.frame, ...change }, found.limits)
-  found.frame = reachable({ ...found.frame, ...change, ...size }, area)
+  stand(draft, found, reachable({ ...found.frame, ...change, ...size }, area))
   found.placed = null
   delete found.unplaced
   found.maximised = false

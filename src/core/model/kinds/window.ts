@@ -1,5 +1,5 @@
 import { number, object, ref, string } from 'yup'
-import type { Limits, Rect, Span } from '@/core/geometry/rect'
+import type { Limits, Rect, Size, Span } from '@/core/geometry/rect'
 import { LONGEST } from '@/core/geometry/rect'
 import type { AppId, DesktopId, DisplayId, DocumentId, WindowId } from '@/core/model/ids'
 import type { Kind } from '@/core/model/kind'
@@ -17,6 +17,8 @@ export interface Window {
   display: DisplayId
   /** Where it stands when neither minimised nor maximised. */
   frame: Rect
+  /** How large its display was when it came to stand there; absent where it is not known. */
+  room?: Size
   minimised: boolean
   maximised: boolean
   /** The part of the pad it was placed into; kept until it is moved or resized by hand. */
@@ -48,6 +50,7 @@ export const WINDOW: Kind<Window> = {
     desktop: id(),
     display: id(),
     frame: object(frame).required(),
+    room: object({ width: length(), height: length() }).default(undefined),
     minimised: flag(),
     maximised: flag(),
     placed: object(span).nullable().defined(),
