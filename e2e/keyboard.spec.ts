@@ -193,6 +193,18 @@ test('the pad places with one letter, spans with two, takes sides with arrows', 
     width: 688,
     height: 398,
   })
+  // By pointer: a side, a third of it, and kept; or left as it was.
+  const pad = page.getByRole('dialog', { name: 'Pad' })
+  const pushed = async (...names: RegExp[]) => {
+    await shelf.press('Alt+X')
+    for (const name of names) await pad.getByRole('button', { name }).click()
+    await expect(pad).toBeHidden()
+    return (await shelf.state()).windows[id('Stations')]?.placed
+  }
+  const left = /of it: left/
+  expect(await pushed(left, left, /^keep/)).toEqual({ top: 0, left: 0, bottom: 2, right: 0 })
+  expect(await pushed(/^Place at E/, /^leave/)).toEqual({ top: 0, left: 0, bottom: 2, right: 0 })
+  await shelf.press('Alt+Z')
   // The numeric keypad has the same cells; two sides make a corner; what stood before comes back.
   await shelf.press('Alt+X', 'Numpad3', 'Enter')
   expect((await shelf.state()).windows[id('Stations')]?.placed).toEqual({

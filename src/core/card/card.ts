@@ -177,7 +177,7 @@ const LETTERS: Partial<Record<KeyPlace, CardRow[]>> = {
 }
 
 /** What keys do in a place; several that do the same, such as the arrows, are told in one row. */
-export function rowsIn(state: State, place: KeyPlace): CardRow[] {
+function rowsIn(state: State, place: KeyPlace): CardRow[] {
   const rows = new Map<string, { keys: string[]; does: string }>()
   for (const { keys, command, args } of bindingsIn(state, place).values()) {
     const does = wordsIn(place, command, args)
@@ -188,6 +188,28 @@ export function rowsIn(state: State, place: KeyPlace): CardRow[] {
   }
   const made = [...rows.values()].map(({ keys, does }) => ({ keys: together(keys), does }))
   return [...(LETTERS[place] ?? []), ...made]
+}
+
+/** Something a key does in a place, for those that push it. */
+export interface Push extends Bound {
+  keys: string
+  /** What this one does alone. */
+  alone: string
+}
+
+/** What keys do in a place, several that do the same together, each by itself to be pushed. */
+export function pushesIn(state: State, place: KeyPlace): { does: string; pushes: Push[] }[] {
+  const rows = new Map<string, Push[]>()
+  for (const { keys, command, args = {} } of bindingsIn(state, place).values()) {
+    const does = wordsIn(place, command, args)
+    const alone = wordsIn(place, command, args, 'alone')
+    if (!does || !alone) continue
+    const row = rows.get(does) ?? []
+    // Of several keys for the same the first will do.
+    if (row.some((one) => one.alone === alone)) continue
+    rows.set(does, [...row, { keys, command, args, alone }])
+  }
+  return [...rows].map(([does, pushes]) => ({ does, pushes }))
 }
 
 /** What a command or an act does in a place; null where nothing needs to be said. */

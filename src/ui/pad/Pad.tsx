@@ -1,5 +1,5 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
-import { rowsIn, wordsIn } from '@/core/card/card'
+import { legible, type Push, pushesIn, wordsIn } from '@/core/card/card'
 import { beside } from '@/core/geometry/beside'
 import type { Direction } from '@/core/geometry/direction'
 import { keypadCell, PAD, type PadTarget, padMove } from '@/core/geometry/pad'
@@ -12,10 +12,10 @@ import { shownFrame, window as windowOf } from '@/core/model/selectors'
 import { Keys } from '@/parts/Keys'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
-import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
+import { type Acts, usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 
 /** The card's size, in CSS pixels: the cells, and a line for each of what else the keys do. */
-const sizeFor = (lines: number) => ({ width: 240, height: 164 + 23 * lines })
+const sizeFor = (lines: number) => ({ width: 288, height: 160 + 22 * lines })
 
 /** A card of nine cells beside a window; on the desktop only the seam of where it would go. */
 export function Pad() {
@@ -64,18 +64,15 @@ function Card({ id }: { id: WindowId }) {
     const timer = setTimeout(() => keep(shelf, id, target, sized), PAUSE)
     return () => clearTimeout(timer)
   }, [spanned, shelf, id, target, sized])
-  const hear = usePlaceKeys(
-    'pad',
-    {
-      ...Object.fromEntries(MOVES.map((act) => [act, move(act)])),
-      'pad:keep': () => keep(shelf, id, target, sized),
-      'pad:leave': shelf.closeView,
-      'pad:fill': () => leaveBy(shelf, id, 'fill'),
-      'pad:restore': () => leaveBy(shelf, id, 'restore'),
-      'pad:next': () => leaveBy(shelf, id, 'next display'),
-    },
-    () => ({ window: id }),
-  )
+  const acts: Acts = {
+    ...Object.fromEntries(MOVES.map((act) => [act, move(act)])),
+    'pad:keep': () => keep(shelf, id, target, sized),
+    'pad:leave': shelf.closeView,
+    'pad:fill': () => leaveBy(shelf, id, 'fill'),
+    'pad:restore': () => leaveBy(shelf, id, 'restore'),
+    'pad:next': () => leaveBy(shelf, id, 'next display'),
+  }
+  const hear = usePlaceKeys('pad', acts, () => ({ window: id }))
   const keys = (event: KeyboardEvent) => {
     const { code, altKey, ctrlKey, metaKey } = event
     if (altKey || ctrlKey || metaKey) return
@@ -86,7 +83,7 @@ function Card({ id }: { id: WindowId }) {
   }
   const state = shelf.state()
   const letters = CELLS.map((args) => keysIn(state, 'pad', 'pad:cell', args))
-  const hints = rowsIn(state, 'pad').filter(
+  const hints = pushesIn(state, 'pad').filter(
     ({ does }) =>
       does !== wordsIn('pad', 'pad:cell') &&
       (keeps || does !== wordsIn('pad', 'pad:sized')) &&
@@ -133,10 +130,10 @@ function Card({ id }: { id: WindowId }) {
               : `To which cell? ${keysIn(state, 'pad', 'pad:keep')} keeps`}
         </p>
         <dl className="pad-keys">
-          {hints.map(({ keys, does }) => (
+          {hints.map(({ does, pushes }) => (
             <div key={does} className="contents">
               <dt>
-                <Keys keys={keys} />
+                <Pushes pushes={pushes} acts={acts} />
               </dt>
               <dd>{does}</dd>
             </div>
@@ -146,6 +143,34 @@ function Card({ id }: { id: WindowId }) {
     </>
   )
 }
+
+const ARROWS: Record<string, string> = { Left: '←', Right: '→', Up: '↑', Down: '↓' }
+
+/** Keys of the pad, each to be pushed as well; what they share, such as Shift, stands before them. */
+function Pushes({ pushes, acts }: { pushes: Push[]; acts: Acts }) {
+  const shared = pushes.every(({ keys }) => keys.startsWith('Shift+')) && pushes.length > 1
+  return (
+    <span className="flex items-center gap-[3px]">
+      {shared ? <Keys keys="Shift" /> : null}
+      {pushes.map(({ keys, command, args, alone }) => (
+        <button
+          key={keys}
+          type="button"
+          tabIndex={-1}
+          aria-label={alone}
+          title={alone}
+          className="key hover:border-ink hover:text-ink"
+          onPointerDown={(event) => event.preventDefault()}
+          onClick={() => acts[command]?.(args)}
+        >
+          {shown(shared ? keys.slice('Shift+'.length) : keys)}
+        </button>
+      ))}
+    </span>
+  )
+}
+
+const shown = (keys: string): string => ARROWS[keys] ?? legible(keys)
 
 /** So long after a second cell the window goes there by itself, in milliseconds. */
 const PAUSE = 2000
