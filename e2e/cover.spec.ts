@@ -27,6 +27,13 @@ test('one key covers everything, title and icon too, on every page of the shelf,
   await shelf.press('Alt+M')
   expect(await shelf.here()).toBe(here)
   await expect(cover).toHaveCount(0)
+  // A push of the other button lifts it too: no menu of the browser’s takes the keys after it.
+  await shelf.press('Alt+Shift+X')
+  await cover.click({ button: 'right' })
+  await expect(cover).toHaveCount(0)
+  await page.keyboard.type('after')
+  await expect(editor).toContainText('after')
+  for (const _ of 'after') await shelf.press('Backspace')
   // Over what is asked as well; letters land where they should when that has gone meanwhile.
   for (const asks of ['line.open', 'shelf.menu', 'desktop.askName', 'loft.open']) {
     await shelf.run(asks)

@@ -85,4 +85,4 @@ interface Documents {
 export interface State extends Arrangement, Preferences, Whereabouts, Documents {}
 
 /** How many steps the first five minutes have. */
-export const GUIDE_STEPS = 9
+export const GUIDE_STEPS = 15

@@ -41,6 +41,11 @@ function Cloth({ onLift }: { onLift(): void }) {
       className="cloth"
       onCancel={(event) => event.preventDefault()}
       onClick={phrase ? undefined : onLift}
+      // The browser’s own menu would lie over it, and take the keys after it.
+      onContextMenu={(event) => {
+        event.preventDefault()
+        if (!phrase) onLift()
+      }}
     >
       <Kite hue="slate" filled width={44} />
       {phrase ? (

@@ -1,10 +1,11 @@
 import { Check } from 'lucide-react'
-import { useEffect } from 'react'
+import { useEffect, useRef } from 'react'
 import { keysFor } from '@/core/keys/bindings'
 import { Keys } from '@/parts/Keys'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useSeat } from '@/ui/area/seat'
 import { STEPS } from './steps'
+import { useFreeCorner } from './useFreeCorner'
 
 /** The first five minutes, on the person's own shelf: each step is ticked by what happens. */
 export function Guide() {
@@ -42,8 +43,13 @@ function useTicks(at: number): void {
 function Sheet({ at }: { at: number }) {
   const shelf = useShelf()
   const state = useArrangement((now) => now)
+  const sheet = useRef<HTMLElement>(null)
+  useFreeCorner(sheet)
+  useEffect(() => {
+    sheet.current?.querySelector(`li:nth-child(${at})`)?.scrollIntoView({ block: 'nearest' })
+  }, [at])
   return (
-    <section aria-label="First five minutes" className="lesson">
+    <section ref={sheet} aria-label="First five minutes" className="lesson">
       <h2 className="flex items-baseline gap-2 font-display font-semibold text-[14.5px]">
         First five minutes
         <span className="font-normal font-sans text-[12px] text-soft">
@@ -51,7 +57,7 @@ function Sheet({ at }: { at: number }) {
         </span>
       </h2>
       <ol className="mt-2 flex flex-col gap-1">
-        {STEPS.map(({ does, command, args, next }, index) => (
+        {STEPS.map(({ does, command, args, next, pointer }, index) => (
           <li
             key={does}
             aria-current={index + 1 === at ? 'step' : undefined}
@@ -68,6 +74,7 @@ function Sheet({ at }: { at: number }) {
                     </>
                   ) : null}
                 </span>
+                <span className="mt-1 block font-normal text-soft">or {pointer}</span>
               </>
             ) : (
               <button

@@ -12,6 +12,8 @@ interface Step {
   args?: object
   /** What is pressed after it. */
   next?: string
+  /** The same by pointer. */
+  pointer: string
   /** @param then how it was when the step began */
   done(now: Seen, then: Seen): boolean
 }
@@ -24,42 +26,74 @@ const moved = (now: State, then: State): boolean =>
   )
 const at = (seen: Seen): string => currentId(stateOf(seen))
 
-/** The first five minutes: what is done most all day, each told by what it does. */
+/** A view is opened. */
+const opens =
+  (view: NonNullable<PageState['view']>['view']) =>
+  (now: Seen): boolean =>
+    now.view?.view === view
+
+/** The first five minutes, in the order of a day: look, sort, work, keep, find. */
 export const STEPS: Step[] = [
   {
     does: 'Open Document. Number keys open apps, or go to them.',
     command: 'app.launch',
     args: { slot: 1 },
+    pointer: 'push Document in the rack',
     done: (now, then) => count(stateOf(now)) > count(stateOf(then)),
+  },
+  {
+    does: 'See everything in the loft. Arrows walk, Enter goes.',
+    command: 'loft.open',
+    next: 'Enter',
+    pointer: 'push “loft” in the rack',
+    done: ({ loft }, then) => !loft && then.loft,
   },
   {
     does: 'Make another desktop, type a name, and Enter.',
     command: 'desktop.create',
     next: 'Enter',
+    pointer: 'push “new desktop” in the rack',
     done: (now, then) =>
       stateOf(now).order.length > stateOf(then).order.length && now.view === null,
+  },
+  {
+    does: 'Give it a look of its own. Escape leaves the panel.',
+    command: 'desktop.askLook',
+    pointer: 'open the menu of its row',
+    done: opens('look'),
   },
   {
     does: 'Go back to the desktop before this one.',
     command: 'desktop.go',
     args: { to: 'last' },
+    pointer: 'push its row in the rack',
     done: (now, then) => at(now) !== at(then),
   },
   {
     does: 'Take the window along to the next desktop. Shift takes it with you.',
     command: 'window.carry',
     args: { to: 'next' },
+    pointer: 'hold it against the edge of the page',
     done: (now, then) => moved(stateOf(now), stateOf(then)) && at(now) !== at(then),
+  },
+  {
+    does: 'Send it back, and stay.',
+    command: 'window.send',
+    args: { to: 'previous' },
+    pointer: 'drag it onto a row of the rack',
+    done: (now, then) => moved(stateOf(now), stateOf(then)) && at(now) === at(then),
   },
   {
     does: 'Take that back.',
     command: 'history.undo',
+    pointer: 'push “undo” in the line',
     done: (now, then) => now.session.history.future.length > then.session.history.future.length,
   },
   {
     does: 'Place the window: one letter is a ninth, two span. Enter keeps it.',
     command: 'window.pad',
     next: 'Q A Enter',
+    pointer: 'push the grid on its hem',
     done: (now, then) =>
       now.view === null &&
       Object.values(stateOf(now).windows).some(
@@ -67,20 +101,43 @@ export const STEPS: Step[] = [
       ),
   },
   {
-    does: 'See everything in the loft. Arrows walk, Enter goes.',
-    command: 'loft.open',
+    does: 'See it alone. The same again brings it back.',
+    command: 'window.solo',
+    pointer: 'push the arrows on its hem',
+    done: (now, then) =>
+      now.session.history.count > then.session.history.count + 1 &&
+      Object.values(stateOf(now).desktops).every(({ kind }) => kind === 'open'),
+  },
+  {
+    does: 'Give such windows a home: from now on they open there.',
+    command: 'home.ask',
     next: 'Enter',
-    done: ({ loft }, then) => !loft && then.loft,
+    pointer: 'open the menu of the window',
+    done: (now, then) => stateOf(now).homes.length > stateOf(then).homes.length,
+  },
+  {
+    does: 'See what waits for you. Escape leaves the list.',
+    command: 'attention.list',
+    pointer: 'push what waits in the line',
+    done: opens('waiting'),
+  },
+  {
+    does: 'Fold a desktop: first you see which window goes where. Escape leaves it as it is.',
+    command: 'desktop.previewFold',
+    pointer: 'open the menu of its row',
+    done: opens('fold'),
   },
   {
     does: 'Find anything: a window, a word in a text, a command.',
     command: 'line.open',
     next: 'Escape',
+    pointer: 'push “find” in the line',
     done: ({ view }, then) => view === null && then.view?.view === 'line',
   },
   {
     does: 'Look at all keys. They are made from what is bound now.',
     command: 'shelf.keys',
-    done: ({ view }) => view?.view === 'keys',
+    pointer: 'push “keys” in the line',
+    done: opens('keys'),
   },
 ]
