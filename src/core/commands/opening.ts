@@ -43,7 +43,7 @@ export function newFrame(state: State, app: AppFacts, on: DesktopId): Rect {
   const frames = stack(state, on)
     .filter((other) => !other.minimised && standsOn(state, other) === display)
     .map((other) => shownFrame(state, other))
-  return reachable({ ...placeNew(size, area, frames), ...size }, area)
+  return reachable({ ...placeNew(size, area, frames, state.settings.gap), ...size }, area)
 }
 
 /** Goes to a window wherever it is. Only restoring it from minimised is worth a step. */

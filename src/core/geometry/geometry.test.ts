@@ -60,7 +60,7 @@ test('a new window covers no more than any position on a raster would', () => {
   const size = { width: 320, height: 240 }
   fc.assert(
     fc.property(fc.array(rect, { maxLength: 6 }), (frames) => {
-      const at = placeNew(size, AREA, frames)
+      const at = placeNew(size, AREA, frames, 0)
       const covered = frames.reduce((sum, frame) => sum + overlap({ ...at, ...size }, frame), 0)
       const least = leastCovered(size, frames)
       // Where everything is covered it cascades instead, which may cover more.
@@ -71,14 +71,40 @@ test('a new window covers no more than any position on a raster would', () => {
 })
 
 test('ties go to the top-left, and a covered area is cascaded over', () => {
-  expect(placeNew({ width: 300, height: 200 }, AREA, [])).toEqual({ x: 0, y: 0 })
+  expect(placeNew({ width: 300, height: 200 }, AREA, [], 0)).toEqual({ x: 0, y: 0 })
   const corner = { x: 0, y: 0, width: 300, height: 200 }
-  expect(placeNew({ width: 300, height: 200 }, AREA, [corner])).toEqual({ x: 300, y: 0 })
+  expect(placeNew({ width: 300, height: 200 }, AREA, [corner], 0)).toEqual({ x: 300, y: 0 })
   const whole = { x: 0, y: 0, ...AREA }
   const first = { x: 0, y: 0, width: 300, height: 200 }
-  expect(placeNew({ width: 300, height: 200 }, AREA, [first, whole])).not.toEqual({ x: 0, y: 0 })
+  expect(placeNew({ width: 300, height: 200 }, AREA, [first, whole], 0)).not.toEqual({ x: 0, y: 0 })
   const covered = [{ x: 40, y: 60, ...AREA }, whole]
-  expect(placeNew({ width: 300, height: 200 }, AREA, covered)).toEqual({ x: 68, y: 88 })
+  expect(placeNew({ width: 300, height: 200 }, AREA, covered, 0)).toEqual({ x: 68, y: 88 })
+})
+
+test('new windows keep the gap from edges and from one another as long as there is room', () => {
+  const size = { width: 300, height: 200 }
+  const frames: Rect[] = []
+  for (let count = 0; count < 9; count++)
+    frames.unshift({ ...placeNew(size, AREA, frames, 8), ...size })
+  for (const [at, one] of frames.entries()) {
+    expect(one.x).toBeGreaterThanOrEqual(8)
+    expect(one.y).toBeGreaterThanOrEqual(8)
+    expect(one.x + one.width).toBeLessThanOrEqual(AREA.width - 8)
+    expect(one.y + one.height).toBeLessThanOrEqual(AREA.height - 8)
+    for (const other of frames.slice(at + 1))
+      expect(
+        overlap(
+          { ...one, width: one.width + 8, height: one.height + 8 },
+          {
+            ...other,
+            width: other.width + 8,
+            height: other.height + 8,
+          },
+        ),
+      ).toBe(0)
+  }
+  // As large as the area it is not beyond it.
+  expect(placeNew({ width: 998, height: 700 }, AREA, [], 8)).toEqual({ x: 2, y: 0 })
 })
 
 test('the nearest in a direction: distance along and twice the offset across, within 60°', () => {

@@ -10,8 +10,27 @@ const CASCADE = 28
  *
  * @param size of the new window; a window larger than the area is put at its top-left
  * @param frames of the windows already there, topmost first
+ * @param gap kept from them and from the edges where there is room for it, in CSS pixels
  */
-export function placeNew(size: Size, area: Size, frames: Rect[]): Point {
+export function placeNew(size: Size, area: Size, frames: Rect[], gap: number): Point {
+  // Each with the gap above it and at its left, in an area without the gap at its end.
+  const { x, y } = freest(
+    grown(size, gap),
+    { width: area.width - gap, height: area.height - gap },
+    frames.map((frame) => ({ x: frame.x - gap, y: frame.y - gap, ...grown(frame, gap) })),
+  )
+  return {
+    x: clamp(x + gap, 0, Math.max(0, area.width - size.width)),
+    y: clamp(y + gap, 0, Math.max(0, area.height - size.height)),
+  }
+}
+
+const grown = ({ width, height }: Size, by: number): Size => ({
+  width: width + by,
+  height: height + by,
+})
+
+function freest(size: Size, area: Size, frames: Rect[]): Point {
   const xs = candidates(
     frames.flatMap(({ x, width }) => [x - size.width, x, x + width - size.width, x + width]),
     area.width - size.width,
