@@ -30,6 +30,12 @@ function Cloth({ onLift }: { onLift(): void }) {
     // Lifted, the keys are where they were, or with the window where that is gone meanwhile.
     return () => {
       shown?.close()
+      // After a push on it the browser gives a field the focus back without the caret: nothing is typed.
+      const had = document.activeElement
+      if (had instanceof HTMLElement && had !== document.body) {
+        had.blur()
+        had.focus({ preventScroll: true })
+      }
       setTimeout(() => settle(shelf))
     }
   }, [shelf])
@@ -41,11 +47,9 @@ function Cloth({ onLift }: { onLift(): void }) {
       className="cloth"
       onCancel={(event) => event.preventDefault()}
       onClick={phrase ? undefined : onLift}
+      onAuxClick={phrase ? undefined : onLift}
       // The browser’s own menu would lie over it, and take the keys after it.
-      onContextMenu={(event) => {
-        event.preventDefault()
-        if (!phrase) onLift()
-      }}
+      onContextMenu={(event) => event.preventDefault()}
     >
       <Kite hue="slate" filled width={44} />
       {phrase ? (
