@@ -33,11 +33,12 @@ export const desktops: Some = [
       }
     },
   })),
-  fc.nat(60).map((at) => ({
+  fc.tuple(fc.nat(60), fc.boolean()).map(([at, clear]) => ({
     id: 'desktop.fold',
     args: (state: State) => {
       const kept = nth(state.order, at)
-      return { desktops: state.order.filter((id) => id !== kept).slice(0, 3), into: kept }
+      const desktops = state.order.filter((id) => id !== kept).slice(0, 3)
+      return { desktops, into: kept, clear }
     },
   })),
   maybe.map((at) => ({

@@ -1,7 +1,7 @@
 import { placeNew } from '@/core/geometry/placing'
-import { limited, type Rect, reachable } from '@/core/geometry/rect'
-import { displayFor, displayShowing, stand, standsOn } from '@/core/model/displays'
-import type { DesktopId, WindowId } from '@/core/model/ids'
+import { limited, type Rect, reachable, type Size } from '@/core/geometry/rect'
+import { displayFor, displayShowing, settleOn, stand, standsOn } from '@/core/model/displays'
+import type { DesktopId, DisplayId, WindowId } from '@/core/model/ids'
 import type { AppFacts } from '@/core/model/kinds/app'
 import { EVERY, type Window } from '@/core/model/kinds/window'
 import { peek } from '@/core/model/peek'
@@ -40,10 +40,29 @@ export function newFrame(state: State, app: AppFacts, on: DesktopId): Rect {
   const area = state.displays[display] ?? { width: app.width, height: app.height }
   const most = { width: Math.min(app.width, area.width), height: Math.min(app.height, area.height) }
   const size = limited(most, app.limits)
-  const frames = stack(state, on)
-    .filter((other) => !other.minimised && standsOn(state, other) === display)
-    .map((other) => shownFrame(state, other))
+  return freestFrame(state, size, area, seenOn(state, on, display))
+}
+
+/** The windows of a desktop that can be seen on a display. */
+const seenOn = (state: State, on: DesktopId, display: DisplayId): Window[] =>
+  stack(state, on).filter((other) => !other.minimised && standsOn(state, other) === display)
+
+function freestFrame(state: State, size: Size, area: Size, others: Window[]): Rect {
+  const frames = others.map((other) => shownFrame(state, other))
   return reachable({ ...placeNew(size, area, frames, state.settings.gap), ...size }, area)
+}
+
+/** Has a window stand where it covers least of the others on its desktop, as large as it is. */
+export function standClear(draft: State, window: Window): void {
+  const area = draft.displays[standsOn(draft, window)]
+  if (!area || window.desktop === EVERY || window.minimised) return
+  settleOn(draft, window)
+  const others = seenOn(draft, window.desktop, area.id).filter(({ id }) => id !== window.id)
+  const { width, height } = window.frame
+  stand(draft, window, freestFrame(draft, { width, height }, area, others))
+  window.placed = null
+  delete window.unplaced
+  window.maximised = false
 }
 
 /** Goes to a window wherever it is. Only restoring it from minimised is worth a step. */

@@ -38,6 +38,7 @@ export function FoldPreview({
       }),
     ),
   )
+  const [clear, setClear] = useState(false)
   const several = desktops.length > 3
   const them = desktops.length > 1 ? 'them' : 'it'
   const named = desktops.slice(0, NAMED).map((id) => state.desktops[id]?.name)
@@ -46,8 +47,8 @@ export function FoldPreview({
     event.preventDefault()
     shelf.closeView()
     const chosen = Object.entries(moves).map(([window, to]) => ({ window, to }))
-    const left = columns ? { columns } : {}
-    shelf.dispatch('desktop.fold', { desktops, into: target, moves: chosen, ...left }, 'key')
+    const more = { ...(columns && { columns }), ...(clear && { clear }) }
+    shelf.dispatch('desktop.fold', { desktops, into: target, moves: chosen, ...more }, 'key')
   }
   return (
     <Dialog
@@ -99,6 +100,12 @@ export function FoldPreview({
               )
             })}
           </LongList>
+        ) : null}
+        {windows.length ? (
+          <label className="mt-3 flex items-center gap-2">
+            <input type="checkbox" checked={clear} onChange={() => setClear(!clear)} />
+            lay them out clear of what stands there
+          </label>
         ) : null}
         <Answers>Fold</Answers>
       </form>

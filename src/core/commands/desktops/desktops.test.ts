@@ -1,5 +1,6 @@
 import { World } from '@testing/world'
-import { currentId, focusId } from '@/core/model/selectors'
+import { overlap } from '@/core/geometry/rect'
+import { currentId, focusId, shownFrame, window } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 
 test('a new desktop stands after the current one with a free name, letter and hue', () => {
@@ -93,6 +94,27 @@ test('folding sends windows to the neighbour before, keeps frames and stacking, 
     expect(world.state.windows[id]?.frame).toEqual(before.windows[id]?.frame)
   const among = ({ stacking }: State) => stacking.filter((id) => windows.includes(id))
   expect(among(world.state)).toEqual(among(before))
+  world.run('history.undo')
+  expect(world.state).toEqual(before)
+})
+
+test('folded windows are laid out clear of what stands there where that is asked, as large as they were', () => {
+  const world = new World()
+  const [second] = world.desktops('Second')
+  const kept = world.open('dial')
+  world.run('desktop.go', { to: second })
+  const moved = [world.open('dial'), world.open('dial')]
+  const size = (id: string) => {
+    const { width, height } = window(world.state, id).frame
+    return { width, height }
+  }
+  const before = world.state
+  const sizes = moved.map(size)
+  world.run('desktop.fold', { desktop: second, clear: true })
+  const frames = [kept, ...moved].map((id) => shownFrame(world.state, window(world.state, id)))
+  for (const [at, one] of frames.entries())
+    for (const other of frames.slice(at + 1)) expect(overlap(one, other)).toBe(0)
+  expect(moved.map(size)).toEqual(sizes)
   world.run('history.undo')
   expect(world.state).toEqual(before)
 })

@@ -1,4 +1,4 @@
-import { array, number, object, string } from 'yup'
+import { array, boolean, number, object, string } from 'yup'
 import {
   goTo,
   moveTo,
@@ -8,6 +8,7 @@ import {
   settleFocus,
 } from '@/core/commands/change'
 import { command, no, type Refusal, type Result, refused } from '@/core/commands/command'
+import { standClear } from '@/core/commands/opening'
 import { named, resolvePlace } from '@/core/commands/places'
 import { connected } from '@/core/model/displays'
 import type { DesktopId } from '@/core/model/ids'
@@ -57,6 +58,8 @@ const fold = command({
     moves,
     /** How many columns are left, where a column is taken away. */
     columns: number().integer().min(1),
+    /** Whether the windows are laid out where they go, clear of what stands there. */
+    clear: boolean(),
   },
   plan: doFold,
 })
@@ -67,6 +70,7 @@ interface Fold {
   into?: string
   moves?: { window: string; to: DesktopId }[]
   columns?: number
+  clear?: boolean
 }
 
 /** Folds desktops, and what is on them goes where it is to go. */
@@ -100,6 +104,7 @@ function doFold(draft: State, args: Fold): Result | Refusal {
     }
     moveTo(draft, id, chosen ?? into)
     moved.cause = { by: 'fold', name }
+    if (args.clear) standClear(draft, moved)
   }
   if (folded.includes(currentId(draft))) goTo(draft, into)
   removeDesktops(draft, folded, into)
