@@ -276,7 +276,7 @@ test('no menu is long: at most fourteen entries at first, with their keys', asyn
   const menu = page.getByRole('menu')
   const entries = menu.locator('[role^=menuitem]')
   const opened = {
-    'of a window': () => shelf.window('observers').locator('.hem b').click({ button: 'right' }),
+    'of a window': () => shelf.window('stations').locator('.hem b').click({ button: 'right' }),
     'of a desktop': () =>
       page.locator('[data-desktop-row="field"] > button').click({ button: 'right' }),
     'of an app': () => page.getByRole('button', { name: /^Table,/ }).click({ button: 'right' }),
@@ -365,4 +365,40 @@ test('a window at the edge is moved in when the page gets smaller, and back with
     .toBe(true)
   await page.setViewportSize({ width: 1280, height: 800 })
   await expect.poll(() => window.boundingBox()).toEqual(before)
+})
+
+test('in unstack windows are marked by Ctrl and a click, by Space and by a band, and sent together', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({
+    Field: { Pit: 'table', Depths: 'table', Notes: 'table' },
+    Rota: {},
+  })
+  await shelf.press('Alt+=')
+  const marked = page.locator('[data-hint][aria-pressed=true]')
+  const picked = (name: string) => page.locator(`[data-standing="${id(name)}"]`)
+  await picked('Pit').click({ modifiers: ['Control'] })
+  await picked('Depths').click({ modifiers: ['Control'] })
+  await expect(marked).toHaveCount(2)
+  await picked('Depths').click({ modifiers: ['Control'] })
+  await expect(marked).toHaveCount(1)
+  await shelf.press('Space')
+  await expect(marked).toHaveCount(2)
+  await shelf.press('Space')
+  // A band from the free room at the bottom, over all of them.
+  const area = await page.locator('#desktop').boundingBox()
+  if (!area) throw new Error('No desktop')
+  const [left, bottom] = [area.x + 3, area.y + area.height - 3]
+  await page.mouse.move(left, bottom)
+  await page.mouse.down()
+  await page.mouse.move(area.x + area.width - 3, area.y + 30, { steps: 4 })
+  await page.mouse.up()
+  await expect(marked).toHaveCount(3)
+  expect(await shelf.violations()).toEqual([])
+  await shelf.press('Alt+]', 'R')
+  const { windows } = await shelf.state()
+  for (const name of ['Pit', 'Depths', 'Notes']) expect(windows[id(name)]?.desktop).toBe(id('Rota'))
+  await shelf.press('Alt+Z')
+  expect((await shelf.state()).windows[id('Pit')]?.desktop).toBe(id('Field'))
 })

@@ -67,7 +67,7 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
   unstack: [
     ...arrows('unstack:walk', 'walk'),
     act('Enter', 'unstack:pick', 'pick'),
-    act('Space', 'unstack:look', 'hold to look closely'),
+    act('Space', 'unstack:look', 'mark; hold to look closely'),
     act('.', 'unstack:next', 'the next app’s windows'),
     act(
       ',',

@@ -10,13 +10,13 @@ import { useLooked } from '@/store/documents/texts'
 import { useToday } from '@/store/journal'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
+import { drawBand } from '@/ui/hand/marking'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { Bench } from './Bench'
 import { BenchActs } from './BenchActs'
 import { useLoftDrag } from './dragging'
 import { LoftHead } from './LoftHead'
 import { Marks } from './Marks'
-import { drawBand } from './marking'
 import { type LoftRow, loftRows } from './rows'
 import { ShelfRow } from './ShelfRow'
 import { useActs } from './useActs'
@@ -100,7 +100,7 @@ export function Loft() {
       tabIndex={0}
       className="pointer-events-auto relative min-h-full px-4 pb-2 outline-none"
       onKeyDown={keys}
-      onPointerDown={(event) => drawBand(shelf, event)}
+      onPointerDown={(event) => drawBand(shelf, event, shelf.closeLoft)}
       // What is pushed and dragged does not take the keys from the shelves.
       onMouseDown={(event) => {
         if (event.target instanceof HTMLInputElement) return

@@ -5,8 +5,8 @@ import { title, window as windowOf } from '@/core/model/selectors'
 import { Kite } from '@/parts/Kite'
 import { ignoreSecondClick } from '@/parts/secondClick'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
+import { clickedToMark } from '@/ui/hand/marking'
 import { useHeldLook } from '@/ui/window/closely'
-import { markUpTo, toggleMark } from './marking'
 
 interface StandingProps {
   id: WindowId
@@ -53,8 +53,7 @@ export function Standing(given: StandingProps) {
       style={{ left, top, width: caption, height: height + CAPTION }}
       {...useHeldLook(id)}
       onClick={(event) => {
-        if (event.ctrlKey || event.metaKey) return toggleMark(shelf, id)
-        if (event.shiftKey) return markUpTo(shelf, id)
+        if (clickedToMark(shelf, id, event)) return
         ignoreSecondClick(event)
         onGo()
       }}

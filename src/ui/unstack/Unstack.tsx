@@ -22,6 +22,7 @@ import { Kite } from '@/parts/Kite'
 import { ignoreSecondClick } from '@/parts/secondClick'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { useArea } from '@/ui/area/area'
+import { clickedToMark, drawBand, toggleMark } from '@/ui/hand/marking'
 import { useChosen } from '@/ui/keys/useChosen'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { useCloseLook, useHeldLook } from '@/ui/window/closely'
@@ -55,6 +56,14 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   const letters = hints(windows.length)
   const current = windows.find(({ id }) => id === chosen) ?? windows[0]
   useChosen(current?.id ?? null)
+  const kept = usePage((now) => now.marked)
+  const marked = kept.filter((id) => places[id])
+  // What was marked in the loft is marked there again.
+  useEffect(() => {
+    const { marked: before } = shelf.page.getState()
+    shelf.page.setState({ marked: [] })
+    return () => shelf.page.setState({ marked: before })
+  }, [shelf])
   useLayoutEffect(() => shelf.page.setState({ places }), [places, shelf.page.setState])
   useLayoutEffect(() => () => shelf.page.setState({ places: null }), [shelf.page.setState])
   useEffect(() => {
@@ -93,13 +102,13 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
     {
       'unstack:walk': ({ to }: { to: Direction }) => step(to),
       'unstack:pick': () => pick(current),
-      'unstack:look': (_, key) => look(key),
+      'unstack:look': (_, key) => look(key, () => current && toggleMark(shelf, current.id)),
       'unstack:leave': shelf.closeView,
       'unstack:minimised': () => setWithout(!without),
       'unstack:next': () => toApp(1),
       'unstack:previous': () => toApp(-1),
     },
-    () => ({ window: current?.id ?? null }),
+    () => ({ window: current?.id ?? null, windows: marked }),
   )
   const keys = (event: React.KeyboardEvent) => {
     // A letter that is a hint picks, unless the person gave it another meaning here.
@@ -118,6 +127,7 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
       tabIndex={-1}
       className="absolute inset-0 z-(--over) outline-none"
       onKeyDown={keys}
+      onPointerDown={(event) => drawBand(shelf, event, shelf.closeView)}
     >
       {minimised > 0 ? (
         <button
@@ -143,7 +153,8 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
             state={state}
             hint={letters[at] ?? ''}
             chosen={window === current}
-            marked={app !== undefined}
+            withDesktop={app !== undefined}
+            marked={marked.includes(window.id)}
             rect={{ x, y, width: width * scale, height: height * scale }}
             onPick={() => pick(window)}
           />
@@ -195,6 +206,7 @@ function Picked({
   state,
   hint,
   chosen,
+  withDesktop,
   marked,
   rect: { x, y, width, height },
   onPick,
@@ -204,6 +216,7 @@ function Picked({
   state: State
   hint: string
   chosen: boolean
+  withDesktop: boolean
   marked: boolean
   rect: { x: number; y: number; width: number; height: number }
   onPick(): void
@@ -216,6 +229,8 @@ function Picked({
       type="button"
       tabIndex={-1}
       data-hint={hint}
+      data-standing={window.id}
+      aria-pressed={marked}
       aria-current={chosen ? 'true' : undefined}
       aria-label={`${name}, ${hint}${lives ? `, on ${lives.name}` : ''}${window.minimised ? ', minimised' : ''}`}
       className={`absolute flex flex-col items-stretch justify-end text-left ${
@@ -224,10 +239,16 @@ function Picked({
       style={{ left: x, top: y, width, height: height + UNSTACK_GAP }}
       {...useHeldLook(window.id)}
       onClick={(event) => {
+        if (clickedToMark(shelf, window.id, event)) return
         ignoreSecondClick(event)
         onPick()
       }}
     >
+      {marked ? (
+        <span className="absolute top-1 right-1">
+          <Kite hue="slate" filled width={20} />
+        </span>
+      ) : null}
       {window.minimised ? (
         <span aria-hidden className="hollow" style={{ height: height + 1 }} />
       ) : null}
@@ -235,7 +256,7 @@ function Picked({
         <span className="grid h-5 min-w-5 shrink-0 place-items-center border border-ink bg-panel px-1 font-bold font-mono text-[13px]">
           {hint}
         </span>
-        {marked && lives ? (
+        {withDesktop && lives ? (
           <Kite hue={lives.hue} letter={lives.letter} width={16} />
         ) : Glyph && width > NARROW ? (
           <Glyph size={14} aria-hidden className="shrink-0" />

@@ -1,8 +1,7 @@
-import type { PointerEvent } from 'react'
+import type { MouseEvent, PointerEvent } from 'react'
 import type { WindowId } from '@/core/model/ids'
 import type { Shelf } from '@/store/shelf'
 import { held } from '@/ui/hand/inHand'
-import { BENCH_ID } from './Bench'
 
 /** Marks a window, or takes its mark away. */
 export const toggleMark = (shelf: Shelf, id: WindowId): void =>
@@ -17,8 +16,16 @@ const idOf = (element: HTMLElement): WindowId => element.dataset.standing ?? ''
 const addMarks = (shelf: Shelf, ids: WindowId[]): void =>
   shelf.page.setState(({ marked }) => ({ marked: [...new Set([...marked, ...ids])] }))
 
+/** A click with Ctrl marks a window, or takes its mark away; with Shift all up to it. @returns whether it was one */
+export function clickedToMark(shelf: Shelf, id: WindowId, event: MouseEvent): boolean {
+  if (event.ctrlKey || event.metaKey) toggleMark(shelf, id)
+  else if (event.shiftKey) markUpTo(shelf, id)
+  else return false
+  return true
+}
+
 /** Marks all windows from the one marked last, or the chosen one, to this, as they stand. */
-export function markUpTo(shelf: Shelf, id: WindowId): void {
+function markUpTo(shelf: Shelf, id: WindowId): void {
   const { marked, chosen } = shelf.page.getState()
   const all = standing().map(idOf)
   const [from, to] = [all.indexOf(marked.at(-1) ?? chosen ?? id), all.indexOf(id)]
@@ -26,16 +33,16 @@ export function markUpTo(shelf: Shelf, id: WindowId): void {
 }
 
 /** What reacts by itself, or is read. */
-const NOT_FREE = `button, input, a, header, [data-head], #${BENCH_ID}`
+const NOT_FREE = 'button, input, a, header, aside, [data-head]'
 
 /** So far the pointer goes until it is a band, in pixels. */
 const BAND = 5
 
 /**
- * A band drawn from free room around windows marks them; a push there without drawing one leaves the
- * loft. Escape gives the band up.
+ * A band drawn from free room around windows marks them; a push there without drawing one leaves what
+ * they are laid out in. Escape gives the band up.
  */
-export function drawBand(shelf: Shelf, event: PointerEvent): void {
+export function drawBand(shelf: Shelf, event: PointerEvent, leave: () => void): void {
   const { button, pointerType, target, clientX, clientY } = event
   const free = target instanceof Element && !target.closest(NOT_FREE)
   // A finger scrolls.
@@ -74,7 +81,7 @@ export function drawBand(shelf: Shelf, event: PointerEvent): void {
           .map(idOf),
       )
     // A name that is typed is left first.
-    else if (shelf.page.getState().view === null) shelf.closeLoft()
+    else if (shelf.page.getState().view?.view !== 'rename') leave()
   }
   addEventListener('pointermove', move, heard)
   addEventListener('pointerup', up, heard)
