@@ -308,7 +308,7 @@ test('files opened together are one step, and said as many', async ({ shelf }) =
     ...names.map((name) => ({ name: `${name}.md`, type: 'text/markdown', content: `# ${name}` })),
   )
   await expect(shelf.said()).toContainText('Opened 3 windows: North, South, West')
-  await expect(shelf.page.locator('[data-focused]').getByText('West')).toBeVisible()
+  await expect(shelf.page.locator('[data-focused]').getByText('West').first()).toBeVisible()
   await shelf.press('Alt+Z')
   expect(Object.keys((await shelf.state()).windows)).toEqual([])
   await shelf.press('Alt+Shift+Z')

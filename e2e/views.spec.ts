@@ -150,7 +150,9 @@ test('what is typed in two views and two windows at the same moment is in all of
   const one = near.window(here).locator('[contenteditable=true]')
   const second = near.window(beside).locator('[contenteditable=true]')
   const other = tall.window('calls').locator('[contenteditable=true]')
-  await one.click()
+  // Wherever others cover it.
+  await near.run('window.focus', { window: here })
+  await expect(one).toBeFocused()
   await one.press('Control+Home')
   await other.click()
   await other.press('Control+End')
