@@ -55,8 +55,9 @@ const BELOW = 6
 const INSET = 8
 /** So much wider than its window a caption is at most, where there is room. */
 const SPREAD = 56
-/** The least width of a chip, and what is free above their band. */
+/** The least width of a chip, that of few ones, and what is free above their band. */
 const CHIP = 200
+const FEW = 280
 const BAND = 8
 /** Between columns, and the least there is of one. */
 const SEAM = 20
@@ -95,7 +96,8 @@ export function standOnShelves(all: Given[], whole: Size, size = 0): Shelves {
 /** Where chips stand, side by side. */
 function chips(all: Given[], width: number): Pick<Shelves, 'rows' | 'height'> {
   if (all.length === 0) return { rows: [], height: 0 }
-  const count = Math.max(1, Math.floor((width + SEAM) / (CHIP + SEAM)))
+  const most = (each: number) => Math.max(1, Math.floor((width + SEAM) / (each + SEAM)))
+  const count = Math.min(most(CHIP), Math.max(all.length, most(FEW)))
   const each = Math.floor((width - (count - 1) * SEAM) / count)
   const rows = all.map(({ id }, at) => ({
     id,

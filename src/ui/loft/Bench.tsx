@@ -46,6 +46,11 @@ export function Bench({
       <h3 dir="auto" className="font-bold font-display text-[17px] leading-tight">
         {name ?? row?.name}
       </h3>
+      {row?.is === 'stowed' ? (
+        <p dir="auto" className="text-soft">
+          stowed · {row.holds || 'nothing on it'}
+        </p>
+      ) : null}
       {window ? (
         <dl className="grid grid-cols-[70px_1fr] gap-y-1">
           <Fact name="app">{appOf(shelf, window.app)?.name ?? window.app}</Fact>

@@ -120,7 +120,7 @@ function Name({
       )}
       {/* What has no room beside the name goes to a line below, out of sight. */}
       <div
-        className={`flex min-w-0 flex-1 flex-wrap items-baseline gap-x-2.5 ${naming ? '' : 'h-6 overflow-hidden'}`}
+        className={`flex min-w-0 flex-1 items-baseline gap-x-2.5 ${is === 'stowed' ? '' : 'flex-wrap'} ${naming ? '' : 'h-6 overflow-hidden'}`}
       >
         {naming ? (
           <NameField id={id} name={name} />
@@ -145,8 +145,8 @@ function Name({
           </button>
         )}
         {is === 'stowed' && !thin ? (
-          <p dir="auto" title={holds} className="min-w-16 flex-1 truncate text-soft">
-            stowed · {holds || 'nothing on it'}
+          <p title={holds || 'nothing on it'} className="shrink-0 text-soft">
+            stowed
           </p>
         ) : null}
         {waiting ? <b className="shrink-0 font-semibold">{waiting} waiting</b> : null}
