@@ -71,14 +71,14 @@ test('what is closed while it is in hand lets pointer and keys go', async ({ she
     .poll(async () => (await shelf.state()).windows[id('Stations')]?.frame.x)
     .not.toBe(before)
   await page.mouse.move(400, 300)
-  const heard = page.evaluate(
-    () =>
-      new Promise((resolve) =>
-        document.addEventListener('mousemove', () => resolve(true), { once: true }),
-      ),
+  const mark = () => page.evaluate(() => document.body.dataset.heard)
+  await page.evaluate(() =>
+    document.addEventListener('mousemove', () => (document.body.dataset.heard = 'yes'), {
+      once: true,
+    }),
   )
   await page.mouse.move(420, 320)
-  expect(await heard).toBe(true)
+  await expect.poll(mark).toBe('yes')
   // By a grip; and by its bow, with a caption at the pointer.
   await shelf.run('window.focus', { window: id('Stations') })
   await shelf.grasp(shelf.window(id('Stations')).locator('[data-grip="se"]'), { x: 900, y: 500 })

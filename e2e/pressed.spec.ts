@@ -83,6 +83,14 @@ for (const set of ['alt', 'leader'] as const)
           () => false,
         )
     }
+    // What was made before has come to rest.
+    await expect
+      .poll(async () => {
+        const now = await seen(shelf)
+        await page.waitForTimeout(400)
+        return (await seen(shelf)) === now
+      })
+      .toBe(true)
     // Nothing happens by itself: a key that is free does nothing, nor one that had a meaning once.
     if (set === 'alt') expect(await does('Alt+-')).toBe(false)
     const dead: string[] = []
