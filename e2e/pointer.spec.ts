@@ -242,7 +242,7 @@ test('the menu of a row renames and folds, each window where one wants it', asyn
   await page.getByRole('menuitem', { name: /^Fold this desktop/ }).click()
   const dialog = page.getByRole('dialog', { name: 'Fold Shifts' })
   await dialog.getByLabel('Where “Duty” goes').selectOption(id('Field'))
-  await dialog.getByLabel('lay them out clear of what stands there').check()
+  await dialog.getByLabel('Don’t cover the windows there').check()
   await dialog.getByRole('button', { name: /^Fold/ }).click()
   const { windows, order } = await shelf.state()
   expect(order).not.toContain(id('Rota'))

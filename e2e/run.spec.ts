@@ -122,6 +122,23 @@ test('notes are kept as they are typed; started with the loft open a run is seen
   await page.reload()
   await expect(page.locator('#desktop')).toBeVisible()
   expect((await shelf.state()).runs[0]?.stops[1]?.notes).toBe('Warmer from noon, below 1,900 m')
+  // Nor has the page to come to write anything before it is gone.
+  await shelf.run('runs.open')
+  await page.getByRole('textbox', { name: 'Notes for Model' }).click()
+  await page.keyboard.press('Control+End')
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('gone', 'AbortError')
+    }
+    Worker.prototype.postMessage = () => {}
+  })
+  await page.keyboard.type('; wind')
+  await page.reload()
+  await expect(page.locator('#desktop')).toBeVisible()
+  await expect
+    .poll(async () => (await shelf.state()).runs[0]?.stops[1]?.notes)
+    .toBe('Warmer from noon, below 1,900 m; wind')
+  await shelf.run('history.undo')
   // Nor when the panel is left at once.
   await shelf.run('runs.open')
   await page.getByRole('textbox', { name: 'Notes for Model' }).click()

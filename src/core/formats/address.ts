@@ -13,7 +13,7 @@ export function addressOf(typed: string): { href: string } | { problem: string }
   const scheme = /^([a-z][a-z0-9+.-]*):/i.exec(text)?.[1]?.toLowerCase()
   const port = /^[^/]+:\d+(\/|$)/.test(text)
   if (scheme && !port && scheme !== 'http' && scheme !== 'https')
-    return { problem: `Only http and https pages are shown, not ${scheme}:. Nothing was opened.` }
+    return { problem: `Only http and https pages can be shown, not ${scheme}:.` }
   if (text.startsWith('/') && !text.startsWith('//')) return { href: text }
   const full = scheme && !port ? text : `${isThisMachine(text) ? 'http' : 'https'}://${text}`
   try {

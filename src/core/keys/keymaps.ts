@@ -59,7 +59,7 @@ export const KEYMAPS: Record<KeyPlace, Act[]> = {
     act('Shift+=', 'loft:larger', 'larger, smaller, as fits', undefined, 'larger'),
     act('-', 'loft:smaller', 'larger, smaller, as fits', undefined, 'smaller'),
     act('0', 'loft:fit', 'larger, smaller, as fits', undefined, 'as large as fits'),
-    act("'", 'loft:bench', 'bring or put away the bench'),
+    act("'", 'loft:bench', 'show or hide the bench'),
     act('PageUp', 'loft:benchUp', 'scroll the bench', undefined, 'scroll the bench up'),
     act('PageDown', 'loft:benchDown', 'scroll the bench', undefined, 'scroll the bench down'),
     act('Escape', 'loft:leave', 'back'),

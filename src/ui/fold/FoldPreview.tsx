@@ -104,7 +104,7 @@ export function FoldPreview({
         {windows.length ? (
           <label className="mt-3 flex items-center gap-2">
             <input type="checkbox" checked={clear} onChange={() => setClear(!clear)} />
-            lay them out clear of what stands there
+            Don’t cover the windows there
           </label>
         ) : null}
         <Answers>Fold</Answers>

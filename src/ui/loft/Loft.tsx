@@ -38,7 +38,7 @@ export function Loft() {
   const [choice, setChoice] = useState<Choice>(() => firstChoice(shelf))
   const [dragging, setDragging] = useState(false)
   const drag = useLoftDrag(setDragging)
-  const { width: bench, toggle: toggleBench } = useBench()
+  const { width: bench, toggle } = useBench()
   const room = useRoom(bench)
   const documents = useMemo(() => documentsOf(state), [state])
   const looked = useLooked(filter === null ? null : documents, filter ?? '')
@@ -75,16 +75,7 @@ export function Loft() {
   const one = valid.window ?? null
   const some: WindowId[] = marked.length ? marked : one ? [one] : []
   const { send, hear } = useSending(some, setFilter)
-  const { acts, go } = useActs({
-    rows,
-    shelves,
-    valid,
-    setChoice,
-    filter,
-    setFilter,
-    send,
-    toggleBench,
-  })
+  const { acts, go } = useActs({ rows, shelves, valid, setChoice, filter, setFilter, send, toggle })
   const said = usePlaceKeys('loft', acts, () => ({ window: one, windows: marked, desktop: row }))
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.ctrlKey || event.metaKey) return

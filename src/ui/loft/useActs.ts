@@ -26,7 +26,7 @@ export function useActs({
   filter,
   setFilter,
   send,
-  toggleBench,
+  toggle,
 }: {
   rows: LoftRow[]
   shelves: Shelves
@@ -36,7 +36,8 @@ export function useActs({
   filter: string | null
   setFilter(to: string): void
   send(to: string): void
-  toggleBench(): void
+  /** Shows or hides the bench. */
+  toggle(): void
 }): { acts: Acts; go(to: Choice): void } {
   const shelf = useShelf()
   const one = valid.window ?? null
@@ -76,7 +77,7 @@ export function useActs({
     'loft:larger': () => resize(Math.min(SIZES.most, Math.round(shelves.size * LARGER))),
     'loft:smaller': () => resize(Math.max(SIZES.least, Math.round(shelves.size / LARGER))),
     'loft:fit': () => resize(0),
-    'loft:bench': toggleBench,
+    'loft:bench': toggle,
     'loft:benchUp': () => document.getElementById(BENCH_ID)?.scrollBy(0, -BENCH_STEP),
     'loft:benchDown': () => document.getElementById(BENCH_ID)?.scrollBy(0, BENCH_STEP),
     'loft:leave': shelf.closeLoft,

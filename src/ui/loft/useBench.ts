@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react'
+import { useLayoutEffect, useSyncExternalStore } from 'react'
 import { useStore } from 'zustand'
 import { createStore } from 'zustand/vanilla'
 import { ofShelf } from '@/store/ofShelf'
@@ -24,7 +24,7 @@ const followPage = (changed: () => void): (() => void) => {
   return () => removeEventListener('resize', changed)
 }
 
-/** How wide the bench of the loft is now, and how it is brought or put away. */
+/** How wide the bench is while the loft is open, and how it is shown or hidden. */
 export function useBench(): { width: number; toggle(): void } {
   const store = bench(useShelf())
   const wanted = useStore(store, (now) => now.wanted)
@@ -32,6 +32,11 @@ export function useBench(): { width: number; toggle(): void } {
     followPage,
     () => benchWidth(wanted, innerWidth),
     () => 0,
+  )
+  // The shelves stand beside it, in a box that is there before the loft is.
+  useLayoutEffect(
+    () => document.documentElement.style.setProperty('--bench', `${width}px`),
+    [width],
   )
   return { width, toggle: () => store.setState({ wanted: width === 0 }) }
 }

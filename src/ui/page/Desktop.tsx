@@ -27,7 +27,6 @@ import { Glance } from '@/ui/glance/Glance'
 import { Inspector } from '@/ui/inspector/Inspector'
 import { useFocus } from '@/ui/keys/useFocus'
 import { Loft } from '@/ui/loft/Loft'
-import { useBench } from '@/ui/loft/useBench'
 import { SmallMap } from '@/ui/map/SmallMap'
 import { Pad } from '@/ui/pad/Pad'
 import { Divider } from '@/ui/pair/Divider'
@@ -173,17 +172,15 @@ function AllWindows() {
   const groups = useGroups(ids)
   useWarming(ids)
   const loft = usePage((now) => now.loft)
-  const { width: bench } = useBench()
   return (
     // Always a box: to become one would build all windows anew when the loft opens.
     <div
       id="windows"
       className={
         loft
-          ? 'pointer-events-none fixed top-0 bottom-(--line) left-0 z-30 isolate overflow-auto bg-ground'
+          ? 'pointer-events-none fixed top-0 right-(--bench) bottom-(--line) left-0 z-30 isolate overflow-auto bg-ground'
           : 'pointer-events-none absolute inset-0'
       }
-      style={loft ? { right: bench } : undefined}
     >
       {loft ? (
         <Guarded name="The loft" onFail={shelf.closeLoft}>

@@ -37,6 +37,7 @@ import { OpenMenu } from '@/ui/menu/OpenMenu'
 import { Notices } from '@/ui/notices/Notices'
 import { usePointerWays } from '@/ui/pointer/usePointerWays'
 import { Rack } from '@/ui/rack/Rack'
+import { useLeftNote } from '@/ui/run/leftNotes'
 import { Run } from '@/ui/run/Run'
 import { useRunsHere } from '@/ui/run/useRunning'
 import { useLongPush } from '@/ui/touch/useLongPush'
@@ -195,6 +196,7 @@ function Open({ name }: { name: string }) {
   usePointerWays()
   useLongPush()
   useKeptPage()
+  useLeftNote()
   const full = useFullScreen()
   const { fixed, rack: wanted } = useSeat()
   const runs = useRunsHere()

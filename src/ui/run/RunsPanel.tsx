@@ -8,6 +8,7 @@ import { PanelSection } from '@/parts/PanelSection'
 import { SidePanel } from '@/parts/SidePanel'
 import { Tool } from '@/parts/Tool'
 import { useArrangement, useShelf } from '@/store/useShelf'
+import { forgetNote, keepNote, leaveNote } from './leftNotes'
 
 /** Walks through desktops and windows: made, put in order, with notes, and started. */
 export function RunsPanel() {
@@ -174,16 +175,17 @@ const PAUSE = 700
 function Notes({ run, stop, name }: { run: Run; stop: Stop; name: string }) {
   const shelf = useShelf()
   const [text, setText] = useState(stop.notes)
+  const note = { run: run.id, stop: stop.id, notes: text }
   const keep = useRef(() => {})
-  keep.current = () => {
-    if (text !== stop.notes)
-      shelf.dispatch('run.note', { run: run.id, stop: stop.id, notes: text }, 'key')
-  }
+  keep.current = () => keepNote(shelf, note)
   // What was undone, or written in another view, is what stands here.
   useEffect(() => setText(stop.notes), [stop.notes])
   // biome-ignore lint/correctness/useExhaustiveDependencies: a pause is counted from the last letter
   useEffect(() => {
-    const timer = setTimeout(() => keep.current(), PAUSE)
+    const timer = setTimeout(() => {
+      keep.current()
+      forgetNote(note)
+    }, PAUSE)
     return () => clearTimeout(timer)
   }, [text])
   useEffect(() => {
@@ -203,7 +205,10 @@ function Notes({ run, stop, name }: { run: Run; stop: Stop; name: string }) {
       maxLength={5000}
       className="field mt-1 ml-6 w-[calc(100%-24px)] resize-y text-[12px]"
       value={text}
-      onChange={(event) => setText(event.target.value)}
+      onChange={({ target: { value } }) => {
+        setText(value)
+        leaveNote({ ...note, notes: value })
+      }}
       onBlur={() => keep.current()}
     />
   )

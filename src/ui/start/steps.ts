@@ -57,9 +57,9 @@ export const STEPS: Step[] = [
       stateOf(now).order.length > stateOf(then).order.length && now.view === null,
   },
   {
-    does: 'Give it a look of its own. Escape leaves the panel.',
+    does: 'Give it its own look. Escape closes the panel.',
     command: 'desktop.askLook',
-    pointer: 'open the menu of its row',
+    pointer: 'choose “Look…” in the menu of its row',
     done: opens('look'),
   },
   {
@@ -73,18 +73,18 @@ export const STEPS: Step[] = [
     does: 'Take the window along to the next desktop. Shift takes it with you.',
     command: 'window.carry',
     args: { to: 'next' },
-    pointer: 'hold it against the edge of the page',
+    pointer: 'drag it to the edge of the page and hold it there',
     done: (now, then) => moved(stateOf(now), stateOf(then)) && at(now) !== at(then),
   },
   {
-    does: 'Send it back, and stay.',
+    does: 'Send it back while you stay here.',
     command: 'window.send',
     args: { to: 'previous' },
     pointer: 'drag it onto a row of the rack',
     done: (now, then) => moved(stateOf(now), stateOf(then)) && at(now) === at(then),
   },
   {
-    does: 'Take that back.',
+    does: 'Undo that.',
     command: 'history.undo',
     pointer: 'push “undo” in the line',
     done: (now, then) => now.session.history.future.length > then.session.history.future.length,
@@ -93,7 +93,7 @@ export const STEPS: Step[] = [
     does: 'Place the window: one letter is a ninth, two span. Enter keeps it.',
     command: 'window.pad',
     next: 'Q A Enter',
-    pointer: 'push the grid on its hem',
+    pointer: 'push “Place” on its hem',
     done: (now, then) =>
       now.view === null &&
       Object.values(stateOf(now).windows).some(
@@ -101,30 +101,30 @@ export const STEPS: Step[] = [
       ),
   },
   {
-    does: 'See it alone. The same again brings it back.',
+    does: 'Show it alone. Press the same keys again to bring it back.',
     command: 'window.solo',
-    pointer: 'push the arrows on its hem',
+    pointer: 'push “Solo” on its hem, then “Bring it back”',
     done: (now, then) =>
       now.session.history.count > then.session.history.count + 1 &&
       Object.values(stateOf(now).desktops).every(({ kind }) => kind === 'open'),
   },
   {
-    does: 'Give such windows a home: from now on they open there.',
+    does: 'Give windows like this one a home. From now on they open there.',
     command: 'home.ask',
     next: 'Enter',
-    pointer: 'open the menu of the window',
+    pointer: 'choose “Home” in its menu',
     done: (now, then) => stateOf(now).homes.length > stateOf(then).homes.length,
   },
   {
-    does: 'See what waits for you. Escape leaves the list.',
+    does: 'See what is waiting for you. Escape closes the list.',
     command: 'attention.list',
-    pointer: 'push what waits in the line',
+    pointer: 'when something is waiting, push its number in the line',
     done: opens('waiting'),
   },
   {
-    does: 'Fold a desktop: first you see which window goes where. Escape leaves it as it is.',
+    does: 'Fold a desktop. First you see where each window goes; Escape cancels.',
     command: 'desktop.previewFold',
-    pointer: 'open the menu of its row',
+    pointer: 'choose “Fold this desktop…” in the menu of its row',
     done: opens('fold'),
   },
   {

@@ -243,6 +243,7 @@ function Picked({
         ignoreSecondClick(event)
         onPick()
       }}
+      onContextMenu={(event) => shelf.openMenu(event, { window: window.id })}
     >
       {marked ? (
         <span className="absolute top-1 right-1">
