@@ -396,6 +396,11 @@ test('in unstack windows are marked by Ctrl and a click, by Space and by a band,
   await page.mouse.up()
   await expect(marked).toHaveCount(3)
   expect(await shelf.violations()).toEqual([])
+  // The menu of one speaks of all; when it is left, the keys are unstack's.
+  await picked('Pit').click({ button: 'right' })
+  await expect(page.getByRole('menuitem', { name: 'Send the 3 marked to' })).toBeVisible()
+  await shelf.press('Escape')
+  await expect(page.getByRole('dialog', { name: 'Unstack' })).toBeFocused()
   await shelf.press('Alt+]', 'R')
   const { windows } = await shelf.state()
   for (const name of ['Pit', 'Depths', 'Notes']) expect(windows[id(name)]?.desktop).toBe(id('Rota'))

@@ -66,34 +66,31 @@ test('the first five minutes are ticked by what is done, left and taken up again
   await at(1)
   await guide.getByRole('button', { name: /Take the window along/ }).click()
   await at(6)
-  await shelf.press('Alt+Shift+.')
-  await at(7)
-  await shelf.press('Alt+]', ',')
-  await at(8)
-  await shelf.press('Alt+Z')
-  await at(9)
-  await shelf.press('Alt+X', 'q', 'a', 'Enter')
-  await at(10)
+  const press = async (steps: [next: number, ...keys: string[]][]) => {
+    for (const [next, ...keys] of steps) {
+      await shelf.press(...keys)
+      await at(next)
+    }
+  }
+  await press([
+    [7, 'Alt+Shift+.'],
+    [8, 'Alt+]', ','],
+    [9, 'Alt+Z'],
+    [10, 'Alt+X', 'q', 'a', 'Enter'],
+  ])
   // It never covers what is worked with, where there is room beside it.
   const [sheet, window] = [
     await guide.boundingBox(),
     await page.locator('.win-focused').boundingBox(),
   ]
   expect((sheet?.x ?? 0) >= (window?.x ?? 0) + (window?.width ?? 0)).toBe(true)
-  await shelf.press('Alt+Enter', 'Alt+Enter')
-  await at(11)
-  await shelf.run('home.ask')
-  await shelf.press('Enter')
-  await at(12)
-  await shelf.run('attention.list')
-  await shelf.press('Escape')
-  await at(13)
-  await shelf.run('desktop.previewFold')
-  await shelf.press('Escape')
-  await at(14)
-  await shelf.press('Alt+;')
-  await shelf.press('Escape')
-  await at(15)
+  await press([
+    [11, 'Alt+Enter', 'Alt+Enter'],
+    [12, 'Alt+J', 'H', 'Enter'],
+    [13, 'Alt+J', 'Shift+W', 'Escape'],
+    [14, 'Alt+J', 'F', 'Escape'],
+    [15, 'Alt+;', 'Escape'],
+  ])
   expect(await shelf.violations()).toEqual([])
   await shelf.press('Alt+Shift+/')
   await shelf.press('Escape')

@@ -154,7 +154,9 @@ export function leaveDisabled(shelf: Shelf): void {
 export function giveBack(shelf: Shelf, event: Event): void {
   event.preventDefault()
   const { view, loft } = shelf.page.getState()
-  if (view) return
-  if (loft) document.getElementById('loft')?.focus()
+  // Windows laid out have menus of their own; any other view has just opened, and takes the keys.
+  if (view?.view === 'unstack') document.getElementById('unstack')?.focus()
+  else if (view) return
+  else if (loft) document.getElementById('loft')?.focus()
   else focusContent(shelf)
 }

@@ -121,6 +121,7 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   const leave = useArrangement((state) => keysIn(state, 'unstack', 'unstack:leave'))
   return (
     <div
+      id="unstack"
       ref={place}
       role="dialog"
       aria-label="Unstack"
