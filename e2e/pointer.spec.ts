@@ -318,6 +318,17 @@ test('an app is launched by a click and put on another number key', async ({ she
   expect((await shelf.state()).slots[8]).toBe('countdown')
 })
 
+test('to the apps, said over an open menu, ends at the apps', async ({ shelf, page }) => {
+  await shelf.furnish(THREE)
+  const app = page.getByRole('button', { name: /^Countdown,/ })
+  await app.click({ button: 'right' })
+  await shelf.press('Alt+Shift+;', 'Shift+A')
+  await expect(page.getByRole('menu')).toHaveCount(0)
+  // A menu that shuts gives the keys back a moment later.
+  await page.waitForTimeout(100)
+  await expect(page.locator('.app-row button').first()).toBeFocused()
+})
+
 test('the desktop keeps its windows within reach when it changes size', async ({ shelf, page }) => {
   await shelf.open()
   await page.setViewportSize({ width: 1024, height: 640 })

@@ -158,5 +158,6 @@ export function giveBack(shelf: Shelf, event: Event): void {
   if (view?.view === 'unstack') document.getElementById('unstack')?.focus()
   else if (view) return
   else if (loft) document.getElementById('loft')?.focus()
-  else focusContent(shelf)
+  // A command that shut it may have gone elsewhere, as to the apps.
+  else if (!isSettled(shelf)) focusContent(shelf)
 }
