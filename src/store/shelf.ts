@@ -1,27 +1,19 @@
 import { createStore } from 'zustand'
-import type { Effect, Env, Refusal } from '@/core/commands/command'
-import { execute, type Outcome, type Session } from '@/core/commands/execute'
+import type { Effect } from '@/core/commands/command'
+import type { Outcome, Session } from '@/core/commands/execute'
 import type { CommandId, SaidWith } from '@/core/commands/registry'
 import type { By, JournalEvent } from '@/core/journal/events'
-import { keysFor } from '@/core/keys/bindings'
-import type { AppId, DocumentId } from '@/core/model/ids'
+import type { AppId } from '@/core/model/ids'
 import type { AppFacts } from '@/core/model/kinds/app'
-import type { Deed } from '@/core/model/kinds/sequence'
-import { ownFacts } from '@/core/model/ownApps'
 import type { State } from '@/core/model/state'
-import { isAbout, leaving, shown, wentElsewhere } from './asked'
+import { isAbout } from './asked'
 import type { Stores } from './disk/storage'
-import { newId } from './newId'
-import { type About, FIRST, type PageState, type Said } from './page'
+import { type About, FIRST, type PageState } from './page'
+import { createRunner } from './running'
+import { createTeller, type Done, ledElsewhere } from './telling'
 import type { Locks } from './views/locks'
-import { type Ran, seenFrom } from './views/replica'
+import type { Ran } from './views/replica'
 import type { Views } from './views/views'
-
-/** How long keys that were told are not told again, in milliseconds. */
-const HINT_EVERY = 60 * 60_000
-
-/** How much of what was done is remembered. */
-const DONE_KEPT = 30
 
 /** What a shelf is made of. */
 export interface Given {
@@ -40,7 +32,6 @@ export interface Given {
 }
 
 type Heard = (events: JournalEvent[]) => void
-type Done = Extract<Outcome, { ok: true }>
 
 /** A shelf in the browser; made with `createShelf`, and given to what React draws by `ShelfProvider`. */
 export type Shelf = ReturnType<typeof createShelf>
@@ -51,65 +42,16 @@ export type Shelf = ReturnType<typeof createShelf>
  */
 export function createShelf({ stores, apps: facts, contentProblem, clock, channel, locks }: Given) {
   const page = createStore<PageState>(() => FIRST)
-  const apps = new Map(facts.map((app) => [app.id, app]))
+  const { appFacts, runOn, provideBusy } = createRunner(page, facts)
+  const { say, refuse, told } = createTeller(page)
   const listeners = new Set<Heard>()
   const here = new Set<Heard>()
   const travellers = new Set<(step: number) => void>()
-  /** Keys that were told, and when. */
-  const hinted = new Map<string, number>()
-  let count = 0
   /** The other views of the shelf; null before it is open. */
   let views: Views | null = null
   let carryOut: (effect: Effect) => void = () => {}
-  let isBusy: (document: DocumentId) => boolean = () => false
 
   const state = (): State => page.getState().session.state
-
-  function appFacts(id: string): AppFacts | undefined {
-    const own = Object.hasOwn(state().apps, id) ? state().apps[id] : undefined
-    return apps.get(id) ?? (own && ownFacts(own))
-  }
-
-  /** What a command gets of the world. Given again what it was given once, it does the same again. */
-  function env({ now, by, ids }: Ran): Env {
-    let given = 0
-    return {
-      now,
-      id: (kind) => {
-        ids[given] ??= newId(kind)
-        return ids[given++] as string
-      },
-      app: appFacts,
-      apps: () => [...apps.values(), ...Object.values(state().apps).map(ownFacts)],
-      by,
-      busy: (document) => isBusy(document),
-    }
-  }
-
-  /** Says something in the Line. */
-  function say(text: string, more: Partial<Said> = {}): void {
-    page.setState({ said: { text, step: false, count: ++count, ...more }, announced: text })
-  }
-
-  /**
-   * Runs a command without showing anything of it. One that fails takes nothing with it: the shelf is
-   * as it was.
-   */
-  function runOn(session: Session, ran: Ran): Outcome {
-    const { id, args } = ran
-    try {
-      return execute(
-        { ...session, state: seenFrom(session.state, ran.display) },
-        id,
-        args,
-        env(ran),
-      )
-    } catch (error) {
-      console.error(error)
-      const why = error instanceof Error ? error.message.slice(0, 200) : ''
-      return { ok: false, reason: `That could not be done; nothing was changed. (${id}: ${why})` }
-    }
-  }
 
   /** Runs a command that is only known when it is said: what keys, menus and the console lead to. */
   function dispatchAny(id: string, args: object = {}, by: By = 'pointer'): Outcome {
@@ -139,37 +81,6 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
     return outcome
   }
 
-  /** What a command changes on the page: the session, what is open, and what is said. */
-  function told(before: PageState, ran: Ran, outcome: Done, session: Session): Partial<PageState> {
-    const { id, args, by, now: at } = ran
-    const { step, announce, show } = outcome
-    // A view that asked for something is answered; one that shows things stays.
-    const left = !show && by !== 'app' && wentElsewhere(before.session.state, outcome)
-    const patch: Partial<PageState> = {
-      session,
-      ...(show ? shown(show, before) : left && leaving(before)),
-    }
-    const named = by === 'pointer' ? keysFor(before.session.state, id, args) : undefined
-    // The same is not told again and again.
-    const lately = named && at - (hinted.get(named) ?? 0) < HINT_EVERY
-    const keys = lately ? undefined : named
-    const text = outcome.say ?? (named ? announce : undefined)
-    if (text !== undefined) {
-      patch.said = { text, step, count: ++count, ...(keys && { nextTime: keys }) }
-      if (keys) hinted.set(keys, at)
-    } else if (before.said?.refused && by !== 'app') patch.said = null
-    const view = patch.view === undefined ? before.view : patch.view
-    if (view && !isAbout(view, session.state)) patch.view = null
-    if (by !== 'app' && isDeed(id, outcome)) {
-      const says = outcome.say ?? wentTo(outcome) ?? outcome.announce ?? id
-      const one = { command: id, args: args as Deed['args'], says, at }
-      patch.done = [...before.done.slice(1 - DONE_KEPT), one]
-    }
-    const aloud = [outcome.say, announce].filter(Boolean).join('. ')
-    if (aloud) patch.announced = aloud
-    return patch
-  }
-
   /** What a command did that concerns whoever keeps the shelf. */
   function done({ travelled, journal }: Done): void {
     if (travelled) for (const listener of travellers) listener(travelled.step)
@@ -183,11 +94,6 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
     if (view?.view === 'menu') page.setState({ view: null })
   }
 
-  function refuse({ reason, ask }: Refusal): void {
-    if (ask) page.setState({ view: ask })
-    else say(reason, { refused: true })
-  }
-
   const shelf = {
     /** What is open on the page, and the session that is shown. */
     page,
@@ -198,7 +104,6 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
     locks,
     /** The arrangement as it is now. */
     state,
-    /** What is known of an app, of those that ship and the person's own. */
     appFacts,
     say,
     runOn,
@@ -239,10 +144,7 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
       carryOut = given
     },
 
-    /** Who knows what is at work. */
-    provideBusy: (given: typeof isBusy): void => {
-      isBusy = given
-    },
+    provideBusy,
 
     /** Shows a session that came from another view. */
     showSession: (session: Session): void => {
@@ -275,26 +177,6 @@ export function createShelf({ stores, apps: facts, contentProblem, clock, channe
     },
   }
   return shelf
-}
-
-/** Where one went, in words. */
-function wentTo({ journal, session }: Done): string | undefined {
-  const to = journal.find(({ kind }) => kind === 'switch')?.to
-  const name = to && session.state.desktops[to]?.name
-  return name ? `Went to ${name}` : undefined
-}
-
-/** What a sequence can be made of: what changed something, or led elsewhere. */
-const isDeed = (id: string, { step, journal, travelled }: Done): boolean =>
-  !travelled && !/^(sequence|keys|settings|start)\./.test(id) && (step || journal.length > 0)
-
-/** That where it led, and the keys with it, is in a browser window of its own. */
-function ledElsewhere({ say, session: { state } }: Done): string {
-  const { name } = state.displays[state.display] ?? {}
-  const shows = state.desktops[state.presence[state.display]?.shows ?? '']?.name
-  return say
-    ? `${say}, in its own window: the keys are there now`
-    : `${shows} is on ${name}, in its own window`
 }
 
 const TAKEN_OVER: Outcome = {

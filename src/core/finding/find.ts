@@ -53,14 +53,28 @@ interface Sources {
  * What can be found in the shelf, most recently used first. Made once when the Line opens; `rank`
  * then filters it with every keystroke.
  */
-export function everything(
-  state: State,
-  { apps, documents: all = state.documents }: Sources,
-): Found[] {
-  const appName = named(apps)
+export function everything(state: State, { apps, documents = state.documents }: Sources): Found[] {
   const windows = openWindows(state, apps)
-  const away = state.stowed.flatMap(({ id, desktop: { name }, windows: its }) =>
-    Object.values(its).map(
+  const away = stowedWindows(state, apps)
+  const shown = new Set([...windows, ...away].map(({ document }) => document))
+  return [
+    ...windows,
+    ...away,
+    ...desktopsFor(state, 'desktop.go', {}),
+    ...stowedDesktops(state),
+    ...apps.map(launch),
+    ...unshownDocuments(documents, shown, named(apps)),
+    ...sequences(state),
+    ...patterns(state),
+    ...commands(),
+    ...settings(state),
+  ]
+}
+
+function stowedWindows(state: State, apps: AppFacts[]): Found[] {
+  const appName = named(apps)
+  return state.stowed.flatMap(({ id, desktop: { name }, windows }) =>
+    Object.values(windows).map(
       (window): Found => ({
         kind: 'stowed',
         id: window.id,
@@ -75,101 +89,92 @@ export function everything(
       }),
     ),
   )
-  const stowed = state.stowed.map(
-    ({ id, desktop: { name } }): Found => ({
-      kind: 'stowed',
-      id,
-      title: `Bring ${name} back`,
-      place: name,
-      command: 'desktop.bring',
-      args: { desktop: id },
-      also: ['stowed', name],
-    }),
-  )
-  const shown = new Set([...windows, ...away].map(({ document }) => document))
-  const documents = Object.values(all)
+}
+
+const stowedDesktops = ({ stowed }: State): Found[] =>
+  stowed.map(({ id, desktop: { name } }) => ({
+    kind: 'stowed',
+    id,
+    title: `Bring ${name} back`,
+    place: name,
+    command: 'desktop.bring',
+    args: { desktop: id },
+    also: ['stowed', name],
+  }))
+
+const launch = ({ id, name }: AppFacts): Found => ({
+  kind: 'apps',
+  id,
+  title: name,
+  command: 'app.launch',
+  args: { app: id },
+  app: id,
+  also: [],
+})
+
+/** Documents no window shows, the one opened last first. */
+const unshownDocuments = (
+  all: State['documents'],
+  shown: Set<DocumentId | undefined>,
+  appName: (id: string) => string,
+): Found[] =>
+  Object.values(all)
     .filter(({ id, discarded }) => !shown.has(id) && !discarded)
     .sort((a, b) => b.openedAt - a.openedAt)
-    .map(
-      ({ id, app, title: name }): Found => ({
-        kind: 'documents',
-        id,
-        title: name,
-        command: 'window.open',
-        args: { app, document: id },
-        app,
-        document: id,
-        also: [appName(app)],
-      }),
-    )
-  const commands = [...registry.values()]
-    .filter(({ unlisted }) => !unlisted)
-    .map(
-      ({ id, title: name, asks }): Found => ({
-        kind: 'commands',
-        id,
-        title: asks?.title ?? name,
-        command: id,
-        args: {},
-        ...(asks && { asks: 'to' }),
-        also: [aliasesOf(id)],
-      }),
-    )
-  const launches = apps.map(
-    ({ id, name }): Found => ({
-      kind: 'apps',
+    .map(({ id, app, title: name }) => ({
+      kind: 'documents',
       id,
       title: name,
-      command: 'app.launch',
-      args: { app: id },
-      app: id,
-      also: [],
-    }),
-  )
-  const settings = CHOICES.map(
-    (choice): Found => ({
-      kind: 'settings',
-      id: choice.label,
-      title: choice.label,
-      command: 'settings.set',
-      args: choice.set(state.settings),
-      also: ['setting', choice.words],
-      on: choice.chosen(state.settings),
-    }),
-  )
-  const sequences = state.sequences.map(
-    ({ id, name }): Found => ({
+      command: 'window.open',
+      args: { app, document: id },
+      app,
+      document: id,
+      also: [appName(app)],
+    }))
+
+const sequences = (state: State): Found[] =>
+  state.sequences.map(({ id, name }) => ({
+    kind: 'commands',
+    id: `sequence ${id}`,
+    title: `Run ${name}`,
+    command: 'sequence.run',
+    args: { sequence: id },
+    also: ['sequence'],
+  }))
+
+const patterns = (state: State): Found[] =>
+  state.patterns.map(({ id, name }) => ({
+    kind: 'commands',
+    id: `pattern ${id}`,
+    title: `New ${name}…`,
+    command: 'patterns.open',
+    args: { pattern: id },
+    also: ['pattern', 'desktop'],
+  }))
+
+const commands = (): Found[] =>
+  [...registry.values()]
+    .filter(({ unlisted }) => !unlisted)
+    .map(({ id, title: name, asks }) => ({
       kind: 'commands',
-      id: `sequence ${id}`,
-      title: `Run ${name}`,
-      command: 'sequence.run',
-      args: { sequence: id },
-      also: ['sequence'],
-    }),
-  )
-  const patterns = state.patterns.map(
-    ({ id, name }): Found => ({
-      kind: 'commands',
-      id: `pattern ${id}`,
-      title: `New ${name}…`,
-      command: 'patterns.open',
-      args: { pattern: id },
-      also: ['pattern', 'desktop'],
-    }),
-  )
-  return [
-    ...windows,
-    ...away,
-    ...desktopsFor(state, 'desktop.go', {}),
-    ...stowed,
-    ...launches,
-    ...documents,
-    ...sequences,
-    ...patterns,
-    ...commands,
-    ...settings,
-  ]
-}
+      id,
+      title: asks?.title ?? name,
+      command: id,
+      args: {},
+      ...(asks && { asks: 'to' as const }),
+      also: [aliasesOf(id)],
+    }))
+
+const settings = (state: State): Found[] =>
+  CHOICES.map((choice) => ({
+    kind: 'settings',
+    id: choice.label,
+    title: choice.label,
+    command: 'settings.set',
+    args: choice.set(state.settings),
+    also: ['setting', choice.words],
+    on: choice.chosen(state.settings),
+  }))
 
 /** What keys say of this window and this desktop, to be found by its words. */
 export const aboutHere = (

@@ -110,46 +110,16 @@ export async function begin(
   notices: Notice[],
   contents: ReadonlyMap<DocumentId, KeptContent> = new Map(),
 ): Promise<void> {
-  const { state, revision, slots, written, seq = 0, stateSeq = seq, history } = given
-  const unwritten = new Set(given.unwritten)
-  const { gap = false } = given
+  const { state, written, history } = given
   // It may be kept elsewhere later, while it is still shown here.
   const keeps = new AbortController()
   over.signal.addEventListener('abort', () => keeps.abort())
   const { signal } = keeps
-  const steps = new Steps(stores.slots, (id) => contentsOf(shelf, id))
-  const isThere = ({ id }: Step) => !unwritten.has(id)
-  const keeping = new Keeping(stores.slots, written, revision, slots, steps, history, isThere)
-  const journal = new Journal(shelf, stores.journal)
-  const keeper = keeperOf(shelf, () => writeAll(shelf, keeping, journal, log.seq))
-  const folder = new FolderCopy(stores.slots, name)
-  const touched = new Set<DocumentId>()
-  const writer = spare
-    ? logOf(databaseFor(name), (way, why) => {
-        copies.logged(way === null ? { why: whyFailed(why) } : 'at once')
-        if (way !== null) setHealth(shelf, 'workers', isOnPage(way) ? NO_WORKERS : WORKERS_RUN)
-      })
-    : NO_LOG
-  const log = new ChangeLog(writer, seq, stateSeq, (id) => contentsOf(shelf, id), gap)
-  const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
+  const writers = writersOf(shelf, name, stores, spare, given)
+  const { keeper, journal, copies, folder, log } = writers
   own(shelf).opened = { name, stores, folder, copies }
-  finish.write = async () => {
-    await keeper.flush()
-    await copies.now()
-    // What could not be written now must not be tried again later, from a page that has nothing left.
-    keeper.stop()
-  }
-  finish.stop = () => {
-    keeper.stop()
-    copies.stop()
-  }
-  finish.giveWay = async () => {
-    await finish.write()
-    keeps.abort()
-    copies.stop()
-    own(shelf).opened = null
-    provideCatalogue(shelf, null)
-  }
+  Object.assign(finish, endings(shelf, writers, keeps))
+  const touched = new Set<DocumentId>()
   const note = together(() => {
     copies.note(shelf.state(), touched)
     touched.clear()
@@ -182,22 +152,10 @@ export async function begin(
     return () => {}
   })
   await offerFolder(shelf, folder).catch(logged('The folder for copies'))
-  const offJournal = shelf.onJournal((events) => journal.add(events))
-  const offShelf = shelf.page.subscribe((now, before) => {
-    if (now.session.state === before.session.state) return
-    changed()
-    settleLater(shelf, () => keeping.settle())
-  })
-  keepPresence((kind) => {
-    journal.add([{ kind, to: currentId(shelf.state()), at: shelf.clock(), by: 'app' }])
-    keeper.soon()
-  }, signal)
-  writeWhenLeft(keeper, copies, signal)
+  const stopFollowing = follow(shelf, writers, changed, signal)
   signal.addEventListener('abort', () => {
     stopSessions()
-    offJournal()
-    offShelf()
-    clearTimeout(own(shelf).settling)
+    stopFollowing()
   })
   void lock.lost.then(() => {
     keeper.stop()
@@ -217,6 +175,92 @@ export async function begin(
   void navigator.storage?.persist?.().catch(expected('the browser does not say', false))
   afterFirstMoments(() => void copies.fill().catch(logged('Documents in the second copy')), signal)
   keepTidy(shelf, signal)
+}
+
+type Writers = ReturnType<typeof writersOf>
+
+/** All that writes a shelf down: the state, the journal, the log of changes and the copies. */
+function writersOf(
+  shelf: Shelf,
+  name: string,
+  stores: Stores,
+  spare: Spare | null,
+  { written, revision, slots, seq = 0, stateSeq = seq, gap = false, ...given }: Beginning,
+) {
+  const contents = (step: number) => contentsOf(shelf, step)
+  const unwritten = new Set(given.unwritten)
+  const isThere = ({ id }: Step) => !unwritten.has(id)
+  const steps = new Steps(stores.slots, contents)
+  const keeping = new Keeping(stores.slots, written, revision, slots, steps, given.history, isThere)
+  const journal = new Journal(shelf, stores.journal)
+  const folder = new FolderCopy(stores.slots, name)
+  const writer = spare
+    ? logOf(databaseFor(name), (way, why) => {
+        copies.logged(way === null ? { why: whyFailed(why) } : 'at once')
+        if (way !== null) setHealth(shelf, 'workers', isOnPage(way) ? NO_WORKERS : WORKERS_RUN)
+      })
+    : NO_LOG
+  const log = new ChangeLog(writer, seq, stateSeq, contents, gap)
+  const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
+  const keeper = keeperOf(shelf, () => writeAll(shelf, keeping, journal, log.seq))
+  return { keeping, journal, folder, log, copies, keeper }
+}
+
+/** How a page ends to keep its shelf. */
+function endings(
+  shelf: Shelf,
+  { keeper, copies }: Writers,
+  keeps: AbortController,
+): Opening['finish'] {
+  const write = async () => {
+    await keeper.flush()
+    await copies.now()
+    // What could not be written now must not be tried again later, from a page that has nothing left.
+    keeper.stop()
+  }
+  return {
+    write,
+    stop: () => {
+      keeper.stop()
+      copies.stop()
+    },
+    giveWay: async () => {
+      await write()
+      keeps.abort()
+      copies.stop()
+      own(shelf).opened = null
+      provideCatalogue(shelf, null)
+    },
+  }
+}
+
+/**
+ * Writes down what happens from now on.
+ * @param changed to be called when the state is another
+ * @returns what ends it
+ */
+function follow(
+  shelf: Shelf,
+  { journal, keeper, keeping, copies }: Writers,
+  changed: () => void,
+  signal: AbortSignal,
+): () => void {
+  const offJournal = shelf.onJournal((events) => journal.add(events))
+  const offShelf = shelf.page.subscribe((now, before) => {
+    if (now.session.state === before.session.state) return
+    changed()
+    settleLater(shelf, () => keeping.settle())
+  })
+  keepPresence((kind) => {
+    journal.add([{ kind, to: currentId(shelf.state()), at: shelf.clock(), by: 'app' }])
+    keeper.soon()
+  }, signal)
+  writeWhenLeft(keeper, copies, signal)
+  return () => {
+    offJournal()
+    offShelf()
+    clearTimeout(own(shelf).settling)
+  }
 }
 
 /** How soon other views say that they are there, in milliseconds. */

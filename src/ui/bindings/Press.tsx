@@ -7,6 +7,7 @@ import type { Platform } from '@/core/keys/kept'
 import { asPressed, asWritten, LEADER } from '@/core/keys/sets'
 import { STROKES_MOST } from '@/core/keys/strokes'
 import { KEY_PLACES, type KeyPlace } from '@/core/model/kinds/binding'
+import type { State } from '@/core/model/state'
 import { Keys } from '@/parts/Keys'
 import { useShelf } from '@/store/useShelf'
 import { isMac, layout } from '@/ui/keys/layout'
@@ -21,6 +22,32 @@ function platform(): Platform {
 /** What keys cannot be bound with. */
 const NEVER: Clash['kind'][] = ['malformed', 'typed', 'hidden']
 
+/** What is typed as one writes keys. */
+const strokesIn = (typed: string): string[] =>
+  typed
+    .trim()
+    .replace(/^Alt Alt /, 'Alt+')
+    .split(/ +/)
+
+/** What speaks against keys, others that are free, and whether they cannot be taken at all. */
+function judged(
+  state: State,
+  { command, args }: Bindable,
+  keys: string,
+  place: KeyPlace | undefined,
+): { against: Clash[]; free: string | null; never: boolean } {
+  const named = (other: { command: string; args?: Record<string, unknown> }) =>
+    (place && wordsIn(place, other.command, other.args)) ||
+    (registry.get(other.command)?.title ?? other.command).replace(/…$/, '')
+  const asked = { keys, place, command, args, platform: platform(), named }
+  const against = keys ? clashes(state, asked) : []
+  return {
+    against,
+    free: against.length > 0 ? proposal(state, asked) : null,
+    never: against.some(({ kind }) => NEVER.includes(kind)),
+  }
+}
+
 /** Hears keys for a command, tells what speaks against them, and binds them. */
 export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
   const shelf = useShelf()
@@ -30,26 +57,9 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
   const [typed, setTyped] = useState('')
   useEffect(() => place.current?.focus(), [])
   const state = shelf.state()
-  const strokes = typed.trim()
-    ? typed
-        .trim()
-        .replace(/^Alt Alt /, 'Alt+')
-        .split(/ +/)
-    : pressed
+  const strokes = typed.trim() ? strokesIn(typed) : pressed
   const keys = where ? strokes.join(' ') : asWritten(strokes, state)
-  const asked = {
-    keys,
-    place: where,
-    command: row.command,
-    args: row.args,
-    platform: platform(),
-    named: ({ command, args }: { command: string; args?: Record<string, unknown> }) =>
-      (where && wordsIn(where, command, args)) ||
-      (registry.get(command)?.title ?? command).replace(/…$/, ''),
-  }
-  const against = keys ? clashes(state, asked) : []
-  const free = against.length > 0 ? proposal(state, asked) : null
-  const never = against.some(({ kind }) => NEVER.includes(kind))
+  const { against, free, never } = judged(state, row, keys, where)
   const take = (what: string) => {
     const { command, args } = row
     const given = { keys: what, ...(where && { place: where }), command, args }
@@ -115,25 +125,14 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
       />
       <div className="mt-1.5 flex flex-wrap items-center justify-end gap-2">
         {row.place ? null : (
-          <label className="flex items-center gap-1.5">
-            heard
-            <select
-              className="field h-7"
-              value={where ?? ''}
-              onChange={({ target }) => {
-                setPressed([])
-                setWhere((target.value || undefined) as KeyPlace | undefined)
-                place.current?.focus()
-              }}
-            >
-              <option value="">everywhere</option>
-              {KEY_PLACES.map((one) => (
-                <option key={one} value={one}>
-                  {WHERE_HEARD[one]}
-                </option>
-              ))}
-            </select>
-          </label>
+          <WhereHeard
+            where={where}
+            onChange={(to) => {
+              setPressed([])
+              setWhere(to)
+              place.current?.focus()
+            }}
+          />
         )}
         {free ? (
           <button type="button" className="btn" onClick={() => take(free)}>
@@ -153,5 +152,32 @@ export function Press({ row, onDone }: { row: Bindable; onDone(): void }) {
         </button>
       </div>
     </div>
+  )
+}
+
+/** Whether keys are heard everywhere or in one view only. */
+function WhereHeard({
+  where,
+  onChange,
+}: {
+  where: KeyPlace | undefined
+  onChange(where: KeyPlace | undefined): void
+}) {
+  return (
+    <label className="flex items-center gap-1.5">
+      heard
+      <select
+        className="field h-7"
+        value={where ?? ''}
+        onChange={({ target }) => onChange((target.value || undefined) as KeyPlace | undefined)}
+      >
+        <option value="">everywhere</option>
+        {KEY_PLACES.map((one) => (
+          <option key={one} value={one}>
+            {WHERE_HEARD[one]}
+          </option>
+        ))}
+      </select>
+    </label>
   )
 }

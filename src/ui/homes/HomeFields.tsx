@@ -14,55 +14,83 @@ const DAYS = ['Su', 'Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa']
 /** The days of the week from the one it begins with where the person is; Sunday is 0. */
 const week = (): number[] => DAYS.map((_, at) => (weekBegins(navigator.language) + at) % 7)
 
+interface Fields {
+  draft: HomeDraft
+  set(change: Partial<HomeDraft>): void
+}
+
 /** What a home says, field by field, above it the sentence that it makes. */
 export function HomeFields({
   draft,
   home,
   plural,
   set,
-}: {
-  draft: HomeDraft
+}: Fields & {
   /** The home the draft makes, or what is wrong with it. */
   home: Home | string
   plural: string
-  set(change: Partial<HomeDraft>): void
 }) {
   const state = useArrangement((now) => now)
-  const displays = Object.values(state.displays)
   return (
     <div className="mt-3 flex flex-col gap-3">
       <p role="status" className="border-2 border-ink border-dashed px-3 py-2 font-semibold">
         {typeof home === 'string' ? home : homeInWords(home, plural, state)}
       </p>
       {typeof home === 'string' ? null : <Effect home={home} plural={plural} state={state} />}
-      <Line label="Which">
-        <label className="flex items-center gap-1.5">
-          <input
-            type="radio"
-            name="which"
-            checked={!draft.titled}
-            onChange={() => set({ titled: false })}
-          />
-          all {plural}
-        </label>
-        <label className="flex items-center gap-1.5">
-          <input
-            type="radio"
-            name="which"
-            checked={draft.titled}
-            onChange={() => set({ titled: true })}
-          />
-          titled
-        </label>
+      <Which draft={draft} plural={plural} set={set} />
+      <Where draft={draft} state={state} set={set} />
+      <When draft={draft} state={state} set={set} />
+      {draft.place ? (
+        <Line label="Place">
+          in its part of the pad
+          <button type="button" className="btn" onClick={() => set({ place: undefined })}>
+            Any place
+          </button>
+        </Line>
+      ) : null}
+    </div>
+  )
+}
+
+/** The windows it is for. */
+function Which({ draft, plural, set }: Fields & { plural: string }) {
+  return (
+    <Line label="Which">
+      <label className="flex items-center gap-1.5">
         <input
-          aria-label="Pattern of the title"
-          className="field min-w-0 flex-1"
-          // What is offered is not taken for what holds.
-          value={draft.titled ? (draft.title ?? '') : ''}
-          placeholder={draft.title || 'Station*'}
-          onChange={(event) => set({ title: event.target.value, titled: true })}
+          type="radio"
+          name="which"
+          checked={!draft.titled}
+          onChange={() => set({ titled: false })}
         />
-      </Line>
+        all {plural}
+      </label>
+      <label className="flex items-center gap-1.5">
+        <input
+          type="radio"
+          name="which"
+          checked={draft.titled}
+          onChange={() => set({ titled: true })}
+        />
+        titled
+      </label>
+      <input
+        aria-label="Pattern of the title"
+        className="field min-w-0 flex-1"
+        // What is offered is not taken for what holds.
+        value={draft.titled ? (draft.title ?? '') : ''}
+        placeholder={draft.title || 'Station*'}
+        onChange={(event) => set({ title: event.target.value, titled: true })}
+      />
+    </Line>
+  )
+}
+
+/** Where they open. */
+function Where({ draft, state, set }: Fields & { state: State }) {
+  const displays = Object.values(state.displays)
+  return (
+    <>
       <Line label="Open on">
         <select
           aria-label="Open on"
@@ -113,6 +141,15 @@ export function HomeFields({
           </select>
         </Line>
       ) : null}
+    </>
+  )
+}
+
+/** When it holds: by day, by time, and by what is plugged in. */
+function When({ draft, state, set }: Fields & { state: State }) {
+  const displays = Object.values(state.displays)
+  return (
+    <>
       <Line label="Only on">
         {week().map((day) => (
           <label key={day} className="flex items-center gap-1">
@@ -147,15 +184,7 @@ export function HomeFields({
           plugged in
         </Line>
       ) : null}
-      {draft.place ? (
-        <Line label="Place">
-          in its part of the pad
-          <button type="button" className="btn" onClick={() => set({ place: undefined })}>
-            Any place
-          </button>
-        </Line>
-      ) : null}
-    </div>
+    </>
   )
 }
 

@@ -47,56 +47,16 @@ function Field({ about }: { about: boolean }) {
   // Enter came before the texts were looked through: what is found first is picked then.
   const [hasty, setHasty] = useState(false)
   const box = useRef<HTMLDivElement>(null)
-  const documents = useAllDocuments()
-  const ids = useMemo(() => Object.keys(documents), [documents])
-  const looked = useLooked(about ? null : ids, typed)
-  const all = useMemo(
-    () =>
-      asking
-        ? desktopsFor(state, asking.command, asking.args)
-        : about
-          ? possibleHere(shelf)
-          : everything(state, {
-              apps: allApps(state.apps),
-              documents,
-            }),
-    [state, documents, asking, about, shelf],
-  )
-  useEffect(() => {
-    return whenIdle(() => prepare(all), 300)
-  }, [all])
-  // What is found in texts is a moment behind: until it is there, what was found before stays.
-  const pending = !asking && !about && looked !== null && looked.typed !== typed
-  const last = useRef<Found[]>([])
-  const results = useMemo(() => {
-    if (pending) return last.current
-    if (asking || about) return typed ? rank(all, typed) : all
-    const said = sentences(state, allApps(state.apps), plain(typed.trim()))
-    return rank(all, typed, { said, ...(looked && { hits: looked.hits }) })
-  }, [all, typed, asking, about, state, looked, pending])
-  last.current = results
+  const { results, pending, looked } = useResults(about, asking, typed)
   const kinds = [...new Set(results.map(({ kind }) => kind))]
   const first = results[0]
   useEffect(() => setChosen(first ? keyOf(first) : ''), [first])
   useChosen(results.find((result) => keyOf(result) === chosen)?.window ?? null)
   const pick = (found: Found) => {
     setHasty(false)
-    if (found.asks) {
-      setAsking(found)
-      setTyped('')
-      return
-    }
-    shelf.closeView()
-    const run = () => {
-      const done = shelf.dispatchAny(found.command, found.args, 'key').ok
-      if (done && found.document && found.passage?.match)
-        showPassage(shelf, found.document, found.passage.match)
-    }
-    if (found.kind !== 'documents') return run()
-    // It may have been put away.
-    void bringBack(shelf, [found.id]).then(run, () =>
-      shelf.say('It cannot be read now. Try again.', { refused: true }),
-    )
+    if (!found.asks) return void carryOut(shelf, found)
+    setAsking(found)
+    setTyped('')
   }
   useEffect(() => {
     if (pending || !hasty) return
@@ -171,6 +131,47 @@ function Field({ about }: { about: boolean }) {
       </div>
     </Command>
   )
+}
+
+/**
+ * What is found by what is typed.
+ * @param asking what asks for a desktop
+ */
+function useResults(about: boolean, asking: Found | null, typed: string) {
+  const shelf = useShelf()
+  const state = useArrangement((now) => now)
+  const documents = useAllDocuments()
+  const ids = useMemo(() => Object.keys(documents), [documents])
+  const looked = useLooked(about ? null : ids, typed)
+  const all = useMemo(() => {
+    if (asking) return desktopsFor(state, asking.command, asking.args)
+    return about ? possibleHere(shelf) : everything(state, { apps: allApps(state.apps), documents })
+  }, [state, documents, asking, about, shelf])
+  useEffect(() => whenIdle(() => prepare(all), 300), [all])
+  // What is found in texts is a moment behind: until it is there, what was found before stays.
+  const pending = !asking && !about && looked !== null && looked.typed !== typed
+  const last = useRef<Found[]>([])
+  const results = useMemo(() => {
+    if (pending) return last.current
+    if (asking || about) return typed ? rank(all, typed) : all
+    const said = sentences(state, allApps(state.apps), plain(typed.trim()))
+    return rank(all, typed, { said, ...(looked && { hits: looked.hits }) })
+  }, [all, typed, asking, about, state, looked, pending])
+  last.current = results
+  return { results, pending, looked: looked !== null }
+}
+
+/** Goes to what was found or does it; a document may have been put away, and is fetched first. */
+async function carryOut(shelf: Shelf, found: Found): Promise<void> {
+  shelf.closeView()
+  try {
+    if (found.kind === 'documents') await bringBack(shelf, [found.id])
+  } catch {
+    return shelf.say('It cannot be read now. Try again.', { refused: true })
+  }
+  const done = shelf.dispatchAny(found.command, found.args, 'key').ok
+  if (done && found.document && found.passage?.match)
+    showPassage(shelf, found.document, found.passage.match)
 }
 
 /** What keys say of this window and desktop, as far as it can be done now. */

@@ -6,6 +6,7 @@ import type { Place } from '@/core/geometry/shelves'
 import { hints, readingOrder, UNSTACK_GAP, unstack } from '@/core/geometry/unstack'
 import { keysIn } from '@/core/keys/places'
 import { standsOn } from '@/core/model/displays'
+import type { WindowId } from '@/core/model/ids'
 import type { Window } from '@/core/model/kinds/window'
 import {
   currentId,
@@ -45,27 +46,11 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
   const [typed, setTyped] = useState('')
   const place = useRef<HTMLDivElement>(null)
   const [without, setWithout] = useState(false)
-  const all = useMemo(() => inOrder(state, app, of), [state, app, of])
-  const minimised = all.filter((window) => window.minimised).length
-  const windows = useMemo(
-    () => (without ? all.filter((window) => !window.minimised) : all),
-    [all, without],
-  )
-  const area = useArea()
-  const places = useMemo(() => layOut(state, windows, area), [state, windows, area])
+  const { windows, minimised, places } = useLaidOut(state, app, of, without)
   const letters = hints(windows.length)
   const current = windows.find(({ id }) => id === chosen) ?? windows[0]
   useChosen(current?.id ?? null)
-  const kept = usePage((now) => now.marked)
-  const marked = kept.filter((id) => places[id])
-  // What was marked in the loft is marked there again.
-  useEffect(() => {
-    const { marked: before } = shelf.page.getState()
-    shelf.page.setState({ marked: [] })
-    return () => shelf.page.setState({ marked: before })
-  }, [shelf])
-  useLayoutEffect(() => shelf.page.setState({ places }), [places, shelf.page.setState])
-  useLayoutEffect(() => () => shelf.page.setState({ places: null }), [shelf.page.setState])
+  const marked = useMarkedHere().filter((id) => places[id])
   useEffect(() => {
     const area = document.getElementById('desktop')
     if (area) area.dataset.gliding = ''
@@ -163,6 +148,37 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
       })}
     </div>
   )
+}
+
+/** The windows, where each is drawn while they are laid out, and how many are minimised. */
+function useLaidOut(
+  state: State,
+  app: string | undefined,
+  of: string | undefined,
+  withoutMinimised: boolean,
+) {
+  const { setState } = useShelf().page
+  const area = useArea()
+  const all = useMemo(() => inOrder(state, app, of), [state, app, of])
+  const windows = useMemo(
+    () => (withoutMinimised ? all.filter((window) => !window.minimised) : all),
+    [all, withoutMinimised],
+  )
+  const places = useMemo(() => layOut(state, windows, area), [state, windows, area])
+  useLayoutEffect(() => setState({ places }), [places, setState])
+  useLayoutEffect(() => () => setState({ places: null }), [setState])
+  return { windows, places, minimised: all.filter((window) => window.minimised).length }
+}
+
+/** The windows that are marked here; what was marked in the loft is marked there again. */
+function useMarkedHere(): WindowId[] {
+  const { page } = useShelf()
+  useEffect(() => {
+    const { marked: before } = page.getState()
+    page.setState({ marked: [] })
+    return () => page.setState({ marked: before })
+  }, [page])
+  return usePage((now) => now.marked)
 }
 
 /** Below this width of a miniature its caption needs the room of the glyph. */
