@@ -311,3 +311,40 @@ test('a picture of an area is drawn by pointer or with the keys; any picture goe
   const { width, height } = (await shelf.state()).windows.stations?.frame ?? {}
   expect(copied).toEqual([width, height])
 })
+
+test('Tall, shown in this window, has the size of the room when asked to, and its own again', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.press('Alt+Shift+;', 'Tab')
+  expect(await shelf.here()).toBe('public')
+  const zoom = async () => {
+    const { frame } = (await shelf.state()).windows.calls ?? {}
+    return ((await shelf.window('calls').boundingBox())?.width ?? 0) / (frame?.width ?? 1)
+  }
+  await expect.poll(zoom).toBeLessThan(0.8)
+  await shelf.press('Alt+Shift+;', 'Z')
+  const dialog = page.getByRole('dialog', { name: 'Displays' })
+  await dialog.getByRole('checkbox', { name: 'As large as the room' }).check()
+  await shelf.press('Escape')
+  const size = async () => (await shelf.state()).displays.tall
+  const near = (await shelf.state()).displays.near
+  await expect.poll(size).toMatchObject({ width: near?.width, height: near?.height })
+  await expect.poll(zoom).toBeCloseTo(1, 2)
+  // Its windows stand as they stood to each other, all of them in sight.
+  const room = await page.locator('#desktop').boundingBox()
+  const boxes = await Promise.all(
+    ['line', 'calls', 'closures'].map((id) => shelf.window(id).boundingBox()),
+  )
+  const [line, calls, closures] = boxes
+  for (const box of boxes)
+    expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThan((room?.y ?? 0) + (room?.height ?? 0))
+  expect(calls?.y).toBeGreaterThan((line?.y ?? 0) + (line?.height ?? 0))
+  expect(closures?.x).toBeGreaterThan((calls?.x ?? 0) + (calls?.width ?? 0))
+  await page.setViewportSize({ width: 1500, height: 900 })
+  await expect.poll(size).toMatchObject({ width: (near?.width ?? 0) + 220 })
+  await shelf.reload()
+  await expect.poll(size).toMatchObject({ width: (near?.width ?? 0) + 220 })
+  await shelf.run('display.fit', { display: 'tall' })
+  await expect.poll(size).toMatchObject({ width: 1080, height: 1440 })
+})

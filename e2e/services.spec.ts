@@ -201,6 +201,22 @@ test('the keys go to a page that is clicked in; its hem says so and takes them b
   await expect.poll(async () => (await shelf.state()).windows.camera?.desktop).toBe('rota')
   await shelf.press('Alt+Z')
   await shelf.run('window.focus', { window: 'camera' })
+  // So it does with what two fingers say on a touch pad.
+  const fingers = (by: object) =>
+    web
+      .locator('iframe')
+      .contentFrame()
+      .locator('body')
+      .evaluate((page, given) => {
+        for (const _ of [1, 2, 3])
+          page.dispatchEvent(new WheelEvent('wheel', { ...given, bubbles: true, cancelable: true }))
+      }, by)
+  await fingers({ ctrlKey: true, deltaY: 10 })
+  await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
+  await shelf.press('Escape')
+  await fingers({ altKey: true, deltaX: 40 })
+  await expect.poll(() => shelf.here()).toBe('model')
+  await shelf.run('desktop.go', { to: 'field' })
   await body.click()
   await expect(back).toBeVisible()
   await shelf.press('Alt+B')

@@ -85,3 +85,35 @@ test('a finger drawn sideways over the rack goes to the next desktop, a drag mov
   const { frame } = (await shelf.state()).windows[id('Stations')] ?? {}
   expect(frame?.x).toBeGreaterThan(80)
 })
+
+test('two fingers drawn together open the loft, drawn apart they leave it; within a window they are its own', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish(FOUR)
+  const fingers = await page.context().newCDPSession(page)
+  const draw = async ([x, y]: [number, number], from: number, to: number) => {
+    const points = (half: number) => [
+      { x: x - half, y, id: 0 },
+      { x: x + half, y, id: 1 },
+    ]
+    const say = (type: 'touchStart' | 'touchMove' | 'touchEnd', half?: number) =>
+      fingers.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: half === undefined ? [] : points(half),
+      })
+    await say('touchStart', from)
+    for (const part of [0.5, 1]) await say('touchMove', from + (to - from) * part)
+    await say('touchEnd')
+    await shelf.drawn()
+  }
+  const loft = page.getByRole('dialog', { name: 'Loft' })
+  await draw([900, 640], 140, 40)
+  await expect(loft).toBeVisible()
+  await draw([600, 700], 40, 140)
+  await expect(loft).toBeHidden()
+  // Nor is it a swipe.
+  expect(await shelf.here()).toBe(id('Field'))
+  await draw([350, 250], 140, 40)
+  await expect(loft).toBeHidden()
+})

@@ -349,3 +349,28 @@ test('where the main view comes back slowly the one that gave way to it keeps th
       .toContain('Made meanwhile')
   await expect(near.row('Made meanwhile')).toBeVisible()
 })
+
+test('a display that mirrors another shows its picture, and keys pressed there act on that', async ({
+  page,
+}) => {
+  const [near, tall] = await both(page)
+  await near.run('display.mirror', { display: 'tall' })
+  // What stood on it stands beside the rest meanwhile.
+  await expect(tall.window('stations')).toBeVisible()
+  await expect(tall.window('calls')).toBeHidden()
+  const [here, there] = [near.window('stations'), tall.window('stations')]
+  const scale = async () =>
+    ((await there.boundingBox())?.width ?? 0) / ((await here.boundingBox())?.width ?? 1)
+  const { width } = (await near.state()).displays.near ?? { width: 1 }
+  await expect.poll(scale).toBeCloseTo(Math.min(1080 / width, 2), 1)
+  await tall.page.bringToFront()
+  await tall.press('Alt+M')
+  await expect.poll(() => near.here()).toBe('model')
+  await expect(near.window('notes')).toBeVisible()
+  await tall.page.reload()
+  await expect(tall.window('notes')).toBeVisible()
+  await near.run('display.plug', { display: 'tall' })
+  await expect(tall.window('calls')).toBeVisible()
+  await expect(tall.window('notes')).toBeHidden()
+  expect(await near.here()).toBe('model')
+})

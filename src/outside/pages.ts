@@ -1,20 +1,30 @@
 /** Small pages that ship with the demo, shown in web page windows. */
 
 /**
- * All the script they run: strokes with Alt, or with the leader, are passed on to Kite Shelf, with
- * the token it gave this page, which no page that comes after it in the frame knows.
+ * All the script they run: strokes with Alt, or with the leader, and what two fingers say on a touch
+ * pad are passed on to Kite Shelf, with the token it gave this page, which no page that comes after it
+ * in the frame knows.
  */
-const passKeys = (token: string): string => `
+const passOn = (token: string): string => `
 const token = ${JSON.stringify(token)}
+let control = false
 for (const type of ['keydown', 'keyup'])
   addEventListener(type, (event) => {
     const { key, code, altKey, shiftKey, ctrlKey, metaKey } = event
+    if (key === 'Control') control = type === 'keydown'
     if (event.getModifierState('AltGraph')) return
     if (!altKey && key !== 'Alt' && !(ctrlKey && code === 'Period')) return
     event.preventDefault()
     const kiteShelfKey = { token, type, key, code, altKey, shiftKey, ctrlKey, metaKey }
     parent.postMessage({ kiteShelfKey }, '*')
-  })`
+  })
+// Browsers tell a pinch as a wheel with Ctrl, though no such key is down.
+addEventListener('wheel', (event) => {
+  const { deltaX, deltaY, altKey, ctrlKey } = event
+  if (!altKey && (!ctrlKey || control)) return
+  event.preventDefault()
+  parent.postMessage({ kiteShelfWheel: { token, deltaX, deltaY, altKey, ctrlKey } }, '*')
+}, { passive: false })`
 
 /** Who asks for a page: the nonce of its script, and the token Kite Shelf knows it by. */
 interface Asker {
@@ -32,7 +42,7 @@ export function askerOf(request: Request): Asker {
 
 const page = ({ nonce, token }: Asker, title: string, body: string, status = 200): Response =>
   new Response(
-    `<!doctype html><html lang="en"><meta charset="utf-8"><title>${title}</title><script nonce="${nonce}">${passKeys(token)}</script><body>${body}</body></html>`,
+    `<!doctype html><html lang="en"><meta charset="utf-8"><title>${title}</title><script nonce="${nonce}">${passOn(token)}</script><body>${body}</body></html>`,
     { status, headers: { 'content-type': 'text/html; charset=utf-8' } },
   )
 

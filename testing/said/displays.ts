@@ -40,6 +40,8 @@ export const displays: Some = [
           'display.plug',
           'display.plug',
           'display.remove',
+          'display.mirror',
+          'display.fit',
           'display.main',
         ),
         display,

@@ -19,6 +19,7 @@ import { stowCommands } from './desktops/stow'
 import { acrossCommands } from './displays/across'
 import { arrangementCommands } from './displays/arrangement'
 import { displayCommands } from './displays/displays'
+import { shownCommands } from './displays/shown'
 import { importCommands } from './shelf/import'
 import { keyCommands } from './shelf/keys'
 import { sequenceCommands } from './shelf/sequences'
@@ -87,6 +88,7 @@ const all = [
   ...sequenceCommands,
   ...startCommands,
   ...displayCommands,
+  ...shownCommands,
   ...arrangementCommands,
   ...acrossCommands,
 ]

@@ -20,6 +20,8 @@ const ALIASES: Readonly<Record<string, string>> = {
   'display.open': 'monitor second screen',
   'display.plug': 'monitor connect attach',
   'display.unplug': 'monitor disconnect detach',
+  'display.mirror': 'projector duplicate same picture screen',
+  'display.fit': 'size room layout whole screen',
   'displays.apart': 'monitors screens independent separate',
   'displays.arrange': 'monitors screens setup',
   'displays.together': 'monitors screens span',

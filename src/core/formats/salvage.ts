@@ -135,6 +135,9 @@ function settleDisplays(state: State): void {
   state.displayOrder = [...new Set([...state.displayOrder, ...ids])].filter(
     (id) => state.displays[id],
   )
+  for (const one of Object.values(state.displays))
+    if (one.connected || one.mirrors === one.id || !state.displays[one.mirrors ?? ''])
+      delete one.mirrors
   const first = state.displays[state.displayOrder[0] ?? '']
   if (first && connected(state).length === 0) first.connected = true
   if (!state.displays[state.display]?.connected) state.display = connected(state)[0]?.id ?? ''

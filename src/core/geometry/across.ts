@@ -1,5 +1,17 @@
 import { type Limits, limited, type Rect, reachable, type Size } from './rect'
 
+/**
+ * The frame of a window in a room of another size, every length in proportion to it: what stands side
+ * by side still does.
+ *
+ * @param from the room it stood in
+ */
+export function stretched(frame: Rect, from: Size, to: Size, limits: Limits): Rect {
+  const [wide, tall] = [to.width / from.width, to.height / from.height]
+  const size = limited({ width: frame.width * wide, height: frame.height * tall }, limits)
+  return reachable({ x: frame.x * wide, y: frame.y * tall, ...size }, to)
+}
+
 /** A length on another display: kept where it fits, else in the same proportion to the display. */
 const fitting = (length: number, from: number, to: number): number =>
   length <= to ? length : Math.min(to, (length / from) * to)

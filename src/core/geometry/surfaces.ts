@@ -10,11 +10,15 @@ export const CAPTION = 20
 
 /**
  * Where the display in the large area is drawn: a browser window's own size fits exactly, any other
- * is made as large as the area allows, never larger than it is.
+ * is made as large as the area allows, a mirrored one larger than it is where there is room.
  */
-export function largeSurface(display: Size & { measured?: boolean }, area: Size): Surface {
+export function largeSurface(
+  display: Size & { measured?: boolean },
+  area: Size,
+  most = 1,
+): Surface {
   if (display.measured) return { x: 0, y: 0, scale: 1 }
-  const scale = Math.min(1, area.width / display.width, area.height / display.height)
+  const scale = Math.min(most, area.width / display.width, area.height / display.height)
   return {
     x: Math.round((area.width - display.width * scale) / 2),
     y: Math.round((area.height - display.height * scale) / 2),

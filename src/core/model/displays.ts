@@ -1,4 +1,4 @@
-import { across } from '@/core/geometry/across'
+import { across, stretched } from '@/core/geometry/across'
 import { type Direction, nearest } from '@/core/geometry/direction'
 import { movedIn, type Rect, reachable, spanFrame } from '@/core/geometry/rect'
 import type { Display } from '@/core/model/kinds/display'
@@ -13,6 +13,13 @@ export const DISPLAYS_MOST = 8
 /** The displays that are plugged in, the main one first. */
 export const connected = ({ displays, displayOrder }: State): Display[] =>
   displayOrder.flatMap((id) => (displays[id]?.connected ? displays[id] : []))
+
+/** The display whose picture another shows instead of its own, where that can be seen. */
+export function mirroredOn({ displays }: State, id: DisplayId): Display | undefined {
+  const { connected: own, mirrors = '' } = displays[id] ?? {}
+  const source = displays[mirrors]
+  return !own && source?.connected ? source : undefined
+}
 
 /** The desktop a display shows; null where it is not connected. */
 export const shownOn = ({ displays, presence }: State, id: DisplayId): DesktopId | null =>
@@ -66,9 +73,10 @@ export function frameOf(state: State, window: Window): Rect {
   if (!from || !to) return window.frame
   if (window.placed)
     return spanFrame(window.placed, to, limitsOf(state, window), state.settings.gap)
-  return on === window.display
-    ? reachable(movedIn(window.frame, window.room, to), to)
-    : across(window.frame, from, to, limitsOf(state, window))
+  if (on !== window.display) return across(window.frame, from, to, limitsOf(state, window))
+  return to.fitted
+    ? stretched(window.frame, window.room ?? to.fitted, to, limitsOf(state, window))
+    : reachable(movedIn(window.frame, window.room, to), to)
 }
 
 /** Has a window stand somewhere on its display, in the room there is now. */

@@ -207,7 +207,9 @@ function framing(state: State, window: Window): string[] {
 function displays(state: State): string[] {
   const broken: string[] = []
   const shown = new Set<string>()
-  for (const { id, connected } of Object.values(state.displays)) {
+  for (const { id, connected, mirrors } of Object.values(state.displays)) {
+    if (mirrors !== undefined && (connected || mirrors === id || !state.displays[mirrors]))
+      broken.push(`Display ${id} cannot mirror ${mirrors}.`)
     const presence = state.presence[id]
     if (!presence) {
       broken.push(`Nothing is known of what display ${id} shows.`)

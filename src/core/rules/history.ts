@@ -193,8 +193,10 @@ function documentsBack(
 function sizedAsNow(next: State, now: State): State['displays'] {
   const displays = { ...next.displays }
   for (const [id, display] of Object.entries(displays)) {
-    const { width, height, measured } = now.displays[id] ?? display
-    if (measured) displays[id] = { ...display, width, height, measured }
+    const { width, height, measured, fitted } = now.displays[id] ?? display
+    // One that fitted the room, and does so no more, has its own size again.
+    if (measured && !(fitted && !display.fitted))
+      displays[id] = { ...display, width, height, measured }
   }
   const all = connected({ ...next, displays })
   for (const [at, place] of closedUp(all).entries()) {

@@ -1,6 +1,6 @@
 import type { Outcome, Session } from '@/core/commands/execute'
 import type { By } from '@/core/journal/events'
-import { connected } from '@/core/model/displays'
+import { connected, mirroredOn } from '@/core/model/displays'
 import type { DisplayId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
 import { type Changes, withChanges } from '@/core/rules/changes'
@@ -29,9 +29,14 @@ export interface Told {
   of?: { view: string; n: number }
 }
 
-/** The state as one view sees it: the keys are on its display, as long as that is plugged in. */
+/**
+ * The state as one view sees it: the keys are on its display, as long as that is plugged in, or on the
+ * one that it mirrors.
+ */
 export function seenFrom(state: State, display: DisplayId): State {
-  const own = state.displays[display]?.connected ? display : state.display
+  const own = state.displays[display]?.connected
+    ? display
+    : (mirroredOn(state, display)?.id ?? state.display)
   const on = state.displays[own]?.connected ? own : (connected(state)[0]?.id ?? own)
   return on === state.display ? state : { ...state, display: on }
 }

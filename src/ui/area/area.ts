@@ -1,7 +1,7 @@
 import { createStore, useStore } from 'zustand'
 import type { Size } from '@/core/geometry/rect'
 import { largeSurface, miniatures, type Surface } from '@/core/geometry/surfaces'
-import { connected } from '@/core/model/displays'
+import { connected, mirroredOn } from '@/core/model/displays'
 import type { DisplayId } from '@/core/model/ids'
 import type { Display } from '@/core/model/kinds/display'
 import type { State } from '@/core/model/state'
@@ -48,6 +48,7 @@ function surfacesOf(
   { width, height, column }: Area,
 ): Record<DisplayId, Surface> {
   const large = state.displays[largeId(state)]
+  const { display: own } = seat(shelf).getState()
   const within = {
     x: width + MARGIN,
     y: MARGIN,
@@ -58,8 +59,9 @@ function surfacesOf(
     ...(column > 0 && miniatures(others(state), within)),
     ...(large && {
       [large.id]: largeSurface(
-        { ...large, measured: large.id === seat(shelf).getState().display },
+        { ...large, measured: large.id === own || large.fitted !== undefined },
         { width, height },
+        mirroredOn(state, own) ? Number.POSITIVE_INFINITY : 1,
       ),
     }),
   }

@@ -1,5 +1,6 @@
 import { type FormEvent, useState } from 'react'
 import { LONGEST } from '@/core/geometry/rect'
+import { mirroredOn } from '@/core/model/displays'
 import { DISPLAY_LEAST, type Display } from '@/core/model/kinds/display'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { useShows } from './useShows'
@@ -23,7 +24,8 @@ const SCALES = [0.75, 1, 1.25, 1.5, 1.75, 2, 2.5, 3]
 /** Name, size and scale of one display, and what can be done with it. */
 export function DisplayFields({ display }: { display: Display }) {
   const shelf = useShelf()
-  const { id, connected, measured, scale } = display
+  const { id, connected, measured, fitted, scale } = display
+  const source = useArrangement((state) => mirroredOn(state, id)?.name)
   const shows = useShows(id)
   const main = useArrangement((state) => state.displayOrder[0] === id)
   const [name, setName] = useState(display.name)
@@ -50,7 +52,8 @@ export function DisplayFields({ display }: { display: Display }) {
       </label>
       {measured ? (
         <p className="text-soft">
-          {display.width} × {display.height}: as large as its browser window.
+          {display.width} × {display.height}: as large as{' '}
+          {fitted ? 'the room it is shown in' : 'its browser window'}.
         </p>
       ) : (
         <>
@@ -73,7 +76,19 @@ export function DisplayFields({ display }: { display: Display }) {
           </label>
         </>
       )}
-      <p className="text-soft">{connected ? `Shows ${shows}.` : 'Not plugged in.'}</p>
+      {id === 'near' || (measured && !fitted) ? null : (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={fitted !== undefined}
+            onChange={() => run('display.fit')}
+          />
+          As large as the room it is shown in
+        </label>
+      )}
+      <p className="text-soft">
+        {connected ? `Shows ${shows}.` : source ? `Mirrors ${source}.` : 'Not plugged in.'}
+      </p>
       <div className="flex flex-wrap gap-2">
         {connected ? (
           <button type="button" className="btn" onClick={() => run('display.unplug')}>
@@ -84,11 +99,16 @@ export function DisplayFields({ display }: { display: Display }) {
             Plug in
           </button>
         )}
-        {connected && id !== 'near' ? (
+        {(connected || source) && id !== 'near' ? (
           <button type="button" className="btn" onClick={() => run('display.open')}>
             Open in a window of its own
           </button>
         ) : null}
+        {main || source ? null : (
+          <button type="button" className="btn" onClick={() => run('display.mirror')}>
+            Mirror the main one
+          </button>
+        )}
         {connected && !main ? (
           <button type="button" className="btn" onClick={() => run('display.main')}>
             Make it the main one

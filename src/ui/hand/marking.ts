@@ -1,5 +1,6 @@
 import type { MouseEvent, PointerEvent } from 'react'
 import type { WindowId } from '@/core/model/ids'
+import { title, window } from '@/core/model/selectors'
 import type { Shelf } from '@/store/shelf'
 import { held } from '@/ui/hand/inHand'
 
@@ -8,6 +9,15 @@ export const toggleMark = (shelf: Shelf, id: WindowId): void =>
   shelf.page.setState(({ marked }) => ({
     marked: marked.includes(id) ? marked.filter((other) => other !== id) : [...marked, id],
   }))
+
+/** What is in hand when a window is taken: all that are marked with it, and what they are called. */
+export function takenWith(shelf: Shelf, id: WindowId): { windows: WindowId[]; caption: string } {
+  const state = shelf.state()
+  const { marked } = shelf.page.getState()
+  const windows = marked.includes(id) ? marked : [id]
+  const caption = windows.length > 1 ? `${windows.length} windows` : title(state, window(state, id))
+  return { windows, caption }
+}
 
 const standing = (): HTMLElement[] => [...document.querySelectorAll<HTMLElement>('[data-standing]')]
 

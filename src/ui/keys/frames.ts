@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import { boolean, object, string } from 'yup'
+import { boolean, type InferType, number, object, string } from 'yup'
 import { focusId } from '@/core/model/selectors'
 import { focusContent, takeBack } from '@/parts/focus'
 import { openFrame, shutFrames, wasGiven } from '@/parts/pageFrames'
@@ -27,7 +27,16 @@ const passed = object({
   shiftKey: boolean().required(),
   ctrlKey: boolean().required(),
   metaKey: boolean().required(),
-})
+}).required()
+
+/** What a wheel or two fingers say over one of them. */
+const turned = object({
+  token: string().min(1).required(),
+  deltaX: number().required(),
+  deltaY: number().required(),
+  altKey: boolean().required(),
+  ctrlKey: boolean().required(),
+}).required()
 
 /** Gives the keys back to Kite Shelf. */
 export function takeKeys(shelf: Shelf): void {
@@ -69,7 +78,7 @@ export function useFrames(): void {
         if (document.activeElement === document.body) focusContent(shelf)
       })
     }
-    const off = passKeys(shelf)
+    const off = hearPages(shelf)
     const listening = new AbortController()
     const { signal } = listening
     addEventListener('keydown', () => shutFrames(shelf), { capture: true, signal })
@@ -88,18 +97,10 @@ export function useFrames(): void {
   }, [shelf])
 }
 
-/** Our own pages pass chords on; they are said here as if they had been pressed here. */
-function passKeys(shelf: Shelf): () => void {
+/** Our own pages pass on what is meant for Kite Shelf; it is said here as if it had been done here. */
+function hearPages(shelf: Shelf): () => void {
   let tapped = 0
-  const hear = ({ data, source }: MessageEvent) => {
-    const frame = [...document.querySelectorAll('iframe')].find(
-      (one) => one.contentWindow === source,
-    )
-    const key = (data as { kiteShelfKey?: unknown } | null)?.kiteShelfKey
-    if (!frame || !passed.isValidSync(key, { strict: true })) return
-    const { token, type, ...init } = key
-    // A page that the frame was sent on to does not know what ours was given.
-    if (token !== frame.dataset.page) return
+  const hearKey = ({ type, ...init }: Omit<InferType<typeof passed>, 'token'>) => {
     if (type === 'keyup' && init.key === 'Alt') {
       const now = performance.now()
       if (now - tapped < TWICE) takeKeys(shelf)
@@ -110,6 +111,22 @@ function passKeys(shelf: Shelf): () => void {
     )
     // What follows a first stroke is pressed without Alt, which the page would keep.
     if (shelf.page.getState().pending) takeKeys(shelf)
+  }
+  const hear = ({ data, source }: MessageEvent) => {
+    const frame = [...document.querySelectorAll('iframe')].find(
+      (one) => one.contentWindow === source,
+    )
+    const { kiteShelfKey: key, kiteShelfWheel: wheel } = (data ?? {}) as Record<string, unknown>
+    // A page that the frame was sent on to does not know what ours was given.
+    const knows = ({ token }: { token: string }) => token === frame?.dataset.page
+    if (passed.isValidSync(key, { strict: true })) {
+      const { token, ...said } = key
+      if (knows({ token })) hearKey(said)
+    }
+    if (turned.isValidSync(wheel, { strict: true }) && knows(wheel))
+      frame?.parentElement?.dispatchEvent(
+        new WheelEvent('wheel', { ...wheel, bubbles: true, cancelable: true }),
+      )
   }
   addEventListener('message', hear)
   return () => removeEventListener('message', hear)

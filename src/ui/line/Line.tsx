@@ -37,12 +37,12 @@ export function Line() {
       <Planned />
       <Waits />
       <SaveState />
+      <Parted>
+        <CommandButton command="line.open" label="find" />
+      </Parted>
       {/* What has no room goes to a line below, out of sight. The first of a line never does: it is empty. */}
       <span className="-ml-3 flex h-[22px] min-w-0 shrink-[99] flex-wrap gap-3 overflow-hidden">
         <span className="h-[22px]" />
-        <Parted>
-          <CommandButton command="line.open" label="find" />
-        </Parted>
         <Parted>
           <CommandButton command="shelf.keys" label="keys" />
         </Parted>

@@ -1,12 +1,13 @@
 import { useDrag } from '@use-gesture/react'
 import type { DesktopId, WindowId } from '@/core/model/ids'
 import { EVERY } from '@/core/model/kinds/window'
-import { desktop, title, window } from '@/core/model/selectors'
+import { desktop } from '@/core/model/selectors'
 import { foundAt } from '@/parts/foundAt'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { held, showInHand } from '@/ui/hand/inHand'
+import { takenWith } from '@/ui/hand/marking'
 
 /** How near the upper and lower edge the shelves scroll while something is dragged, and by what. */
 const EDGE = 48
@@ -42,12 +43,10 @@ interface Dragged {
 
 /** A window, or all that are marked with it, to another shelf. */
 function windowInHand(shelf: Shelf, id: WindowId): Dragged {
-  const state = shelf.state()
-  const { marked } = shelf.page.getState()
-  const windows = marked.includes(id) ? marked : [id]
+  const { windows, caption } = takenWith(shelf, id)
   return {
     as: 'into',
-    caption: windows.length > 1 ? `${windows.length} windows` : title(state, window(state, id)),
+    caption,
     drop: (to) => {
       if (to === EVERY) shelf.dispatch('window.everywhere', { windows })
       else if (shelf.dispatch('window.sendAll', { windows, to }).ok)

@@ -14,7 +14,7 @@ import { currentId, desktop } from '@/core/model/selectors'
 import { Backdrop } from '@/parts/Backdrop'
 import { Guarded } from '@/parts/Guarded'
 import { useArrangement, useDesktop, useList, usePage, useShelf } from '@/store/useShelf'
-import { area, columnFor, hasOthers } from '@/ui/area/area'
+import { area, columnFor, hasOthers, largeId } from '@/ui/area/area'
 import { useSeat } from '@/ui/area/seat'
 import { EmptyHelp } from '@/ui/desktop/EmptyHelp'
 import { useRest } from '@/ui/desktop/rest'
@@ -261,7 +261,17 @@ function useDisplaySize(main: RefObject<HTMLElement | null>): void {
   const shelf = useShelf()
   const bare = useRunsHere()
   const several = useArrangement(hasOthers) && !bare
-  const { display } = useSeat()
+  const { display, fixed } = useSeat()
+  const own = useArrangement((state) => state.displays[display]?.fitted !== undefined)
+  const elsewhere = usePage((page) => page.elsewhere)
+  // Another display that is shown large here, and has the size of this room.
+  const fitted = useArrangement((state) => {
+    const id = largeId(state)
+    return fixed || id === display || elsewhere.includes(id) || !state.displays[id]?.fitted
+      ? null
+      : id
+  })
+  // biome-ignore lint/correctness/useExhaustiveDependencies: one that fits its room no more has its own size, until it is measured anew.
   useLayoutEffect(() => {
     const element = main.current
     if (!element) return
@@ -273,13 +283,15 @@ function useDisplaySize(main: RefObject<HTMLElement | null>): void {
       const room = area(shelf).getState()
       if (room.width !== width || room.height !== height || room.column !== column)
         area(shelf).setState({ width, height, column })
-      const known = shelf.state().displays[display]
-      if (known && (known.width !== width || known.height !== height || !known.measured))
-        shelf.dispatch('display.resize', { display, width, height }, 'app')
+      for (const id of fitted ? [display, fitted] : [display]) {
+        const known = shelf.state().displays[id]
+        if (known && (known.width !== width || known.height !== height || !known.measured))
+          shelf.dispatch('display.resize', { display: id, width, height }, 'app')
+      }
     }
     measure()
     const observer = new ResizeObserver(measure)
     observer.observe(element)
     return () => observer.disconnect()
-  }, [main, display, several, shelf])
+  }, [main, display, several, shelf, fitted, own])
 }

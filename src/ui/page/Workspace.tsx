@@ -3,6 +3,7 @@ import { setNonce } from 'get-nonce'
 import { useEffect, useLayoutEffect, useState } from 'react'
 import { contentProblem } from '@/apps/contents'
 import { APPS, appOf } from '@/apps/list'
+import { mirroredOn } from '@/core/model/displays'
 import { initialState } from '@/core/model/initial'
 import { clockFrom, kept, keptElsewhere, shownBy } from '@/demo/clock'
 import { Guarded } from '@/parts/Guarded'
@@ -254,7 +255,9 @@ function Open({ name }: { name: string }) {
 /** One display in a window of its own; unplugged, it says so. */
 function FixedDesktop() {
   const { display } = useSeat()
-  const there = useArrangement((state) => state.displays[display]?.connected === true)
+  const there = useArrangement(
+    (state) => state.displays[display]?.connected || mirroredOn(state, display) !== undefined,
+  )
   if (there) return <Desktop />
   return (
     <main id="desktop" tabIndex={-1} className="grid place-items-center outline-none">

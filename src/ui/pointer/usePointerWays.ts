@@ -128,6 +128,7 @@ export function usePointerWays(): void {
     addEventListener('wheel', wheel, { passive: false, signal })
     addEventListener('mousedown', side, { capture: true, signal })
     addEventListener('mouseup', side, { capture: true, signal })
+    addEventListener('touchstart', (event) => pinch(shelf, event), { passive: false, signal })
     addEventListener('pointerdown', swipe.begin, { signal })
     addEventListener('pointerup', swipe.end, { signal })
     addEventListener('pointermove', pushes.move, { passive: true, signal })
@@ -185,11 +186,11 @@ class Swipe {
 
   private from: { x: number; y: number; at: number } | null = null
 
-  begin = ({ pointerType, target, clientX, clientY, timeStamp }: PointerEvent) => {
+  begin = ({ pointerType, isPrimary, target, clientX, clientY, timeStamp }: PointerEvent) => {
     const at = target as Element
-    // A bow or an app that is dragged goes its own way.
+    // A bow or an app that is dragged goes its own way; with a second finger it is a pinch.
     const held = at.closest('[data-bow], [draggable=true]')
-    const here = pointerType === 'touch' && !held && (onRack(at) || onBare(at))
+    const here = pointerType === 'touch' && isPrimary && !held && (onRack(at) || onBare(at))
     this.from = here ? { x: clientX, y: clientY, at: timeStamp } : null
   }
 
@@ -201,4 +202,32 @@ class Swipe {
     if (Math.abs(x) > SWIPE && Math.abs(x) > 2 * Math.abs(y))
       take(this.shelf, x < 0 ? 'swipe left' : 'swipe right')
   }
+}
+
+/** So much nearer together, or further apart, two fingers on a screen are a pinch or a spread. */
+const NEARER = 0.75
+const FURTHER = 1.33
+
+/** Two fingers on the rack, the bare desktop or the loft; on content they are the content’s. */
+function pinch(shelf: Shelf, event: TouchEvent): void {
+  const { touches, target } = event
+  const at = target as Element
+  if (touches.length !== 2 || !(onRack(at) || onBare(at) || at.closest('#loft'))) return
+  // The browser would make the page larger.
+  event.preventDefault()
+  const far = distance(touches)
+  const over = new AbortController()
+  const move = ({ touches: now }: TouchEvent) => {
+    const by = now.length === 2 && far > 0 ? distance(now) / far : 1
+    if (by > NEARER && by < FURTHER) return
+    over.abort()
+    take(shelf, by < 1 ? PINCH : SPREAD)
+  }
+  addEventListener('touchmove', move, { signal: over.signal })
+  for (const type of ['touchend', 'touchcancel'] as const)
+    addEventListener(type, () => over.abort(), { signal: over.signal })
+}
+
+function distance([one, other]: TouchList): number {
+  return one && other ? Math.hypot(one.clientX - other.clientX, one.clientY - other.clientY) : 0
 }

@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import type { State } from '@/core/model/state'
 import { type Running, runningNow } from '@/core/runs/runs'
 import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
+import { largeId } from '@/ui/area/area'
 import { useSeat } from '@/ui/area/seat'
 
 /** What decides what a run shows: nothing is drawn anew for anything else. */
@@ -19,8 +20,9 @@ export function useRunning(): Running | null {
 /** Whether this page is the one that shows the run; its frame gives way to it. */
 export function useRunsHere(): boolean {
   const on = useArrangement((state) => runningNow(state)?.display ?? null)
-  const { display, fixed } = useSeat()
+  const large = useArrangement(largeId)
+  const { fixed } = useSeat()
   const elsewhere = usePage((now) => now.elsewhere)
   if (on === null) return false
-  return fixed ? on === display : !elsewhere.includes(on)
+  return on === large || (!fixed && !elsewhere.includes(on))
 }

@@ -27,6 +27,7 @@ import { clickedToMark, drawBand, toggleMark } from '@/ui/hand/marking'
 import { useChosen } from '@/ui/keys/useChosen'
 import { usePlaceKeys } from '@/ui/keys/usePlaceKeys'
 import { useCloseLook, useHeldLook } from '@/ui/window/closely'
+import { useLaidDrag } from './useLaidDrag'
 
 /** Windows side by side, none covering another, each with a letter to pick it by. */
 export function Unstack() {
@@ -82,6 +83,7 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
     setTyped('')
   }
   const look = useCloseLook(current?.id ?? null)
+  const drag = useLaidDrag()
   const heard = usePlaceKeys(
     'unstack',
     {
@@ -111,7 +113,7 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
       role="dialog"
       aria-label="Unstack"
       tabIndex={-1}
-      className="absolute inset-0 z-(--over) outline-none"
+      className="absolute inset-0 z-(--over) select-none outline-none"
       onKeyDown={keys}
       onPointerDown={(event) => drawBand(shelf, event, shelf.closeView)}
     >
@@ -129,23 +131,25 @@ function Laid({ ofApp, of }: { ofApp: boolean; of: string | undefined }) {
       {windows.length === 0 ? (
         <p className="m-10 text-soft">No windows to lay out. {leave} returns.</p>
       ) : null}
-      {windows.map((window, at) => {
-        const { x, y, width, height, scale } = places[window.id] ?? NOWHERE
-        return (
-          <Picked
-            key={window.id}
-            window={window}
-            name={title(state, window)}
-            state={state}
-            hint={letters[at] ?? ''}
-            chosen={window === current}
-            withDesktop={app !== undefined}
-            marked={marked.includes(window.id)}
-            rect={{ x, y, width: width * scale, height: height * scale }}
-            onPick={() => pick(window)}
-          />
-        )
-      })}
+      <div className="touch-none" {...drag()}>
+        {windows.map((window, at) => {
+          const { x, y, width, height, scale } = places[window.id] ?? NOWHERE
+          return (
+            <Picked
+              key={window.id}
+              window={window}
+              name={title(state, window)}
+              state={state}
+              hint={letters[at] ?? ''}
+              chosen={window === current}
+              withDesktop={app !== undefined}
+              marked={marked.includes(window.id)}
+              rect={{ x, y, width: width * scale, height: height * scale }}
+              onPick={() => pick(window)}
+            />
+          )
+        })}
+      </div>
     </div>
   )
 }

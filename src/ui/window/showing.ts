@@ -293,12 +293,11 @@ function isShown(shelf: Shelf, page: PageState, id: WindowId): boolean {
     session: { state },
     places,
     loft,
-    elsewhere,
   } = page
   const window = state.windows[id]
   if (!window) return false
   if (placeIn(page, id)) return true
-  if (!isVisible(state, window) || elsewhere.includes(standsOn(state, window))) return false
+  if (!isVisible(state, window) || isAway(page, id)) return false
   const on = standsOn(state, window)
   // What is laid out takes the large area; the column stays, but in the loft.
   return on === largeId(state) ? !places : !loft && on in surfaces(shelf, state)
@@ -310,10 +309,11 @@ const ABOVE_COLUMN = 1_000_001
 const isResting = ({ session: { state }, resting }: PageState, id: WindowId): boolean =>
   resting.length > 0 && resting.includes(state.windows[id]?.desktop ?? '')
 
-/** Whether it is drawn in another browser window. */
+/** Whether it is drawn in another browser window only; what is mirrored is drawn in both. */
 const isAway = ({ session: { state }, elsewhere }: PageState, id: WindowId): boolean => {
   const window = elsewhere.length > 0 ? state.windows[id] : undefined
-  return window !== undefined && elsewhere.includes(standsOn(state, window))
+  const on = window && standsOn(state, window)
+  return on !== undefined && on !== state.display && elsewhere.includes(on)
 }
 
 /** Above all other windows, below what is said of the desktop. */

@@ -7,7 +7,7 @@ import { meantDisplay, onDisplay, otherDisplay, whichDisplay } from '@/core/comm
 import { nameProblem } from '@/core/commands/places'
 import { atTheRight, closedUp } from '@/core/geometry/displays'
 import { LONGEST } from '@/core/geometry/rect'
-import { connected, DISPLAYS_MOST, settleOn } from '@/core/model/displays'
+import { connected, DISPLAYS_MOST, mirroredOn, settleOn } from '@/core/model/displays'
 import { DESKTOPS_MOST } from '@/core/model/kinds/desktop'
 import { arriving, DISPLAY_LEAST, type Display } from '@/core/model/kinds/display'
 import { currentId, desktop } from '@/core/model/selectors'
@@ -22,7 +22,7 @@ const height = number().integer().min(DISPLAY_LEAST.height).max(LONGEST)
 const scale = number().min(0.5).max(4)
 
 /** After displays came, went or changed: edge to edge, each with a desktop, the focus in sight. */
-function settle(draft: State, env?: Env): void {
+export function settle(draft: State, env?: Env): void {
   const missing = draft.apart ? connected(draft).length - openCount(draft) : 0
   if (env) for (let more = missing; more > 0; more--) makeDesktop(draft, env)
   closeUp(draft)
@@ -124,7 +124,11 @@ const change = command({
     const { width: wide, height: tall, scale: by } = args
     const sized = wide !== undefined || tall !== undefined || by !== undefined
     if (sized && found.measured)
-      return no(`${found.name} is a browser window and has its size. Make that larger or smaller.`)
+      return no(
+        found.fitted
+          ? `${found.name} has the size of the room it is shown in. Give it its own size first.`
+          : `${found.name} is a browser window and has its size. Make that larger or smaller.`,
+      )
     const next = resized(found, args)
     if (next.width < DISPLAY_LEAST.width || next.height < DISPLAY_LEAST.height)
       return no(
@@ -168,6 +172,8 @@ const remove = command({
       if (window.display === id) settleOn(draft, window)
     delete draft.displays[id]
     delete draft.presence[id]
+    for (const other of Object.values(draft.displays))
+      if (other.mirrors === id) delete other.mirrors
     draft.displayOrder = draft.displayOrder.filter((other) => other !== id)
     for (const home of draft.homes) {
       if (home.display === id) delete home.display
@@ -181,13 +187,13 @@ const remove = command({
 
 const nameOf = (state: State): string => state.displays[state.display]?.name ?? ''
 
-const isOnly = (state: State, { id, name }: Display): Refusal | null =>
+export const isOnly = (state: State, { id, name }: Display): Refusal | null =>
   connected(state).some((other) => other.id !== id)
     ? null
     : no(`${name} is the only display. Add or plug in another first.`)
 
 /** A display is not there any more; the keys go to the main one that is. */
-function leave(draft: State, display: Display): void {
+export function leave(draft: State, display: Display): void {
   display.connected = false
   if (draft.display !== display.id) return
   const next = connected(draft)[0]
@@ -227,6 +233,7 @@ const plug = command({
     const refusal = tooMany(draft, connected(draft).length + 1)
     if (refusal) return refusal
     found.connected = true
+    delete found.mirrors
     settle(draft, env)
     return { say: `Plugged ${found.name} in; ${showing(draft, found.id)}` }
   },
@@ -267,7 +274,10 @@ const open = command({
   args: whichDisplay,
   plan: onDisplay(
     (_draft, { id }) => ({ effect: { does: 'open display', display: id } }),
-    otherDisplay,
+    (state, args) =>
+      args.display && mirroredOn(state, args.display)
+        ? meantDisplay(state, args)
+        : otherDisplay(state, args),
   ),
 })
 

@@ -1,4 +1,4 @@
-import { array, boolean, number, string } from 'yup'
+import { array, boolean, number, object, string } from 'yup'
 import type { Size } from '@/core/geometry/rect'
 import type { DesktopId, DisplayId, WindowId } from '@/core/model/ids'
 import type { Kind } from '@/core/model/kind'
@@ -16,6 +16,10 @@ export interface Display {
   connected: boolean
   /** Whether its size is that of a browser window, which it follows. */
   measured?: boolean
+  /** The size it goes back to when it does not fit the room it is shown in any more. */
+  fitted?: Size
+  /** The display whose picture it shows while it is none of its own: it is not connected then. */
+  mirrors?: DisplayId
 }
 
 /** The smallest a display can be, in CSS pixels: windows must be within reach on it. */
@@ -46,8 +50,14 @@ export const DISPLAY: Kind<Display> = {
     y: coordinate(),
     connected: flag(),
     measured: boolean(),
+    fitted: object({ width: length(), height: length() }).default(undefined),
+    mirrors: maybeId(),
   }),
-  ids: (one, as) => ({ ...one, id: as('display', one.id) }),
+  ids: ({ mirrors, ...one }, as) => ({
+    ...one,
+    id: as('display', one.id),
+    ...(mirrors && { mirrors: as('display', mirrors) }),
+  }),
   // It had what it shows; now that stands with where the person is.
   older: ({ shows: _shows, ...display }) => display,
 }
