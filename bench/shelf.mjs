@@ -1,4 +1,51 @@
-/** A large shelf as a shelf file: desktops with windows that show twelve lines of text. */
+/** What somebody has open: ten windows of a day, by app, over and over. */
+const paragraphs = (count, of) =>
+  Array.from(
+    { length: count },
+    (_, n) =>
+      `${n % 8 === 0 ? `## Part ${n / 8 + 1}\n\n` : ''}Line ${n + 1} of ${of}: the wind turned to the north-west before dawn, and new snow lies on every slope above the hut.`,
+  ).join('\n\n')
+
+const table = (rows) => ({
+  columns: ['station', 'place', 'new cm', 'depth cm', 'wind', 'at'],
+  rows: Array.from({ length: rows }, (_, n) => [
+    `HR-${n + 1}`,
+    `Place ${n % 40}`,
+    String(n % 35),
+    String(80 + (n % 90)),
+    `NW ${n % 60}`,
+    `${String(n % 24).padStart(2, '0')}:00`,
+  ]),
+})
+
+const thread = (n) => ({
+  id: `thread-${n}`,
+  who: `person ${n}`,
+  read: 8,
+  messages: Array.from({ length: 8 }, (_, m) => ({
+    by: m % 2 ? 'me' : 'them',
+    text: `What was said as number ${m + 1}.`,
+    at: m * 60_000,
+  })),
+})
+
+const DAY = [
+  ['document', (of) => ({ markdown: paragraphs(12, of) })],
+  ['table', () => table(50)],
+  ['reader', (of) => ({ kind: 'markdown', text: paragraphs(12, of) })],
+  ['document', (of) => ({ markdown: paragraphs(160, of) })],
+  ['messages', () => ({ received: 0, threads: [0, 1, 2].map(thread) })],
+  ['table', () => table(5000)],
+  ['player', () => ({ tune: 0, volume: 0.6, at: 0 })],
+  ['job', () => ({ jobs: [] })],
+  ['web', () => ({ visited: ['/pages/notice'] })],
+  ['document', (of) => ({ markdown: paragraphs(40, of) })],
+]
+
+/**
+ * A large shelf as a shelf file.
+ * @param state of an empty shelf
+ */
 export function largeShelf(desktops, each, state) {
   const documents = {}
   const next = structuredClone(state)
@@ -17,23 +64,21 @@ export function largeShelf(desktops, each, state) {
     const windows = []
     for (let w = 0; w < each; w++) {
       const window = `bench-${d}-${w}`
+      const [app, content] = DAY[w % DAY.length]
       windows.push(window)
       next.documents[window] = {
         id: window,
-        app: 'reader',
+        app,
         title: `Window ${w + 1}`,
         unsaved: false,
         openedAt: 0,
       }
-      const lines = Array.from(
-        { length: 12 },
-        (_, n) => `Line ${n + 1} of window ${w + 1} on desktop ${d + 1}.`,
-      )
-      documents[window] = { saved: { kind: 'markdown', text: lines.join('\n\n') }, draft: null }
+      const of = `window ${w + 1} on desktop ${d + 1}`
+      documents[window] = { saved: content(of), draft: null }
       next.stacking.push(window)
       next.windows[window] = {
         id: window,
-        app: 'reader',
+        app,
         document: window,
         desktop: id,
         display: 'near',
@@ -54,12 +99,13 @@ export function largeShelf(desktops, each, state) {
       backdrop: 'plain',
       sign: true,
       windows,
+      // The document above all others.
       focus: windows.at(-1),
     }
     next.order.push(id)
   }
   const [shows] = state.order
-  next.presence = { near: { shows, focus: 'bench-0-0', visited: [shows] } }
+  next.presence = { near: { shows, focus: next.desktops[shows].focus, visited: [shows] } }
   return {
     format: 'kite-shelf',
     version: 3,

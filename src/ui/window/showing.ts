@@ -172,15 +172,30 @@ export class Showing {
       last.resting === now.resting
     )
       return
+    // Before anything is marked: the browser would lay all of it out to do this.
+    this.letGoOfHidden(now)
     const groups = new Set<Group>()
     for (const id of moved ? this.windows.keys() : this.concerned(now, last)) {
       const shown = this.windows.get(id)
-      if (!shown || !this.update(now, id, shown)) continue
-      if (!shown.visible) letGoOfSelection(shown.slot)
-      if (shown.group) groups.add(shown.group)
+      if (shown && this.update(now, id, shown) && shown.group) groups.add(shown.group)
     }
     for (const group of groups) hide(group)
     if (last && last.places !== now.places) this.stir(now.places, last.places)
+  }
+
+  /**
+   * Where the focus and the selection lie in an editor that is about to be hidden, giving the focus to the
+   * next makes the browser lay the hidden one out again, and whatever is drawn asks where the caret is.
+   * The editors themselves remember where their carets were.
+   */
+  private letGoOfHidden(now: PageState): void {
+    const active = document.activeElement
+    if (!(active instanceof HTMLElement) || !active.matches('[contenteditable=true]')) return
+    const { window: id } = active.closest<HTMLElement>('[data-window]')?.dataset ?? {}
+    if (!id || id === this.held || !this.windows.get(id)?.visible || isShown(this.shelf, now, id))
+      return
+    getSelection()?.removeAllRanges()
+    active.blur()
   }
 
   /** Windows that are not laid out any more are themselves again at once. */
@@ -265,15 +280,6 @@ export class Showing {
     }
     return visible !== was
   }
-}
-
-/**
- * Where the selection lies in an editor that is about to be hidden, giving the focus to the next makes
- * the browser lay the hidden one out again. The editors themselves remember where their carets were.
- */
-function letGoOfSelection(slot: HTMLElement | null): void {
-  if (slot?.matches(':focus-within') && document.activeElement?.matches('[contenteditable=true]'))
-    getSelection()?.removeAllRanges()
 }
 
 /** Each hidden element costs something with whatever is drawn: one for a group costs less. */
