@@ -10,7 +10,7 @@ const FLOORS: Record<string, string[]> = {
   'core/': [
     ...['text', 'geometry', 'settings', 'model', 'rules'],
     ...['journal', 'homes', 'runs', 'plan', 'attention', 'look', 'keys'],
-    ...['formats', 'commands', 'finding', 'card'],
+    ...['formats', 'commands', 'finding', 'insight', 'card'],
   ],
 }
 

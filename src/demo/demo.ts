@@ -20,6 +20,7 @@ import { newId } from '@/store/newId'
 import type { Seed } from '@/store/opening/start'
 import { INCIDENT, stowCourse } from './away'
 import { BRIEFING } from './briefing'
+import { lastDays } from './journal'
 import * as pictures from './pictures'
 import * as tables from './tables'
 import * as texts from './texts'
@@ -325,7 +326,7 @@ export function demo(now: number, room?: Size, alone = false): Seed {
       focus: state.desktops.public?.focus ?? null,
       visited: ['public'],
     }
-  return { state, contents }
+  return { state, contents, journal: lastDays(now) }
 }
 
 /** Upright, at the right of Near. */

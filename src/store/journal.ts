@@ -49,6 +49,18 @@ export const eventsOf = async (
   moment: number,
 ): Promise<JournalEvent[]> => (await partsOf(store, dayOf(moment))).flatMap(({ events }) => events)
 
+/** Keeps days that are over, as they were. */
+export async function keepDays(
+  store: Pick<DayStore, 'setItem'>,
+  events: readonly JournalEvent[],
+): Promise<void> {
+  for (const day of new Set(events.map(({ at }) => dayOf(at)))) {
+    const its = events.filter(({ at }) => dayOf(at) === day)
+    for (let part = 0; part * PART < its.length; part++)
+      await store.setItem(keyOf(day, part), its.slice(part * PART, (part + 1) * PART))
+  }
+}
+
 /** What happened when, local time, each day in parts: `2026-03-04`, `2026-03-04.1`, … */
 export class Journal {
   private last: (Part & { day: string; at: number }) | null = null

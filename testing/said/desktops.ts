@@ -19,6 +19,15 @@ export const desktops: Some = [
     id: 'desktop.reorder',
     args: (state: State) => ({ ...desktopAt(state, at), by }),
   })),
+  // Turned, or with one that is not there.
+  fc.tuple(fc.nat(5), fc.boolean()).map(([by, wrong]) => ({
+    id: 'desktops.order',
+    args: ({ order }: State) => {
+      const at = by % order.length
+      const turned = [...order.slice(at), ...order.slice(0, at)]
+      return { order: wrong ? turned.with(0, 'gone') : turned }
+    },
+  })),
   fc.tuple(maybe, maybe, maybe).map(([at, into, choice]) => ({
     id: 'desktop.fold',
     args: (state: State) => {

@@ -82,6 +82,7 @@ export type View =
   | { view: 'sequences' }
   | { view: 'waiting' }
   | { view: 'plan' }
+  | { view: 'log' }
   | { view: 'runs' }
   | { view: 'import calendar'; given?: { name: string; text: string } }
   | { view: 'tether'; nth: number }

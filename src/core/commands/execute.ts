@@ -2,7 +2,7 @@ import { create, current } from 'mutative'
 import { ValidationError } from 'yup'
 import type { JournalEvent } from '@/core/journal/events'
 import type { Sequence } from '@/core/model/kinds/sequence'
-import { currentId } from '@/core/model/selectors'
+import { currentId, focusedWindow } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { type Changes, changesBetween } from '@/core/rules/changes'
 import { check } from '@/core/rules/check'
@@ -96,7 +96,7 @@ export function execute(session: Session, id: string, args: object, env: Env): O
     announce: result.announce,
     show: result.show,
     effect: result.effect,
-    journal: told(result.journal, env),
+    journal: told(result.journal, env, state),
     step,
   }
 }
@@ -173,7 +173,7 @@ function travel(session: Session, direction: 'undo' | 'redo', env: Env): Outcome
     }
   const { step } = turn
   const say = `${direction === 'undo' ? 'Undone' : 'Redone'}: ${step.say}`
-  const journal = told(moves(direction, now, state), env)
+  const journal = told(moves(direction, now, state), env, state)
   return {
     ok: true,
     session: { state, history: turned(before, turn) },
@@ -196,5 +196,13 @@ function moves(direction: 'undo' | 'redo', before: State, after: State): Result[
   return from === to ? moved : [...moved, { kind: 'switch', from, to }]
 }
 
-const told = (events: Result['journal'], { now, by }: Env): JournalEvent[] =>
-  (events ?? []).map((event) => ({ ...event, at: now, by }))
+/** With each switch stands the app that has the keys then. */
+function told(events: Result['journal'], { now, by }: Env, after: State): JournalEvent[] {
+  const app = focusedWindow(after)?.app
+  return (events ?? []).map((event) => ({
+    ...(event.kind === 'switch' && app && { app }),
+    ...event,
+    at: now,
+    by,
+  }))
+}

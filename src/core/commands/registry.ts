@@ -5,6 +5,7 @@ import { homeCommands } from './apps/homes'
 import type { Command } from './command'
 import { attentionCommands } from './day/attention'
 import { digestCommands } from './day/digest'
+import { logCommands } from './day/log'
 import { planCommands } from './day/plan'
 import { runCommands } from './day/runs'
 import { desktopCommands } from './desktops/desktops'
@@ -58,6 +59,7 @@ const all = [
   ...stowCommands,
   ...patternCommands,
   ...planCommands,
+  ...logCommands,
   ...runCommands,
   ...gridCommands,
   ...windowCommands,

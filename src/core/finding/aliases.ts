@@ -36,6 +36,7 @@ const ALIASES: Readonly<Record<string, string>> = {
   'loft.open': 'overview all everything map',
   'patterns.open': 'template templates',
   'pattern.keep': 'template save',
+  'log.open': 'journal history time statistics looking back',
   'plan.open': 'calendar schedule agenda day',
   'plan.import': 'calendar ics import',
   'plan.export': 'calendar ics export',

@@ -163,6 +163,7 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Shift+Home', command: 'attention.back' },
   { keys: 'Alt+Shift+; Backspace', command: 'desktop.stow' },
   { keys: 'Alt+Shift+; Shift+P', command: 'plan.open' },
+  { keys: 'Alt+Shift+; Shift+L', command: 'log.open' },
   { keys: 'Alt+Shift+; /', command: 'plan.go' },
   { keys: 'Alt+Shift+; Shift+R', command: 'runs.open' },
   { keys: "Alt+Shift+; '", command: 'window.tether' },

@@ -1,7 +1,7 @@
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { JournalEvent } from '@/core/journal/events'
 import type { DocumentId } from '@/core/model/ids'
-import { currentId } from '@/core/model/selectors'
+import { currentId, focusedWindow } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { emptyHistory, type History, type Step } from '@/core/rules/history'
 import { every } from '@/store/clock'
@@ -252,7 +252,9 @@ function follow(
     settleLater(shelf, () => keeping.settle())
   })
   keepPresence((kind) => {
-    journal.add([{ kind, to: currentId(shelf.state()), at: shelf.clock(), by: 'app' }])
+    const app = focusedWindow(shelf.state())?.app
+    const to = currentId(shelf.state())
+    journal.add([{ kind, to, at: shelf.clock(), by: 'app', ...(app && { app }) }])
     keeper.soon()
   }, signal)
   writeWhenLeft(keeper, copies, signal)

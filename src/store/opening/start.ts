@@ -1,4 +1,5 @@
 import type { KeptContent } from '@/core/formats/shelfFile'
+import type { JournalEvent } from '@/core/journal/events'
 import type { DocumentId } from '@/core/model/ids'
 import { initialState } from '@/core/model/initial'
 import type { State } from '@/core/model/state'
@@ -14,6 +15,7 @@ import { isStored, NOWHERE, type Stored } from '@/store/documents/source'
 import { provideTalk } from '@/store/documents/talk'
 import { expected, logged } from '@/store/faults'
 import { setHealth, whyFailed } from '@/store/health'
+import { keepDays } from '@/store/journal'
 import type { Notice } from '@/store/notices'
 import { onReport } from '@/store/reports'
 import { setSaving } from '@/store/saving'
@@ -31,6 +33,8 @@ import { when } from './when'
 export interface Seed {
   state: State
   contents: Record<string, unknown>
+  /** What happened before, in order. */
+  journal?: JournalEvent[]
 }
 
 /** The shelf could not be read. Nothing is written until the person has chosen what to do. */
@@ -250,6 +254,8 @@ async function anew(
   const contents = new Map(
     Object.entries(seed.contents).map(([id, saved]) => [id, { saved, draft: null }]),
   )
+  if (seed.journal)
+    await keepDays(stores.journal, seed.journal).catch(logged('What happened before'))
   const fresh = { state, revision, slots, written: null }
   const notices = missing
     ? [

@@ -44,6 +44,7 @@ export function ShelfMenu({ name }: { name: string }) {
         <Group label="Windows" commands={WINDOWS} />
         <MenuSeam />
         <CommandItem command="plan.open" />
+        <CommandItem command="log.open" />
         <CommandItem command="attention.list" />
         <CommandItem command="runs.open" />
         <MenuSeam />

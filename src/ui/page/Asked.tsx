@@ -18,6 +18,7 @@ import { PutRightDialog } from '@/ui/homes/PutRightDialog'
 import { WhyDialog } from '@/ui/homes/WhyDialog'
 import { ImportShelf } from '@/ui/import/ImportShelf'
 import { KeyCard } from '@/ui/keys/KeyCard'
+import { LogDialog } from '@/ui/log/LogDialog'
 import { CopyLook } from '@/ui/look/CopyLook'
 import { LookPanel } from '@/ui/look/LookPanel'
 import { FullDialog } from '@/ui/pair/FullDialog'
@@ -44,6 +45,8 @@ export function Asked() {
       return <Practice />
     case 'plan':
       return <PlanPanel />
+    case 'log':
+      return <LogDialog />
     case 'import calendar':
       return <ImportCalendar {...view} />
     case 'runs':

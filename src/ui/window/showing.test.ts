@@ -10,8 +10,8 @@ import { Showing } from './showing'
 function hiding(hidden: Set<unknown>, of: unknown): HTMLElement {
   const toggle = (_name: string, on: boolean) => (on ? hidden.add(of) : hidden.delete(of))
   // None of them has the focus.
-  const matches = () => false
-  return { classList: { toggle }, firstElementChild: null, matches } as unknown as HTMLElement
+  const querySelector = () => null
+  return { classList: { toggle }, firstElementChild: null, querySelector } as unknown as HTMLElement
 }
 
 /** How many windows stand in one group here. */

@@ -173,7 +173,7 @@ export class Showing {
     )
       return
     // Before anything is marked: the browser would lay all of it out to do this.
-    this.letGoOfHidden(now)
+    if (last) this.letGoOfHidden(now, last)
     const groups = new Set<Group>()
     for (const id of moved ? this.windows.keys() : this.concerned(now, last)) {
       const shown = this.windows.get(id)
@@ -188,12 +188,12 @@ export class Showing {
    * next makes the browser lay the hidden one out again, and whatever is drawn asks where the caret is.
    * The editors themselves remember where their carets were.
    */
-  private letGoOfHidden(now: PageState): void {
-    const active = document.activeElement
-    if (!(active instanceof HTMLElement) || !active.matches('[contenteditable=true]')) return
-    const { window: id } = active.closest<HTMLElement>('[data-window]')?.dataset ?? {}
-    if (!id || id === this.held || !this.windows.get(id)?.visible || isShown(this.shelf, now, id))
-      return
+  private letGoOfHidden(now: PageState, last: PageState): void {
+    const id = focusId(last.session.state)
+    const { visible, slot } = (id && this.windows.get(id)) || {}
+    if (!id || !visible || id === this.held || isShown(this.shelf, now, id)) return
+    const active = slot?.querySelector<HTMLElement>('[contenteditable=true]:focus')
+    if (!active) return
     getSelection()?.removeAllRanges()
     active.blur()
   }

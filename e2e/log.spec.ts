@@ -1,0 +1,123 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from './shelf'
+
+test('the log tells the day in lines, with its figures; what is exported is what is shown', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+J', 'Shift+L')
+  const log = page.getByRole('dialog', { name: 'Log' })
+  const lines = log.getByRole('list', { name: 'Lines of the log' }).getByRole('button')
+  // Of today there is little: one came here.
+  await expect(lines).toHaveCount(1)
+  await expect(lines.first()).toContainText('Field')
+  // The last working day, or the one before it.
+  while ((await lines.count()) < 50) {
+    await shelf.press(',')
+    await expect(log.getByText('Reading…')).toHaveCount(0)
+  }
+  const figures = log.getByRole('region', { name: 'Figures' })
+  await expect(figures).toContainText(/looked at9 h \d+ min/)
+  await lines.first().focus()
+  await shelf.press('ArrowDown', 'ArrowDown')
+  await expect(lines.nth(2)).toBeFocused()
+  await expect(lines.nth(2)).toHaveAttribute('aria-current', 'true')
+  expect(await shelf.violations()).toEqual([])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    log.getByRole('button', { name: 'JSON' }).click(),
+  ])
+  const told = JSON.parse(readFileSync(await file.path(), 'utf8'))
+  expect(told.lines).toHaveLength(await lines.count())
+  const [sheet] = await Promise.all([
+    page.waitForEvent('download'),
+    log.getByRole('button', { name: 'CSV' }).click(),
+  ])
+  const rows = readFileSync(await sheet.path(), 'utf8')
+    .trim()
+    .split('\r\n')
+    .slice(1)
+  expect(rows).toHaveLength(told.lines.length)
+  const seconds = rows.reduce((sum, row) => sum + Number(row.split(',')[3]), 0)
+  expect(seconds).toBeCloseTo(told.figures.present / 1000, -2)
+  await expect(figures).toContainText(`switches${told.figures.switches},`)
+  // A line for each switch, one for coming, and one for coming back.
+  expect(told.lines.length).toBe(told.figures.switches + 2)
+})
+
+test('what is done now is in the log, and there over a reload', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.press('Alt+M', 'Alt+B')
+  await shelf.reload()
+  await shelf.press('Alt+;')
+  await page.keyboard.type('journal')
+  await shelf.press('Enter')
+  const log = page.getByRole('dialog', { name: 'Log' })
+  const names = log.getByRole('list', { name: 'Lines of the log' }).locator('.font-semibold')
+  // The last time on Bulletin is one line or two: whether it was told that one left is up to the browser.
+  await expect(names.last()).toHaveText('Bulletin')
+  expect((await names.allTextContents()).slice(0, 3)).toEqual(['Field', 'Model', 'Bulletin'])
+  await expect(log.getByRole('region', { name: 'Figures' })).toContainText('100 % of 2')
+  await shelf.press('Escape')
+  await shelf.press('Control+End')
+  await page.keyboard.type('typed on')
+  await expect(shelf.window('bulletin')).toContainText('typed on')
+})
+
+test('ways are counted, and an order that saves steps is taken in one step', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.press('Alt+J', 'Shift+L')
+  const log = page.getByRole('dialog', { name: 'Log' })
+  await log.getByRole('radio', { name: 'four weeks' }).check()
+  await log.getByRole('radio', { name: 'From and to' }).check()
+  await expect(log.getByText('Most often between Field and Bulletin')).toBeVisible()
+  const matrix = log.getByRole('table', { name: 'Switches, from the row to the column' })
+  const cells = await matrix.locator('td[title]').allTextContents()
+  const counted = cells.reduce((sum, cell) => sum + Number(cell), 0)
+  await log.getByRole('button', { name: 'to Bulletin' }).click()
+  await expect(matrix.getByRole('rowheader').first()).toContainText('Field')
+  expect(await shelf.violations()).toEqual([])
+  await log.getByRole('radio', { name: 'What happened' }).check()
+  await expect(log.getByRole('region', { name: 'Figures' })).toContainText(`switches${counted},`)
+  await log.getByRole('radio', { name: 'Order' }).check()
+  const take = log.getByRole('button', { name: 'Put them in this order' })
+  await expect(take).toBeVisible()
+  const wanted = await log
+    .getByRole('region', { name: 'Suggested' })
+    .locator('[title]')
+    .allTextContents()
+  expect(await shelf.violations()).toEqual([])
+  await take.click()
+  await expect(log.getByText('Desktops stand in the best order')).toBeVisible()
+  expect(await shelf.rowNames()).toEqual(wanted)
+  // Field and Bulletin, and Bulletin and Model, are neighbours then.
+  const at = (name: string) => wanted.indexOf(name)
+  expect(Math.abs(at('Field') - at('Bulletin'))).toBe(1)
+  expect(Math.abs(at('Model') - at('Bulletin'))).toBe(1)
+  await shelf.press('Escape', 'Alt+Z')
+  expect(await shelf.rowNames()).toEqual([
+    'Field',
+    'Model',
+    'Bulletin',
+    'Public line',
+    'Rota',
+    'Breather',
+  ])
+})
+
+test('a shelf that has no log yet says what will be there', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  await shelf.press('Alt+J', 'Shift+L')
+  const log = page.getByRole('dialog', { name: 'Log' })
+  await shelf.press(',')
+  await expect(log.getByText('Nothing is in the log of this time.')).toBeVisible()
+  await page.setViewportSize({ width: 960, height: 640 })
+  await shelf.press('.')
+  await expect(log.getByRole('list', { name: 'Lines of the log' })).toBeVisible()
+  const outside = await log.evaluate((all) => all.scrollWidth - all.clientWidth)
+  expect(outside).toBe(0)
+})

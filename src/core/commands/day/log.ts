@@ -1,0 +1,35 @@
+import { array } from 'yup'
+import { command, no } from '@/core/commands/command'
+import { desktop } from '@/core/model/selectors'
+import { id } from '@/core/model/shaping'
+
+const open = command({
+  id: 'log.open',
+  title: 'Log: how the day went',
+  group: 'Shelf',
+  step: false,
+  plan: () => ({ show: { view: 'log' } }),
+})
+
+/** What the log suggests, taken in one step. */
+const order = command({
+  id: 'desktops.order',
+  title: 'Put desktops in an order',
+  group: 'Desktops',
+  unlisted: true,
+  args: { order: array(id()).required().min(1) },
+  plan: (draft, { order: wanted }) => {
+    const meant = new Set(wanted)
+    if (meant.size !== draft.order.length || !draft.order.every((one) => meant.has(one)))
+      return no('Desktops have changed since. Nothing was moved.')
+    if (draft.order.every((one, at) => one === wanted[at]))
+      return no('They stand in that order already.')
+    draft.order = [...meant]
+    const [first = ''] = draft.order
+    return {
+      say: `Put ${draft.order.length} desktops in order, ${desktop(draft, first).name} first`,
+    }
+  },
+})
+
+export const logCommands = [open, order]

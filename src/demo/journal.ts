@@ -1,0 +1,121 @@
+import type { By, JournalEvent } from '@/core/journal/events'
+import { atMinute, dayOf } from '@/core/plan/plan'
+
+/**
+ * The five working days before today, 06:30 to 17:00, about 140 switches each: much to and fro between
+ * Field and Bulletin and between Model and Bulletin. The same each time.
+ */
+
+/** How often one goes on from each desktop to the others. */
+const GOES: Record<string, [to: string, weight: number][]> = {
+  field: [
+    ['bulletin', 12],
+    ['public', 2],
+    ['model', 2],
+    ['rota', 1],
+  ],
+  bulletin: [
+    ['field', 10],
+    ['model', 10],
+    ['public', 2],
+    ['breather', 1],
+  ],
+  model: [
+    ['bulletin', 12],
+    ['field', 2],
+    ['breather', 1],
+  ],
+  public: [
+    ['bulletin', 4],
+    ['rota', 3],
+    ['field', 2],
+  ],
+  rota: [
+    ['public', 3],
+    ['field', 2],
+    ['bulletin', 1],
+  ],
+  breather: [
+    ['model', 2],
+    ['bulletin', 2],
+  ],
+}
+
+/** The app that has the keys on each, mostly. */
+const APPS: Record<string, string[]> = {
+  field: ['table', 'document', 'reader'],
+  model: ['table', 'job', 'document'],
+  bulletin: ['document', 'document', 'reader'],
+  public: ['messages', 'messages', 'table'],
+  rota: ['table', 'document'],
+  breather: ['reader', 'player'],
+}
+
+const MINUTE = 60_000
+const DAYS = 5
+
+/** @param now milliseconds since 1970 */
+export function lastDays(now: number): JournalEvent[] {
+  const days: number[] = []
+  for (let back = 1; days.length < DAYS; back++) {
+    const midnight = atMinute(dayOf(now), -back * 24 * 60 + 12 * 60)
+    if (![0, 6].includes(new Date(midnight).getDay())) days.unshift(dayOf(midnight))
+  }
+  return days.flatMap((midnight, nth) => dayFrom(midnight, nth + 1))
+}
+
+function dayFrom(midnight: number, seed: number): JournalEvent[] {
+  const random = seeded(seed)
+  const one = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T
+  const [from, noon, back, until] = [6.5, 12, 12.6, 17].map((hour) =>
+    atMinute(midnight, hour * 60),
+  ) as [number, number, number, number]
+  const events: JournalEvent[] = [{ at: from, kind: 'here', by: 'app', to: 'field', app: 'table' }]
+  const add = (at: number, kind: JournalEvent['kind'], by: By, more: Partial<JournalEvent> = {}) =>
+    events.push({ at, kind, by, ...more })
+  let on = 'field'
+  let at = from
+  let away = false
+  for (;;) {
+    // Mostly a glance and back, now and then half an hour.
+    at += Math.round((random() < 0.12 ? 8 + random() * 22 : 0.6 + random() * 4.2) * MINUTE)
+    if (at >= until) break
+    if (!away && at >= noon) {
+      add(noon, 'away', 'app')
+      add(back, 'here', 'app', { to: on, app: one(APPS[on] ?? []) })
+      at = back
+      away = true
+      continue
+    }
+    const by = random() < 0.86 ? 'key' : 'pointer'
+    const to = weighed(GOES[on] ?? [], random)
+    add(at, 'switch', by, { from: on, to, app: one(APPS[to] ?? []) })
+    on = to
+    if (random() < 0.35)
+      add(at + 20_000, 'focus', random() < 0.7 ? 'key' : 'pointer', {
+        to,
+        app: one(APPS[to] ?? []),
+      })
+    if (random() < 0.04) add(at + 25_000, 'asks', 'app', { app: 'messages' })
+  }
+  add(until, 'away', 'app')
+  return events
+}
+
+function weighed(ways: readonly [string, number][], random: () => number): string {
+  let left = random() * ways.reduce((sum, [, weight]) => sum + weight, 0)
+  for (const [to, weight] of ways) {
+    left -= weight
+    if (left < 0) return to
+  }
+  return ways[0]?.[0] ?? 'field'
+}
+
+/** Random numbers that are the same each time. */
+function seeded(seed: number): () => number {
+  let state = seed * 2_654_435_761
+  return () => {
+    state = (Math.imul(state, 1_664_525) + 1_013_904_223) | 0
+    return (state >>> 0) / 4_294_967_296
+  }
+}

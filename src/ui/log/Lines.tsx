@@ -1,0 +1,82 @@
+import { type KeyboardEvent, useEffect, useRef } from 'react'
+import { spell } from '@/core/journal/words'
+import { timeOfDay } from '@/parts/Facts'
+import { Kite } from '@/parts/Kite'
+import { useArrangement } from '@/store/useShelf'
+import { inWords, type LogLine } from './lines'
+
+/** The day in lines, one for each time on a desktop; walked by arrows. */
+export function Lines({
+  lines,
+  dated,
+  chosen,
+  onChoose,
+}: {
+  lines: readonly LogLine[]
+  /** Whether they are of several days. */
+  dated: boolean
+  chosen: number | undefined
+  onChoose(start: number): void
+}) {
+  const desktops = useArrangement((state) => state.desktops)
+  const list = useRef<HTMLOListElement>(null)
+  const at = Math.max(
+    0,
+    lines.findIndex(({ start }) => start === chosen),
+  )
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another one that is chosen comes into sight
+  useEffect(() => {
+    list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })
+  }, [chosen])
+  const walk = (event: KeyboardEvent) => {
+    const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: lines.length - 1 }[event.key]
+    const line = to === undefined ? undefined : lines[to]
+    if (!line) return
+    event.preventDefault()
+    onChoose(line.start)
+    list.current?.querySelectorAll<HTMLElement>('button')[to ?? 0]?.focus()
+  }
+  return (
+    <ol
+      ref={list}
+      aria-label="Lines of the log"
+      className="min-h-0 overflow-y-auto"
+      onKeyDown={walk}
+    >
+      {lines.map((line, place) => {
+        const { desktop, start, end } = line
+        const found = desktops[desktop]
+        return (
+          <li key={start}>
+            <button
+              type="button"
+              tabIndex={place === at ? 0 : -1}
+              aria-current={line.start === chosen ? 'true' : undefined}
+              className={`flex w-full items-center gap-3 border-seam border-b border-dashed px-2 py-1 text-left text-[13px] ${line.start === chosen ? 'bg-ink/8' : 'hover:bg-ink/4'}`}
+              onClick={() => onChoose(start)}
+            >
+              {dated ? (
+                <span className="w-14 shrink-0 text-[12px] text-soft">{shortDay(start)}</span>
+              ) : null}
+              <time className="w-12 shrink-0 font-mono text-[12px]">{timeOfDay(start)}</time>
+              <Kite hue={found?.hue ?? 'slate'} letter={found?.letter ?? null} width={14} />
+              <span dir="auto" className="w-36 shrink-0 truncate font-semibold" title={found?.name}>
+                {found?.name ?? 'a folded desktop'}
+              </span>
+              <span className="w-20 shrink-0 text-right tabular-nums">{lengthOf(end - start)}</span>
+              <span className="min-w-0 truncate text-soft">{inWords(line)}</span>
+            </button>
+          </li>
+        )
+      })}
+    </ol>
+  )
+}
+
+/** “Mon 30”. */
+export const shortDay = (at: number): string =>
+  new Date(at).toLocaleDateString('en', { weekday: 'short', day: 'numeric' })
+
+/** A stretch of milliseconds in words; less than a minute in seconds. */
+export const lengthOf = (time: number): string =>
+  time < 60_000 ? `${Math.round(time / 1000)} s` : spell(Math.round(time / 60_000))

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { bestOrder } from '@/core/insight/order'
+
+expose({ bestOrder })
