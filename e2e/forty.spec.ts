@@ -98,7 +98,7 @@ test('on half a screen, with all it can tell at once, the line keeps the time an
       return own.top < room.bottom && own.right > room.right + 1
     }),
   )
-  expect(cut).toEqual([false, false])
+  expect(cut).toEqual([false])
 })
 
 test('in rows and columns on a small screen the map leaves room for the names', async ({

@@ -106,7 +106,7 @@ const shots = {
     },
   ],
   run: [['PageDown', 'PageDown', 'n'], { prepare: first(['run.start']) }],
-  pattern: [['type Wren Couloir'], { prepare: first(['patterns.open']) }],
+  log: [['Alt+J', 'Shift+L', ',']],
   line: [['Alt+B', 'Alt+;', 'type stat']],
   trail: [['Alt+R', 'Alt+B', 'Alt+F', 'hold Alt', 'Backquote']],
   loft: [['Alt+P', 'Alt+R', 'Alt+/', 'Space', 'Shift+F', 'Space', 'Shift+R']],

@@ -51,6 +51,13 @@ const APPS: Record<string, string[]> = {
   breather: ['reader', 'player'],
 }
 
+/** What is opened where, and how likely with each visit. */
+const OPENS: [app: string, where: string | null, chance: number][] = [
+  ['reader', 'bulletin', 0.05],
+  ['web', 'field', 0.06],
+  ['document', null, 0.02],
+]
+
 const MINUTE = 60_000
 const DAYS = 5
 
@@ -96,6 +103,10 @@ function dayFrom(midnight: number, seed: number): JournalEvent[] {
         to,
         app: one(APPS[to] ?? []),
       })
+    // A reader beside the bulletin, a web page in the field; documents anywhere.
+    for (const [app, where, chance] of OPENS)
+      if ((where === null || where === to) && random() < chance)
+        add(at + 30_000, 'open', 'key', { app, to })
     if (random() < 0.04) add(at + 25_000, 'asks', 'app', { app: 'messages' })
   }
   add(until, 'away', 'app')

@@ -1,13 +1,12 @@
 import { createStore, useStore } from 'zustand'
 import type { JournalEvent } from '@/core/journal/events'
+import { without } from '@/core/journal/striking'
+import type { KeptStore } from './disk/storage'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
 import { useShelf } from './useShelf'
 
-interface DayStore {
-  getItem(key: string): Promise<unknown>
-  setItem(key: string, value: unknown): Promise<unknown>
-}
+type DayStore = Pick<KeptStore, 'getItem' | 'setItem' | 'removeItem' | 'keys'>
 
 const dayOf = (at: number): string => {
   const date = new Date(at)
@@ -54,11 +53,33 @@ export async function keepDays(
   store: Pick<DayStore, 'setItem'>,
   events: readonly JournalEvent[],
 ): Promise<void> {
-  for (const day of new Set(events.map(({ at }) => dayOf(at)))) {
-    const its = events.filter(({ at }) => dayOf(at) === day)
-    for (let part = 0; part * PART < its.length; part++)
-      await store.setItem(keyOf(day, part), its.slice(part * PART, (part + 1) * PART))
-  }
+  for (const day of new Set(events.map(({ at }) => dayOf(at))))
+    for (const part of inParts(
+      day,
+      events.filter(({ at }) => dayOf(at) === day),
+    ))
+      await store.setItem(part.key, part.events)
+}
+
+function inParts(day: string, events: readonly JournalEvent[]): Part[] {
+  const parts = Math.ceil(events.length / PART)
+  return Array.from({ length: parts }, (_, at) => ({
+    key: keyOf(day, at),
+    events: events.slice(at * PART, (at + 1) * PART),
+  }))
+}
+
+/**
+ * Days before a moment are not kept any longer.
+ * @param before milliseconds since 1970
+ */
+export async function forgetDays(
+  store: Pick<DayStore, 'keys' | 'removeItem'>,
+  before: number,
+): Promise<void> {
+  const first = dayOf(before)
+  for (const key of await store.keys())
+    if (key.slice(0, first.length) < first) await store.removeItem(key)
 }
 
 /** What happened when, local time, each day in parts: `2026-03-04`, `2026-03-04.1`, … */
@@ -91,6 +112,8 @@ export class Journal {
   }
 
   add(events: JournalEvent[]): void {
+    // Where nothing is kept nothing is written down.
+    if (this.shelf.state().settings.log === 0) return
     for (const event of events) {
       const part = this.partFor(dayOf(event.at) + this.beside)
       part.events.push(event)
@@ -107,6 +130,39 @@ export class Journal {
     if (last && last.day !== day) today(this.shelf).setState({ events: [] })
     this.last = { day, at, key: keyOf(day, at), events: [] }
     return this.last
+  }
+
+  /**
+   * Strikes a span of one day from what is kept, for good.
+   * @param from milliseconds since 1970; so is `until`
+   */
+  async strike(from: number, until: number): Promise<void> {
+    const day = dayOf(from)
+    const { last } = this
+    if (last?.day !== day) {
+      const before = await partsOf(this.store, day)
+      const left = without(
+        before.flatMap(({ events }) => events),
+        from,
+        until,
+      )
+      await this.rewrite(day, before.length, inParts(day, left))
+      return
+    }
+    // Of today at once: what happens meanwhile comes after it.
+    const left = without(today(this.shelf).getState().events, from, until)
+    const parts = inParts(day, left)
+    const at = Math.max(0, parts.length - 1)
+    this.last = { day, at, ...(parts[at] ?? { key: keyOf(day, 0), events: [] }) }
+    this.changed.clear()
+    today(this.shelf).setState({ events: left })
+    await this.rewrite(day, last.at + 1, parts)
+  }
+
+  /** @param before how many parts the day had */
+  private async rewrite(day: string, before: number, parts: Part[]): Promise<void> {
+    await Promise.all(parts.map(({ key, events }) => this.store.setItem(key, events)))
+    for (let at = parts.length; at < before; at++) await this.store.removeItem(keyOf(day, at))
   }
 
   async write(): Promise<void> {

@@ -19,6 +19,10 @@ export const desktops: Some = [
     id: 'desktop.reorder',
     args: (state: State) => ({ ...desktopAt(state, at), by }),
   })),
+  fc.constantFrom('home reader first', 'order').map((suggestion) => ({
+    id: 'log.decline',
+    args: () => ({ suggestion }),
+  })),
   // Turned, or with one that is not there.
   fc.tuple(fc.nat(5), fc.boolean()).map(([by, wrong]) => ({
     id: 'desktops.order',

@@ -66,6 +66,7 @@ export function merge(here: State, file: State): State {
     running: here.running,
     patterns: joined(here.patterns, file.patterns),
     sequences: joined(here.sequences, file.sequences),
+    declined: [...new Set([...here.declined, ...file.declined])],
     stowed: stowedOf(here, file, windows, desktops),
     homes: joined(here.homes, file.homes),
     apps: { ...here.apps, ...file.apps },

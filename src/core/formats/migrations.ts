@@ -24,6 +24,7 @@ const NAMES = [
   'plan',
   'tethered',
   'exceptions',
+  'declined',
 ] as const
 
 const first = initialState()

@@ -81,7 +81,7 @@ const THROUGH: Record<string, string[]> = {
   'shelf.import': ['shelf.merge', 'desktop.import'],
   'loft.open': ['desktop.bring', 'window.sendAll'],
   'patterns.open': ['pattern.make', 'pattern.remove'],
-  'log.open': ['desktops.order'],
+  'log.open': ['desktops.order', 'log.decline'],
   'plan.open': ['plan.add', 'plan.put', 'plan.move', 'plan.goes', 'plan.remove'],
   'plan.skip': ['plan.leave'],
   'runs.open': ['run.make', 'run.note', 'run.move', 'run.drop'],

@@ -30,6 +30,7 @@ export function initialState(): State {
     tethered: {},
     exceptions: {},
     sequences: [],
+    declined: [],
     apps: {},
     slots: [
       'document',

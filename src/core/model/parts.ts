@@ -1,4 +1,4 @@
-import { array, boolean, number, type Schema } from 'yup'
+import { array, boolean, number, type Schema, string } from 'yup'
 import { settingsShape } from '@/core/settings/checks'
 import { idsIn, type Kind, type Named } from './kind'
 import { APP, exceptionsShape } from './kinds/app'
@@ -97,6 +97,7 @@ export const WHOLES: Record<WholePart, Whole> = {
   running: whole(underWayShape.nullable().defined(), 'the run that was under way'),
   answering: whole(answeringShape.nullable().defined()),
   guide: whole(number().integer().min(0).max(GUIDE_STEPS).required()),
+  declined: whole(array(string().required()).required(), 'what is not suggested any more'),
   settings: whole(settingsShape.required(), 'the settings'),
 }
 

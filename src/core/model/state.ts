@@ -60,6 +60,8 @@ interface Arrangement {
 interface Preferences {
   bindings: Binding[]
   sequences: Sequence[]
+  /** What was suggested and is not wanted. */
+  declined: string[]
   settings: Settings
 }
 

@@ -283,6 +283,18 @@ export const SETTINGS = {
     default: 'system',
     choices: { system: 'as the system', day: 'light, by day', night: 'dark, by night' },
   },
+  log: {
+    section: 'Page',
+    label: 'Keep the log for',
+    help: 'Where you were and when. It stays in this browser; what you type is never in it.',
+    words: 'journal history privacy track time looking back',
+    default: 90,
+    least: 0,
+    most: 3650,
+    unit: ['day', 'days'],
+    zero: 'not at all',
+    offered: [0, 7, 30, 90, 365],
+  },
   coverAfter: {
     section: 'Page',
     label: 'Cover the page after',

@@ -26,7 +26,7 @@ import { database } from '@/store/documents/source'
 import { expected, logged } from '@/store/faults'
 import { NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from '@/store/health'
 import { afterFirstMoments } from '@/store/idle'
-import { eventsOf, Journal } from '@/store/journal'
+import { eventsOf, forgetDays, Journal } from '@/store/journal'
 import type { Notice } from '@/store/notices'
 import { ofShelf } from '@/store/ofShelf'
 import { setSaving } from '@/store/saving'
@@ -46,6 +46,7 @@ interface Opened {
   stores: Stores
   folder: FolderCopy
   copies: Copies
+  journal: Journal
 }
 
 const own = ofShelf(() => ({
@@ -117,7 +118,7 @@ export async function begin(
   const { signal } = keeps
   const writers = writersOf(shelf, name, stores, spare, given)
   const { keeper, journal, copies, folder, log } = writers
-  own(shelf).opened = { name, stores, folder, copies }
+  own(shelf).opened = { name, stores, folder, copies, journal }
   Object.assign(finish, endings(shelf, writers, keeps))
   const touched = new Set<DocumentId>()
   const note = together(() => {
@@ -310,6 +311,16 @@ export async function journalOf(shelf: Shelf, moment: number): Promise<JournalEv
   return opened ? eventsOf(opened.stores.journal, moment) : []
 }
 
+/**
+ * Strikes a span of one day from the journal, for good. @returns whether this view can
+ * @param from milliseconds since 1970; so is `until`
+ */
+export async function strike(shelf: Shelf, from: number, until: number): Promise<boolean> {
+  const { opened } = own(shelf)
+  await opened?.journal.strike(from, until)
+  return opened !== null
+}
+
 /** All that was set aside, as it was found; null when there is nothing. */
 export async function damagedCopies(shelf: Shelf): Promise<Blob | null> {
   const { opened } = own(shelf)
@@ -381,10 +392,18 @@ const FIRST_WITHIN = 2000
 const pass = (time: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, time))
 
 const TIDY_EVERY = 3_600_000
+const DAY = 24 * TIDY_EVERY
 
 /** Soon after the start and once an hour. */
 function keepTidy(shelf: Shelf, signal: AbortSignal): void {
-  const work = () => void tidy(shelf, shelf.clock()).catch(logged('Documents are not tidied'))
+  const work = () => {
+    void tidy(shelf, shelf.clock()).catch(logged('Documents are not tidied'))
+    const { log } = shelf.state().settings
+    // Where none is kept today goes too.
+    const first = shelf.clock() + (log === 0 ? DAY : -log * DAY)
+    const { opened } = own(shelf)
+    if (opened) void forgetDays(opened.stores.journal, first).catch(logged('The log is not tidied'))
+  }
   afterFirstMoments(work, signal)
   signal.addEventListener('abort', every(shelf, TIDY_EVERY, work))
 }

@@ -1,6 +1,7 @@
-import { type KeyboardEvent, useEffect, useRef } from 'react'
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { spell } from '@/core/journal/words'
 import { timeOfDay } from '@/parts/Facts'
+import { Keys } from '@/parts/Keys'
 import { Kite } from '@/parts/Kite'
 import { useArrangement } from '@/store/useShelf'
 import { inWords, type LogLine } from './lines'
@@ -11,12 +12,15 @@ export function Lines({
   dated,
   chosen,
   onChoose,
+  onStrike,
 }: {
   lines: readonly LogLine[]
   /** Whether they are of several days. */
   dated: boolean
   chosen: number | undefined
   onChoose(start: number): void
+  /** Strikes a line for good. */
+  onStrike(line: LogLine): void
 }) {
   const desktops = useArrangement((state) => state.desktops)
   const list = useRef<HTMLOListElement>(null)
@@ -28,13 +32,25 @@ export function Lines({
   useEffect(() => {
     list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })
   }, [chosen])
+  // A line that was asked to be struck: the next time it is.
+  const [sure, setSure] = useState<number | null>(null)
+  const strike = (line: LogLine) => {
+    if (sure === line.start) onStrike(line)
+    setSure(sure === line.start ? null : line.start)
+  }
   const walk = (event: KeyboardEvent) => {
+    const struck = lines[at]
+    if (event.key === 'Delete' && struck) {
+      event.preventDefault()
+      strike(struck)
+      return
+    }
     const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: lines.length - 1 }[event.key]
     const line = to === undefined ? undefined : lines[to]
     if (!line) return
     event.preventDefault()
     onChoose(line.start)
-    list.current?.querySelectorAll<HTMLElement>('button')[to ?? 0]?.focus()
+    list.current?.querySelectorAll<HTMLElement>('[data-line]')[to ?? 0]?.focus()
   }
   return (
     <ol
@@ -47,12 +63,13 @@ export function Lines({
         const { desktop, start, end } = line
         const found = desktops[desktop]
         return (
-          <li key={start}>
+          <li key={start} className="flex items-center border-seam border-b border-dashed">
             <button
               type="button"
+              data-line=""
               tabIndex={place === at ? 0 : -1}
               aria-current={line.start === chosen ? 'true' : undefined}
-              className={`flex w-full items-center gap-3 border-seam border-b border-dashed px-2 py-1 text-left text-[13px] ${line.start === chosen ? 'bg-ink/8' : 'hover:bg-ink/4'}`}
+              className={`flex min-w-0 flex-1 items-center gap-3 px-2 py-1 text-left text-[13px] ${line.start === chosen ? 'bg-ink/8' : 'hover:bg-ink/4'}`}
               onClick={() => onChoose(start)}
             >
               {dated ? (
@@ -66,6 +83,16 @@ export function Lines({
               <span className="w-20 shrink-0 text-right tabular-nums">{lengthOf(end - start)}</span>
               <span className="min-w-0 truncate text-soft">{inWords(line)}</span>
             </button>
+            {line.start === chosen ? (
+              <button
+                type="button"
+                tabIndex={-1}
+                className={`shrink-0 px-2 text-[12px] underline decoration-dashed ${sure === start ? 'font-semibold text-alarm' : 'text-soft hover:text-ink'}`}
+                onClick={() => strike(line)}
+              >
+                {sure === start ? 'Strike for good' : 'Strike'} <Keys keys="Delete" />
+              </button>
+            ) : null}
           </li>
         )
       })}

@@ -1,23 +1,22 @@
-import Papa from 'papaparse'
 import { type KeyboardEvent, type ReactNode, useMemo, useState } from 'react'
-import { figuresOf, type Figures as Given } from '@/core/insight/figures'
+import { figuresOf } from '@/core/insight/figures'
 import { matrixOf } from '@/core/insight/matrix'
-import { stretchesOf } from '@/core/journal/time'
-import { atMinute, blocksOf, dayOf } from '@/core/plan/plan'
+import { atMinute, dayOf } from '@/core/plan/plan'
+import { amountInWords } from '@/core/settings/choices'
+import { SETTINGS } from '@/core/settings/table'
 import { Dialog } from '@/parts/Dialog'
-import { download } from '@/parts/download'
 import { Keys } from '@/parts/Keys'
 import { useTime } from '@/store/clock'
+import { expected } from '@/store/faults'
+import { isWriting, strike } from '@/store/opening/begin'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { Band, hoursFor } from './Band'
-import { Figures } from './Figures'
-import { Lines, shortDay } from './Lines'
-import { linesOf } from './lines'
-import { Order } from './Order'
-import { useSpan } from './useSpan'
+import { Days } from './Days'
+import { Exports } from './Exports'
+import { Suggestions } from './Suggestions'
+import { type LoggedDay, useSpan } from './useSpan'
 import { Ways } from './Ways'
 
-const SHOWS = { day: 'What happened', ways: 'From and to', order: 'Order' } as const
+const SHOWS = { day: 'What happened', ways: 'From and to', suggestions: 'Suggestions' } as const
 type Shows = keyof typeof SHOWS
 
 const SPANS = [
@@ -35,14 +34,21 @@ export function LogDialog() {
   const [shows, setShows] = useState<Shows>('day')
   const [chosen, setChosen] = useState<number>()
   const order = useArrangement((state) => state.order)
+  const kept = useArrangement((state) => state.settings.log)
   const last = atMinute(dayOf(now), -ago * 24 * 60 + 12 * 60)
-  const span = useSpan(last, days, now)
+  const [round, setRound] = useState(0)
+  const span = useSpan(last, days, now, round)
   const events = useMemo(() => span?.flatMap((day) => day.events) ?? [], [span])
   const figures = useMemo(
     () => span && figuresOf(events, span[0]?.midnight ?? 0, span.at(-1)?.until ?? 0),
     [span, events],
   )
   const matrix = useMemo(() => matrixOf(events, order), [events, order])
+  const struck = async (from: number, until: number) => {
+    const done = await strike(shelf, from, until).catch(expected('told below', false))
+    if (!done) shelf.say('It could not be struck here. Try it in the main view.', { refused: true })
+    setRound((before) => before + 1)
+  }
   const go = (by: number) => setAgo(Math.max(0, ago + by))
   const keys = (event: KeyboardEvent) => {
     const typed = event.target instanceof HTMLInputElement && event.target.type !== 'radio'
@@ -80,12 +86,16 @@ export function LogDialog() {
             chosen={String(days)}
             onChoose={(count) => setDays(Number(count))}
           />
-          <span aria-hidden className="h-5 border-seam border-l" />
+          <span aria-hidden className="h-5 border-seam border-l max-[1120px]:hidden" />
           <Choice
             label="View"
             of={Object.entries(SHOWS)}
             chosen={shows}
-            onChoose={(to) => setShows(to as Shows)}
+            onChoose={(to) => {
+              setShows(to as Shows)
+              // A day tells too little.
+              if (to === 'suggestions' && days === 1) setDays(28)
+            }}
           />
           {span && figures ? <Exports span={span} figures={figures} /> : null}
         </div>
@@ -93,17 +103,31 @@ export function LogDialog() {
           {shows === 'ways' ? (
             <Ways matrix={matrix} days={Math.max(1, worked(span ?? []))} />
           ) : null}
-          {shows === 'order' ? (
-            <Order matrix={matrix} days={Math.max(1, worked(span ?? []))} />
+          {shows === 'suggestions' ? (
+            <Suggestions events={events} matrix={matrix} days={Math.max(1, worked(span ?? []))} />
           ) : null}
           {shows === 'day' && span && figures ? (
-            <Days span={span} figures={figures} chosen={chosen} onChoose={setChosen} />
+            <Days
+              span={span}
+              figures={figures}
+              chosen={chosen}
+              onChoose={setChosen}
+              onStrike={struck}
+            />
           ) : null}
         </Shown>
         <div className="mt-auto flex items-center">
           <p className="text-[12px] text-soft">
-            The log stays in this browser. What you type is never in it.
+            {kept === 0
+              ? 'No log is kept: that is a setting.'
+              : `The log stays in this browser for ${amountInWords(SETTINGS.log, kept)}, which is a setting. What you type is never in it.`}
           </p>
+          {days === 1 && events.length > 0 ? (
+            <StrikeDay
+              key={last}
+              onStrike={() => struck(dayOf(last), atMinute(dayOf(last), 24 * 60))}
+            />
+          ) : null}
           <button type="button" className="btn btn-main ml-auto" onClick={shelf.closeView}>
             Done <Keys keys="Esc" />
           </button>
@@ -113,78 +137,34 @@ export function LogDialog() {
   )
 }
 
-type Span = NonNullable<ReturnType<typeof useSpan>>
-
-/** Days on which something happened. */
-const worked = (span: Span): number => span.filter(({ events }) => events.length > 0).length
-
-/** A band for each day, the lines of them, and the figures. */
-function Days({
-  span,
-  figures,
-  chosen,
-  onChoose,
-}: {
-  span: Span
-  figures: Given
-  chosen: number | undefined
-  onChoose(start: number): void
-}) {
-  const plan = useArrangement((state) => state.plan)
-  const days = useMemo(
-    () =>
-      span
-        .filter(({ events }, at) => events.length > 0 || at === span.length - 1)
-        .map((day) => ({ ...day, stretches: stretchesOf(day.events, day.midnight, day.until) })),
-    [span],
-  )
-  const lines = useMemo(() => span.flatMap(linesOf), [span])
-  const hours = hoursFor(days)
+/** A day is struck when that was said twice. */
+function StrikeDay({ onStrike }: { onStrike(): void }) {
+  const [sure, setSure] = useState(false)
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_300px] gap-6 max-[900px]:grid-cols-1 max-[900px]:overflow-y-auto">
-      <div className="flex min-h-0 flex-col gap-2">
-        <div
-          // Scrolled by key.
-          tabIndex={0}
-          role="group"
-          aria-label="Day by day"
-          className="flex max-h-[50%] shrink-0 flex-col gap-1 overflow-y-auto"
-        >
-          {days.map(({ midnight, stretches, events }) => (
-            <div key={midnight} className="flex items-center gap-2">
-              {span.length > 1 ? (
-                <span className="w-14 shrink-0 text-[12px] text-soft">{shortDay(midnight)}</span>
-              ) : null}
-              <div className="min-w-0 flex-1">
-                <Band
-                  midnight={midnight}
-                  hours={hours}
-                  stretches={stretches}
-                  blocks={blocksOf(plan, midnight + 12 * 3_600_000)}
-                  events={events}
-                  chosen={chosen}
-                  low={span.length > 1}
-                  onChoose={onChoose}
-                />
-              </div>
-            </div>
-          ))}
-        </div>
-        <Lines lines={lines} dated={span.length > 1} chosen={chosen} onChoose={onChoose} />
-      </div>
-      <Figures figures={figures} />
-    </div>
+    <button
+      type="button"
+      className={`ml-4 text-[12px] underline decoration-dashed ${sure ? 'font-semibold text-alarm' : 'text-soft hover:text-ink'}`}
+      onClick={() => (sure ? onStrike() : setSure(true))}
+    >
+      {sure ? 'Strike it for good' : 'Strike this day'}
+    </button>
   )
 }
 
+/** Days on which something happened. */
+const worked = (span: readonly LoggedDay[]): number =>
+  span.filter(({ events }) => events.length > 0).length
+
 /** What is shown, or that there is nothing yet. */
 function Shown({ empty, wait, children }: { empty: boolean; wait: boolean; children: ReactNode }) {
+  const shelf = useShelf()
   if (wait) return <p className="flex-1 text-soft">Reading…</p>
   if (!empty) return children
   return (
     <p className="flex-1 text-soft">
-      Nothing is in the log of this time. From now on it says here on which desktops you were, how
-      often you went between them, and what asked for you.
+      {isWriting(shelf)
+        ? 'Nothing is in the log of this time. From now on it says here on which desktops you were, how often you went between them, and what asked for you.'
+        : 'The log is in the browser window that keeps the shelf, mostly the first one. Open it there.'}
     </p>
   )
 }
@@ -213,55 +193,6 @@ function Choice({
     </fieldset>
   )
 }
-
-/** Exactly what is shown: the lines as CSV, lines and figures as JSON. */
-function Exports({ span, figures }: { span: Span; figures: Given }) {
-  const shelf = useShelf()
-  const named = (id: string) => shelf.state().desktops[id]?.name ?? 'a folded desktop'
-  const rows = () =>
-    span.flatMap(linesOf).map(({ desktop, start, end, focused, opened, asked }) => ({
-      desktop: named(desktop),
-      from: new Date(start).toISOString(),
-      to: new Date(end).toISOString(),
-      seconds: Math.round((end - start) / 1000),
-      focused,
-      opened,
-      asked,
-    }))
-  const name = `log ${dayName(span[0]?.midnight ?? 0)}`
-  const save = (text: string, type: string, file: string) => {
-    download(new Blob([text], { type }), file)
-    shelf.say(`Exported ${file}`)
-  }
-  return (
-    <span className="ml-auto flex gap-2">
-      <button
-        type="button"
-        className="btn"
-        onClick={() =>
-          save(Papa.unparse(rows(), { escapeFormulae: true }), 'text/csv', `${name}.csv`)
-        }
-      >
-        CSV
-      </button>
-      <button
-        type="button"
-        className="btn"
-        onClick={() =>
-          save(
-            JSON.stringify({ lines: rows(), figures }, null, 2),
-            'application/json',
-            `${name}.json`,
-          )
-        }
-      >
-        JSON
-      </button>
-    </span>
-  )
-}
-
-const dayName = (at: number): string => new Date(at).toLocaleDateString('sv')
 
 function spanInWords(last: number, days: number): string {
   const long = (at: number, weekday?: 'long') =>

@@ -1,5 +1,5 @@
 import { wrap } from 'comlink'
-import { useEffect, useMemo, useState } from 'react'
+import { type ReactNode, useEffect, useMemo, useState } from 'react'
 import type { Matrix } from '@/core/insight/matrix'
 import { type bestOrder, stepsOf } from '@/core/insight/order'
 import { effort } from '@/core/keys/effort'
@@ -9,7 +9,16 @@ import { expected } from '@/store/faults'
 import { useArrangement, useShelf } from '@/store/useShelf'
 
 /** An order in which desktops one goes between are neighbours, beside the one there is. */
-export function Order({ matrix, days }: { matrix: Matrix; days: number }) {
+export function Order({
+  matrix,
+  days,
+  children,
+}: {
+  matrix: Matrix
+  days: number
+  /** What stands beside the button that takes it. */
+  children: ReactNode
+}) {
   const shelf = useShelf()
   const order = useArrangement((state) => state.order)
   const between = useMemo(() => {
@@ -31,7 +40,7 @@ export function Order({ matrix, days }: { matrix: Matrix; days: number }) {
   const saved = Math.round((now - then) / days)
   const seconds = Math.round(saved * effort('Alt+.'))
   return (
-    <div className="flex min-h-0 flex-col gap-3 overflow-y-auto">
+    <div className="flex flex-col gap-3">
       <p>
         From neighbour to neighbour your ways take <b>{now}</b> steps as desktops stand now, and{' '}
         <b>{then}</b> in the order at the right: {saved} strokes less a day, about {seconds}{' '}
@@ -41,7 +50,7 @@ export function Order({ matrix, days }: { matrix: Matrix; days: number }) {
         <Column name="Now" ids={order} />
         <Column name="Suggested" ids={better} before={order} />
       </div>
-      <p>
+      <p className="flex gap-2">
         <button
           type="button"
           className="btn btn-main"
@@ -49,6 +58,7 @@ export function Order({ matrix, days }: { matrix: Matrix; days: number }) {
         >
           Put them in this order
         </button>
+        {children}
       </p>
     </div>
   )

@@ -16,8 +16,14 @@ export interface LoggedDay {
 /**
  * The last days up to one of them, what happened today with them; null while they are read.
  * @param last a moment of the last day
+ * @param round counts up when something was struck
  */
-export function useSpan(last: number, days: number, now: number): LoggedDay[] | null {
+export function useSpan(
+  last: number,
+  days: number,
+  now: number,
+  round: number,
+): LoggedDay[] | null {
   const shelf = useShelf()
   const today = useToday()
   const [read, setRead] = useState<{ of: string; days: readonly JournalEvent[][] } | null>(null)
@@ -29,6 +35,7 @@ export function useSpan(last: number, days: number, now: number): LoggedDay[] | 
     [last, days],
   )
   const of = midnights.join()
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what was struck is a reason to read again
   useEffect(() => {
     let over = false
     void Promise.all(midnights.map((midnight) => journalOf(shelf, midnight))).then(
@@ -37,7 +44,7 @@ export function useSpan(last: number, days: number, now: number): LoggedDay[] | 
     return () => {
       over = true
     }
-  }, [midnights, of, shelf])
+  }, [midnights, of, shelf, round])
   return useMemo(() => {
     if (read?.of !== of) return null
     return midnights.map((midnight, at) => ({

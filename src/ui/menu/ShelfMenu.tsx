@@ -9,6 +9,7 @@ import { usePage, useShelf } from '@/store/useShelf'
 const WINDOWS = [
   ...['loft.byApp', 'windows.sweep', 'windows.isolate', 'home.askPutRight', 'shelf.cover'],
 ]
+const DAY = ['plan.open', 'log.open', 'runs.open']
 const ROWS = ['grid.addRow', 'grid.addColumn', 'grid.removeRow', 'grid.removeColumn']
 const FILES = ['app.askAdd', 'shelf.openFile', 'sessions.open', 'documents.clearUp']
 const KEEPING = [
@@ -43,10 +44,8 @@ export function ShelfMenu({ name }: { name: string }) {
         <CommandItem command="loft.open" />
         <Group label="Windows" commands={WINDOWS} />
         <MenuSeam />
-        <CommandItem command="plan.open" />
-        <CommandItem command="log.open" />
         <CommandItem command="attention.list" />
-        <CommandItem command="runs.open" />
+        <Group label="The day" commands={DAY} />
         <MenuSeam />
         <CommandItem command="desktop.create" />
         <SubMenu label="Desktops">

@@ -1,4 +1,4 @@
-import { array } from 'yup'
+import { array, string } from 'yup'
 import { command, no } from '@/core/commands/command'
 import { desktop } from '@/core/model/selectors'
 import { id } from '@/core/model/shaping'
@@ -32,4 +32,17 @@ const order = command({
   },
 })
 
-export const logCommands = [open, order]
+const decline = command({
+  id: 'log.decline',
+  title: 'Do not suggest that again',
+  group: 'Shelf',
+  unlisted: true,
+  args: { suggestion: string().required().max(500) },
+  plan: (draft, { suggestion }) => {
+    if (draft.declined.includes(suggestion)) return no('That is not suggested any more.')
+    draft.declined.push(suggestion)
+    return { say: 'That will not be suggested again' }
+  },
+})
+
+export const logCommands = [open, order, decline]

@@ -1,0 +1,55 @@
+import Papa from 'papaparse'
+import type { Figures } from '@/core/insight/figures'
+import { download } from '@/parts/download'
+import { useShelf } from '@/store/useShelf'
+import { linesOf } from './lines'
+import type { LoggedDay } from './useSpan'
+
+/** Exactly what is shown: the lines as CSV, lines and figures as JSON. */
+export function Exports({ span, figures }: { span: readonly LoggedDay[]; figures: Figures }) {
+  const shelf = useShelf()
+  const named = (id: string) => shelf.state().desktops[id]?.name ?? 'a folded desktop'
+  const rows = () =>
+    span.flatMap(linesOf).map(({ desktop, start, end, focused, opened, asked }) => ({
+      desktop: named(desktop),
+      from: new Date(start).toISOString(),
+      to: new Date(end).toISOString(),
+      seconds: Math.round((end - start) / 1000),
+      focused,
+      opened,
+      asked,
+    }))
+  const name = `log ${dayName(span[0]?.midnight ?? 0)}`
+  const save = (text: string, type: string, file: string) => {
+    download(new Blob([text], { type }), file)
+    shelf.say(`Exported ${file}`)
+  }
+  return (
+    <span className="ml-auto flex gap-2">
+      <button
+        type="button"
+        className="btn"
+        onClick={() =>
+          save(Papa.unparse(rows(), { escapeFormulae: true }), 'text/csv', `${name}.csv`)
+        }
+      >
+        CSV
+      </button>
+      <button
+        type="button"
+        className="btn"
+        onClick={() =>
+          save(
+            JSON.stringify({ lines: rows(), figures }, null, 2),
+            'application/json',
+            `${name}.json`,
+          )
+        }
+      >
+        JSON
+      </button>
+    </span>
+  )
+}
+
+const dayName = (at: number): string => new Date(at).toLocaleDateString('sv')

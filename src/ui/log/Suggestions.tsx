@@ -1,0 +1,130 @@
+import { type ReactNode, useMemo } from 'react'
+import { appOf } from '@/apps/list'
+import type { Matrix } from '@/core/insight/matrix'
+import { type Suggestion, suggestionsFrom } from '@/core/insight/suggestions'
+import type { JournalEvent } from '@/core/journal/events'
+import { timeOfDay } from '@/parts/Facts'
+import { useArrangement, useShelf } from '@/store/useShelf'
+import { Order } from './Order'
+
+/** So many stand here at a time. */
+const MOST = 3
+
+/** What would save steps, each with what speaks for it; nothing is done by itself. */
+export function Suggestions({
+  events,
+  matrix,
+  days,
+}: {
+  events: readonly JournalEvent[]
+  matrix: Matrix
+  days: number
+}) {
+  const shelf = useShelf()
+  const state = useArrangement((now) => now)
+  const all = useMemo(() => {
+    const { order, desktops, homes, declined } = state
+    const open = order.filter((id) => desktops[id]?.kind === 'open')
+    return suggestionsFrom(events, { desktops: open, homes, declined }, shelf.clock())
+  }, [events, state, shelf])
+  const ordering = !state.declined.includes('order')
+  return (
+    <ul aria-label="Suggestions" className="flex min-h-0 flex-col gap-5 overflow-y-auto">
+      {ordering ? (
+        <li>
+          <Order matrix={matrix} days={days}>
+            <NotAgain id="order" />
+          </Order>
+        </li>
+      ) : null}
+      {all.slice(0, MOST - (ordering ? 1 : 0)).map((suggestion) => (
+        <li key={suggestion.id} className="border-seam border-t border-dashed pt-3">
+          <One suggestion={suggestion} />
+        </li>
+      ))}
+      {!ordering && all.length === 0 ? (
+        <li className="text-soft">Nothing to suggest. A longer span may tell more.</li>
+      ) : null}
+    </ul>
+  )
+}
+
+function One({ suggestion }: { suggestion: Suggestion }) {
+  const shelf = useShelf()
+  const name = useArrangement((state) => state.desktops[suggestion.desktop]?.name) ?? ''
+  const act = (command: string, args: object) => shelf.dispatchAny(command, args, 'key')
+  if (suggestion.kind === 'stow')
+    return (
+      <Offer
+        id={suggestion.id}
+        act="Stow it"
+        onTake={() => act('desktop.stow', { desktop: suggestion.desktop })}
+      >
+        <p>
+          Nobody has looked at <b>{name}</b>{' '}
+          {suggestion.last === null
+            ? 'for as long as the log goes back'
+            : `since ${dayOf(suggestion.last)}`}
+          . Stowed, it is out of the way and comes back as it was.
+        </p>
+      </Offer>
+    )
+  const { app, desktop, there, all } = suggestion
+  const plural = appOf(shelf, app)?.plural ?? app
+  return (
+    <Offer
+      id={suggestion.id}
+      act="Give them that home"
+      onTake={() => act('home.setFor', { app, desktop })}
+    >
+      <p>
+        You opened {plural} on <b>{name}</b> {there.length} of {all} times. With a home there they
+        open there from anywhere.
+      </p>
+      <details className="mt-1 text-[12px] text-soft">
+        <summary>When that was</summary>
+        {there.map((at) => `${dayOf(at)} ${timeOfDay(at)}`).join(' · ')}
+      </details>
+    </Offer>
+  )
+}
+
+function Offer({
+  id,
+  act,
+  onTake,
+  children,
+}: {
+  id: string
+  act: string
+  onTake(): void
+  children: ReactNode
+}) {
+  return (
+    <>
+      {children}
+      <p className="mt-2 flex gap-2">
+        <button type="button" className="btn" onClick={onTake}>
+          {act}
+        </button>
+        <NotAgain id={id} />
+      </p>
+    </>
+  )
+}
+
+function NotAgain({ id }: { id: string }) {
+  const shelf = useShelf()
+  return (
+    <button
+      type="button"
+      className="btn"
+      onClick={() => shelf.dispatch('log.decline', { suggestion: id }, 'key')}
+    >
+      Not again
+    </button>
+  )
+}
+
+const dayOf = (at: number): string =>
+  new Date(at).toLocaleDateString('en', { weekday: 'short', day: 'numeric', month: 'short' })
