@@ -213,7 +213,10 @@ function pinch(shelf: Shelf, event: TouchEvent): void {
   const { touches, target } = event
   const at = target as Element
   if (touches.length !== 2 || !(onRack(at) || onBare(at) || at.closest('#loft'))) return
-  // The browser would make the page larger.
+  const { bindings } = shelf.state()
+  const led = [PINCH, SPREAD].some((way) => leadsTo(bindings, way))
+  // Where they lead nowhere the page is made larger, as anywhere.
+  if (!led && !shelf.page.getState().loft) return
   event.preventDefault()
   const far = distance(touches)
   const over = new AbortController()
