@@ -12,6 +12,7 @@ import { useShownContent } from '../useContents'
 import { tellCaret } from './caret'
 import { Chords } from './chords'
 import { DOCUMENT } from './content'
+import { FindBar, Search } from './Finding'
 import { picture } from './Picture'
 import { insertPicture, isPicture, openReference, taken } from './references'
 import { schemaOf } from './schema'
@@ -31,11 +32,12 @@ export default function Document({ document: id }: AppProps) {
 /** Its steps can be told to others. */
 const Steps = Extension.create({ name: 'steps', addProseMirrorPlugins: () => [collab()] })
 
-const extensions = [...schemaOf(picture), Tab, Chords, Steps]
+const extensions = [...schemaOf(picture), Tab, Chords, Steps, Search]
 
 function Editable({ id, markdown }: { id: string; markdown: string }) {
   const shelf = useShelf()
   const [writing] = useState(() => new Writing(shelf, id, markdown))
+  const [finding, setFinding] = useState(false)
   const editor = useEditor({
     extensions,
     content: writing.begins,
@@ -51,6 +53,11 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
         'data-autofocus': '',
       },
       handleDOMEvents: { keydown: tellCaret },
+      handleKeyDown: (_view, event) => {
+        if (!asksToFind(event)) return false
+        setFinding(true)
+        return true
+      },
       handleClickOn: (_view, _position, _node, _at, event) => followed(shelf, event),
       handlePaste: (view, event) =>
         taken(
@@ -81,12 +88,16 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
   useEffect(() => writing.show(), [writing, markdown])
   return (
     <>
-      <Tools editor={editor} />
+      <Tools editor={editor} onFind={() => setFinding(true)} />
+      {editor && finding ? <FindBar editor={editor} onClose={() => setFinding(false)} /> : null}
       <EditorContent editor={editor} className="min-h-0 flex-1 overflow-auto" />
       {editor ? null : <span data-coming="" />}
     </>
   )
 }
+
+const asksToFind = ({ key, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent): boolean =>
+  (ctrlKey || metaKey) && !altKey && !shiftKey && key.toLowerCase() === 'f'
 
 /** A link to a document goes there; one to the web opens beside the shelf, with Ctrl or Command. */
 function followed(shelf: Shelf, event: MouseEvent): boolean {

@@ -9,13 +9,14 @@ import {
   ListOrdered,
   Quote,
   Redo2,
+  Search as SearchIcon,
   Table2,
   Undo2,
 } from 'lucide-react'
 import { Tool } from '@/parts/Tool'
 
 /** How the text is styled, above it. Every one of them is on a key as well. */
-export function Tools({ editor }: { editor: Editor | null }) {
+export function Tools({ editor, onFind }: { editor: Editor | null; onFind(): void }) {
   const now = useEditorState({ editor, selector: ({ editor: one }) => stateOf(one) })
   const run = () => editor?.chain().focus()
   return (
@@ -98,6 +99,9 @@ export function Tools({ editor }: { editor: Editor | null }) {
         </>
       ) : null}
       <span className="ml-auto flex">
+        <Tool label="Find and replace" keys="Ctrl+F" onClick={onFind}>
+          <SearchIcon size={15} />
+        </Tool>
         <Tool label="Undo" keys="Ctrl+Z" disabled={!now?.undo} onClick={() => run()?.undo().run()}>
           <Undo2 size={15} />
         </Tool>

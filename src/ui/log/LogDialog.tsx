@@ -67,7 +67,7 @@ export function LogDialog() {
             <button type="button" className="btn" aria-label="Earlier" onClick={() => go(days)}>
               ‹ <Keys keys="," />
             </button>
-            <b role="status" className="w-64 text-center">
+            <b role="status" className="w-52 text-center">
               {spanInWords(last, days)}
             </b>
             <button
