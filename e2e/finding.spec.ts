@@ -39,7 +39,7 @@ test('the line goes to windows by their text, to desktops, and runs commands tha
   await expect(line).toBeHidden()
   expect((await shelf.state()).focus).toBe('notes')
   expect(await shelf.here()).toBe('model')
-  await page.getByRole('button', { name: 'find' }).click()
+  await page.getByRole('button', { name: /^find/ }).click()
   await page.keyboard.type('breath')
   await line.getByRole('option', { name: 'Breather' }).first().click()
   expect(await shelf.here()).toBe('breather')

@@ -140,7 +140,7 @@ async function firstMinutes(shelf: ShelfPage, { push, over, ask, beside }: Hand)
   await push(dialog('Glance'))
   await expect(dialog('Glance')).toHaveCount(0)
 
-  await push(page.getByRole('button', { name: /^find/i }).first())
+  await push(page.getByRole('region', { name: 'Line' }).getByRole('button', { name: /^find/ }))
   await page.keyboard.type('mast')
   await push(page.getByRole('option', { name: /Run notes/ }).first())
   await expect.poll(async () => (await shelf.state()).focus).toBe('notes')

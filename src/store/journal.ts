@@ -53,12 +53,14 @@ export async function keepDays(
   store: Pick<DayStore, 'setItem'>,
   events: readonly JournalEvent[],
 ): Promise<void> {
-  for (const day of new Set(events.map(({ at }) => dayOf(at))))
-    for (const part of inParts(
+  const days = [...new Set(events.map(({ at }) => dayOf(at)))]
+  const parts = days.flatMap((day) =>
+    inParts(
       day,
       events.filter(({ at }) => dayOf(at) === day),
-    ))
-      await store.setItem(part.key, part.events)
+    ),
+  )
+  await Promise.all(parts.map(({ key, events: its }) => store.setItem(key, its)))
 }
 
 function inParts(day: string, events: readonly JournalEvent[]): Part[] {

@@ -82,22 +82,7 @@ export function Tools({ editor, onFind }: { editor: Editor | null; onFind(): voi
       >
         <Table2 size={15} />
       </Tool>
-      {now?.table ? (
-        <>
-          <button type="button" className="tool" onClick={() => run()?.addRowAfter().run()}>
-            + row
-          </button>
-          <button type="button" className="tool" onClick={() => run()?.deleteRow().run()}>
-            − row
-          </button>
-          <button type="button" className="tool" onClick={() => run()?.addColumnAfter().run()}>
-            + column
-          </button>
-          <button type="button" className="tool" onClick={() => run()?.deleteColumn().run()}>
-            − column
-          </button>
-        </>
-      ) : null}
+      {now?.table ? <TableTools run={run} /> : null}
       <span className="ml-auto flex">
         <Tool label="Find and replace" keys="Ctrl+F" onClick={onFind}>
           <SearchIcon size={15} />
@@ -115,6 +100,26 @@ export function Tools({ editor, onFind }: { editor: Editor | null; onFind(): voi
         </Tool>
       </span>
     </div>
+  )
+}
+
+/** Rows and columns of the table one is in. */
+function TableTools({ run }: { run(): ReturnType<Editor['chain']> | undefined }) {
+  return (
+    <>
+      <button type="button" className="tool" onClick={() => run()?.addRowAfter().run()}>
+        + row
+      </button>
+      <button type="button" className="tool" onClick={() => run()?.deleteRow().run()}>
+        − row
+      </button>
+      <button type="button" className="tool" onClick={() => run()?.addColumnAfter().run()}>
+        + column
+      </button>
+      <button type="button" className="tool" onClick={() => run()?.deleteColumn().run()}>
+        − column
+      </button>
+    </>
   )
 }
 

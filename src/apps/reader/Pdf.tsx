@@ -20,21 +20,16 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
   const box = useRef<HTMLDivElement>(null)
   const field = useRef<HTMLInputElement>(null)
   const [place, setPlace] = useState({ page: content.page ?? 1, zoom: content.zoom ?? WIDTH })
-  const [query, setQuery] = useState('')
-  const [found, setFound] = useState<{ current: number; total: number } | null>(null)
   const pdf = usePdf(box, content.data, place)
   const shown = typeof pdf === 'object' ? pdf : null
+  const { query, found, find } = useSearch(id, shown)
   useEffect(() => {
     if (!shown) return
     const { viewer, bus } = shown
     const look = () =>
       setPlace({ page: viewer.currentPageNumber, zoom: String(viewer.currentScaleValue) })
-    const count = ({ matchesCount }: { matchesCount: { current: number; total: number } }) =>
-      setFound(matchesCount)
     bus.on('pagechanging', look)
     bus.on('scalechanging', look)
-    bus.on('updatefindmatchescount', count)
-    bus.on('updatefindcontrolstate', count)
   }, [shown])
   useEffect(() => {
     if (place.page === (content.page ?? 1) && place.zoom === (content.zoom ?? WIDTH)) return
@@ -44,24 +39,6 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
     )
     return () => clearTimeout(timer)
   }, [id, content, place, shelf])
-  const find = (text: string, more: object = {}) =>
-    shown?.bus.dispatch('find', {
-      source: null,
-      type: '',
-      query: text,
-      caseSensitive: false,
-      entireWord: false,
-      highlightAll: true,
-      findPrevious: false,
-      matchDiacritics: false,
-      ...more,
-    })
-  usePassage(id, (text) => {
-    if (!shown) return false
-    setQuery(text)
-    find(text)
-    return true
-  })
   const turn = (by: number) => {
     if (shown) shown.viewer.currentPageNumber = place.page + by
   }
@@ -118,10 +95,7 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
           placeholder="find, /"
           className="field ml-1 min-h-7 w-24 min-w-0 flex-1"
           value={query}
-          onChange={(event) => {
-            setQuery(event.target.value)
-            find(event.target.value)
-          }}
+          onChange={(event) => find(event.target.value)}
           onKeyDown={searching}
         />
         <span role="status" className="shrink-0 font-mono text-[11px] text-soft">
@@ -143,4 +117,39 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
       </div>
     </>
   )
+}
+
+type Shown = Exclude<ReturnType<typeof usePdf>, string | null>
+
+/** What is looked for in a PDF, how often it is there, and how to look for something. */
+function useSearch(id: DocumentId, shown: Shown | null) {
+  const [query, setQuery] = useState('')
+  const [found, setFound] = useState<{ current: number; total: number } | null>(null)
+  useEffect(() => {
+    if (!shown) return
+    const count = ({ matchesCount }: { matchesCount: { current: number; total: number } }) =>
+      setFound(matchesCount)
+    shown.bus.on('updatefindmatchescount', count)
+    shown.bus.on('updatefindcontrolstate', count)
+  }, [shown])
+  const find = (text: string, more: object = {}) => {
+    setQuery(text)
+    shown?.bus.dispatch('find', {
+      source: null,
+      type: '',
+      query: text,
+      caseSensitive: false,
+      entireWord: false,
+      highlightAll: true,
+      findPrevious: false,
+      matchDiacritics: false,
+      ...more,
+    })
+  }
+  usePassage(id, (text) => {
+    if (!shown) return false
+    find(text)
+    return true
+  })
+  return { query, found, find }
 }

@@ -27,7 +27,6 @@ export function DisplayFields({ display }: { display: Display }) {
   const { id, connected, measured, fitted, scale } = display
   const source = useArrangement((state) => mirroredOn(state, id)?.name)
   const shows = useShows(id)
-  const main = useArrangement((state) => state.displayOrder[0] === id)
   const [name, setName] = useState(display.name)
   const change = (given: object) => shelf.dispatch('display.set', { display: id, ...given }, 'key')
   const run = (command: string) => shelf.dispatchAny(command, { display: id }, 'key')
@@ -89,38 +88,48 @@ export function DisplayFields({ display }: { display: Display }) {
       <p className="text-soft">
         {connected ? `Shows ${shows}.` : source ? `Mirrors ${source}.` : 'Not plugged in.'}
       </p>
-      <div className="flex flex-wrap gap-2">
-        {connected ? (
-          <button type="button" className="btn" onClick={() => run('display.unplug')}>
-            Unplug
-          </button>
-        ) : (
-          <button type="button" className="btn" onClick={() => run('display.plug')}>
-            Plug in
-          </button>
-        )}
-        {(connected || source) && id !== 'near' ? (
-          <button type="button" className="btn" onClick={() => run('display.open')}>
-            Open in a window of its own
-          </button>
-        ) : null}
-        {main || source ? null : (
-          <button type="button" className="btn" onClick={() => run('display.mirror')}>
-            Mirror the main one
-          </button>
-        )}
-        {connected && !main ? (
-          <button type="button" className="btn" onClick={() => run('display.main')}>
-            Make it the main one
-          </button>
-        ) : null}
-        {main ? null : (
-          <button type="button" className="btn" onClick={() => run('display.remove')}>
-            Remove
-          </button>
-        )}
-      </div>
+      <Acts display={display} mirrors={source !== undefined} />
     </form>
+  )
+}
+
+/** What can be done with it as a whole. */
+function Acts({ display: { id, connected }, mirrors }: { display: Display; mirrors: boolean }) {
+  const shelf = useShelf()
+  const main = useArrangement((state) => state.displayOrder[0] === id)
+  const run = (command: string) => shelf.dispatchAny(command, { display: id }, 'key')
+  return (
+    <div className="flex flex-wrap gap-2">
+      {connected ? (
+        <button type="button" className="btn" onClick={() => run('display.unplug')}>
+          Unplug
+        </button>
+      ) : (
+        <button type="button" className="btn" onClick={() => run('display.plug')}>
+          Plug in
+        </button>
+      )}
+      {(connected || mirrors) && id !== 'near' ? (
+        <button type="button" className="btn" onClick={() => run('display.open')}>
+          Open in a window of its own
+        </button>
+      ) : null}
+      {main || mirrors ? null : (
+        <button type="button" className="btn" onClick={() => run('display.mirror')}>
+          Mirror the main one
+        </button>
+      )}
+      {connected && !main ? (
+        <button type="button" className="btn" onClick={() => run('display.main')}>
+          Make it the main one
+        </button>
+      ) : null}
+      {main ? null : (
+        <button type="button" className="btn" onClick={() => run('display.remove')}>
+          Remove
+        </button>
+      )}
+    </div>
   )
 }
 

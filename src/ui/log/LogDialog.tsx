@@ -34,7 +34,6 @@ export function LogDialog() {
   const [shows, setShows] = useState<Shows>('day')
   const [chosen, setChosen] = useState<number>()
   const order = useArrangement((state) => state.order)
-  const kept = useArrangement((state) => state.settings.log)
   const last = atMinute(dayOf(now), -ago * 24 * 60 + 12 * 60)
   const [round, setRound] = useState(0)
   const span = useSpan(last, days, now, round)
@@ -116,24 +115,35 @@ export function LogDialog() {
             />
           ) : null}
         </Shown>
-        <div className="mt-auto flex items-center">
-          <p className="text-[12px] text-soft">
-            {kept === 0
-              ? 'No log is kept: that is a setting.'
-              : `The log stays in this browser for ${amountInWords(SETTINGS.log, kept)}, which is a setting. What you type is never in it.`}
-          </p>
+        <Foot>
           {days === 1 && events.length > 0 ? (
             <StrikeDay
               key={last}
               onStrike={() => struck(dayOf(last), atMinute(dayOf(last), 24 * 60))}
             />
           ) : null}
-          <button type="button" className="btn btn-main ml-auto" onClick={shelf.closeView}>
-            Done <Keys keys="Esc" />
-          </button>
-        </div>
+        </Foot>
       </div>
     </Dialog>
+  )
+}
+
+/** Where the log is, and for how long. */
+function Foot({ children }: { children: ReactNode }) {
+  const shelf = useShelf()
+  const kept = useArrangement((state) => state.settings.log)
+  return (
+    <div className="mt-auto flex items-center">
+      <p className="text-[12px] text-soft">
+        {kept === 0
+          ? 'No log is kept: that is a setting.'
+          : `The log stays in this browser for ${amountInWords(SETTINGS.log, kept)}, which is a setting. What you type is never in it.`}
+      </p>
+      {children}
+      <button type="button" className="btn btn-main ml-auto" onClick={shelf.closeView}>
+        Done <Keys keys="Esc" />
+      </button>
+    </div>
   )
 }
 

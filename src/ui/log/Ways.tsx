@@ -11,7 +11,6 @@ export function Ways({ matrix, days }: { matrix: Matrix; days: number }) {
   // As they stand, or the column whose numbers the rows are sorted by.
   const [by, setBy] = useState<DesktopId | null>(null)
   const nameOf = (id: DesktopId) => desktops[id]?.name ?? 'a folded desktop'
-  const order = useArrangement((state) => state.order)
   const ways = waysOf(matrix)
   const [most] = ways
   if (!most) return <p className="text-soft">No switches yet.</p>
@@ -86,40 +85,56 @@ export function Ways({ matrix, days }: { matrix: Matrix; days: number }) {
             })}
           </tbody>
         </table>
-        <table className="text-[13px] [&_td]:px-3 [&_td]:py-0.5 [&_td]:text-right [&_td]:tabular-nums">
-          <caption className="text-left font-semibold">
-            What they cost a day, from neighbour to neighbour
-          </caption>
-          <thead>
-            <tr className="text-right text-soft [&>th]:px-3 [&>th]:font-normal">
-              <th scope="col" className="!pl-0 text-left">
-                between
-              </th>
-              <th scope="col">times</th>
-              <th scope="col">strokes</th>
-              <th scope="col">seconds</th>
-            </tr>
-          </thead>
-          <tbody>
-            {ways.slice(0, SHOWN).map(({ between: [one, other], count }) => {
-              const apart = Math.abs(order.indexOf(one) - order.indexOf(other))
-              const known = order.includes(one) && order.includes(other)
-              const strokes = (count * apart) / days
-              return (
-                <tr key={`${one} ${other}`} className="border-seam border-t border-dashed">
-                  <th scope="row" className="text-left font-normal">
-                    {nameOf(one)} and {nameOf(other)}
-                  </th>
-                  <td>{(count / days).toFixed(1)}</td>
-                  <td>{known ? strokes.toFixed(1) : '–'}</td>
-                  <td>{known ? (strokes * effort('Alt+.')).toFixed(1) : '–'}</td>
-                </tr>
-              )
-            })}
-          </tbody>
-        </table>
+        <Costs ways={ways} days={days} nameOf={nameOf} />
       </div>
     </div>
+  )
+}
+
+/** What the ways cost a day by the keys that lead to the neighbours. */
+function Costs({
+  ways,
+  days,
+  nameOf,
+}: {
+  ways: ReturnType<typeof waysOf>
+  days: number
+  nameOf(id: DesktopId): string
+}) {
+  const order = useArrangement((state) => state.order)
+  return (
+    <table className="text-[13px] [&_td]:px-3 [&_td]:py-0.5 [&_td]:text-right [&_td]:tabular-nums">
+      <caption className="text-left font-semibold">
+        What they cost a day, from neighbour to neighbour
+      </caption>
+      <thead>
+        <tr className="text-right text-soft [&>th]:px-3 [&>th]:font-normal">
+          <th scope="col" className="!pl-0 text-left">
+            between
+          </th>
+          <th scope="col">times</th>
+          <th scope="col">strokes</th>
+          <th scope="col">seconds</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ways.slice(0, SHOWN).map(({ between: [one, other], count }) => {
+          const apart = Math.abs(order.indexOf(one) - order.indexOf(other))
+          const known = order.includes(one) && order.includes(other)
+          const strokes = (count * apart) / days
+          return (
+            <tr key={`${one} ${other}`} className="border-seam border-t border-dashed">
+              <th scope="row" className="text-left font-normal">
+                {nameOf(one)} and {nameOf(other)}
+              </th>
+              <td>{(count / days).toFixed(1)}</td>
+              <td>{known ? strokes.toFixed(1) : '–'}</td>
+              <td>{known ? (strokes * effort('Alt+.')).toFixed(1) : '–'}</td>
+            </tr>
+          )
+        })}
+      </tbody>
+    </table>
   )
 }
 
