@@ -1,3 +1,4 @@
+import { seeded } from '@/core/insight/seeded'
 import type { By, JournalEvent } from '@/core/journal/events'
 import { atMinute, dayOf } from '@/core/plan/plan'
 
@@ -54,7 +55,7 @@ const APPS: Record<string, string[]> = {
 /** What is opened where, and how likely with each visit. */
 const OPENS: [app: string, where: string | null, chance: number][] = [
   ['reader', 'bulletin', 0.05],
-  ['web', 'field', 0.06],
+  ['web', 'field', 0.12],
   ['document', null, 0.02],
 ]
 
@@ -120,13 +121,4 @@ function weighed(ways: readonly [string, number][], random: () => number): strin
     if (left < 0) return to
   }
   return ways[0]?.[0] ?? 'field'
-}
-
-/** Random numbers that are the same each time. */
-function seeded(seed: number): () => number {
-  let state = seed * 2_654_435_761
-  return () => {
-    state = (Math.imul(state, 1_664_525) + 1_013_904_223) | 0
-    return (state >>> 0) / 4_294_967_296
-  }
 }

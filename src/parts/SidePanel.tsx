@@ -1,7 +1,8 @@
 import { Dialog as Radix } from 'radix-ui'
-import { type ReactNode, useRef } from 'react'
-import { usePage, useShelf } from '@/store/useShelf'
+import type { ReactNode } from 'react'
+import { useShelf } from '@/store/useShelf'
 import { giveBack } from './focus'
+import { JustDone } from './JustDone'
 import { Keys } from './Keys'
 
 /** A panel at a side of the page, with no veil: what is changed in it is seen at once beside it. */
@@ -41,7 +42,7 @@ export function SidePanel({
             </button>
           </header>
           <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3">{children}</div>
-          <JustDone />
+          <JustDone className="border-seam border-t px-4 py-2" />
         </Radix.Content>
       </Radix.Portal>
     </Radix.Root>
@@ -59,31 +60,4 @@ function focusFirst(event: Event): void {
   if (!chosen) return
   event.preventDefault()
   chosen.focus()
-}
-
-/** What was changed last, with its undo: the line is out of reach while the panel is open. */
-function JustDone() {
-  const shelf = useShelf()
-  const said = usePage((page) => page.said)
-  const opened = useRef(said)
-  if (!said || said.inForm || said === opened.current) return null
-  return (
-    <footer
-      className="flex items-center gap-2 border-seam border-t px-4 py-2 text-soft"
-      {...(said.refused && { role: 'alert' })}
-    >
-      <span className={`truncate ${said.refused ? 'text-alarm' : ''}`} title={said.text}>
-        {said.text}
-      </span>
-      {said.step ? (
-        <button
-          type="button"
-          className="btn ml-auto"
-          onClick={() => shelf.dispatch('history.undo')}
-        >
-          Undo
-        </button>
-      ) : null}
-    </footer>
-  )
 }

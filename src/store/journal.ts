@@ -8,7 +8,8 @@ import { useShelf } from './useShelf'
 
 type DayStore = Pick<KeptStore, 'getItem' | 'setItem' | 'removeItem' | 'keys'>
 
-const dayOf = (at: number): string => {
+/** A day as it is written, local time: “2026-03-04”. */
+export const dayKey = (at: number): string => {
   const date = new Date(at)
   const two = (value: number) => String(value).padStart(2, '0')
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
@@ -46,18 +47,18 @@ async function partsOf(store: Pick<DayStore, 'getItem'>, day: string): Promise<P
 export const eventsOf = async (
   store: Pick<DayStore, 'getItem'>,
   moment: number,
-): Promise<JournalEvent[]> => (await partsOf(store, dayOf(moment))).flatMap(({ events }) => events)
+): Promise<JournalEvent[]> => (await partsOf(store, dayKey(moment))).flatMap(({ events }) => events)
 
 /** Keeps days that are over, as they were. */
 export async function keepDays(
   store: Pick<DayStore, 'setItem'>,
   events: readonly JournalEvent[],
 ): Promise<void> {
-  const days = [...new Set(events.map(({ at }) => dayOf(at)))]
+  const days = [...new Set(events.map(({ at }) => dayKey(at)))]
   const parts = days.flatMap((day) =>
     inParts(
       day,
-      events.filter(({ at }) => dayOf(at) === day),
+      events.filter(({ at }) => dayKey(at) === day),
     ),
   )
   await Promise.all(parts.map(({ key, events: its }) => store.setItem(key, its)))
@@ -79,7 +80,7 @@ export async function forgetDays(
   store: Pick<DayStore, 'keys' | 'removeItem'>,
   before: number,
 ): Promise<void> {
-  const first = dayOf(before)
+  const first = dayKey(before)
   for (const key of await store.keys())
     if (key.slice(0, first.length) < first) await store.removeItem(key)
 }
@@ -98,7 +99,7 @@ export class Journal {
 
   /** What is there of today is read; days to come begin anew. */
   async open(now: number): Promise<void> {
-    const day = dayOf(now)
+    const day = dayKey(now)
     const events: JournalEvent[] = []
     try {
       const parts = await partsOf(this.store, day)
@@ -117,7 +118,7 @@ export class Journal {
     // Where nothing is kept nothing is written down.
     if (this.shelf.state().settings.log === 0) return
     for (const event of events) {
-      const part = this.partFor(dayOf(event.at) + this.beside)
+      const part = this.partFor(dayKey(event.at) + this.beside)
       part.events.push(event)
       this.changed.set(part.key, part.events)
     }
@@ -139,7 +140,7 @@ export class Journal {
    * @param from milliseconds since 1970; so is `until`
    */
   async strike(from: number, until: number): Promise<void> {
-    const day = dayOf(from)
+    const day = dayKey(from)
     const { last } = this
     if (last?.day !== day) {
       const before = await partsOf(this.store, day)

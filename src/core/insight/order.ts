@@ -1,3 +1,5 @@
+import { seeded } from './seeded'
+
 /**
  * An order of desktops in which those one goes between stand near each other: the sum over all pairs of
  * how often one goes between them times how far apart they stand is as small as it can be.
@@ -114,15 +116,4 @@ function change(between: Between, order: readonly number[], from: number, to: nu
         sum += ways(other, one) * (Math.abs(then - stays) - Math.abs(place - stays))
   }
   return sum
-}
-
-/** Random numbers that are the same each time. */
-function seeded(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state)
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296
-  }
 }

@@ -2,6 +2,10 @@ import { EVERY } from '@/core/model/kinds/window'
 import type { State } from '@/core/model/state'
 import type { JournalEvent } from './events'
 
+/** The name of a desktop; one that is gone has none any more. */
+export const desktopName = ({ desktops }: Pick<State, 'desktops'>, id: string): string =>
+  desktops[id]?.name ?? 'a folded desktop'
+
 /** “41 min”, “2 h 5 min”: a stretch of time given in whole minutes. */
 export function spell(minutes: number): string {
   const hours = Math.floor(minutes / 60)
@@ -21,7 +25,7 @@ export function eventInWords(
   { desktops }: Pick<State, 'desktops'>,
 ): string {
   const name = (id: string | undefined) =>
-    id === EVERY ? 'every desktop' : ((id && desktops[id]?.name) ?? 'a folded desktop')
+    id === EVERY ? 'every desktop' : desktopName({ desktops }, id ?? '')
   switch (kind) {
     case 'send':
     case 'carry':

@@ -3,42 +3,31 @@ import type { JournalEvent } from '@/core/journal/events'
 import type { DocumentId } from '@/core/model/ids'
 import { currentId, focusedWindow } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import { emptyHistory, type History, type Step } from '@/core/rules/history'
+import { emptyHistory, type History } from '@/core/rules/history'
 import { every } from '@/store/clock'
-import { ChangeLog } from '@/store/disk/changeLog'
-import { FolderCopy } from '@/store/disk/folder'
-import { Keeper } from '@/store/disk/keeper'
-import { Keeping } from '@/store/disk/keeping'
-import { isOnPage, logOf } from '@/store/disk/logWays'
+import type { FolderCopy } from '@/store/disk/folder'
+import type { Keeper } from '@/store/disk/keeper'
 import type { Spare } from '@/store/disk/spare'
-import { Steps } from '@/store/disk/steps'
-import { type Stores, whyNotKept } from '@/store/disk/storage'
+import type { Stores } from '@/store/disk/storage'
 import { provideCatalogue, tidy } from '@/store/documents/catalogue'
-import {
-  forgetContents,
-  NotWritten,
-  provideContents,
-  putContent,
-  writeContents,
-} from '@/store/documents/documents'
-import { contentsOf } from '@/store/documents/importing'
+import { forgetContents, provideContents, putContent } from '@/store/documents/documents'
 import { database } from '@/store/documents/source'
 import { expected, logged } from '@/store/faults'
-import { NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from '@/store/health'
+import { setHealth, whyFailed } from '@/store/health'
 import { afterFirstMoments } from '@/store/idle'
-import { eventsOf, forgetDays, Journal } from '@/store/journal'
+import { eventsOf, forgetDays, type Journal } from '@/store/journal'
 import type { Notice } from '@/store/notices'
 import { ofShelf } from '@/store/ofShelf'
-import { setSaving } from '@/store/saving'
 import { keepSessions } from '@/store/sessions'
 import type { Shelf } from '@/store/shelf'
 import { seenFrom } from '@/store/views/replica'
 import type { Views } from '@/store/views/views'
-import { databaseFor, exportAside, setMarks } from './aside'
-import { Copies } from './copies'
-import { copyToFolder, keptIn, offerFolder } from './inFolder'
-import { provideKeptNotices, tellNotWritten } from './keptNotices'
+import { exportAside, setMarks } from './aside'
+import type { Copies } from './copies'
+import { keptIn, offerFolder } from './inFolder'
+import { provideKeptNotices } from './keptNotices'
 import type { Lock } from './lock'
+import { type Beginning, type Writers, writersOf } from './writers'
 
 /** All that belongs to the shelf that is open. */
 interface Opened {
@@ -82,23 +71,6 @@ export function shut(shelf: Shelf): void {
   forgetContents(shelf)
   own(shelf).opened?.copies.stop()
   own(shelf).opened = null
-}
-
-export interface Beginning {
-  state: State
-  revision: number
-  slots: [number, number]
-  /** The state as it is in the store; null where it has to be written first. */
-  written: State | null
-  /** The last line of the log of changes that is known. */
-  seq?: number
-  /** Whether lines of the log are missing before what comes now. */
-  gap?: boolean
-  /** The last one that the state has, where lines after it are about documents only. */
-  stateSeq?: number
-  /** What can be undone, and which steps of it are not in the store. */
-  history?: History
-  unwritten?: Iterable<number>
 }
 
 /** Opens the shelf with a state and keeps it from then on, until another page takes it over. */
@@ -178,35 +150,6 @@ export async function begin(
   keepTidy(shelf, signal)
 }
 
-type Writers = ReturnType<typeof writersOf>
-
-/** All that writes a shelf down: the state, the journal, the log of changes and the copies. */
-function writersOf(
-  shelf: Shelf,
-  name: string,
-  stores: Stores,
-  spare: Spare | null,
-  { written, revision, slots, seq = 0, stateSeq = seq, gap = false, ...given }: Beginning,
-) {
-  const contents = (step: number) => contentsOf(shelf, step)
-  const unwritten = new Set(given.unwritten)
-  const isThere = ({ id }: Step) => !unwritten.has(id)
-  const steps = new Steps(stores.slots, contents)
-  const keeping = new Keeping(stores.slots, written, revision, slots, steps, given.history, isThere)
-  const journal = new Journal(shelf, stores.journal)
-  const folder = new FolderCopy(stores.slots, name)
-  const writer = spare
-    ? logOf(databaseFor(name), (way, why) => {
-        copies.logged(way === null ? { why: whyFailed(why) } : 'at once')
-        if (way !== null) setHealth(shelf, 'workers', isOnPage(way) ? NO_WORKERS : WORKERS_RUN)
-      })
-    : NO_LOG
-  const log = new ChangeLog(writer, seq, stateSeq, contents, gap)
-  const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
-  const keeper = keeperOf(shelf, () => writeAll(shelf, keeping, journal, log.seq))
-  return { keeping, journal, folder, log, copies, keeper }
-}
-
 /** How a page ends to keep its shelf. */
 function endings(
   shelf: Shelf,
@@ -276,27 +219,6 @@ function giveBackGone(shelf: Shelf, views: Views): void {
       shelf.dispatch('display.giveBack', { display: id }, 'app')
 }
 
-/** Each by itself: what can be written is, whatever cannot. @throws the first of what went wrong */
-async function writeAll(
-  shelf: Shelf,
-  keeping: Keeping,
-  journal: Journal,
-  seq: number,
-): Promise<void> {
-  const all = await Promise.allSettled([
-    keeping.write(shelf.state(), seq, shelf.page.getState().session.history),
-    writeContents(shelf),
-    journal.write(),
-  ])
-  const [, documents] = all
-  const wrong = all.find(({ status }) => status === 'rejected') as PromiseRejectedResult | undefined
-  tellNotWritten(shelf, documents.status === 'rejected' ? documents.reason : null)
-  if (wrong) throw wrong.reason instanceof NotWritten ? wrong.reason.why : wrong.reason
-}
-
-/** Without a second copy there is nothing for a log to follow. */
-const NO_LOG = { send: () => {}, close: () => {} }
-
 /** Chooses a folder to keep a copy in, allows one again, or ends it. @returns what to say */
 export async function keepInFolder(shelf: Shelf): Promise<{ says: string; refused?: boolean }> {
   const { opened } = own(shelf)
@@ -345,22 +267,6 @@ function settleLater(shelf: Shelf, settle: () => Promise<void>): void {
     }
   }, PAUSE)
 }
-
-/** Writes, and says how that went. */
-const keeperOf = (shelf: Shelf, write: () => Promise<void>): Keeper =>
-  new Keeper({
-    write,
-    saving: () => setSaving(shelf, { state: 'saving' }),
-    saved: () => {
-      setSaving(shelf, { state: 'saved' })
-      setHealth(shelf, 'database', { is: 'good', says: 'Every change is saved.' })
-    },
-    failed: (error) => {
-      const why = whyNotKept(error)
-      setSaving(shelf, { state: 'failed', why })
-      setHealth(shelf, 'database', { is: 'amiss', says: why })
-    },
-  })
 
 /** Does at once, and once, what is asked for several times in one moment. */
 function together(work: () => void): () => void {

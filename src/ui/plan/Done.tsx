@@ -3,9 +3,8 @@ import { spell } from '@/core/journal/words'
 import type { Block } from '@/core/model/kinds/block'
 import { compared } from '@/core/plan/done'
 import { atMinute, dayOf } from '@/core/plan/plan'
-import { Kite } from '@/parts/Kite'
+import { DesktopName } from '@/parts/DesktopName'
 import { PanelSection } from '@/parts/PanelSection'
-import { useArrangement } from '@/store/useShelf'
 
 const inWords = (time: number): string => (time > 0 ? spell(Math.round(time / 60_000)) : '–')
 
@@ -19,7 +18,6 @@ export function Done({
   blocks: readonly Block[]
   done: readonly Stretch[]
 }) {
-  const desktops = useArrangement((state) => state.desktops)
   const midnight = dayOf(day)
   const rows = compared(blocks, done, midnight, atMinute(midnight, 24 * 60))
   if (rows.length === 0) return null
@@ -43,16 +41,7 @@ export function Done({
               className="border-seam border-t border-dashed text-right tabular-nums"
             >
               <th scope="row" className="max-w-0 py-1 text-left font-normal">
-                <span className="flex items-center gap-1.5">
-                  <Kite
-                    hue={desktops[desktop]?.hue ?? 'slate'}
-                    letter={desktops[desktop]?.letter ?? null}
-                    width={14}
-                  />
-                  <span dir="auto" className="truncate" title={desktops[desktop]?.name}>
-                    {desktops[desktop]?.name ?? 'a folded desktop'}
-                  </span>
-                </span>
+                <DesktopName id={desktop} />
               </th>
               <td className="w-16 whitespace-nowrap">{inWords(planned)}</td>
               <td className="w-16 whitespace-nowrap">{inWords(spent)}</td>

@@ -1,5 +1,6 @@
 import { type PointerEvent, useRef, useState } from 'react'
 import type { Stretch } from '@/core/journal/time'
+import { desktopName } from '@/core/journal/words'
 import type { Block } from '@/core/model/kinds/block'
 import { currentId } from '@/core/model/selectors'
 import { atMinute, dayOf } from '@/core/plan/plan'
@@ -134,7 +135,7 @@ export function Strip({
       {done.map(({ desktop: of, start, end }) => (
         <span
           key={start}
-          title={`${desktops[of]?.name ?? 'a folded desktop'}, ${timeOfDay(start)}–${timeOfDay(end)}`}
+          title={`${desktopName({ desktops }, of)}, ${timeOfDay(start)}–${timeOfDay(end)}`}
           className={`absolute right-1 w-3 bg-hue hue-${desktops[of]?.hue ?? 'slate'}`}
           style={{ top: y(start), height: Math.max(1, y(end) - y(start)) }}
         />
