@@ -325,7 +325,7 @@ test('Tall, shown in this window, has the size of the room when asked to, and it
   await expect.poll(zoom).toBeLessThan(0.8)
   await shelf.press('Alt+Shift+;', 'Z')
   const dialog = page.getByRole('dialog', { name: 'Displays' })
-  await dialog.getByRole('checkbox', { name: 'As large as the room' }).check()
+  await dialog.getByRole('checkbox', { name: 'Fit the main window' }).check()
   await shelf.press('Escape')
   const size = async () => (await shelf.state()).displays.tall
   const near = (await shelf.state()).displays.near

@@ -1,13 +1,19 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from './shelf'
+import type { Locator } from '@playwright/test'
+import { expect, type ShelfPage, test } from './shelf'
+
+/** Opens the log by its keys. */
+async function openLog(shelf: ShelfPage): Promise<Locator> {
+  await shelf.press('Alt+J', 'Shift+L')
+  return shelf.page.getByRole('dialog', { name: 'Log' })
+}
 
 test('the log tells the day in lines, with its figures; what is exported is what is shown', async ({
   shelf,
   page,
 }) => {
   await shelf.open()
-  await shelf.press('Alt+J', 'Shift+L')
-  const log = page.getByRole('dialog', { name: 'Log' })
+  const log = await openLog(shelf)
   const lines = log.getByRole('list', { name: 'Lines of the log' }).locator('[data-line]')
   // Of today there is little: one came here.
   await expect(lines).toHaveCount(1)
@@ -18,7 +24,7 @@ test('the log tells the day in lines, with its figures; what is exported is what
     await expect(log.getByText('Reading…')).toHaveCount(0)
   }
   const figures = log.getByRole('region', { name: 'Figures' })
-  await expect(figures).toContainText(/looked at9 h \d+ min/)
+  await expect(figures).toContainText(/time present9 h \d+ min/)
   await lines.first().focus()
   await shelf.press('ArrowDown', 'ArrowDown')
   await expect(lines.nth(2)).toBeFocused()
@@ -54,7 +60,7 @@ test('what is done now is in the log, and there over a reload', async ({ shelf, 
   await page.keyboard.type('journal')
   await shelf.press('Enter')
   const log = page.getByRole('dialog', { name: 'Log' })
-  const names = log.getByRole('list', { name: 'Lines of the log' }).locator('.font-semibold')
+  const names = log.getByRole('list', { name: 'Lines of the log' }).locator('[dir=auto]')
   // The last time on Bulletin is one line or two: whether it was told that one left is up to the browser.
   await expect(names.last()).toHaveText('Bulletin')
   expect((await names.allTextContents()).slice(0, 3)).toEqual(['Field', 'Model', 'Bulletin'])
@@ -65,16 +71,14 @@ test('what is done now is in the log, and there over a reload', async ({ shelf, 
   await expect(shelf.window('bulletin')).toContainText('typed on')
 })
 
-test('ways are counted, and an order that saves steps is taken in one step', async ({
-  shelf,
-  page,
-}) => {
+test('ways are counted, and an order that saves steps is taken in one step', async ({ shelf }) => {
   await shelf.open()
-  await shelf.press('Alt+J', 'Shift+L')
-  const log = page.getByRole('dialog', { name: 'Log' })
+  const log = await openLog(shelf)
   await log.getByRole('radio', { name: 'four weeks' }).check()
   await log.getByRole('radio', { name: 'From and to' }).check()
-  await expect(log.getByText(/Most often between (Field|Model) and Bulletin/)).toBeVisible()
+  await expect(
+    log.getByText(/You switched most often between (Field|Model) and Bulletin/),
+  ).toBeVisible()
   const matrix = log.getByRole('table', { name: 'Switches, from the row to the column' })
   const cells = await matrix.locator('td[title]').allTextContents()
   const counted = cells.reduce((sum, cell) => sum + Number(cell), 0)
@@ -85,7 +89,7 @@ test('ways are counted, and an order that saves steps is taken in one step', asy
   await log.getByRole('radio', { name: 'What happened' }).check()
   await expect(log.getByRole('region', { name: 'Figures' })).toContainText(`switches${counted},`)
   await log.getByRole('radio', { name: 'Suggestions' }).check()
-  const take = log.getByRole('button', { name: 'Put them in this order' })
+  const take = log.getByRole('button', { name: 'Use this order' })
   await expect(take).toBeVisible()
   const wanted = await log
     .getByRole('region', { name: 'Suggested' })
@@ -93,8 +97,14 @@ test('ways are counted, and an order that saves steps is taken in one step', asy
     .allTextContents()
   expect(await shelf.violations()).toEqual([])
   await take.click()
-  await expect(log.getByText('Desktops stand in the best order')).toBeVisible()
+  await expect(log.getByText('Your desktops are already in the best order')).toBeVisible()
   expect(await shelf.rowNames()).toEqual(wanted)
+  // It is undone there, by key and by push.
+  await shelf.press('Alt+Z')
+  await expect(take).toBeVisible()
+  await take.click()
+  await log.getByRole('button', { name: 'Undo' }).click()
+  await take.click()
   // Field and Bulletin, and Bulletin and Model, are neighbours then.
   const at = (name: string) => wanted.indexOf(name)
   expect(Math.abs(at('Field') - at('Bulletin'))).toBe(1)
@@ -104,12 +114,12 @@ test('ways are counted, and an order that saves steps is taken in one step', asy
   await expect(offers).toContainText(/You opened reader windows on Bulletin \d+ of \d+ times/)
   await expect(offers).toContainText(/You opened web pages on Field/)
   const readers = offers.getByRole('listitem').filter({ hasText: 'reader windows' })
-  await readers.getByRole('button', { name: 'Give them that home' }).click()
+  await readers.getByRole('button', { name: 'Set as home' }).click()
   await expect(readers).toHaveCount(0)
   expect((await shelf.state()).homes.at(-1)).toMatchObject({ app: 'reader', desktop: 'bulletin' })
   await shelf.run('history.undo')
   const pages = offers.getByRole('listitem').filter({ hasText: 'web pages' })
-  await pages.getByRole('button', { name: 'Not again' }).click()
+  await pages.getByRole('button', { name: 'Don’t suggest again' }).click()
   await expect(pages).toHaveCount(0)
   expect((await shelf.state()).declined).toEqual(['home web field'])
   await shelf.run('history.undo')
@@ -126,10 +136,9 @@ test('ways are counted, and an order that saves steps is taken in one step', asy
 
 test('a shelf that has no log yet says what will be there', async ({ shelf, page }) => {
   await shelf.open('shelf')
-  await shelf.press('Alt+J', 'Shift+L')
-  const log = page.getByRole('dialog', { name: 'Log' })
+  const log = await openLog(shelf)
   await shelf.press(',')
-  await expect(log.getByText('Nothing is in the log of this time.')).toBeVisible()
+  await expect(log.getByText('The log is empty for this period.')).toBeVisible()
   await page.setViewportSize({ width: 960, height: 640 })
   await shelf.press('.')
   await expect(log.getByRole('list', { name: 'Lines of the log' })).toBeVisible()
@@ -137,29 +146,31 @@ test('a shelf that has no log yet says what will be there', async ({ shelf, page
   expect(outside).toBe(0)
 })
 
-test('a line and a day are struck for good when that was said twice', async ({ shelf, page }) => {
+test('a line and a day are struck for good when that was said twice', async ({ shelf }) => {
   await shelf.open()
-  await shelf.press('Alt+M', 'Alt+B', 'Alt+J', 'Shift+L')
-  const log = page.getByRole('dialog', { name: 'Log' })
+  await shelf.press('Alt+M', 'Alt+B')
+  const log = await openLog(shelf)
   const lines = log.getByRole('list', { name: 'Lines of the log' })
-  const names = lines.locator('.font-semibold[dir=auto]')
+  const names = lines.locator('[dir=auto]')
   await expect(names).toHaveText(['Field', 'Model', 'Bulletin'])
   await lines.getByRole('button', { name: /Model/ }).focus()
   await shelf.press('ArrowUp', 'ArrowDown', 'Delete')
   await expect(names).toHaveText(['Field', 'Model', 'Bulletin'])
-  await expect(lines.getByText('Strike for good')).toBeVisible()
+  await expect(lines.getByText('Delete for good')).toBeVisible()
   expect(await shelf.violations()).toEqual([])
   await shelf.press('Delete')
   await expect(names).toHaveText(['Field', 'Bulletin'])
+  // The keys go on beside it.
+  await expect(lines.locator('[data-line]').nth(1)).toBeFocused()
   await shelf.press('Escape')
   await shelf.reload()
   await shelf.press('Alt+J', 'Shift+L')
   await expect(names.first()).toHaveText('Field')
   await expect(lines).not.toContainText('Model')
-  await log.getByRole('button', { name: 'Strike this day' }).click()
-  await log.getByRole('button', { name: 'Strike it for good' }).click()
-  await expect(log.getByText('Nothing is in the log of this time.')).toBeVisible()
+  await log.getByRole('button', { name: 'Delete this day' }).click()
+  await log.getByRole('button', { name: 'Delete this day for good' }).click()
+  await expect(log.getByText('The log is empty for this period.')).toBeVisible()
   // Where none is kept it says so.
   await shelf.run('settings.set', { log: 0 })
-  await expect(log.getByText('No log is kept')).toBeVisible()
+  await expect(log.getByText('The log is off.')).toBeVisible()
 })

@@ -75,16 +75,16 @@ export function FindBar({ editor, onClose }: { editor: Editor; onClose(): void }
         onChange={(event) => set({ text: event.target.value })}
       />
       <span role="status" className="shrink-0 font-mono text-[11px] text-soft">
-        {asked.text === '' ? '' : none ? 'not found' : `${count.at || '–'}/${count.of}`}
+        {asked.text === '' ? '' : none ? 'no matches' : `${count.at || '–'}/${count.of}`}
       </span>
-      <Tool label="The one before, Shift+Enter" disabled={none} onClick={() => step(editor, -1)}>
+      <Tool label="Previous match, Shift+Enter" disabled={none} onClick={() => step(editor, -1)}>
         <ChevronUp size={15} />
       </Tool>
-      <Tool label="The next, Enter" disabled={none} onClick={() => step(editor, 1)}>
+      <Tool label="Next match, Enter" disabled={none} onClick={() => step(editor, 1)}>
         <ChevronDown size={15} />
       </Tool>
       <Tool
-        label="Capitals as typed"
+        label="Match case"
         on={asked.caseSensitive}
         onClick={() => set({ caseSensitive: !asked.caseSensitive })}
       >
@@ -98,29 +98,27 @@ export function FindBar({ editor, onClose }: { editor: Editor; onClose(): void }
         <WholeWord size={15} />
       </Tool>
       <input
-        aria-label="Put instead"
-        placeholder="put instead"
+        aria-label="Replace with"
+        placeholder="replace with"
         className="field min-h-7 w-28 min-w-0 flex-1"
         value={asked.instead}
         onChange={(event) => set({ instead: event.target.value })}
       />
-      <button
-        type="button"
-        className="tool"
+      <Tool
+        label="Replace this match"
         disabled={none}
         onClick={() => replaceNext(editor.state, editor.view.dispatch)}
       >
         Replace
-      </button>
-      <button
-        type="button"
-        className="tool"
+      </Tool>
+      <Tool
+        label="Replace all matches"
         disabled={none}
         onClick={() => replaceAll(editor.state, editor.view.dispatch)}
       >
         All
-      </button>
-      <Tool label="Leave, Escape" onClick={close}>
+      </Tool>
+      <Tool label="Close, Escape" onClick={close}>
         <X size={15} />
       </Tool>
     </search>

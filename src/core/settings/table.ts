@@ -286,7 +286,7 @@ export const SETTINGS = {
   log: {
     section: 'Page',
     label: 'Keep the log for',
-    help: 'Where you were and when. It stays in this browser; what you type is never in it.',
+    help: 'Which desktops you used, and when. It stays in this browser.',
     words: 'journal history privacy track time looking back',
     default: 90,
     least: 0,

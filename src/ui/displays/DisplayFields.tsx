@@ -51,8 +51,8 @@ export function DisplayFields({ display }: { display: Display }) {
       </label>
       {measured ? (
         <p className="text-soft">
-          {display.width} × {display.height}: as large as{' '}
-          {fitted ? 'the room it is shown in' : 'its browser window'}.
+          {display.width} × {display.height}: the size of{' '}
+          {fitted ? 'the main window' : 'its browser window'}.
         </p>
       ) : (
         <>
@@ -82,7 +82,7 @@ export function DisplayFields({ display }: { display: Display }) {
             checked={fitted !== undefined}
             onChange={() => run('display.fit')}
           />
-          As large as the room it is shown in
+          Fit the main window
         </label>
       )}
       <p className="text-soft">
@@ -116,7 +116,7 @@ function Acts({ display: { id, connected }, mirrors }: { display: Display; mirro
       ) : null}
       {main || mirrors ? null : (
         <button type="button" className="btn" onClick={() => run('display.mirror')}>
-          Mirror the main one
+          Mirror the main display
         </button>
       )}
       {connected && !main ? (

@@ -1,5 +1,6 @@
 import type { JournalEvent } from '@/core/journal/events'
 import type { Stretch } from '@/core/journal/time'
+import { desktopName } from '@/core/journal/words'
 import type { Block } from '@/core/model/kinds/block'
 import { timeOfDay } from '@/parts/Facts'
 import { useArrangement } from '@/store/useShelf'
@@ -83,7 +84,7 @@ export function Band({
         // biome-ignore lint/a11y/noStaticElementInteractions: the same
         <span
           key={start}
-          title={`${desktops[desktop]?.name ?? 'a folded desktop'}, ${timeOfDay(start)}–${timeOfDay(end)}`}
+          title={`${desktopName({ desktops }, desktop)}, ${timeOfDay(start)}–${timeOfDay(end)}`}
           className={`absolute top-5 bottom-1 bg-hue ${hueOf(desktop)} ${chosen === start ? 'z-10 outline-2 outline-ink outline-offset-1' : ''}`}
           style={place(start, end)}
           onClick={() => onChoose(start)}
@@ -94,7 +95,7 @@ export function Band({
         .map(({ at }) => (
           <span
             key={at}
-            title={`${timeOfDay(at)}: asked for attention`}
+            title={`${timeOfDay(at)}: needed attention`}
             className="absolute top-[15px] h-1.5 w-[3px] bg-alarm"
             style={{ left: `${share(at)}%` }}
           />

@@ -1,6 +1,8 @@
 import Papa from 'papaparse'
 import type { Figures } from '@/core/insight/figures'
+import { desktopName } from '@/core/journal/words'
 import { download } from '@/parts/download'
+import { dayKey } from '@/store/journal'
 import { useShelf } from '@/store/useShelf'
 import { linesOf } from './lines'
 import type { LoggedDay } from './useSpan'
@@ -8,10 +10,9 @@ import type { LoggedDay } from './useSpan'
 /** Exactly what is shown: the lines as CSV, lines and figures as JSON. */
 export function Exports({ span, figures }: { span: readonly LoggedDay[]; figures: Figures }) {
   const shelf = useShelf()
-  const named = (id: string) => shelf.state().desktops[id]?.name ?? 'a folded desktop'
   const rows = () =>
     span.flatMap(linesOf).map(({ desktop, start, end, focused, opened, asked }) => ({
-      desktop: named(desktop),
+      desktop: desktopName(shelf.state(), desktop),
       from: new Date(start).toISOString(),
       to: new Date(end).toISOString(),
       seconds: Math.round((end - start) / 1000),
@@ -19,7 +20,7 @@ export function Exports({ span, figures }: { span: readonly LoggedDay[]; figures
       opened,
       asked,
     }))
-  const name = `log ${dayName(span[0]?.midnight ?? 0)}`
+  const name = `log ${dayKey(span[0]?.midnight ?? 0)}`
   const save = (text: string, type: string, file: string) => {
     download(new Blob([text], { type }), file)
     shelf.say(`Exported ${file}`)
@@ -51,5 +52,3 @@ export function Exports({ span, figures }: { span: readonly LoggedDay[]; figures
     </span>
   )
 }
-
-const dayName = (at: number): string => new Date(at).toLocaleDateString('sv')

@@ -1,9 +1,10 @@
 import { lazy, Suspense } from 'react'
 import { allApps } from '@/apps/list'
 import type { Figures as Given, Spent } from '@/core/insight/figures'
+import { desktopName } from '@/core/journal/words'
 import type { Hue } from '@/core/model/kinds/look'
+import { DesktopName } from '@/parts/DesktopName'
 import { timeOfDay } from '@/parts/Facts'
-import { Kite } from '@/parts/Kite'
 import { useArrangement } from '@/store/useShelf'
 import { lengthOf } from './Lines'
 
@@ -14,7 +15,7 @@ export function Figures({ figures }: { figures: Given }) {
   const desktops = useArrangement((state) => state.desktops)
   const apps = useArrangement((state) => state.apps)
   const { present, switches, perHour, longest, byKey } = figures
-  const nameOf = (id: string) => desktops[id]?.name ?? 'a folded desktop'
+  const nameOf = (id: string) => desktopName({ desktops }, id)
   const appOf = (id: string) => allApps(apps).find((app) => app.id === id)?.name ?? id
   const bars = figures.desktops.map(({ id, time }) => ({
     name: nameOf(id),
@@ -29,14 +30,14 @@ export function Figures({ figures }: { figures: Given }) {
       className="flex min-h-0 flex-col gap-3 overflow-y-auto text-[13px]"
     >
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 [&>dd]:text-right [&>dd]:tabular-nums [&>dt]:text-soft">
-        <dt>looked at</dt>
+        <dt>time present</dt>
         <dd>{lengthOf(present)}</dd>
         <dt>switches</dt>
         <dd>
           {switches}
-          {perHour === null ? '' : `, ${perHour.toFixed(1)} an hour`}
+          {perHour === null ? '' : `, ${perHour.toFixed(1)} per hour`}
         </dd>
-        <dt>longest unbroken</dt>
+        <dt>longest stretch</dt>
         <dd>
           {longest
             ? `${lengthOf(longest.end - longest.start)} from ${timeOfDay(longest.start)}, ${nameOf(longest.desktop)}`
@@ -56,18 +57,7 @@ export function Figures({ figures }: { figures: Given }) {
         caption="Time by desktop"
         of={figures.desktops}
         present={present}
-        name={(id) => (
-          <span className="flex items-center gap-1.5">
-            <Kite
-              hue={desktops[id]?.hue ?? 'slate'}
-              letter={desktops[id]?.letter ?? null}
-              width={13}
-            />
-            <span dir="auto" className="truncate">
-              {nameOf(id)}
-            </span>
-          </span>
-        )}
+        name={(id) => <DesktopName id={id} width={13} />}
       />
       <Table caption="Time by app" of={figures.apps} present={present} name={appOf} />
     </section>

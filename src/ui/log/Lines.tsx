@@ -1,9 +1,8 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { spell } from '@/core/journal/words'
+import { DesktopName } from '@/parts/DesktopName'
 import { timeOfDay } from '@/parts/Facts'
 import { Keys } from '@/parts/Keys'
-import { Kite } from '@/parts/Kite'
-import { useArrangement } from '@/store/useShelf'
 import { inWords, type LogLine } from './lines'
 
 /** The day in lines, one for each time on a desktop; walked by arrows. */
@@ -22,7 +21,6 @@ export function Lines({
   /** Strikes a line for good. */
   onStrike(line: LogLine): void
 }) {
-  const desktops = useArrangement((state) => state.desktops)
   const list = useRef<HTMLOListElement>(null)
   const at = Math.max(
     0,
@@ -34,9 +32,19 @@ export function Lines({
   }, [chosen])
   // A line that was asked to be struck: the next time it is.
   const [sure, setSure] = useState<number | null>(null)
+  const go = (to: number) => {
+    const line = lines[to]
+    if (!line) return
+    onChoose(line.start)
+    list.current?.querySelectorAll<HTMLElement>('[data-line]')[to]?.focus()
+  }
   const strike = (line: LogLine) => {
-    if (sure === line.start) onStrike(line)
-    setSure(sure === line.start ? null : line.start)
+    if (sure !== line.start) return setSure(line.start)
+    // The keys go on where it was.
+    const place = lines.indexOf(line)
+    go(place < lines.length - 1 ? place + 1 : place - 1)
+    setSure(null)
+    onStrike(line)
   }
   const walk = (event: KeyboardEvent) => {
     const struck = lines[at]
@@ -46,11 +54,9 @@ export function Lines({
       return
     }
     const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: lines.length - 1 }[event.key]
-    const line = to === undefined ? undefined : lines[to]
-    if (!line) return
+    if (to === undefined) return
     event.preventDefault()
-    onChoose(line.start)
-    list.current?.querySelectorAll<HTMLElement>('[data-line]')[to ?? 0]?.focus()
+    go(to)
   }
   return (
     <ol
@@ -61,7 +67,6 @@ export function Lines({
     >
       {lines.map((line, place) => {
         const { desktop, start, end } = line
-        const found = desktops[desktop]
         return (
           <li key={start} className="flex items-center border-seam border-b border-dashed">
             <button
@@ -76,9 +81,8 @@ export function Lines({
                 <span className="w-14 shrink-0 text-[12px] text-soft">{shortDay(start)}</span>
               ) : null}
               <time className="w-12 shrink-0 font-mono text-[12px]">{timeOfDay(start)}</time>
-              <Kite hue={found?.hue ?? 'slate'} letter={found?.letter ?? null} width={14} />
-              <span dir="auto" className="w-36 shrink-0 truncate font-semibold" title={found?.name}>
-                {found?.name ?? 'a folded desktop'}
+              <span className="w-40 shrink-0">
+                <DesktopName id={desktop} className="font-semibold" />
               </span>
               <span className="w-20 shrink-0 text-right tabular-nums">{lengthOf(end - start)}</span>
               <span className="min-w-0 truncate text-soft">{inWords(line)}</span>
@@ -90,7 +94,7 @@ export function Lines({
                 className={`shrink-0 px-2 text-[12px] underline decoration-dashed ${sure === start ? 'font-semibold text-alarm' : 'text-soft hover:text-ink'}`}
                 onClick={() => strike(line)}
               >
-                {sure === start ? 'Strike for good' : 'Strike'} <Keys keys="Delete" />
+                {sure === start ? 'Delete for good' : 'Delete'} <Keys keys="Delete" />
               </button>
             ) : null}
           </li>

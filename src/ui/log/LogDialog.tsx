@@ -5,7 +5,9 @@ import { atMinute, dayOf } from '@/core/plan/plan'
 import { amountInWords } from '@/core/settings/choices'
 import { SETTINGS } from '@/core/settings/table'
 import { Dialog } from '@/parts/Dialog'
+import { JustDone } from '@/parts/JustDone'
 import { Keys } from '@/parts/Keys'
+import { useMedia } from '@/parts/useMedia'
 import { useTime } from '@/store/clock'
 import { expected } from '@/store/faults'
 import { isWriting, strike } from '@/store/opening/begin'
@@ -28,6 +30,7 @@ const SPANS = [
 /** How the days went, from the journal: like a ship’s log, with the figures in its margin. */
 export function LogDialog() {
   const shelf = useShelf()
+  const wide = useMedia('(min-width: 1700px)')
   const now = useTime(60_000)
   const [ago, setAgo] = useState(0)
   const [days, setDays] = useState(1)
@@ -45,7 +48,8 @@ export function LogDialog() {
   const matrix = useMemo(() => matrixOf(events, order), [events, order])
   const struck = async (from: number, until: number) => {
     const done = await strike(shelf, from, until).catch(expected('told below', false))
-    if (!done) shelf.say('It could not be struck here. Try it in the main view.', { refused: true })
+    if (!done)
+      shelf.say('That can’t be deleted here. Try again in the main window.', { refused: true })
     setRound((before) => before + 1)
   }
   const go = (by: number) => setAgo(Math.max(0, ago + by))
@@ -58,9 +62,9 @@ export function LogDialog() {
     go(by)
   }
   return (
-    <Dialog title="Log" width={1080}>
+    <Dialog title="Log" width={wide ? 1440 : 1080}>
       {/* biome-ignore lint/a11y/noStaticElementInteractions: the keys of all that is in it */}
-      <div className="mt-3 flex h-[min(70vh,640px)] flex-col gap-3" onKeyDown={keys}>
+      <div className="mt-3 flex h-[min(70vh,1000px)] flex-col gap-3" onKeyDown={keys}>
         <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
           <span className="flex items-center gap-1.5">
             <button type="button" className="btn" aria-label="Earlier" onClick={() => go(days)}>
@@ -136,10 +140,11 @@ function Foot({ children }: { children: ReactNode }) {
     <div className="mt-auto flex items-center">
       <p className="text-[12px] text-soft">
         {kept === 0
-          ? 'No log is kept: that is a setting.'
-          : `The log stays in this browser for ${amountInWords(SETTINGS.log, kept)}, which is a setting. What you type is never in it.`}
+          ? 'The log is off. You can turn it on in Settings.'
+          : `Kept in this browser for ${amountInWords(SETTINGS.log, kept)} (see Settings). It never contains what you type.`}
       </p>
       {children}
+      <JustDone />
       <button type="button" className="btn btn-main ml-auto" onClick={shelf.closeView}>
         Done <Keys keys="Esc" />
       </button>
@@ -156,7 +161,7 @@ function StrikeDay({ onStrike }: { onStrike(): void }) {
       className={`ml-4 text-[12px] underline decoration-dashed ${sure ? 'font-semibold text-alarm' : 'text-soft hover:text-ink'}`}
       onClick={() => (sure ? onStrike() : setSure(true))}
     >
-      {sure ? 'Strike it for good' : 'Strike this day'}
+      {sure ? 'Delete this day for good' : 'Delete this day'}
     </button>
   )
 }
@@ -173,8 +178,8 @@ function Shown({ empty, wait, children }: { empty: boolean; wait: boolean; child
   return (
     <p className="flex-1 text-soft">
       {isWriting(shelf)
-        ? 'Nothing is in the log of this time. From now on it says here on which desktops you were, how often you went between them, and what asked for you.'
-        : 'The log is in the browser window that keeps the shelf, mostly the first one. Open it there.'}
+        ? 'The log is empty for this period. As you work, it shows which desktops you were on, how often you switched, and what needed your attention.'
+        : 'The log is available in the main window. Open it there.'}
     </p>
   )
 }

@@ -57,32 +57,26 @@ function One({ suggestion }: { suggestion: Suggestion }) {
     return (
       <Offer
         id={suggestion.id}
-        act="Stow it"
+        act="Stow desktop"
         onTake={() => act('desktop.stow', { desktop: suggestion.desktop })}
       >
         <p>
-          Nobody has looked at <b>{name}</b>{' '}
-          {suggestion.last === null
-            ? 'for as long as the log goes back'
-            : `since ${dayOf(suggestion.last)}`}
-          . Stowed, it is out of the way and comes back as it was.
+          You haven’t looked at <bdi className="font-bold">{name}</bdi>{' '}
+          {suggestion.last === null ? 'in all the time shown' : `since ${dayOf(suggestion.last)}`}.
+          Stow it to get it out of the way; it comes back as it was.
         </p>
       </Offer>
     )
   const { app, desktop, there, all } = suggestion
   const plural = appOf(shelf, app)?.plural ?? app
   return (
-    <Offer
-      id={suggestion.id}
-      act="Give them that home"
-      onTake={() => act('home.setFor', { app, desktop })}
-    >
+    <Offer id={suggestion.id} act="Set as home" onTake={() => act('home.setFor', { app, desktop })}>
       <p>
-        You opened {plural} on <b>{name}</b> {there.length} of {all} times. With a home there they
-        open there from anywhere.
+        You opened {plural} on <bdi className="font-bold">{name}</bdi> {there.length} of {all}{' '}
+        times. Give them a home there and they open there from anywhere.
       </p>
       <details className="mt-1 text-[12px] text-soft">
-        <summary>When that was</summary>
+        <summary>Show times</summary>
         {there.map((at) => `${dayOf(at)} ${timeOfDay(at)}`).join(' · ')}
       </details>
     </Offer>
@@ -121,7 +115,7 @@ function NotAgain({ id }: { id: string }) {
       className="btn"
       onClick={() => shelf.dispatch('log.decline', { suggestion: id }, 'key')}
     >
-      Not again
+      Don’t suggest again
     </button>
   )
 }

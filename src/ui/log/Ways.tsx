@@ -1,8 +1,9 @@
 import { useState } from 'react'
 import { type Matrix, waysOf } from '@/core/insight/matrix'
+import { desktopName } from '@/core/journal/words'
 import { effort } from '@/core/keys/effort'
 import type { DesktopId } from '@/core/model/ids'
-import { Kite } from '@/parts/Kite'
+import { DesktopMark, DesktopName } from '@/parts/DesktopName'
 import { useArrangement } from '@/store/useShelf'
 
 /** How often one went from each desktop to each other, and between which most often. */
@@ -10,7 +11,7 @@ export function Ways({ matrix, days }: { matrix: Matrix; days: number }) {
   const desktops = useArrangement((state) => state.desktops)
   // As they stand, or the column whose numbers the rows are sorted by.
   const [by, setBy] = useState<DesktopId | null>(null)
-  const nameOf = (id: DesktopId) => desktops[id]?.name ?? 'a folded desktop'
+  const nameOf = (id: DesktopId) => desktopName({ desktops }, id)
   const ways = waysOf(matrix)
   const [most] = ways
   if (!most) return <p className="text-soft">No switches yet.</p>
@@ -20,14 +21,12 @@ export function Ways({ matrix, days }: { matrix: Matrix; days: number }) {
   const rows = [...matrix.desktops.keys()].sort((a, b) =>
     column < 0 ? a - b : countOf(b, column) - countOf(a, column),
   )
-  const mark = (id: DesktopId) => (
-    <Kite hue={desktops[id]?.hue ?? 'slate'} letter={desktops[id]?.letter ?? null} width={15} />
-  )
   return (
     <div className="min-h-0 overflow-auto">
       <p className="mb-3">
-        Most often between <b>{nameOf(most.between[0])}</b> and <b>{nameOf(most.between[1])}</b>:{' '}
-        {most.count} times. A push on a column sorts the rows by it.
+        You switched most often between <bdi className="font-bold">{nameOf(most.between[0])}</bdi>{' '}
+        and <bdi className="font-bold">{nameOf(most.between[1])}</bdi>: {most.count} times. Select a
+        column to sort by it.
       </p>
       <div className="flex flex-wrap items-start gap-10">
         <table className="border-separate border-spacing-0.5 text-[13px]">
@@ -45,7 +44,7 @@ export function Ways({ matrix, days }: { matrix: Matrix; days: number }) {
                     className={`grid size-9 place-items-center ${by === id ? 'outline-2 outline-ink' : 'hover:bg-ink/6'}`}
                     onClick={() => setBy(by === id ? null : id)}
                   >
-                    {mark(id)}
+                    <DesktopMark id={id} width={15} />
                   </button>
                 </th>
               ))}
@@ -57,12 +56,7 @@ export function Ways({ matrix, days }: { matrix: Matrix; days: number }) {
               return (
                 <tr key={from}>
                   <th scope="row" className="pr-3 text-left font-normal">
-                    <span className="flex items-center gap-2">
-                      {mark(from)}
-                      <span dir="auto" className="max-w-44 truncate" title={nameOf(from)}>
-                        {nameOf(from)}
-                      </span>
-                    </span>
+                    <DesktopName id={from} width={15} className="max-w-44" />
                   </th>
                   {matrix.desktops.map((to, at) => {
                     const count = countOf(row, at)
@@ -105,7 +99,7 @@ function Costs({
   return (
     <table className="text-[13px] [&_td]:px-3 [&_td]:py-0.5 [&_td]:text-right [&_td]:tabular-nums">
       <caption className="text-left font-semibold">
-        What they cost a day, from neighbour to neighbour
+        Cost a day when stepping from neighbour to neighbour
       </caption>
       <thead>
         <tr className="text-right text-soft [&>th]:px-3 [&>th]:font-normal">
@@ -113,7 +107,7 @@ function Costs({
             between
           </th>
           <th scope="col">times</th>
-          <th scope="col">strokes</th>
+          <th scope="col">keystrokes</th>
           <th scope="col">seconds</th>
         </tr>
       </thead>
@@ -125,7 +119,7 @@ function Costs({
           return (
             <tr key={`${one} ${other}`} className="border-seam border-t border-dashed">
               <th scope="row" className="text-left font-normal">
-                {nameOf(one)} and {nameOf(other)}
+                <bdi>{nameOf(one)}</bdi> and <bdi>{nameOf(other)}</bdi>
               </th>
               <td>{(count / days).toFixed(1)}</td>
               <td>{known ? strokes.toFixed(1) : '–'}</td>

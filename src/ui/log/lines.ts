@@ -19,12 +19,12 @@ export function linesOf({ events, midnight, until }: LoggedDay): LogLine[] {
   })
 }
 
-/** “3 windows to the front, 1 opened”: what happened meanwhile; empty where nothing did. */
+/** “3 windows focused, 1 opened”: what happened meanwhile; empty where nothing did. */
 export function inWords({ focused, opened, asked }: LogLine): string {
   return [
-    focused > 0 && `${focused} ${focused === 1 ? 'window' : 'windows'} to the front`,
+    focused > 0 && `${focused} ${focused === 1 ? 'window' : 'windows'} focused`,
     opened > 0 && `${opened} opened`,
-    asked > 0 && `${asked} asked for attention`,
+    asked > 0 && `${asked} needed attention`,
   ]
     .filter(Boolean)
     .join(', ')

@@ -14,7 +14,7 @@ const open = command({
 /** What the log suggests, taken in one step. */
 const order = command({
   id: 'desktops.order',
-  title: 'Put desktops in an order',
+  title: 'Reorder desktops',
   group: 'Desktops',
   unlisted: true,
   args: { order: array(id()).required().min(1) },
@@ -23,25 +23,25 @@ const order = command({
     if (meant.size !== draft.order.length || !draft.order.every((one) => meant.has(one)))
       return no('Desktops have changed since. Nothing was moved.')
     if (draft.order.every((one, at) => one === wanted[at]))
-      return no('They stand in that order already.')
+      return no('They are already in that order.')
     draft.order = [...meant]
     const [first = ''] = draft.order
     return {
-      say: `Put ${draft.order.length} desktops in order, ${desktop(draft, first).name} first`,
+      say: `Reordered desktops; ${desktop(draft, first).name} is first`,
     }
   },
 })
 
 const decline = command({
   id: 'log.decline',
-  title: 'Do not suggest that again',
+  title: 'Dismiss a suggestion',
   group: 'Shelf',
   unlisted: true,
   args: { suggestion: string().required().max(500) },
   plan: (draft, { suggestion }) => {
-    if (draft.declined.includes(suggestion)) return no('That is not suggested any more.')
+    if (draft.declined.includes(suggestion)) return no('That is already dismissed.')
     draft.declined.push(suggestion)
-    return { say: 'That will not be suggested again' }
+    return { say: 'Suggestion dismissed' }
   },
 })
 

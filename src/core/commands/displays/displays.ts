@@ -126,7 +126,7 @@ const change = command({
     if (sized && found.measured)
       return no(
         found.fitted
-          ? `${found.name} has the size of the room it is shown in. Give it its own size first.`
+          ? `${found.name} fits the main window. Turn that off to set its size.`
           : `${found.name} is a browser window and has its size. Make that larger or smaller.`,
       )
     const next = resized(found, args)

@@ -19,15 +19,15 @@ test('a display that mirrors another is none of its own; plugged in it is as it 
   const shown = world.state.presence[tall]?.shows
   expect(on()).toBe(tall)
   expect(world.run('display.mirror', { display: tall }).say).toBe(
-    'Tall mirrors Near; its windows stand there meanwhile',
+    'Tall now mirrors Near, which has its windows for now',
   )
   expect([mirroredOn(world.state, tall)?.id, on(), world.state.display]).toEqual([
     'near',
     'near',
     'near',
   ])
-  expect(world.refusal('display.mirror', { display: tall })).toBe('Tall mirrors Near already.')
-  expect(world.refusal('display.mirror', { display: 'near' })).toMatch(/cannot mirror itself/)
+  expect(world.refusal('display.mirror', { display: tall })).toBe('Tall is already mirroring Near.')
+  expect(world.refusal('display.mirror', { display: 'near' })).toMatch(/can’t mirror itself/)
   expect(world.refusal('display.mirror', { display: 'near', of: tall })).toMatch(/isn’t plugged in/)
   world.run('display.plug', { display: tall })
   expect([mirroredOn(world.state, tall), on(), world.state.presence[tall]?.shows]).toEqual([
@@ -69,7 +69,9 @@ test('a display has the size of the room it is shown in, and its own again', () 
   world.run('window.move', { window: id, x: 20, y: 40 })
   world.run('display.resize', { display: tall, width: 1080, height: 1440 })
   expect(frame()).toEqual({ x: 40, y: 80, width: 800, height: 600 })
-  expect(world.refusal('display.set', { display: tall, width: 500 })).toMatch(/room it is shown in/)
+  expect(world.refusal('display.set', { display: tall, width: 500 })).toMatch(
+    /fits the main window/,
+  )
   expect(world.run('display.fit', { display: tall }).say).toBe('Tall is 1080 × 1440 again')
   expect(world.state.displays[tall]).toMatchObject({ width: 1080, height: 1440 })
   world.run('history.undo')

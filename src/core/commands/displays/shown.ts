@@ -12,25 +12,26 @@ const group = 'Displays' as const
 /** For a projector, or a screen somebody else sits at: it is no display of its own meanwhile. */
 const mirror = command({
   id: 'display.mirror',
-  title: 'Mirror on another display',
+  title: 'Mirror another display',
   group,
   args: { ...whichDisplay, of: maybeId() },
   plan: onDisplay<{ display?: string; of?: string }>(
     (draft, found, { of }) => {
       const other = connected(draft).find(({ id }) => id !== found.id)
       const source = of ? draft.displays[of] : (other ?? found)
-      if (!source?.connected) return no('What is to be mirrored isn’t plugged in.')
+      if (!source?.connected) return no('That display isn’t plugged in, so it can’t be mirrored.')
       if (source.id === found.id)
-        return no(`${found.name} cannot mirror itself. Add or plug in another display first.`)
+        return no(`${found.name} can’t mirror itself. Add or plug in another display first.`)
       if (found.id === draft.displayOrder[0])
         return no(`${found.name} is the main display. Make another the main one first.`)
-      if (found.mirrors === source.id) return no(`${found.name} mirrors ${source.name} already.`)
+      if (found.mirrors === source.id)
+        return no(`${found.name} is already mirroring ${source.name}.`)
       const refusal = found.connected ? isOnly(draft, found) : null
       if (refusal) return refusal
       if (found.connected) leave(draft, found)
       found.mirrors = source.id
       settle(draft)
-      return { say: `${found.name} mirrors ${source.name}; its windows stand there meanwhile` }
+      return { say: `${found.name} now mirrors ${source.name}, which has its windows for now` }
     },
     (state, args) => (args.display ? meantDisplay(state, args) : otherDisplay(state, args)),
   ),
@@ -39,7 +40,7 @@ const mirror = command({
 /** Shown in a browser window that is not its own a display is small, or has the size of the room there. */
 const fit = command({
   id: 'display.fit',
-  title: 'Fit a display to the room',
+  title: 'Fit display to the main window',
   group,
   args: whichDisplay,
   plan: (draft, args) => {
@@ -55,7 +56,7 @@ const fit = command({
     if (found.measured)
       return no(`${found.name} is a browser window and has its size. Make that larger or smaller.`)
     found.fitted = { width: found.width, height: found.height }
-    return { say: `${found.name} has the size of the room it is shown in` }
+    return { say: `${found.name} now fits the main window` }
   },
 })
 
