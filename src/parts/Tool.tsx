@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { isTaken } from '@/core/keys/bindings'
-import { useArrangement } from '@/store/useShelf'
+import type { State } from '@/core/model/state'
+import { useShared } from '@/store/shared'
 
 /** A small button in a bar, named for everybody by its label. */
 export function Tool({
@@ -20,7 +21,7 @@ export function Tool({
   onClick(): void
   children: ReactNode
 }) {
-  const told = useArrangement((state) => keys !== undefined && !isTaken(state, keys))
+  const told = useShared(freeFor(keys))
   const named = told ? `${label}, ${keys}` : label
   return (
     <button
@@ -37,4 +38,15 @@ export function Tool({
       {children}
     </button>
   )
+}
+
+const asked = new Map<string | undefined, (state: State) => boolean>()
+
+/** Whether keys of an app come to it, for all tools that have them: there are as many as windows. */
+function freeFor(keys: string | undefined): (state: State) => boolean {
+  const known = asked.get(keys)
+  if (known) return known
+  const made = (state: State) => keys !== undefined && !isTaken(state, keys)
+  asked.set(keys, made)
+  return made
 }

@@ -6,9 +6,12 @@ import { useArrangement } from './useShelf'
 /** How long one has something before one's eyes until it counts as seen, in milliseconds. */
 const SEEN_AFTER = 2000
 
-/** Whether a window has had the focus for two seconds, on a page that is looked at. */
-export function useSeen(window: WindowId): boolean {
-  const focused = useArrangement((state) => focusId(state) === window)
+/**
+ * Whether a window has had the focus for two seconds, on a page that is looked at.
+ * @param news whether there is anything to be seen: else nobody asks
+ */
+export function useSeen(window: WindowId, news: boolean): boolean {
+  const focused = useArrangement((state) => news && focusId(state) === window)
   const [seen, setSeen] = useState(false)
   useEffect(() => {
     setSeen(false)

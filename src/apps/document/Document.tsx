@@ -1,14 +1,19 @@
 'use client'
 import { Extension } from '@tiptap/core'
+import type { EditorView } from '@tiptap/pm/view'
 import { EditorContent, useEditor } from '@tiptap/react'
 import { collab } from 'prosemirror-collab'
 import { useEffect, useState } from 'react'
+import type { KeptContent } from '@/core/formats/shelfFile'
+import type { DocumentId } from '@/core/model/ids'
 import { LongText } from '@/parts/LongText'
 import { isLong } from '@/parts/longParts'
+import { onContent, shownContent, useContentPart } from '@/store/documents/documents'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
+import { asContent } from '../contents'
 import type { AppProps } from '../contract'
-import { useShownContent } from '../useContents'
+import { shownNow, useShownContent } from '../useContents'
 import { tellCaret } from './caret'
 import { Chords } from './chords'
 import { DOCUMENT } from './content'
@@ -22,11 +27,17 @@ import { Writing } from './writing'
 
 /** Rich text, kept as Markdown. */
 export default function Document({ document: id }: AppProps) {
-  const content = useShownContent(DOCUMENT, id)
-  if (!content) return null
-  const { markdown } = content
-  if (!isLong(markdown)) return <Editable id={id} markdown={markdown} />
-  return <LongText document={id} text={markdown} label="Text, too long to be edited" />
+  // What is typed draws nothing anew but the text itself.
+  const long = useContentPart(id, (kept) => kept && isLong(markdownOf(kept)))
+  if (long === undefined) return null
+  return long ? <Long id={id} /> : <Editable id={id} />
+}
+
+const markdownOf = (kept: KeptContent): string => asContent(DOCUMENT, shownContent(kept)).markdown
+
+function Long({ id }: { id: DocumentId }) {
+  const text = useShownContent(DOCUMENT, id)?.markdown ?? ''
+  return <LongText document={id} text={text} label="Text, too long to be edited" />
 }
 
 /** Its steps can be told to others. */
@@ -34,14 +45,16 @@ const Steps = Extension.create({ name: 'steps', addProseMirrorPlugins: () => [co
 
 const extensions = [...schemaOf(picture), Tab, Chords, Steps, Search]
 
-function Editable({ id, markdown }: { id: string; markdown: string }) {
+function Editable({ id }: { id: DocumentId }) {
   const shelf = useShelf()
-  const [writing] = useState(() => new Writing(shelf, id, markdown))
+  const [writing] = useState(() => new Writing(shelf, id, shownNow(shelf, DOCUMENT, id).markdown))
   const [finding, setFinding] = useState(false)
   const editor = useEditor({
     extensions,
     content: writing.begins,
     immediatelyRender: false,
+    // They would have every text worked out anew with each desktop one leaves or comes to.
+    enableCoreExtensions: { focusEvents: false },
     injectCSS: false,
     editorProps: {
       attributes: {
@@ -52,7 +65,7 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
         'aria-description': 'Tab indents. Escape, then Tab, leaves the text.',
         'data-autofocus': '',
       },
-      handleDOMEvents: { keydown: tellCaret },
+      handleDOMEvents: { keydown: tellCaret, focus: placeCaret },
       handleKeyDown: (_view, event) => {
         if (!asksToFind(event)) return false
         setFinding(true)
@@ -80,12 +93,19 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
     },
     onMount: ({ editor: made }) => writing.mount(made),
     onUnmount: () => writing.unmount(),
-    // The caret is where it was before the first key comes, not a moment later.
-    onFocus: ({ editor: { view } }) => view.focus(),
     onUpdate: () => writing.typed(),
   })
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another text is the reason to look
-  useEffect(() => writing.show(), [writing, markdown])
+  useEffect(() => {
+    let shown = true
+    // Whoever changes it is in the middle of that.
+    const look = () => queueMicrotask(() => shown && writing.show())
+    look()
+    const leave = onContent(shelf, id, look)
+    return () => {
+      shown = false
+      leave()
+    }
+  }, [writing, shelf, id])
   return (
     <>
       <Tools editor={editor} onFind={() => setFinding(true)} />
@@ -95,6 +115,9 @@ function Editable({ id, markdown }: { id: string; markdown: string }) {
     </>
   )
 }
+
+/** The caret is where it was before the first key comes, not a moment later. */
+const placeCaret = (view: EditorView): void => view.focus()
 
 const asksToFind = ({ key, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent): boolean =>
   (ctrlKey || metaKey) && !altKey && !shiftKey && key.toLowerCase() === 'f'

@@ -1,3 +1,4 @@
+import { redoDepth, undoDepth } from '@tiptap/pm/history'
 import { type Editor, useEditorState } from '@tiptap/react'
 import {
   Bold,
@@ -133,6 +134,6 @@ const stateOf = (editor: Editor | null) => ({
   tasks: editor?.isActive('taskList') ?? false,
   quote: editor?.isActive('blockquote') ?? false,
   table: editor?.isActive('table') ?? false,
-  undo: editor?.can().undo() ?? false,
-  redo: editor?.can().redo() ?? false,
+  undo: editor ? undoDepth(editor.state) > 0 : false,
+  redo: editor ? redoDepth(editor.state) > 0 : false,
 })

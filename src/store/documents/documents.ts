@@ -1,4 +1,4 @@
-import { useEffect, useSyncExternalStore } from 'react'
+import { useCallback, useEffect, useSyncExternalStore } from 'react'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/ids'
 import { expected } from '@/store/faults'
@@ -36,10 +36,11 @@ const loading = ofShelf(() => new Map<DocumentId, Promise<void>>())
 const changed = ofShelf(() => new Set<DocumentId>())
 /** Changed since the spare copy was last written. */
 const sinceSpare = ofShelf(() => new Set<DocumentId>())
-const listeners = ofShelf(() => new Set<() => void>())
+/** Who follows which document: there may be a thousand others. */
+const listeners = ofShelf(() => new Map<DocumentId, Set<() => void>>())
 
-const tell = (shelf: Shelf) => {
-  for (const listener of listeners(shelf)) listener()
+const tell = (shelf: Shelf, id: DocumentId) => {
+  for (const listener of listeners(shelf).get(id) ?? []) listener()
 }
 
 export function provideContents(shelf: Shelf, given: Provided): void {
@@ -95,7 +96,7 @@ function touch(shelf: Shelf, id: DocumentId): void {
   sinceSpare(shelf).add(id)
   provided.changed(id)
   if (!receiving) provided.told?.(id, contents(shelf).get(id) ?? null, isPutIn(shelf, id))
-  tell(shelf)
+  tell(shelf, id)
 }
 
 /** What another view did to a document. */
@@ -198,14 +199,14 @@ async function load(shelf: Shelf, id: DocumentId): Promise<void> {
     unreadable(shelf).add(id)
   } finally {
     loading(shelf).delete(id)
-    tell(shelf)
+    tell(shelf, id)
   }
 }
 
 /** Tries once more to read a document that could not be read. */
 export function retryContent(shelf: Shelf, id: DocumentId): void {
   unreadable(shelf).delete(id)
-  tell(shelf)
+  tell(shelf, id)
   void loadContent(shelf, id).catch(expected('its window tells'))
 }
 
@@ -305,42 +306,50 @@ export function giveBackForSpare(shelf: Shelf, ids: Iterable<DocumentId>): void 
   for (const id of ids) sinceSpare(shelf).add(id)
 }
 
-/** Calls back when any content has changed. */
-const subscription = ofShelf((shelf) => (listener: () => void) => {
-  listeners(shelf).add(listener)
-  return () => listeners(shelf).delete(listener)
-})
+/** Calls back when a document's content has changed. @returns how to stop */
+export function onContent(shelf: Shelf, id: DocumentId, listener: () => void): () => void {
+  const all = listeners(shelf).get(id) ?? new Set()
+  listeners(shelf).set(id, all.add(listener))
+  return () => {
+    all.delete(listener)
+    if (all.size === 0 && listeners(shelf).get(id) === all) listeners(shelf).delete(id)
+  }
+}
 
-/** A document's content, undefined until it is loaded. */
-export function useContent(id: DocumentId): KeptContent | undefined {
+/** What is picked of all that is known of a document; draws anew only when that changes. */
+function useOf<T>(id: DocumentId, pick: (shelf: Shelf) => T): T {
+  const shelf = useShelf()
+  const subscribe = useCallback(
+    (listener: () => void) => onContent(shelf, id, listener),
+    [shelf, id],
+  )
+  const now = () => pick(shelf)
+  return useSyncExternalStore(subscribe, now, now)
+}
+
+/** What is picked of a document's content, which is undefined until it is loaded. */
+export function useContentPart<T>(
+  id: DocumentId,
+  pick: (content: KeptContent | undefined) => T,
+): T {
   const shelf = useShelf()
   useEffect(() => {
     void loadContent(shelf, id).catch(expected('its window tells'))
   }, [id, shelf])
-  return useSyncExternalStore(
-    subscription(shelf),
-    () => contents(shelf).get(id),
-    () => undefined,
-  )
+  return useOf(id, () => pick(contents(shelf).get(id)))
 }
+
+/** A document's content, undefined until it is loaded. */
+export const useContent = (id: DocumentId): KeptContent | undefined =>
+  useContentPart(id, (content) => content)
 
 /** A field that is kept as it is typed. */
 export function useTyped(id: DocumentId, field: string): [string, (text: string) => void] {
   const shelf = useShelf()
-  const typed = useSyncExternalStore(
-    subscription(shelf),
-    () => contents(shelf).get(id)?.typed?.[field] ?? '',
-    () => '',
-  )
+  const typed = useOf(id, () => contents(shelf).get(id)?.typed?.[field] ?? '')
   return [typed, (text) => changeTyped(shelf, id, field, text)]
 }
 
 /** Whether a document cannot be read. */
-export const useUnreadable = (id: DocumentId): boolean => {
-  const shelf = useShelf()
-  return useSyncExternalStore(
-    subscription(shelf),
-    () => unreadable(shelf).has(id),
-    () => false,
-  )
-}
+export const useUnreadable = (id: DocumentId): boolean =>
+  useOf(id, (shelf) => unreadable(shelf).has(id))

@@ -251,7 +251,10 @@ function Arrival({ time }: { time: number }) {
       aria-hidden
       className="sign-arriving"
       style={{ animationDuration: `${time}ms` }}
-      onAnimationEnd={() => place.current?.replaceChildren()}
+      // What has faded is still a layer that all above it is laid over.
+      onAnimationEnd={({ currentTarget }) => {
+        currentTarget.hidden = true
+      }}
     />
   )
 }

@@ -12,7 +12,7 @@ import { fontRules } from './fonts'
 
 /** What is not part of a picture: what is hidden, beside it, or only there to be pushed. */
 const LEFT_OUT =
-  '.slot-hidden, .slots-hidden, .column button, .column-ground, .miniature-caption, .sign-arriving, .grip, iframe, dialog'
+  '.slot-hidden, .slot-covered, .slots-hidden, .column button, .column-ground, .miniature-caption, .sign-arriving, .grip, iframe, dialog'
 
 const isDrawn = (node: Node): boolean => !(node instanceof Element && node.matches(LEFT_OUT))
 

@@ -21,10 +21,19 @@ export const isTethered = (
   tethers: Record<DocumentId, Tether>,
 ): boolean => tethered[id] ?? tethers[document]?.offered === true
 
+let memo: { state: State; tethers: Record<DocumentId, Tether>; shown: Shown[] } | null = null
+
 /**
  * The tethers there are, in the order their windows were opened: tethered windows that cannot be seen now.
+ * With one change it is asked several times, and each goes through all windows.
  */
 export function shownTethers(state: State, tethers: Record<DocumentId, Tether>): Shown[] {
+  if (memo?.state !== state || memo.tethers !== tethers)
+    memo = { state, tethers, shown: worked(state, tethers) }
+  return memo.shown
+}
+
+function worked(state: State, tethers: Record<DocumentId, Tether>): Shown[] {
   // Mostly there are none: then not every window is looked at.
   const some = Object.values(tethers).some(({ offered }) => offered)
   if (!some && Object.keys(state.tethered).length === 0) return []

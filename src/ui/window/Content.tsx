@@ -3,7 +3,7 @@ import { ErrorBoundary } from 'react-error-boundary'
 import type { AppProps } from '@/apps/contract'
 import { appOf } from '@/apps/list'
 import type { DocumentId } from '@/core/model/ids'
-import { retryContent, shownContent, useContent, useUnreadable } from '@/store/documents/documents'
+import { contentOf, retryContent, useContentPart, useUnreadable } from '@/store/documents/documents'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { isUnloaded } from '@/store/unloaded'
@@ -85,8 +85,9 @@ const SETTLED = 1500
 /** Whether there is very much in a document; once it is opened, that is noted. */
 function useLarge(id: DocumentId, opened: boolean): boolean {
   const shelf = useShelf()
-  const content = useContent(id)
-  const large = useMemo(() => content !== undefined && isLarge(shownContent(content)), [content])
+  const loaded = useContentPart(id, (content) => content !== undefined)
+  // Of what is opened: what is typed since does not make it hang.
+  const large = useMemo(() => loaded && isLarge(contentOf(shelf, id)), [loaded, id, shelf])
   useEffect(() => {
     if (!large || !opened) return
     const timer = setTimeout(() => endOpening(shelf, id), SETTLED)

@@ -1,12 +1,12 @@
 import type { DocumentId } from '@/core/model/ids'
-import { dropAside, putContent, useContent } from '@/store/documents/documents'
+import { dropAside, putContent, useContentPart } from '@/store/documents/documents'
 import { newId } from '@/store/newId'
 import { useShelf } from '@/store/useShelf'
 
 /** Above what a window shows: that some of its content did not fit its app, and is kept as it was. */
 export function PutAside({ document: id }: { document: DocumentId }) {
   const shelf = useShelf()
-  const aside = useContent(id)?.aside
+  const aside = useContentPart(id, (content) => content?.aside)
   if (!aside) return null
   const openAsText = () => {
     const document = newId('document')

@@ -1,17 +1,19 @@
 import { runs } from '@testing/runs'
 import { said } from '@testing/sequences'
 import { makeShelf } from '@testing/shelf'
+import { APPS } from '@testing/world'
 import fc from 'fast-check'
 import type { WindowId } from '@/core/model/ids'
 import type { Shelf } from '@/store/shelf'
 import { Showing } from './showing'
 
-/** An element that only knows whether it is hidden. */
-function hiding(hidden: Set<unknown>, of: unknown): HTMLElement {
+/** An element that only knows whether it is hidden, or left out for lying behind others. */
+function hiding(hidden: Set<unknown>, of: unknown, behind = new Set<unknown>()): HTMLElement {
   const toggle = (_name: string, on: boolean) => (on ? hidden.add(of) : hidden.delete(of))
+  const classList = { toggle, add: () => behind.add(of), remove: () => behind.delete(of) }
   // None of them has the focus.
   const querySelector = () => null
-  return { classList: { toggle }, firstElementChild: null, querySelector } as unknown as HTMLElement
+  return { classList, firstElementChild: null, querySelector } as unknown as HTMLElement
 }
 
 /** How many windows stand in one group here. */
@@ -21,6 +23,7 @@ const GROUP = 3
 function following(shelf: Shelf) {
   const showing = new Showing(shelf)
   const hidden = new Set<unknown>()
+  const behind = new Set<unknown>()
   const groups = new Map<WindowId, number>()
   let drawn = 0
   const stop = showing.follow()
@@ -32,7 +35,7 @@ function following(shelf: Shelf) {
       const group = Math.floor(drawn++ / GROUP)
       groups.set(id, group)
       showing.putGroup(group, hiding(hidden, group))
-      showing.put(id, hiding(hidden, id), group)
+      showing.put(id, hiding(hidden, id, behind), group)
     }
     for (const [id, group] of groups)
       if (!windows[id]) {
@@ -44,12 +47,12 @@ function following(shelf: Shelf) {
     Object.fromEntries(
       [...groups]
         .filter(([id, group]) => !hidden.has(id) && !hidden.has(group))
-        .map(([id]) => [id, showing.facts(id)]),
+        .map(([id]) => [id, { ...showing.facts(id), behind: behind.has(id) }]),
     )
   /** Where each window lives, shown or not. */
   const lives = () => [...groups.keys()].map((id) => [id, showing.facts(id).desktop])
   draw()
-  return { draw, seen, lives, stop }
+  return { showing, draw, seen, lives, stop }
 }
 
 /** Every window, every second and so on is laid out, in the loft or over the desktop; 0 is none. */
@@ -85,4 +88,26 @@ test('whatever is done, the windows that are shown, and how, are those that one 
     }),
     runs(40),
   )
+})
+
+test('a window wholly behind others is left out until one of them is dragged, moved or closed', () => {
+  const shelf = makeShelf()
+  const { seen, draw, showing, stop } = following(shelf)
+  for (let n = 0; n < 3; n++) {
+    shelf.dispatch('window.open', { app: APPS[0]?.id ?? '', document: `note ${n}`, title: 'Note' })
+    shelf.dispatch('window.maximise', {})
+  }
+  draw()
+  const out = () => Object.values(seen()).map(({ behind }) => behind)
+  expect(out()).toEqual([true, true, false])
+  showing.loosen(true)
+  expect(out()).toEqual([false, false, false])
+  showing.loosen(false)
+  expect(out()).toEqual([true, true, false])
+  shelf.dispatch('window.maximise', {})
+  expect(out()).toEqual([true, false, false])
+  shelf.dispatch('window.close', {})
+  draw()
+  expect(out()).toEqual([true, false])
+  stop()
 })

@@ -1,4 +1,5 @@
 import { useCallback, useSyncExternalStore } from 'react'
+import { covered } from '@/core/geometry/covered'
 import { standsOn } from '@/core/model/displays'
 import type { WindowId } from '@/core/model/ids'
 import type { Hue } from '@/core/model/kinds/look'
@@ -61,6 +62,10 @@ export class Showing {
   private last: PageState | null = null
   /** Whether the next window that is laid out is about to be made still. */
   private stilling = false
+  /** Visible windows of which nothing shows, for others stand before them: they are not laid out. */
+  private behind = new Set<Shown>()
+  /** While one is dragged or resized what is behind it shows at once. */
+  private loose = false
 
   constructor(private shelf: Shelf) {}
 
@@ -105,6 +110,7 @@ export class Showing {
     if (slot) {
       mark(shown)
       hide(this.group(group))
+      this.cover()
       this.still()
     } else if (!this.shelf.page.getState().session.state.windows[id]) this.forget(id)
   }
@@ -137,6 +143,7 @@ export class Showing {
       this.update(this.shelf.page.getState(), one, shown)
       if (shown.group) hide(shown.group)
     }
+    this.cover()
   }
 
   private of(id: WindowId): Shown {
@@ -180,7 +187,33 @@ export class Showing {
       if (shown && this.update(now, id, shown) && shown.group) groups.add(shown.group)
     }
     for (const group of groups) hide(group)
+    this.cover()
     if (last && last.places !== now.places) this.stir(now.places, last.places)
+  }
+
+  /** While a window is dragged or resized, none is left out for lying behind others. */
+  loosen(loose: boolean): void {
+    this.loose = loose
+    this.cover()
+  }
+
+  private cover(): void {
+    const behind = new Set(this.loose ? [] : this.wholly())
+    for (const shown of this.behind)
+      if (!behind.has(shown)) shown.slot?.classList.remove('slot-covered')
+    for (const shown of behind) shown.slot?.classList.add('slot-covered')
+    this.behind = behind
+  }
+
+  /** Those wholly behind others. A miniature is small, and one in hand is where it is. */
+  private wholly(): Shown[] {
+    const flat = [...this.seen]
+      .filter((id) => id !== this.held)
+      .flatMap((id) => this.windows.get(id) ?? [])
+      .filter(({ facts }) => !facts.place)
+      .toSorted((a, b) => a.marks.z - b.marks.z)
+    const hidden = covered(flat.map(({ facts }) => facts))
+    return flat.filter(({ marks }, at) => hidden[at] && !marks.focused)
   }
 
   /**

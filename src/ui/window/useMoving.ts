@@ -111,7 +111,9 @@ class InHand {
     const keys = (event: KeyboardEvent) => this.key(event, cancel)
     addEventListener('keydown', keys, { capture: true })
     const deaf = heardAlone((event) => this.move(event))
+    showing.loosen(true)
     this.letGo = held(cancel, () => {
+      showing.loosen(false)
       removeEventListener('keydown', keys, { capture: true })
       deaf()
       this.putAway()

@@ -10,6 +10,7 @@ import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { largeScale } from '@/ui/area/area'
 import { held } from '@/ui/hand/inHand'
+import { useShowing } from './showing'
 
 export const GRIPS = ['n', 'e', 's', 'w', 'nw', 'ne', 'sw', 'se'] as const
 type Grip = (typeof GRIPS)[number]
@@ -17,11 +18,15 @@ type Grip = (typeof GRIPS)[number]
 /** Resizing a window by one of its eight grips; one command when it ends. */
 export function useResizing(id: WindowId) {
   const shelf = useShelf()
+  const showing = useShowing()
   return useDrag(
     ({ args: [grip], first, last, movement: [mx, my], canceled, cancel, memo }) => {
       const element = windowElement(id)
       if (!element) return
-      const stop = first ? held(cancel) : (memo as (() => void) | undefined)
+      if (first) showing.loosen(true)
+      const stop = first
+        ? held(cancel, () => showing.loosen(false))
+        : (memo as (() => void) | undefined)
       const scale = largeScale(shelf)
       const [dx, dy] = [mx / scale, my / scale]
       const frame = resized(shelf, id, grip as Grip, dx, dy)
