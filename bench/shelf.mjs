@@ -32,7 +32,11 @@ const thread = (n) => ({
 const DAY = [
   ['document', (of) => ({ markdown: paragraphs(12, of) })],
   ['table', () => table(50)],
-  ['reader', (of) => ({ kind: 'markdown', text: paragraphs(12, of) })],
+  [
+    'reader',
+    (of, pdf) =>
+      pdf ? { kind: 'pdf', data: pdf } : { kind: 'markdown', text: paragraphs(12, of) },
+  ],
   ['document', (of) => ({ markdown: paragraphs(160, of) })],
   ['messages', () => ({ received: 0, threads: [0, 1, 2].map(thread) })],
   ['table', () => table(5000)],
@@ -45,8 +49,9 @@ const DAY = [
 /**
  * A large shelf as a shelf file.
  * @param state of an empty shelf
+ * @param pdf as a data address; every other desktop has it in its reader
  */
-export function largeShelf(desktops, each, state) {
+export function largeShelf(desktops, each, state, pdf) {
   const documents = {}
   const next = structuredClone(state)
   Object.assign(next, {
@@ -74,7 +79,7 @@ export function largeShelf(desktops, each, state) {
         openedAt: 0,
       }
       const of = `window ${w + 1} on desktop ${d + 1}`
-      documents[window] = { saved: content(of), draft: null }
+      documents[window] = { saved: content(of, d % 2 ? pdf : null), draft: null }
       next.stacking.push(window)
       next.windows[window] = {
         id: window,

@@ -158,3 +158,73 @@ test('a page that cuts itself off from who opened it is told so, and is not take
     stop()
   }
 })
+
+/** Where a browser window stands on the screen. */
+const standing = (popup: Page) =>
+  popup.evaluate(() => ({ x: screenX, y: screenY, width: outerWidth, height: outerHeight }))
+
+test('a browser window stands on the screen as its window does on the display', async ({
+  shelf,
+  page,
+}) => {
+  // The browser of the tests has a screen of that size, whatever its pages are told.
+  const screen = { width: 800, height: 600 }
+  await page.addInitScript(({ width, height }) => {
+    Object.defineProperties(window.screen, {
+      availWidth: { value: width },
+      availHeight: { value: height },
+    })
+  }, screen)
+  const popup = await outside(shelf, page)
+  await shelf.run('window.side', { window: 'camera', to: 'right' })
+  await expect.poll(async () => (await standing(popup)).x).toBeGreaterThan(screen.width * 0.45)
+  const right = await standing(popup)
+  expect(right.x + right.width).toBeLessThanOrEqual(screen.width)
+  expect(right.width).toBeGreaterThan(screen.width * 0.4)
+  await shelf.run('window.side', { window: 'camera', to: 'left' })
+  await expect.poll(async () => (await standing(popup)).x).toBeLessThan(screen.width * 0.1)
+  await shelf.press('Alt+Z')
+  await expect.poll(() => standing(popup)).toEqual(right)
+  await popup.close()
+})
+
+test('minimised, or left on a desktop that furls, it is closed; it opens again where one comes back', async ({
+  shelf,
+  page,
+}) => {
+  const popup = await outside(shelf, page)
+  const status = shelf.window('camera').getByRole('status')
+  await shelf.press("Alt+'")
+  await expect.poll(() => popup.isClosed()).toBe(true)
+  const [second] = await Promise.all([
+    page.waitForEvent('popup'),
+    page
+      .getByRole('button', { name: /^Ridge camera/ })
+      .first()
+      .click(),
+  ])
+  await second.waitForURL('**/pages/ridge-camera')
+  await expect(status).toContainText('Open in a browser window of its own')
+  // Left on a desktop that keeps them, it stays open.
+  await shelf.press('Alt+.')
+  await page.waitForTimeout(300)
+  expect(second.isClosed()).toBe(false)
+  await shelf.press('Alt+\\')
+  await shelf.run('desktop.furl')
+  await expect(shelf.said()).toContainText('close when you leave it')
+  await shelf.press('Alt+.')
+  await expect.poll(() => second.isClosed()).toBe(true)
+  expect((await shelf.state()).windows.camera).toBeDefined()
+  const [third] = await Promise.all([page.waitForEvent('popup'), shelf.press('Alt+\\')])
+  await third.waitForURL('**/pages/ridge-camera')
+  // What the browser does not let open is told, and opens when it is picked.
+  await shelf.press('Alt+.')
+  await expect.poll(() => third.isClosed()).toBe(true)
+  await page.evaluate(() => {
+    const blocked = { get: () => ({ open: () => null }), configurable: true }
+    Object.defineProperty(HTMLIFrameElement.prototype, 'contentWindow', blocked)
+  })
+  await shelf.press('Alt+\\')
+  await expect(shelf.said()).toContainText('The browser opened 0 of 1 browser windows')
+  await expect(status).toContainText('Picking this window opens it again')
+})

@@ -2,8 +2,12 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { barePage } from '../bench/bare.mjs'
+import { bareEditor } from '../bench/editor.mjs'
 import { framesOf, listen } from '../bench/keys.mjs'
+import { memoryOf } from '../bench/memory.mjs'
 import { largeShelf } from '../bench/shelf.mjs'
+import { scriptsOf } from '../bench/size.mjs'
+import { startOf } from '../bench/start.mjs'
 import { chromiumFlags, installChromium, root } from './ready.mjs'
 import { serve } from './serve.mjs'
 import { visit } from './visit.mjs'
@@ -224,15 +228,17 @@ const LIMITS = {
   '24 × 10': {
     ...{ 'frame median': 1.4, 'frame p95': 1.5, script: 9, focus: 10, layout: 20 },
     ...{ 'typing median': 2.6, 'typing p95': 2.6, drag: 3.5, loft: 35, line: 15 },
+    ...{ memory: 1.1, start: 500 },
   },
   '40 × 25': {
     ...{ 'frame median': 1.4, 'frame p95': 1.5, script: 30, focus: 30, layout: 70 },
     ...{ 'typing median': 2.8, 'typing p95': 3.5, drag: 14, loft: 110, line: 25 },
+    ...{ start: 1000 },
   },
 }
 
 const INTRO =
-  'Written by `npm run bench`, which fails where a limit is passed. The large shelves hold a day’s mix: documents of one, five and twenty pages, tables of 50 and 5,000 rows, readers, messages, players, jobs and web pages. The bare page is made of the same elements and styles, with a script that does no more than show, focus and hide. Keys are real ones; a frame is the first after the key, laid out and painted.'
+  'Written by `npm run bench`, which fails where a limit is passed. The large shelves hold a day’s mix: documents of one, five and twenty pages, tables of 50 and 5,000 rows, readers with text and PDFs, messages, players, jobs and web pages. The bare page is made of the same elements and styles, with a script that does no more than show, focus and hide; typing is measured beside the same text in the same editor, alone on a page. Keys are real ones; a frame is the first after the key, laid out and painted.'
 
 const rows = []
 /** What is over its limit. */
@@ -264,7 +270,12 @@ for (const [desktops, each] of [
   await visit(page, address)
   await page.goto(`${address}/shelf`)
   await page.locator('#desktop').waitFor()
-  const file = largeShelf(desktops, each, await page.evaluate(() => window.kiteShelf.state()))
+  const paper = await browser.newPage()
+  await paper.goto(`${address}/pages/notice`)
+  const pdf = `data:application/pdf;base64,${(await paper.pdf()).toString('base64')}`
+  await paper.close()
+  const empty = await page.evaluate(() => window.kiteShelf.state())
+  const file = largeShelf(desktops, each, empty, pdf)
   const chooser = page.waitForEvent('filechooser')
   await page.evaluate(() => window.kiteShelf.run('shelf.import'))
   await (await chooser).setFiles({
@@ -317,7 +328,7 @@ for (const [desktops, each] of [
   const cost = await costs(page, NEXT, 20)
   tell(`switch, garbage KB, ${name}`, cost.garbage, { digits: 0 })
   tell(`switch, bytes written, ${name}`, cost.written, { digits: 0 })
-  await typing(page, bare, name)
+  await typing(page, name)
   await page.evaluate(() => window.kiteShelf.run('desktop.go', { to: 'first' }))
   await page.evaluate(() => window.kiteShelf.run('window.focus', { window: 'bench-0-0' }))
   await page.waitForTimeout(900)
@@ -337,37 +348,51 @@ for (const [desktops, each] of [
   const typed = await keystrokes(page, 'window 17 line 3')
   tell(`line, a keystroke to its results, median ms, ${name}`, median(typed), { most: limits.line })
   tell(`line, a keystroke to its results, slowest ms, ${name}`, Math.max(...typed))
-  await page.close()
   await bare.close()
+  if (limits.memory) await memory(page, name)
+  const starts = []
+  for (let n = 0; n < 5; n++) starts.push(await startOf(page, each))
+  const start = (what) => median(starts.map((one) => one[what]))
+  tell(`start, scripts there to first window usable, median ms, ${name}`, start('first'), {
+    most: limits.start,
+  })
+  tell(`start, scripts there to all its windows drawn, median ms, ${name}`, start('all'))
+  await page.close()
 }
 await displays()
 await attention()
+const scripts = await scriptsOf(browser, address)
+tell(
+  'scripts for the first window, compressed, KB',
+  scripts.reduce((sum, [, size]) => sum + size, 0),
+  { digits: 0 },
+)
 await browser.close()
 stop()
 
-/** Letters typed in a document of twenty pages, beside the same elements with no script at all. */
-async function typing(page, bare, name) {
+/** Letters typed in a document of twenty pages, beside the same text in the same editor alone on a page. */
+async function typing(page, name) {
   const letters = [...'the wind turned and the snow lay deep on the north side '.repeat(2)].map(
     (letter) => (letter === ' ' ? 'Space' : letter),
   )
-  const place = (window) => `#window-${window} [contenteditable=true]`
-  const caret = async (one) => {
-    await one.evaluate((of) => {
-      const editor = document.querySelector(of)
-      editor.focus()
-      const paragraph = editor.querySelectorAll('p')[40]
-      getSelection().collapse(paragraph.firstChild ?? paragraph, 4)
-    }, place('bench-0-3'))
-    return framesOf(one, letters, 60)
-  }
-  await bare.evaluate(() => {
-    for (const one of desktops) one.classList.toggle('hidden', one !== desktops[0])
-    shown = 0
-  })
   await page.evaluate(() => window.kiteShelf.run('desktop.go', { to: 'first' }))
   await page.evaluate(() => window.kiteShelf.run('window.focus', { window: 'bench-0-3' }))
   await page.waitForTimeout(500)
-  const [theirs, ours] = [await caret(bare), await caret(page)]
+  const bare = await bareEditor(browser, page, 'bench-0-3', address)
+  await listen(bare)
+  const typed = async (one, of) => {
+    await one.bringToFront()
+    await one.evaluate((place) => {
+      const editor = document.querySelector(place)
+      editor.focus()
+      const paragraph = editor.querySelectorAll('p')[40]
+      getSelection().collapse(paragraph.firstChild ?? paragraph, 4)
+    }, of)
+    return framesOf(one, letters, 60)
+  }
+  const theirs = await typed(bare, '[contenteditable=true]')
+  const ours = await typed(page, '#window-bench-0-3 [contenteditable=true]')
+  await bare.close()
   for (const [which, of] of [
     ['median', median],
     ['p95', p95],
@@ -376,6 +401,23 @@ async function typing(page, bare, name) {
       theirs: of(theirs),
       most: LIMITS[name][`typing ${which}`],
     })
+}
+
+/** What is held before and after a day of two thousand switches. */
+async function memory(page, name) {
+  const { before, after } = await memoryOf(page, 2000)
+  for (const [what, digits] of [
+    ['megabytes', 1],
+    ['elements', 0],
+    ['listeners', 0],
+  ]) {
+    const most = what === 'megabytes' ? LIMITS[name].memory : undefined
+    tell(`${what} held after 2,000 switches, and before, ${name}`, after[what], {
+      theirs: before[what],
+      most,
+      digits,
+    })
+  }
 }
 
 /** Three displays in view; and a display in a browser window of its own. */

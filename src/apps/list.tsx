@@ -13,6 +13,7 @@ import { messages } from './messages/manifest'
 import { player } from './player/manifest'
 import { reader } from './reader/manifest'
 import { table } from './table/manifest'
+import { watch } from './watch/manifest'
 import { web } from './web/manifest'
 
 /** The apps that ship with Kite Shelf, in the order they are offered. */
@@ -27,6 +28,7 @@ export const APPS: AppManifest[] = [
   web,
   drawer,
   keycard,
+  watch,
 ]
 
 /** All apps there are: those that ship with Kite Shelf, then those the person added. */

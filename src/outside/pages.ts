@@ -1,30 +1,9 @@
+import { PASS_ON } from './chords'
+
 /** Small pages that ship with the demo, shown in web page windows. */
 
-/**
- * All the script they run: strokes with Alt, or with the leader, and what two fingers say on a touch
- * pad are passed on to Kite Shelf, with the token it gave this page, which no page that comes after it
- * in the frame knows.
- */
-const passOn = (token: string): string => `
-const token = ${JSON.stringify(token)}
-let control = false
-for (const type of ['keydown', 'keyup'])
-  addEventListener(type, (event) => {
-    const { key, code, altKey, shiftKey, ctrlKey, metaKey } = event
-    if (key === 'Control') control = type === 'keydown'
-    if (event.getModifierState('AltGraph')) return
-    if (!altKey && key !== 'Alt' && !(ctrlKey && code === 'Period')) return
-    event.preventDefault()
-    const kiteShelfKey = { token, type, key, code, altKey, shiftKey, ctrlKey, metaKey }
-    parent.postMessage({ kiteShelfKey }, '*')
-  })
-// Browsers tell a pinch as a wheel with Ctrl, though no such key is down.
-addEventListener('wheel', (event) => {
-  const { deltaX, deltaY, altKey, ctrlKey } = event
-  if (!altKey && (!ctrlKey || control)) return
-  event.preventDefault()
-  parent.postMessage({ kiteShelfWheel: { token, deltaX, deltaY, altKey, ctrlKey } }, '*')
-}, { passive: false })`
+/** All the script they run. */
+const passOn = (token: string): string => `const token = ${JSON.stringify(token)}${PASS_ON}`
 
 /** Who asks for a page: the nonce of its script, and the token Kite Shelf knows it by. */
 interface Asker {

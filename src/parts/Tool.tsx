@@ -1,7 +1,10 @@
 import type { ReactNode } from 'react'
 import { isTaken } from '@/core/keys/bindings'
 import type { State } from '@/core/model/state'
+import { ofShelf } from '@/store/ofShelf'
 import { useShared } from '@/store/shared'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
 
 /** A small button in a bar, named for everybody by its label. */
 export function Tool({
@@ -21,7 +24,7 @@ export function Tool({
   onClick(): void
   children: ReactNode
 }) {
-  const told = useShared(freeFor(keys))
+  const told = useShared(freeFor(useShelf(), keys))
   const named = told ? `${label}, ${keys}` : label
   return (
     <button
@@ -40,13 +43,13 @@ export function Tool({
   )
 }
 
-const asked = new Map<string | undefined, (state: State) => boolean>()
+const asked = ofShelf(() => new Map<string | undefined, (state: State) => boolean>())
 
 /** Whether keys of an app come to it, for all tools that have them: there are as many as windows. */
-function freeFor(keys: string | undefined): (state: State) => boolean {
-  const known = asked.get(keys)
+function freeFor(shelf: Shelf, keys: string | undefined): (state: State) => boolean {
+  const known = asked(shelf).get(keys)
   if (known) return known
   const made = (state: State) => keys !== undefined && !isTaken(state, keys)
-  asked.set(keys, made)
+  asked(shelf).set(keys, made)
   return made
 }

@@ -1,6 +1,8 @@
 import { createStore, useStore } from 'zustand'
-import type { DocumentId } from '@/core/model/ids'
-import { currentId } from '@/core/model/selectors'
+import { standsOn } from '@/core/model/displays'
+import type { DesktopId, DocumentId } from '@/core/model/ids'
+import type { Window as Member } from '@/core/model/kinds/window'
+import { currentId, shownFrame } from '@/core/model/selectors'
 import { ofShelf } from './ofShelf'
 import { report } from './reports'
 import type { Shelf } from './shelf'
@@ -8,20 +10,24 @@ import { useShelf } from './useShelf'
 
 /**
  * Outside windows: pages in browser windows of their own that are members of a desktop all the
- * same. Picking the member brings the browser window forward, closing either closes both.
+ * same. Picking the member brings the browser window forward, closing either closes both. It stands on
+ * the screen as its member stands on the display. Furled, it is closed and opens again when one comes back.
  */
 
 /** `hidden`: the site hides whether its window is open. */
-type Standing = 'open' | 'hidden'
+type Standing = 'open' | 'hidden' | 'furled'
 
 interface Opened {
   page: Window
   since: number
+  address: string
   /** Who opened it, as far as the page there knows. */
   holder: HTMLIFrameElement
 }
 
 const opened = ofShelf(() => new Map<DocumentId, Opened>())
+/** The addresses of those that are closed while one is elsewhere, or while they are minimised. */
+const furled = ofShelf(() => new Map<DocumentId, string>())
 const standings = ofShelf(() => createStore<Record<DocumentId, Standing>>(() => ({})))
 
 /** How the browser window of a document is; undefined where none is open that is known of. */
@@ -35,6 +41,8 @@ const CUT_WITHIN = 4000
 
 const own = ofShelf(() => ({
   timer: undefined as ReturnType<typeof setInterval> | undefined,
+  /** It was told that the browser lets pages of other sites be moved by nobody. */
+  toldUnmoved: false,
 }))
 
 /**
@@ -44,23 +52,69 @@ const own = ofShelf(() => ({
  */
 export function openOutside(shelf: Shelf, id: DocumentId, address: string): boolean {
   if (bringForward(shelf, id)) return true
-  const { innerWidth: width, innerHeight: height } = window
-  const size = `popup,width=${Math.round(width * 0.7)},height=${Math.round(height * 0.8)}`
+  const { left, top, width, height } = placeOnScreen(shelf, members(shelf, id)[0])
+  const where = `popup,left=${left},top=${top},width=${width},height=${height}`
   // Who opened a window can close it, and can be led elsewhere by what is shown there: that is a frame
   // without content, and not this page.
   const holder = document.createElement('iframe')
   holder.hidden = true
   holder.title = 'Holds an outside window'
   document.body.append(holder)
-  const page = holder.contentWindow?.open(address, `kite-shelf-outside-${id}`, size)
+  const page = holder.contentWindow?.open(address, `kite-shelf-outside-${id}`, where)
   if (!page) {
     holder.remove()
     return false
   }
-  opened(shelf).set(id, { page, since: shelf.clock(), holder })
+  furled(shelf).delete(id)
+  opened(shelf).set(id, { page, since: shelf.clock(), address, holder })
   stand(shelf, id, 'open')
   own(shelf).timer ??= setInterval(() => look(shelf), LOOK_EVERY)
   return true
+}
+
+/** Where on the screen one stands whose member stands there on its display, in CSS pixels of the screen. */
+function placeOnScreen(shelf: Shelf, member: Member | undefined) {
+  const state = shelf.state()
+  // Where other displays lie browsers tell only after they were asked; on most they begin at 0.
+  const {
+    availLeft = 0,
+    availTop = 0,
+    availWidth,
+    availHeight,
+  } = screen as Screen & {
+    availLeft?: number
+    availTop?: number
+  }
+  const display = member && state.displays[standsOn(state, member)]
+  if (!display)
+    return {
+      ...{ left: availLeft, top: availTop },
+      ...{ width: Math.round(availWidth * 0.7), height: Math.round(availHeight * 0.8) },
+    }
+  const { x, y, width, height } = shownFrame(state, member)
+  const [across, down] = [availWidth / display.width, availHeight / display.height]
+  return {
+    left: Math.round(availLeft + x * across),
+    top: Math.round(availTop + y * down),
+    width: Math.round(width * across),
+    height: Math.round(height * down),
+  }
+}
+
+/** It goes where its member went, as far as the browser lets it be moved. */
+function follow(shelf: Shelf, id: DocumentId, member: Member): void {
+  const page = opened(shelf).get(id)?.page
+  const { left, top, width, height } = placeOnScreen(shelf, member)
+  try {
+    page?.moveTo(left, top)
+    page?.resizeTo(width, height)
+  } catch {
+    if (own(shelf).toldUnmoved) return
+    own(shelf).toldUnmoved = true
+    shelf.say(
+      'The browser doesn’t let the window of another site be moved from here. Opened again, it will stand there.',
+    )
+  }
 }
 
 /** @returns whether there was one to bring forward */
@@ -74,6 +128,29 @@ function bringForward(shelf: Shelf, id: DocumentId): boolean {
 export function closeOutside(shelf: Shelf, id: DocumentId): void {
   opened(shelf).get(id)?.page.close()
   forget(shelf, id)
+}
+
+/** Closes it as long as one is elsewhere. */
+function furl(shelf: Shelf, id: DocumentId): void {
+  const known = opened(shelf).get(id)
+  if (!known) return
+  closeOutside(shelf, id)
+  furled(shelf).set(id, known.address)
+  stand(shelf, id, 'furled')
+}
+
+/** Opens what was furled, as many as the browser lets be opened by one key. */
+function unfurl(shelf: Shelf, ids: readonly DocumentId[]): void {
+  const wanted = ids.flatMap((id) => {
+    const address = furled(shelf).get(id)
+    return address === undefined ? [] : { id, address }
+  })
+  const there = wanted.filter(({ id, address }) => openOutside(shelf, id, address)).length
+  if (there < wanted.length)
+    shelf.say(
+      `The browser opened ${there} of ${wanted.length} browser windows. Pick the others to open them, or allow this page to open windows, where the browser asks beside its address.`,
+      { refused: true },
+    )
 }
 
 function stand(shelf: Shelf, id: DocumentId, standing: Standing | undefined): void {
@@ -91,8 +168,18 @@ function forget(shelf: Shelf, id: DocumentId): void {
   own(shelf).timer = undefined
 }
 
-const members = (shelf: Shelf, id: DocumentId) =>
+const members = (shelf: Shelf, id: DocumentId): Member[] =>
   Object.values(shelf.state().windows).filter(({ document }) => document === id)
+
+/** The documents of a desktop, the uppermost first. */
+function documentsOn(shelf: Shelf, desktop: DesktopId): DocumentId[] {
+  const { windows, stacking } = shelf.state()
+  return stacking
+    .flatMap((id) => windows[id] ?? [])
+    .filter((window) => window.desktop === desktop && !window.minimised)
+    .map(({ document }) => document)
+    .toReversed()
+}
 
 /** A browser window that was closed takes its member with it. */
 function look(shelf: Shelf): void {
@@ -106,20 +193,41 @@ function look(shelf: Shelf): void {
   }
 }
 
+/** What became of the members: closed, minimised, or elsewhere on the display. */
+function followMembers(shelf: Shelf, before: Record<string, Member>): void {
+  for (const id of [...opened(shelf).keys()]) {
+    const all = members(shelf, id)
+    const [first] = all
+    if (!first) closeOutside(shelf, id)
+    else if (all.every(({ minimised }) => minimised)) furl(shelf, id)
+    else if (before[first.id] && before[first.id] !== first) follow(shelf, id, first)
+  }
+  for (const id of [...furled(shelf).keys()])
+    if (members(shelf, id).length === 0) {
+      furled(shelf).delete(id)
+      stand(shelf, id, undefined)
+    }
+}
+
 /** Follows what is done with members. @returns how to stop */
 export function followOutside(shelf: Shelf): () => void {
   const offShelf = shelf.page.subscribe((now, before) => {
-    if (opened(shelf).size === 0 || now.session.state.windows === before.session.state.windows)
-      return
-    for (const id of [...opened(shelf).keys()])
-      if (members(shelf, id).length === 0) closeOutside(shelf, id)
+    const was = before.session.state.windows
+    if (opened(shelf).size + furled(shelf).size > 0 && now.session.state.windows !== was)
+      followMembers(shelf, was)
   })
   const offDone = shelf.onDone((events) => {
-    const { windows, settings } = shelf.state()
-    // A push on its sheet is no pick: one may only want to move it.
-    for (const { kind, by, window } of events)
-      if (kind === 'focus' && by !== 'app' && window)
-        bringForward(shelf, windows[window]?.document ?? '')
+    const { windows, settings, desktops } = shelf.state()
+    for (const { kind, by, window, from, to } of events) {
+      const document = windows[window ?? '']?.document ?? ''
+      // A push on its sheet is no pick: one may only want to move it.
+      if (kind === 'focus' && by !== 'app' && !bringForward(shelf, document))
+        unfurl(shelf, [document])
+      if (kind !== 'switch') continue
+      if (from && desktops[from]?.furls)
+        for (const left of documentsOn(shelf, from)) furl(shelf, left)
+      if (to) unfurl(shelf, documentsOn(shelf, to))
+    }
     if (!settings.outside || !events.some(({ kind }) => kind === 'switch')) return
     const here = currentId(shelf.state())
     for (const { desktop, document } of Object.values(windows))

@@ -37,6 +37,7 @@ export const day: Some = [
         ...(named && { lets: ['notes'] }),
       }),
     })),
+  maybe.map((at) => ({ id: 'desktop.furl', args: (state: State) => desktopAt(state, at) })),
   fc.tuple(maybe, fc.constantFrom('window.tether', 'tether.go')).map(([at, id]) => ({
     id,
     args: (state: State) => windowAt(state, at),

@@ -1,12 +1,12 @@
 import { Globe } from 'lucide-react'
 import type { AppManifest } from '../contract'
-import { WEB, type WebContent } from './content'
+import { UNTITLED, WEB, type WebContent } from './content'
 
 export const web: AppManifest<WebContent | null> = {
   id: 'web',
   name: 'Web page',
   plural: 'web pages',
-  untitled: 'Web page',
+  untitled: UNTITLED,
   glyph: Globe,
   width: 640,
   height: 480,

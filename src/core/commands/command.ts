@@ -108,6 +108,7 @@ export type Effect =
   | { does: 'import settings' }
   | { does: 'full screen' }
   | { does: 'cover' }
+  | { does: 'float' }
   | ({ does: 'picture' } & Pictured)
   | { does: 'open display'; display: DisplayId }
   | { does: 'rest'; desktop: DesktopId }

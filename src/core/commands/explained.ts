@@ -27,6 +27,7 @@ const OF: Record<string, keyof typeof WORDS> = {
   'rack.walk': 'rack',
   'rack.furl': 'rack',
   'line.open': 'line',
+  'line.float': 'line',
   'loft.open': 'loft',
   'loft.byApp': 'loft',
   'unstack.open': 'unstack',

@@ -10,6 +10,7 @@ import { planCommands } from './day/plan'
 import { runCommands } from './day/runs'
 import { desktopCommands } from './desktops/desktops'
 import { foldCommands } from './desktops/fold'
+import { furl } from './desktops/furl'
 import { goCommands } from './desktops/go'
 import { gridCommands } from './desktops/grid'
 import { letterCommands } from './desktops/letters'
@@ -53,6 +54,7 @@ const all = [
   ...digestCommands,
   ...desktopCommands,
   ...letterCommands,
+  furl,
   ...quietCommands,
   ...lookCommands,
   ...foldCommands,

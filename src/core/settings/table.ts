@@ -161,6 +161,13 @@ export const SETTINGS = {
     zero: 'never',
     offered: [400, 600, 1000, 0],
   },
+  leavePage: {
+    section: 'Windows',
+    label: 'Take the keys back when the pointer leaves a web page',
+    help: 'Else they stay in the page until you tap Alt twice or push “keys go to the page”.',
+    words: 'frame focus keyboard',
+    default: true,
+  },
   outside: {
     section: 'Windows',
     label: 'Bring a desktop’s browser windows to the front',

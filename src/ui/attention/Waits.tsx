@@ -8,8 +8,11 @@ import { useArrangement, useShelf } from '@/store/useShelf'
 import { useQuiet } from './useQuiet'
 import { Since } from './WaitingDialog'
 
-/** In the line: what waits and how long, the way back from answering, and whether it is quiet here. */
-export function Waits() {
+/**
+ * In the line: what waits and how long, the way back from answering, and whether it is quiet here.
+ * `wide`: there is room for what the first says, however narrow the window is.
+ */
+export function Waits({ wide = false }: { wide?: boolean }) {
   const shelf = useShelf()
   const { list } = useWaits()
   const answering = useArrangement((state) => state.answering !== null)
@@ -30,12 +33,12 @@ export function Waits() {
           quiet
         </button>
       ) : null}
-      {first ? <First key={first.document} document={first.document} /> : null}
+      {first ? <First key={first.document} document={first.document} wide={wide} /> : null}
     </>
   )
 }
 
-function First({ document }: { document: string }) {
+function First({ document, wide }: { document: string; wide: boolean }) {
   const shelf = useShelf()
   const { list } = useWaits()
   const first = list.find((one) => one.document === document)
@@ -56,7 +59,7 @@ function First({ document }: { document: string }) {
         {lives ? <Kite hue={lives.hue} letter={lives.letter} width={15} /> : null}
         <span
           dir="auto"
-          className={`max-w-32 truncate max-[1100px]:hidden min-[1500px]:max-w-52 ${first.level === 'alarm' ? 'font-semibold text-alarm' : ''}`}
+          className={`truncate ${wide ? 'max-w-52' : 'max-w-32 max-[1100px]:hidden min-[1500px]:max-w-52'} ${first.level === 'alarm' ? 'font-semibold text-alarm' : ''}`}
         >
           {says}
         </span>

@@ -29,6 +29,10 @@ export function DesktopItems({ id }: { id: DesktopId }) {
   const shelf = useShelf()
   const quiet = useArrangement(({ desktops }) => isQuiet(desktops[id] ?? {}, shelf.clock()))
   const here = useArrangement((state) => currentId(state) === id)
+  const furls = useArrangement(({ desktops }) => desktops[id]?.furls === true)
+  const outside = useArrangement(({ desktops, windows }) =>
+    (desktops[id]?.windows ?? []).some((one) => windows[one]?.app === 'web'),
+  )
   const one = { desktop: id }
   return (
     <>
@@ -50,6 +54,7 @@ export function DesktopItems({ id }: { id: DesktopId }) {
       <CommandItem command="desktop.reorder" args={{ ...one, by: 1 }} label="Move later" />
       <CommandItem command="desktop.quiet" args={one} on={quiet} />
       <CommandItem command="desktop.askQuiet" args={one} />
+      {outside || furls ? <CommandItem command="desktop.furl" args={one} on={furls} /> : null}
       {/* Only of what is on screen. */}
       {here ? (
         <SubMenu label="Arrange all">

@@ -24,8 +24,9 @@ interface Ready {
 /**
  * Opens files in the apps that take them, several in one step. Those that cannot be opened are named;
  * the rest open.
+ * @param on the desktop they are to be on; else homes say where
  */
-export async function openFiles(shelf: Shelf, files: File[]): Promise<void> {
+export async function openFiles(shelf: Shelf, files: File[], on?: string): Promise<void> {
   const problems: string[] = []
   const ready: Ready[] = []
   for (const file of files) {
@@ -38,7 +39,7 @@ export async function openFiles(shelf: Shelf, files: File[]): Promise<void> {
       problems.push(`“${file.name}”: ${whyUnread(error)}`)
     }
   }
-  problems.push(...open(shelf, ready))
+  problems.push(...open(shelf, ready, on))
   const [first] = problems
   const opened = files.length - problems.length
   if (!first) return
@@ -54,13 +55,14 @@ export async function openFiles(shelf: Shelf, files: File[]): Promise<void> {
 }
 
 /** Opens what was read, and says what is worth knowing of one. @returns why it could not be */
-function open(shelf: Shelf, ready: Ready[]): string[] {
+function open(shelf: Shelf, ready: Ready[], on?: string): string[] {
   const windows = ready.map(({ app, document, title }) => ({ app, document, title }))
   const [one, ...others] = windows
   if (!one) return []
-  const outcome = others.length
-    ? shelf.dispatch('window.openAll', { windows }, 'app')
-    : shelf.dispatch('window.open', one, 'app')
+  const outcome =
+    others.length || on
+      ? shelf.dispatch('window.openAll', { windows, ...(on && { on }) }, 'app')
+      : shelf.dispatch('window.open', one, 'app')
   if (!outcome.ok) return windows.map(({ title }) => `“${title}”: ${outcome.reason}`)
   const says = ready.flatMap((read) => (read.says ? `“${read.title}”: ${read.says}` : []))
   if (says.length) shelf.say(`Opened ${says.join('; ')}`, { step: true })

@@ -98,9 +98,16 @@ class ContentDrag {
 
 const content = ofShelf((shelf) => new ContentDrag(shelf))
 
+const rowElement = (target: EventTarget | null): HTMLElement | null =>
+  target instanceof Element ? target.closest<HTMLElement>('[data-desktop-row]') : null
+
+/** The desktop of the row that something is in. */
+export const rowOf = (target: EventTarget | null): DesktopId | undefined =>
+  rowElement(target)?.dataset.desktopRow
+
 /** Something is dragged over the rack, or not any more. */
 export function contentOver(shelf: Shelf, target: EventTarget | null): void {
-  const row = target instanceof Element ? target.closest<HTMLElement>('[data-desktop-row]') : null
+  const row = rowElement(target)
   markRow(shelf, row)
   content(shelf).over(row?.dataset.desktopRow)
 }
@@ -111,8 +118,7 @@ export const APP_IN_HAND = 'application/x-kite-app'
 /** An app dropped on a row has its home there. @returns whether it was one */
 export function dropApp(shelf: Shelf, { target, dataTransfer }: DragEvent): boolean {
   const app = dataTransfer?.getData(APP_IN_HAND)
-  const row = target instanceof Element ? target.closest<HTMLElement>('[data-desktop-row]') : null
-  const desktop = row?.dataset.desktopRow
+  const desktop = rowOf(target)
   if (!app || !desktop) return false
   shelf.dispatch('home.setFor', { app, desktop })
   return true

@@ -5,6 +5,7 @@ import { focusContent, takeBack } from '@/parts/focus'
 import { openFrame, shutFrames, wasGiven } from '@/parts/pageFrames'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
+import { takeIn } from '@/ui/files/takeIn'
 import { TWICE } from './layer'
 
 /**
@@ -36,6 +37,15 @@ const turned = object({
   deltaY: number().required(),
   altKey: boolean().required(),
   ctrlKey: boolean().required(),
+}).required()
+
+/** A link that opens a window of its own. */
+const followed = object({
+  token: string().min(1).required(),
+  address: string()
+    .max(4000)
+    .matches(/^https?:\/\//)
+    .required(),
 }).required()
 
 /** Gives the keys back to Kite Shelf. */
@@ -85,6 +95,15 @@ export function useFrames(): void {
     const over = (event: Event) => openFrame(shelf, event)
     addEventListener('pointermove', over, { capture: true, passive: true, signal })
     addEventListener('pointerdown', over, { capture: true, passive: true, signal })
+    const out = ({ target }: Event) => {
+      if (target === document.activeElement && shelf.state().settings.leavePage) takeKeys(shelf)
+    }
+    const frames = 'iframe[data-page]'
+    addEventListener(
+      'pointerout',
+      (event) => event.target instanceof Element && event.target.matches(frames) && out(event),
+      { capture: true, passive: true, signal },
+    )
     addEventListener('blur', left)
     addEventListener('focus', back)
     return () => {
@@ -97,6 +116,15 @@ export function useFrames(): void {
   }, [shelf])
 }
 
+type Pressed = Omit<InferType<typeof passed>, 'token' | 'type'>
+
+/** A key that was pressed elsewhere is said as if it had been pressed here. */
+export function pressHere(pressed: Pick<KeyboardEvent, 'type' | keyof Pressed>): void {
+  const { type, key, code, altKey, shiftKey, ctrlKey, metaKey } = pressed
+  const said = { key, code, altKey, shiftKey, ctrlKey, metaKey, bubbles: true, cancelable: true }
+  document.body.dispatchEvent(new KeyboardEvent(type, said))
+}
+
 /** Our own pages pass on what is meant for Kite Shelf; it is said here as if it had been done here. */
 function hearPages(shelf: Shelf): () => void {
   let tapped = 0
@@ -106,9 +134,7 @@ function hearPages(shelf: Shelf): () => void {
       if (now - tapped < TWICE) takeKeys(shelf)
       tapped = now
     } else if (init.key !== 'Alt') tapped = 0
-    document.body.dispatchEvent(
-      new KeyboardEvent(type, { ...init, bubbles: true, cancelable: true }),
-    )
+    pressHere({ type, ...init })
     // What follows a first stroke is pressed without Alt, which the page would keep.
     if (shelf.page.getState().pending) takeKeys(shelf)
   }
@@ -116,9 +142,12 @@ function hearPages(shelf: Shelf): () => void {
     const frame = [...document.querySelectorAll('iframe')].find(
       (one) => one.contentWindow === source,
     )
-    const { kiteShelfKey: key, kiteShelfWheel: wheel } = (data ?? {}) as Record<string, unknown>
+    const said = (data ?? {}) as Record<string, unknown>
+    const { kiteShelfKey: key, kiteShelfWheel: wheel, kiteShelfOpen: link } = said
     // A page that the frame was sent on to does not know what ours was given.
     const knows = ({ token }: { token: string }) => token === frame?.dataset.page
+    if (followed.isValidSync(link, { strict: true }) && knows(link))
+      takeIn(shelf, { files: [], address: link.address, text: link.address })
     if (passed.isValidSync(key, { strict: true })) {
       const { token, ...said } = key
       if (knows({ token })) hearKey(said)

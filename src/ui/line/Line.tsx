@@ -11,6 +11,7 @@ import { useAmiss } from '@/store/health'
 import { useSaving } from '@/store/saving'
 import { useArrangement, useDesktop, usePage, useShelf } from '@/store/useShelf'
 import { Waits } from '@/ui/attention/Waits'
+import { incoming, isTaken, takeIn } from '@/ui/files/takeIn'
 import { PART_NAMES } from '@/ui/health/words'
 import { Planned } from '@/ui/plan/Planned'
 import { Tethers } from '@/ui/tethers/Tethers'
@@ -20,9 +21,14 @@ import { Pending } from './Pending'
 export function Line() {
   const pending = usePage((page) => page.pending)
   const layer = usePage((page) => page.layer)
+  const shelf = useShelf()
   return (
     <section
       aria-label="Line"
+      onDragOver={(event) => isTaken(event.dataTransfer) && event.preventDefault()}
+      onDrop={(event) => {
+        if (takeIn(shelf, incoming(event.dataTransfer))) event.preventDefault()
+      }}
       className="flex h-(--line) min-w-0 shrink-0 items-center gap-3 border-seam border-t bg-panel px-3"
     >
       <Where />
@@ -54,7 +60,7 @@ export function Line() {
   )
 }
 
-function Where() {
+export function Where() {
   const shelf = useShelf()
   const { name, hue, letter, emblem } = useDesktop(useArrangement(currentId), [
     'name',
@@ -91,7 +97,7 @@ function Parted({ children }: { children: React.ReactNode }) {
 }
 
 /** What happened last, in words, with undo, and the key for it when it was done by pointer. */
-function Happened() {
+export function Happened() {
   const shelf = useShelf()
   const said = usePage((page) => page.said)
   const undo = useArrangement((state) => keysFor(state, 'history.undo'))
@@ -188,7 +194,7 @@ function useLasts(goesOn: boolean, time: number): boolean {
 }
 
 /** The time, woken once a minute. */
-function Clock() {
+export function Clock() {
   const shelf = useShelf()
   const [now, setNow] = useState(() => shelf.clock())
   useEffect(

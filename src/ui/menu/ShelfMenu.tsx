@@ -7,7 +7,8 @@ import type { Shelf } from '@/store/shelf'
 import { usePage, useShelf } from '@/store/useShelf'
 
 const WINDOWS = [
-  ...['loft.byApp', 'windows.sweep', 'windows.isolate', 'home.askPutRight', 'shelf.cover'],
+  ...['loft.byApp', 'windows.sweep', 'windows.isolate', 'home.askPutRight'],
+  ...['line.float', 'shelf.cover'],
 ]
 const DAY = ['plan.open', 'log.open', 'runs.open']
 const ROWS = ['grid.addRow', 'grid.addColumn', 'grid.removeRow', 'grid.removeColumn']

@@ -10,8 +10,9 @@ import {
 } from 'react'
 import type { WindowId } from '@/core/model/ids'
 import { DISPLAY_LEAST } from '@/core/model/kinds/display'
-import { currentId, desktop } from '@/core/model/selectors'
+import { currentId, desktop, focusId } from '@/core/model/selectors'
 import { Backdrop } from '@/parts/Backdrop'
+import { isAsking } from '@/parts/focus'
 import { Guarded } from '@/parts/Guarded'
 import { useArrangement, useDesktop, useList, usePage, useShelf } from '@/store/useShelf'
 import { area, columnFor, hasOthers, largeId } from '@/ui/area/area'
@@ -22,8 +23,9 @@ import { Sign } from '@/ui/desktop/Sign'
 import { useTransition } from '@/ui/desktop/transition'
 import { useWarming } from '@/ui/desktop/useWarming'
 import { Column } from '@/ui/displays/Column'
-import { openFiles } from '@/ui/files/openFiles'
+import { incoming, isTaken, takeIn } from '@/ui/files/takeIn'
 import { Glance } from '@/ui/glance/Glance'
+import { rowOf } from '@/ui/hand/dropping'
 import { Inspector } from '@/ui/inspector/Inspector'
 import { useFocus } from '@/ui/keys/useFocus'
 import { Loft } from '@/ui/loft/Loft'
@@ -99,6 +101,7 @@ function FileDrop({ children }: { children: ReactNode }) {
   const [dropping, setDropping] = useState(false)
   useDisplaySize(main)
   const takesFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files')
+  usePaste()
   return (
     <main
       id="desktop"
@@ -108,14 +111,14 @@ function FileDrop({ children }: { children: ReactNode }) {
       className="relative isolate touch-pan-y overflow-clip outline-none"
       onContextMenu={(event) => {
         // Beside the windows it is about the desktop.
-        const { target } = event
-        if (target instanceof Element && target.matches('#desktop, .large, .backdrop, .backdrop *'))
-          shelf.openMenu(event, { desktop: currentId(shelf.state()) })
+        if (isBare(event.target)) shelf.openMenu(event, { desktop: currentId(shelf.state()) })
       }}
       onDragOver={(event) => {
-        if (!takesFiles(event)) return
+        const files = takesFiles(event)
+        // A text goes into the window it is held over; beside them it becomes one.
+        if (!files && !(isBare(event.target) && isTaken(event.dataTransfer))) return
         event.preventDefault()
-        setDropping(true)
+        if (files) setDropping(true)
       }}
       onDragLeave={(event) => {
         if (!event.currentTarget.contains(event.relatedTarget as Node | null)) setDropping(false)
@@ -123,15 +126,35 @@ function FileDrop({ children }: { children: ReactNode }) {
       // Also where a window takes what is dropped for itself.
       onDropCapture={() => setDropping(false)}
       onDrop={(event) => {
-        if (!takesFiles(event)) return
-        event.preventDefault()
-        void openFiles(shelf, [...event.dataTransfer.files])
+        if (!takesFiles(event) && !isBare(event.target)) return
+        if (takeIn(shelf, incoming(event.dataTransfer))) event.preventDefault()
       }}
     >
       {children}
       {dropping ? <Dropping /> : null}
     </main>
   )
+}
+
+const isBare = (target: EventTarget): boolean =>
+  target instanceof Element && target.matches('#desktop, .large, .backdrop, .backdrop *')
+
+/** What is pasted where nothing is typed becomes a window: here, or on the row that has the keys. */
+function usePaste(): void {
+  const shelf = useShelf()
+  useEffect(() => {
+    const paste = (event: ClipboardEvent) => {
+      const { target, clipboardData } = event
+      if (event.defaultPrevented || !clipboardData || isAsking(shelf)) return
+      const row = rowOf(target)
+      const typed =
+        target instanceof Element && target.closest('input, textarea, [contenteditable]')
+      if (typed || (!row && focusId(shelf.state()))) return
+      if (takeIn(shelf, incoming(clipboardData), row)) event.preventDefault()
+    }
+    document.addEventListener('paste', paste)
+    return () => document.removeEventListener('paste', paste)
+  }, [shelf])
 }
 
 function Dropping() {

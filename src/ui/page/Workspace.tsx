@@ -20,6 +20,7 @@ import { followOutside } from '@/store/outside'
 import { createShelf, type Shelf } from '@/store/shelf'
 import { ShelfProvider, useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { locksOf } from '@/store/views/locks'
+import { Afloat } from '@/ui/afloat/Afloat'
 import { COLUMN } from '@/ui/area/area'
 import { seat, sitAt, useSeat } from '@/ui/area/seat'
 import { useTelling } from '@/ui/attention/useTelling'
@@ -234,6 +235,9 @@ function Open({ name }: { name: string }) {
         <Run />
       </Guarded>
       <Notices />
+      <Guarded name="The line afloat">
+        <Afloat />
+      </Guarded>
       <PageMarks />
       <Guarded name="What was asked">
         <Asked />

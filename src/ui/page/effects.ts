@@ -12,6 +12,7 @@ import { exportDesktop, exportShelf } from '@/store/documents/exporting'
 import { damagedCopies, keepInFolder } from '@/store/opening/begin'
 import type { Shelf } from '@/store/shelf'
 import { isUnloaded } from '@/store/unloaded'
+import { floatLine } from '@/ui/afloat/afloat'
 import { toggleRack } from '@/ui/area/seat'
 import { lowerCover } from '@/ui/cover/cover'
 import { toggleFullScreen } from '@/ui/desktop/fullScreen'
@@ -44,6 +45,8 @@ async function run(shelf: Shelf, effect: Effect): Promise<void> {
       return toggleFullScreen(shelf)
     case 'cover':
       return lowerCover(shelf)
+    case 'float':
+      return floatLine(shelf)
     case 'picture':
       return takePicture(shelf, effect)
     case 'open display':

@@ -9,7 +9,8 @@ import { currentId } from '@/core/model/selectors'
 import { CommandButton } from '@/parts/CommandButton'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Apps } from '@/ui/apps/Apps'
-import { APP_IN_HAND, contentOver, dropApp, useContentDrag } from '@/ui/hand/dropping'
+import { incoming, isTaken, takeIn } from '@/ui/files/takeIn'
+import { APP_IN_HAND, contentOver, dropApp, rowOf, useContentDrag } from '@/ui/hand/dropping'
 import { Marks } from '@/ui/map/Marks'
 import { ShelfMenu } from '@/ui/menu/ShelfMenu'
 import { Bows } from './Bow'
@@ -92,7 +93,12 @@ export function Rack({ name }: { name: string }) {
         {...follow}
         className="min-h-0 overflow-y-auto overflow-x-hidden [overflow-anchor:none]"
         onDragOver={(event) => {
-          if (event.dataTransfer.types.includes(APP_IN_HAND)) event.preventDefault()
+          const row = rowOf(event.target)
+          if (
+            event.dataTransfer.types.includes(APP_IN_HAND) ||
+            (row && isTaken(event.dataTransfer))
+          )
+            event.preventDefault()
           contentOver(shelf, event.target)
         }}
         onDragLeave={(event) => {
@@ -100,7 +106,12 @@ export function Rack({ name }: { name: string }) {
             contentOver(shelf, null)
         }}
         onDrop={(event) => {
-          if (dropApp(shelf, event.nativeEvent)) event.preventDefault()
+          const row = rowOf(event.target)
+          if (
+            dropApp(shelf, event.nativeEvent) ||
+            (row && takeIn(shelf, incoming(event.dataTransfer), row))
+          )
+            event.preventDefault()
           contentOver(shelf, null)
         }}
       >

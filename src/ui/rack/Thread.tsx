@@ -1,29 +1,15 @@
 import { Plus } from 'lucide-react'
-import type { DragEvent } from 'react'
 import { explained } from '@/core/commands/explained'
+import { currentId } from '@/core/model/selectors'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { openFiles } from '@/ui/files/openFiles'
+import { incoming, isTaken, nameOf, takeIn } from '@/ui/files/takeIn'
 
-/** So much of a text is the name of what is made of it. */
-const NAME = 40
-
-/** What is dropped, as files: a text is one that begins with its first line. */
-function dropped({ dataTransfer }: DragEvent): File[] {
-  const text = dataTransfer.getData('text/plain').trim()
-  if (dataTransfer.files.length > 0 || !text) return [...dataTransfer.files]
-  const [line = ''] = text.split('\n')
-  return [new File([text], `${line.slice(0, NAME).trim()}.md`, { type: 'text/markdown' })]
-}
-
-const takes = ({ dataTransfer: { types } }: DragEvent): boolean =>
-  types.includes('Files') || types.includes('text/plain')
-
-/** A desktop that is named after the first of them, and holds them. */
-function makeOf(shelf: Shelf, files: File[]): void {
-  const name = files[0]?.name.replace(/\.\w+$/, '').slice(0, NAME)
-  if (!shelf.dispatch('desktop.create', { name }).ok) return
-  void openFiles(shelf, files)
+/** A desktop that is named after what came, and holds it. */
+function makeOf(shelf: Shelf, came: ReturnType<typeof incoming>): void {
+  const name = nameOf(came)
+  if (!name || !shelf.dispatch('desktop.create', { name: name.slice(0, 40) }).ok) return
+  takeIn(shelf, came, currentId(shelf.state()))
 }
 
 /**
@@ -41,7 +27,7 @@ export function Thread() {
       className="thread"
       onClick={() => shelf.dispatch('desktop.create')}
       onDragOver={(event) => {
-        if (!takes(event)) return
+        if (!isTaken(event.dataTransfer)) return
         event.preventDefault()
         event.currentTarget.dataset.drop = 'true'
       }}
@@ -50,10 +36,9 @@ export function Thread() {
       }}
       onDrop={(event) => {
         delete event.currentTarget.dataset.drop
-        if (!takes(event)) return
+        if (!isTaken(event.dataTransfer)) return
         event.preventDefault()
-        const files = dropped(event)
-        if (files.length > 0) makeOf(shelf, files)
+        makeOf(shelf, incoming(event.dataTransfer))
       }}
     >
       <Plus size={12} aria-hidden />

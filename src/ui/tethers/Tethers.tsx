@@ -8,7 +8,7 @@ import { after } from '@/store/clock'
 import { useTyped } from '@/store/documents/documents'
 import { actAfar, type Control, useTethers } from '@/store/tethers'
 import { useArrangement, useList, usePage, useShelf } from '@/store/useShelf'
-import { placed, type Shown, shownTethers } from './list'
+import { placed, type Shown, tethersNow } from './list'
 
 const GLYPHS = { pause: Pause, play: Play, next: SkipForward, drop: X }
 
@@ -24,10 +24,10 @@ export function Tethers() {
   const shelf = useShelf()
   const tethers = useTethers()
   // Drawn anew only when another window is among them.
-  const ids = useList((state) => shownTethers(state, tethers).map(({ window }) => window))
+  const ids = useList((state) => tethersNow(shelf, state, tethers).map(({ window }) => window))
   const places = useRef<(WindowId | null)[]>([])
   places.current = placed(places.current, ids)
-  const known = shownTethers(shelf.state(), tethers)
+  const known = tethersNow(shelf, shelf.state(), tethers)
   const all = places.current.map((id) => known.find(({ window }) => window === id))
   const asked = usePage(({ view }) => (view?.view === 'tether' ? view.nth : null))
   const room = useRoom()
@@ -45,7 +45,7 @@ export function Tethers() {
         },
       )
     const [first] = meant.tether?.controls ?? []
-    if (meant.tether?.replies) setReplying(begun(meant))
+    if (meant.tether?.replies) setReplying(replyTo(meant))
     else if (first) actAfar(shelf, meant.document, first.id)
     else shelf.dispatch('tether.go', { window: meant.window }, 'key')
   }, [asked, meant, shelf])
@@ -64,7 +64,7 @@ export function Tethers() {
               nth={at + 1}
               several={ids.length > 2}
               replying={replying?.document === one.document ? replying : null}
-              onReply={(wanted) => setReplying(wanted ? begun(one) : null)}
+              onReply={(wanted) => setReplying(wanted ? replyTo(one) : null)}
             />
           ) : null,
         )}
@@ -93,17 +93,20 @@ export function Tethers() {
   )
 }
 
-function One({
+export function One({
   shown: { window, document, app, tether },
   nth,
-  several,
+  several = false,
+  wide = false,
   replying,
   onReply,
 }: {
   shown: Shown
   nth: number
   /** Whether there are so many that their glyphs have to do. */
-  several: boolean
+  several?: boolean
+  /** Whether there is room for what each says, however narrow the window is. */
+  wide?: boolean
   /** The reply that is being written. */
   replying: Replying | null
   onReply(wanted: boolean): void
@@ -129,7 +132,7 @@ function One({
         {Glyph ? <Glyph size={13} aria-hidden className="shrink-0" /> : null}
         <span
           dir="auto"
-          className={`max-w-28 truncate text-[12px] ${several ? 'max-[1600px]:sr-only' : 'max-[1400px]:sr-only'}`}
+          className={`max-w-28 truncate text-[12px] ${wide ? '' : several ? 'max-[1600px]:sr-only' : 'max-[1400px]:sr-only'}`}
         >
           {says}
         </span>
@@ -179,7 +182,7 @@ function Hand({ control, about, onAct }: { control: Control; about: string; onAc
 }
 
 /** A reply that is being written: to whom, and what they said. */
-interface Replying {
+export interface Replying {
   document: string
   to: string
   typed: string
@@ -187,7 +190,7 @@ interface Replying {
   says: string
 }
 
-function begun({ document, tether }: Shown): Replying | null {
+export function replyTo({ document, tether }: Shown): Replying | null {
   return tether?.replies ? { document, says: tether.says, ...tether.replies } : null
 }
 

@@ -2,6 +2,8 @@ import type { DocumentId, WindowId } from '@/core/model/ids'
 import type { Window } from '@/core/model/kinds/window'
 import { isVisible } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import { ofShelf } from '@/store/ofShelf'
+import type { Shelf } from '@/store/shelf'
 import type { Tether } from '@/store/tethers'
 
 /** A tether as it stands in the line. */
@@ -21,19 +23,29 @@ export const isTethered = (
   tethers: Record<DocumentId, Tether>,
 ): boolean => tethered[id] ?? tethers[document]?.offered === true
 
-let memo: { state: State; tethers: Record<DocumentId, Tether>; shown: Shown[] } | null = null
+/** The last that was worked out: with one change it is asked several times, and each goes through all windows. */
+const last = ofShelf(() => ({
+  state: null as State | null,
+  tethers: null as Record<DocumentId, Tether> | null,
+  shown: [] as Shown[],
+}))
+
+/** What `shownTethers` says, worked out once for each state. */
+export function tethersNow(
+  shelf: Shelf,
+  state: State,
+  tethers: Record<DocumentId, Tether>,
+): Shown[] {
+  const known = last(shelf)
+  if (known.state !== state || known.tethers !== tethers)
+    Object.assign(known, { state, tethers, shown: shownTethers(state, tethers) })
+  return known.shown
+}
 
 /**
  * The tethers there are, in the order their windows were opened: tethered windows that cannot be seen now.
- * With one change it is asked several times, and each goes through all windows.
  */
 export function shownTethers(state: State, tethers: Record<DocumentId, Tether>): Shown[] {
-  if (memo?.state !== state || memo.tethers !== tethers)
-    memo = { state, tethers, shown: worked(state, tethers) }
-  return memo.shown
-}
-
-function worked(state: State, tethers: Record<DocumentId, Tether>): Shown[] {
   // Mostly there are none: then not every window is looked at.
   const some = Object.values(tethers).some(({ offered }) => offered)
   if (!some && Object.keys(state.tethered).length === 0) return []

@@ -10,7 +10,12 @@ import { Showing } from './showing'
 /** An element that only knows whether it is hidden, or left out for lying behind others. */
 function hiding(hidden: Set<unknown>, of: unknown, behind = new Set<unknown>()): HTMLElement {
   const toggle = (_name: string, on: boolean) => (on ? hidden.add(of) : hidden.delete(of))
-  const classList = { toggle, add: () => behind.add(of), remove: () => behind.delete(of) }
+  const classList = {
+    toggle,
+    contains: () => behind.has(of),
+    add: () => behind.add(of),
+    remove: () => behind.delete(of),
+  }
   // None of them has the focus.
   const querySelector = () => null
   return { classList, firstElementChild: null, querySelector } as unknown as HTMLElement

@@ -201,7 +201,9 @@ export class Showing {
     const behind = new Set(this.loose ? [] : this.wholly())
     for (const shown of this.behind)
       if (!behind.has(shown)) shown.slot?.classList.remove('slot-covered')
-    for (const shown of behind) shown.slot?.classList.add('slot-covered')
+    // To add what is there already would be a change.
+    for (const { slot } of behind)
+      if (!slot?.classList.contains('slot-covered')) slot?.classList.add('slot-covered')
     this.behind = behind
   }
 

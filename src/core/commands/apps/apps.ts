@@ -18,6 +18,7 @@ import { homeFor, momentOf } from '@/core/homes/matching'
 import { where } from '@/core/homes/words'
 import { displayFor, stand } from '@/core/model/displays'
 import { excepted } from '@/core/model/exceptions'
+import type { DesktopId } from '@/core/model/ids'
 import type { AppFacts } from '@/core/model/kinds/app'
 import { HERE, type Home } from '@/core/model/kinds/home'
 import { EVERY, type Window } from '@/core/model/kinds/window'
@@ -31,6 +32,7 @@ import {
   window,
 } from '@/core/model/selectors'
 import { maybeId } from '@/core/model/shaping'
+import { refocus } from '@/core/model/showing'
 import type { State } from '@/core/model/state'
 import { counted } from '@/core/text/counted'
 import { barredFrom, placeAt, settleAt } from './homes'
@@ -182,6 +184,25 @@ const open = command({
   plan: openApp,
 })
 
+/** Opens a window for what was dropped on a desktop that one need not be on. */
+function putOn(draft: State, on: DesktopId, one: Opening, env: Env): Result | Refusal {
+  const from = currentId(draft)
+  const focused = focusId(draft)
+  const before = new Set(Object.keys(draft.windows))
+  const opened = openApp(draft, { ...one, alone: true }, env)
+  const made = Object.keys(draft.windows).find((id) => !before.has(id))
+  if (refused(opened) || !made) return opened
+  if (currentId(draft) !== from) goTo(draft, from)
+  const to = openDesktop(draft, on)
+  if (draft.windows[made]?.desktop !== to) moveTo(draft, made, to)
+  if (to !== from) {
+    desktop(draft, to).focus = made
+    if (focused) focusOn(draft, focused)
+    else refocus(draft, draft.display)
+  }
+  return { ...opened, journal: [{ kind: 'open', window: made, app: one.app, to }] }
+}
+
 /** Several at once are one step: what was opened together is taken back together. */
 const openAll = command({
   id: 'window.openAll',
@@ -195,16 +216,22 @@ const openAll = command({
       .required()
       .min(1)
       .max(WINDOWS_AT_ONCE),
+    /** The desktop they are put on, wherever homes are; one stays where one is. */
+    on: string(),
   },
-  plan: (draft, { windows }, env) => {
+  plan: (draft, { windows, on }, env) => {
     const strange = windows.map(({ app }) => known(app, env)).find(refused)
     if (strange) return strange
+    const put = on === undefined ? null : named(draft, on)
+    if (refused(put)) return put
     const journal = windows.flatMap((one) => {
-      const opened = openApp(draft, one, env)
+      const opened = put ? putOn(draft, put.id, one, env) : openApp(draft, one, env)
       return refused(opened) ? [] : (opened.journal ?? [])
     })
     const names = windows.flatMap(({ title }) => title ?? []).join(', ')
-    return { say: `Opened ${counted(windows.length, 'window')}: ${names}`, journal }
+    const what = windows.length === 1 ? `“${names}”` : counted(windows.length, 'window')
+    const say = put ? `Opened ${what} on ${put.name}` : `Opened ${what}: ${names}`
+    return { say, journal }
   },
 })
 

@@ -29,7 +29,8 @@ export const does = <Id extends string>(
     | 'rack'
     | 'apps'
     | 'full screen'
-    | 'cover',
+    | 'cover'
+    | 'float',
   id: Id,
   title: string,
 ) => command({ id, title, group, step: false, plan: () => ({ effect: { does: effect } }) })

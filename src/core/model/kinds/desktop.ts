@@ -1,4 +1,4 @@
-import { array, number, object, string } from 'yup'
+import { array, boolean, number, object, string } from 'yup'
 import type { DesktopId, WindowId } from '@/core/model/ids'
 import { type Kind, renamedKeys } from '@/core/model/kind'
 import { byId, fields, flag, frame, id, maybeId, maybeMoment, span } from '@/core/model/shaping'
@@ -46,6 +46,8 @@ export interface Desktop extends Look {
   letterByHand: boolean
   /** Whether it holds attention back, until when, and what comes through all the same. */
   quiet?: { on: boolean; until?: number; lets: string[] }
+  /** Whether its browser windows are closed while one is elsewhere. */
+  furls?: boolean
   /** The windows that live here, in order of arrival. */
   windows: WindowId[]
   /** The window that had focus when this desktop was left. */
@@ -103,6 +105,7 @@ export const DESKTOP: Kind<Desktop> = {
       until: maybeMoment(),
       lets: array(string().max(100).required()).max(20).required(),
     }).default(undefined),
+    furls: boolean(),
     windows: array(id()).required(),
     focus: maybeId().nullable().defined(),
   }),

@@ -1,0 +1,80 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './shelf'
+
+/** Drops what another program gives onto a place of the page. */
+async function drop(page: Page, onto: string, given: Record<string, string>): Promise<void> {
+  const dataTransfer = await page.evaluateHandle((all) => {
+    const data = new DataTransfer()
+    for (const [type, text] of Object.entries(all)) data.setData(type, text)
+    return data
+  }, given)
+  for (const type of ['dragover', 'drop']) await page.dispatchEvent(onto, type, { dataTransfer })
+}
+
+/** Pastes a text where the keys are. */
+const paste = (page: Page, text: string) =>
+  page.evaluate((given) => {
+    const clipboardData = new DataTransfer()
+    clipboardData.setData('text/plain', given)
+    const event = new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true })
+    ;(document.activeElement ?? document.body).dispatchEvent(event)
+  }, text)
+
+test('an address, a text or a file dropped on a row becomes a window there, and one stays where one is', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Here: { Note: 'document' }, There: {} })
+  const row = `[data-desktop-row="${id('There')}"]`
+  await drop(page, row, { 'text/uri-list': 'https://example.org/forecast?day=2' })
+  await expect(shelf.said()).toContainText('Opened “example.org” on There')
+  await drop(page, row, { 'text/plain': 'Fresh snow\n\nAbove 1,800 m.' })
+  await expect(shelf.said()).toContainText('Opened “Fresh snow” on There')
+  const { windows, desktops } = await shelf.state()
+  const apps = desktops[id('There')]?.windows.map((one) => windows[one]?.app)
+  expect(apps).toEqual(['web', 'document'])
+  expect(await shelf.here()).toBe(id('Here'))
+  // What was put there last has the keys when one comes.
+  await shelf.run('desktop.go', { to: id('There') })
+  await page.keyboard.type('New: ')
+  await expect(page.locator('.win-focused [contenteditable=true]')).toContainText('New: ')
+  await expect(page.locator('.win-focused')).toContainText('Above 1,800 m.')
+  await shelf.press('Alt+Z', 'Alt+Z')
+  expect((await shelf.state()).desktops[id('There')]?.windows).toEqual([])
+})
+
+test('on the bare desktop, the line or the loose thread it opens too; over a window it is the window’s', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Here: {} })
+  const count = async () => Object.keys((await shelf.state()).windows).length
+  await drop(page, '#desktop', { 'text/plain': 'https://example.org' })
+  await expect.poll(count).toBe(1)
+  await drop(page, '[aria-label="Line"]', { 'text/plain': 'Call the pass station' })
+  await expect.poll(count).toBe(2)
+  await drop(page, '[data-app=web] .hem', { 'text/plain': 'Nothing of this' })
+  await page.waitForTimeout(300)
+  expect(await count()).toBe(2)
+  await drop(page, '[data-thread]', { 'text/uri-list': 'https://example.net/map' })
+  await expect.poll(count).toBe(3)
+  const { desktops, order } = await shelf.state()
+  expect(order.map((one) => desktops[one]?.name)).toEqual(['Here', 'example.net'])
+  expect(await shelf.here()).not.toBe(id('Here'))
+})
+
+test('pasted where nothing is typed it becomes a window: on the bare desktop, or on the row with the keys', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Here: {}, There: {} })
+  await paste(page, 'https://example.org/pass')
+  await expect(shelf.said()).toContainText('Opened “example.org”')
+  // With a window in front a paste is for that window.
+  await page.locator('.win-focused .hem').click()
+  await paste(page, 'For nobody')
+  expect(Object.keys((await shelf.state()).windows)).toHaveLength(1)
+  await page.locator(`[data-desktop-row="${id('There')}"] [data-row-name]`).focus()
+  await paste(page, 'Wind from the north')
+  await expect(shelf.said()).toContainText('Opened “Wind from the north” on There')
+})

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { Looker } from './look'
+
+expose(new Looker())

@@ -1,0 +1,63 @@
+import type { DesktopId } from '@/core/model/ids'
+import type { EVERY } from '@/core/model/kinds/window'
+import { putContent } from '@/store/documents/documents'
+import { newId } from '@/store/newId'
+import type { Shelf } from '@/store/shelf'
+import { openFiles } from './openFiles'
+
+/** What comes from outside, dropped or pasted. */
+interface Incoming {
+  files: File[]
+  /** An address of the web, where it is one. */
+  address: string | null
+  text: string
+}
+
+/** So much of a text is the name of what is made of it, in letters. */
+const NAME = 40
+
+/** Whether something is dragged that becomes a window; what it is browsers tell when it is dropped. */
+export const isTaken = ({ types }: DataTransfer): boolean =>
+  ['Files', 'text/uri-list', 'text/plain'].some((type) => types.includes(type))
+
+export function incoming(data: DataTransfer): Incoming {
+  const text = data.getData('text/plain').trim()
+  const [listed = ''] = data
+    .getData('text/uri-list')
+    .split(/\r?\n/)
+    .filter((line) => line && !line.startsWith('#'))
+  const address = listed || text
+  return {
+    files: [...data.files],
+    address: /^https?:\/\/\S+$/i.test(address) && URL.canParse(address) ? address : null,
+    text,
+  }
+}
+
+/** What it would be called. */
+export const nameOf = ({ files, address, text }: Incoming): string =>
+  files[0]?.name.replace(/\.\w+$/, '') ??
+  (address ? new URL(address).host : (text.split('\n')[0] ?? '').slice(0, NAME).trim())
+
+/**
+ * Opens a window for what came: an address in a web page, a text as a document, files in their apps.
+ * @param on the desktop it was dropped on; else homes say where
+ * @returns whether there was anything
+ */
+export function takeIn(shelf: Shelf, came: Incoming, on?: DesktopId | typeof EVERY): boolean {
+  const { files, address, text } = came
+  if (files.length === 0 && address) {
+    const document = newId('document')
+    putContent(shelf, document, { saved: { visited: [address] }, draft: null })
+    const windows = [{ app: 'web', document, title: nameOf(came) }]
+    shelf.dispatch('window.openAll', { windows, ...(on && { on }) })
+    return true
+  }
+  if (files.length === 0 && !text) return false
+  // A text is a file that begins with its first line.
+  const all = files.length
+    ? files
+    : [new File([text], `${nameOf(came)}.md`, { type: 'text/markdown' })]
+  void openFiles(shelf, all, on)
+  return true
+}
