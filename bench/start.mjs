@@ -16,13 +16,14 @@ export async function startOf(page, each) {
         ?.querySelector('.win-body')
         ?.contains(document.activeElement),
     )
-    const all = await until(
-      () =>
-        [...document.querySelectorAll('.win')].filter(
-          (window) =>
-            window.checkVisibility() && window.querySelector('.win-body')?.firstElementChild,
-        ).length >= windows,
-    )
+    // Those wholly behind others are not laid out.
+    const drawn = () =>
+      [...document.querySelectorAll('.win')].filter(
+        (window) =>
+          (window.checkVisibility() || window.closest('.slot-covered')) &&
+          window.querySelector('.win-body')?.firstElementChild,
+      ).length
+    const all = await until(() => drawn() >= windows)
     const came = Math.max(
       ...performance
         .getEntriesByType('resource')

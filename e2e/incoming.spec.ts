@@ -78,3 +78,21 @@ test('pasted where nothing is typed it becomes a window: on the bare desktop, or
   await paste(page, 'Wind from the north')
   await expect(shelf.said()).toContainText('Opened “Wind from the north” on There')
 })
+
+test('an address that is added by a bookmark of another page opens on the desktop with that letter, once', async ({
+  shelf,
+  page,
+}) => {
+  const id = await shelf.furnish({ Here: {}, There: {} })
+  const letter = (await shelf.state()).desktops[id('There')]?.letter ?? ''
+  await shelf.kept()
+  const added = encodeURIComponent('https://example.org/pass?day=2')
+  await page.goto(`/shelf?add=${added}&on=${letter.toLowerCase()}`)
+  await expect(shelf.said()).toContainText('Opened “example.org” on There')
+  expect(new URL(page.url()).search).toBe('')
+  await shelf.kept()
+  await shelf.reload()
+  expect(Object.keys((await shelf.state()).windows)).toHaveLength(1)
+  await page.goto(`/shelf?add=${added}&on=7`)
+  await expect(shelf.said()).toContainText('No desktop has the letter “7”')
+})

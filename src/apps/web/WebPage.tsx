@@ -62,7 +62,8 @@ export default function WebPage({ document: id }: AppProps) {
         address={address}
         outside={outside}
         onGo={(href) => {
-          if (href === last) return
+          // Where one is already, Enter goes into the page.
+          if (href === last) return frame.current ? giveKeys(shelf, frame.current) : undefined
           nameAfter(shelf, id, last, href)
           keep([...visited, href])
         }}

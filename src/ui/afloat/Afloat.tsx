@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
 import { createPortal } from 'react-dom'
+import { calledBy } from '@/core/keys/called'
 import { currentId } from '@/core/model/selectors'
 import { blockAfter } from '@/core/plan/plan'
 import { timeOfDay } from '@/parts/Facts'
@@ -13,7 +14,6 @@ import { usePlanTime } from '@/ui/plan/usePlan'
 import { tethersNow } from '@/ui/tethers/list'
 import { One, type Replying, replyTo } from '@/ui/tethers/Tethers'
 import { useAfloat } from './afloat'
-import { calledBy } from './letters'
 
 /** The line in a small window above every program of the machine: drawn there, of this page all the same. */
 export function Afloat() {

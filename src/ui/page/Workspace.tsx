@@ -26,6 +26,7 @@ import { seat, sitAt, useSeat } from '@/ui/area/seat'
 import { useTelling } from '@/ui/attention/useTelling'
 import { Cover } from '@/ui/cover/Cover'
 import { useFrameNeeded, useFullScreen } from '@/ui/desktop/useFullScreen'
+import { useAdded } from '@/ui/files/useAdded'
 import { Loading } from '@/ui/keeping/Loading'
 import { Shut } from '@/ui/keeping/Shut'
 import { Troubled } from '@/ui/keeping/Troubled'
@@ -199,6 +200,7 @@ function Open({ name }: { name: string }) {
   useLongPush()
   useKeptPage()
   useLeftNote()
+  useAdded()
   const full = useFullScreen()
   const { fixed, rack: wanted } = useSeat()
   const runs = useRunsHere()

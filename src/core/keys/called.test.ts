@@ -1,5 +1,5 @@
 import { World } from '@testing/world'
-import { calledBy } from './letters'
+import { calledBy } from './called'
 
 test('letters lead to the desktop that has them, and wait where they begin one of two', () => {
   const world = new World()
