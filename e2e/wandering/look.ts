@@ -115,7 +115,12 @@ const seen = (): string => {
   const desktop = document.getElementById('desktop')?.getBoundingClientRect()
   const windows: Seen['windows'] = {}
   for (const window of document.querySelectorAll<HTMLElement>('#desktop .win'))
-    if (window.checkVisibility({ contentVisibilityAuto: true, visibilityProperty: true })) {
+    // Those wholly behind others are not laid out, and are there all the same.
+    const behind = window.closest('.slot-covered') !== null
+    if (
+      behind ||
+      window.checkVisibility({ contentVisibilityAuto: true, visibilityProperty: true })
+    ) {
       const { left, top, width, height } = window.getBoundingClientRect()
       const { x, y } = desktop ?? { x: 0, y: 0 }
       windows[window.dataset.window ?? ''] = {
