@@ -114,22 +114,23 @@ const seen = (): string => {
   }
   const desktop = document.getElementById('desktop')?.getBoundingClientRect()
   const windows: Seen['windows'] = {}
-  for (const window of document.querySelectorAll<HTMLElement>('#desktop .win'))
+  for (const window of document.querySelectorAll<HTMLElement>('#desktop .win')) {
     // Those wholly behind others are not laid out, and are there all the same.
     const behind = window.closest('.slot-covered') !== null
     if (
-      behind ||
-      window.checkVisibility({ contentVisibilityAuto: true, visibilityProperty: true })
-    ) {
-      const { left, top, width, height } = window.getBoundingClientRect()
-      const { x, y } = desktop ?? { x: 0, y: 0 }
-      windows[window.dataset.window ?? ''] = {
-        frame: { x: left - x, y: top - y, width, height },
-        title: window.getAttribute('aria-label') ?? '',
-        focused: 'focused' in window.dataset,
-        height: Number(window.style.zIndex),
-      }
+      !behind &&
+      !window.checkVisibility({ contentVisibilityAuto: true, visibilityProperty: true })
+    )
+      continue
+    const { left, top, width, height } = window.getBoundingClientRect()
+    const { x, y } = desktop ?? { x: 0, y: 0 }
+    windows[window.dataset.window ?? ''] = {
+      frame: { x: left - x, y: top - y, width, height },
+      title: window.getAttribute('aria-label') ?? '',
+      focused: 'focused' in window.dataset,
+      height: Number(window.style.zIndex),
     }
+  }
   const all: Seen = {
     path: location.pathname,
     alive: document.getElementById('desktop') !== null && state !== undefined,
