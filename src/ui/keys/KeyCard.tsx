@@ -60,7 +60,7 @@ export function KeyCard({ print = false }: { print?: boolean }) {
       <section
         aria-label="All keys"
         tabIndex={0}
-        className="card-sheet mt-2 max-h-[calc(100vh-190px)] overflow-auto outline-none"
+        className="card-sheet mt-2 max-h-[calc(100vh-186px)] overflow-auto outline-none"
       >
         {groups.length === 0 ? <p className="text-soft">No keys match.</p> : null}
         <KeyGroups
