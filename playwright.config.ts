@@ -6,8 +6,9 @@ import { chromiumFlags, freePort, testChromium } from './scripts/ready.mjs'
 process.env.KITE_TEST_PORT ??= String(await freePort(4199))
 const port = Number(process.env.KITE_TEST_PORT)
 
-/** What uses workers, files, calendars, PDFs, search, keeping or several views. */
-const AGAIN = /(apps|calendar|failing|finding|keeping|offline|plan|services|stow|views)\.spec/
+/** What uses workers, files, calendars, PDFs, search, keeping, addresses or several views. */
+const AGAIN =
+  /(apps|calendar|chords|failing|finding|incoming|keeping|offline|plan|services|stow|views|watch)\.spec/
 
 export default defineConfig<object, { visit: Visit }>({
   testDir: 'e2e',

@@ -34,7 +34,7 @@ test('the line afloat says where one is, goes by call letter, and says chords to
   // By the same keys it is gone again, and says so.
   await shelf.press('Alt+J', 'Shift+F')
   await expect.poll(() => small.isClosed()).toBe(true)
-  await expect(shelf.said()).toContainText('The line is on this page only')
+  await expect(shelf.said()).toContainText('The line is back on this page')
 })
 
 test('what waits is answered in the line afloat, once', async ({ shelf, page }) => {
@@ -61,7 +61,7 @@ test('what waits is answered in the line afloat, once', async ({ shelf, page }) 
   await page.waitForTimeout(500)
   expect(posted).toHaveLength(1)
   await small.close()
-  await expect(shelf.said()).toContainText('The line is on this page only')
+  await expect(shelf.said()).toContainText('The line is back on this page')
 })
 
 test('where the browser has no such window it says so', async ({ shelf, page }) => {
@@ -70,5 +70,5 @@ test('where the browser has no such window it says so', async ({ shelf, page }) 
   })
   await shelf.open()
   await shelf.press('Alt+J', 'Shift+F')
-  await expect(shelf.said()).toContainText('can’t keep a small window above other programs')
+  await expect(shelf.said()).toContainText('can’t keep a window on top of other programs')
 })

@@ -94,5 +94,7 @@ test('an address that is added by a bookmark of another page opens on the deskto
   await shelf.reload()
   expect(Object.keys((await shelf.state()).windows)).toHaveLength(1)
   await page.goto(`/shelf?add=${added}&on=7`)
-  await expect(shelf.said()).toContainText('No desktop has the letter “7”')
+  await expect(shelf.said()).toContainText(
+    'No desktop answers to 7. “example.org” was opened here.',
+  )
 })

@@ -112,7 +112,7 @@ function follow(shelf: Shelf, id: DocumentId, member: Member): void {
     if (own(shelf).toldUnmoved) return
     own(shelf).toldUnmoved = true
     shelf.say(
-      'The browser doesn’t let the window of another site be moved from here. Opened again, it will stand there.',
+      'The browser doesn’t let Kite Shelf move a window of another site. It will stand there when it is next opened.',
     )
   }
 }
@@ -146,11 +146,14 @@ function unfurl(shelf: Shelf, ids: readonly DocumentId[]): void {
     return address === undefined ? [] : { id, address }
   })
   const there = wanted.filter(({ id, address }) => openOutside(shelf, id, address)).length
-  if (there < wanted.length)
-    shelf.say(
-      `The browser opened ${there} of ${wanted.length} browser windows. Pick the others to open them, or allow this page to open windows, where the browser asks beside its address.`,
-      { refused: true },
-    )
+  if (there === wanted.length) return
+  const how = 'or allow this page to open windows, where the browser asks beside its address.'
+  shelf.say(
+    there === 0
+      ? `The browser opened no window. Pick one to open it, ${how}`
+      : `The browser opened ${there} of ${wanted.length} windows. Pick the others to open them, ${how}`,
+    { refused: true },
+  )
 }
 
 function stand(shelf: Shelf, id: DocumentId, standing: Standing | undefined): void {
@@ -217,14 +220,16 @@ export function followOutside(shelf: Shelf): () => void {
       followMembers(shelf, was)
   })
   const offDone = shelf.onDone((events) => {
-    const { windows, settings, desktops } = shelf.state()
+    const { windows, settings, desktops, presence } = shelf.state()
+    const isShown = (id: DesktopId) => Object.values(presence).some(({ shows }) => shows === id)
     for (const { kind, by, window, from, to } of events) {
       const document = windows[window ?? '']?.document ?? ''
       // A push on its sheet is no pick: one may only want to move it.
       if (kind === 'focus' && by !== 'app' && !bringForward(shelf, document))
         unfurl(shelf, [document])
       if (kind !== 'switch') continue
-      if (from && desktops[from]?.furls)
+      // Another display may show it still.
+      if (from && desktops[from]?.furls && !isShown(from))
         for (const left of documentsOn(shelf, from)) furl(shelf, left)
       if (to) unfurl(shelf, documentsOn(shelf, to))
     }

@@ -10,6 +10,8 @@ type Select<T> = (state: State) => T
 interface Question {
   state: State
   value: unknown
+  /** What those who ask were told last: somebody may have asked since. */
+  told: unknown
   listeners: Set<() => void>
 }
 
@@ -17,9 +19,10 @@ const questions = ofShelf((shelf) => {
   const asked = new Map<Select<unknown>, Question>()
   shelf.page.subscribe(() => {
     for (const [select, question] of asked) {
-      const { value } = question
-      if (!Object.is(answer(shelf, select, question), value))
-        for (const listener of question.listeners) listener()
+      const now = answer(shelf, select, question)
+      if (Object.is(now, question.told)) continue
+      question.told = now
+      for (const listener of question.listeners) listener()
     }
   })
   return asked
@@ -40,7 +43,8 @@ function questionOf(shelf: Shelf, select: Select<unknown>): Question {
   const known = asked.get(select)
   if (known) return known
   const state = shelf.state()
-  const made: Question = { state, value: select(state), listeners: new Set() }
+  const value = select(state)
+  const made: Question = { state, value, told: value, listeners: new Set() }
   asked.set(select, made)
   return made
 }

@@ -22,7 +22,7 @@ export default function Countdown({ document: id, window }: AppProps) {
   const [problem, setProblem] = useState('')
   const over = content?.kind === 'running' && left(content, now) === 0 && !content.told
   useReported(id, over ? content.until : null)
-  const seen = useSeen(window, over)
+  const seen = useSeen(window)
   // biome-ignore lint/correctness/useExhaustiveDependencies: it is seen once
   useEffect(() => {
     if (over && seen) change({ ...content, told: true })

@@ -21,7 +21,7 @@ export default function Jobs({ document: id, window }: AppProps) {
   const shelf = useShelf()
   const content = useShownContent(JOBS, id)
   const [chosen, setChosen] = useState<string | null>(null)
-  const seen = useSeen(window, (content?.jobs.length ?? 0) > 0)
+  const seen = useSeen(window)
   const now = () => shownNow(shelf, JOBS, id)
   const change = (next: JobContent) => next !== now() && changeContent(shelf, id, next, 'saved')
   const active = content ? running(content) : undefined

@@ -26,6 +26,7 @@ export default function Messages({ document: id, window }: AppProps) {
   const shelf = useShelf()
   // Which thread is open is kept like what is half-typed.
   const [chosen, setChosen] = useTyped(id, OPEN)
+  const seen = useSeen(window)
   const content = useShownContent(MESSAGES, id)
   // Two things may happen before the next drawing: each starts from what is there by then.
   const change = (to: (now: MessagesContent) => MessagesContent) => {
@@ -46,7 +47,6 @@ export default function Messages({ document: id, window }: AppProps) {
       markRead(reply(was, thread, written(text, newId('message'), shelf.clock())), thread),
     )
   const open = content?.threads.find((thread) => thread.id === chosen) ?? content?.threads[0]
-  const seen = useSeen(window, !!open && unread(open) > 0)
   const waits = content?.threads.some((thread) => thread.messages.some(({ waiting }) => waiting))
   // What waits goes out when the service is heard again.
   useEffect(

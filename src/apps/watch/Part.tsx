@@ -44,9 +44,9 @@ export function Part({
     <button
       type="button"
       data-autofocus=""
-      aria-label="Part that is watched"
-      aria-description="Draw it, or move it with the arrows and size it with Shift and arrows. Backspace watches all of it."
-      title="Draw the part to be watched. Backspace watches all of it."
+      aria-label="Watched area"
+      aria-description="Draw it with the pointer, or move it with the arrows and size it with Shift+arrows. Backspace watches all of it."
+      title="Draw the area to watch. Backspace watches all of it."
       className="absolute inset-0 cursor-crosshair"
       onKeyDown={keys}
       onPointerDown={(event) => {

@@ -3,6 +3,7 @@ import { Eye, RefreshCw, Square } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { counted } from '@/core/text/counted'
 import { Tool } from '@/parts/Tool'
+import { useTime } from '@/store/clock'
 import { changeContent } from '@/store/documents/documents'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
@@ -15,9 +16,9 @@ import { Part } from './Part'
 import { useCapture } from './useCapture'
 import { useWatching } from './useWatching'
 
-const NEWS = { changed: 'It has changed', still: 'It is still now' }
+const NEWS = { changed: 'It changed', still: 'It stopped changing' }
 
-/** A live picture of another program's window, and word of when it changes or falls still. */
+/** A live picture of another program's window, which tells when it changes or stops changing. */
 export default function Watch({ document: id, window }: AppProps) {
   const shelf = useShelf()
   const content = useShownContent(WATCH, id)
@@ -25,20 +26,22 @@ export default function Watch({ document: id, window }: AppProps) {
   const [news, setNews] = useState<keyof typeof NEWS | null>(null)
   const wants = content ?? WATCH.empty
   const now = useWatching(stream, wants, setNews)
-  const seen = useSeen(window, news !== null)
+  const seen = useSeen(window)
   useEffect(() => {
-    if (seen || !stream) setNews(null)
-  }, [seen, stream])
+    if (news && (seen || !stream)) setNews(null)
+  }, [news, seen, stream])
   useEffect(() => {
     report(shelf, id, {
       ...(news && { attention: 'mention', says: NEWS[news] }),
       ...(stream && { busy: true }),
     })
   }, [news, stream, id, shelf])
-  const stands = now ? standing(now.moves, shelf.clock() - now.last) : 'Looking…'
+  // While nothing changes, only the time it has lasted does.
+  const time = useTime(now && !now.moves ? 1000 : null, now)
+  const stands = now ? standing(time - now.last) : 'Looking…'
   useTether(
     id,
-    stream ? { says: now?.moves ? 'changing' : 'still', offered: true, controls: [] } : null,
+    stream ? { says: now?.moves ? 'changing' : 'no change', offered: true, controls: [] } : null,
     () => {},
   )
   if (!content) return null
@@ -48,8 +51,8 @@ export default function Watch({ document: id, window }: AppProps) {
       <div className="m-auto flex max-w-sm flex-col items-center gap-3 p-4 text-center">
         <Eye size={26} aria-hidden className="text-soft" />
         <p>
-          Shows a window or a screen of this computer, live, and tells you when it changes or falls
-          still. Nothing of the picture is kept or sent.
+          Shows a window or screen of this computer live, and tells you when it changes or stops
+          changing. The picture is never stored or sent.
         </p>
         <div className="flex flex-wrap justify-center gap-2">
           <button type="button" className="btn btn-main" data-autofocus="" onClick={choose}>
@@ -75,10 +78,10 @@ export default function Watch({ document: id, window }: AppProps) {
             checked={content.changes}
             onChange={({ target }) => change({ ...content, changes: target.checked })}
           />
-          tell when it changes
+          tell me when it changes
         </label>
         <label className="flex items-center gap-1.5">
-          tell when still for
+          tell me when nothing changes for
           <select
             className="field min-h-7"
             value={content.still}
@@ -101,7 +104,7 @@ export default function Watch({ document: id, window }: AppProps) {
           <Tool label="Choose another window" onClick={choose}>
             <RefreshCw size={14} />
           </Tool>
-          <Tool label="End the picture" onClick={end}>
+          <Tool label="Stop showing it" onClick={end}>
             <Square size={14} />
           </Tool>
         </span>
@@ -121,19 +124,22 @@ export default function Watch({ document: id, window }: AppProps) {
         role="status"
         className="border-seam border-t border-dashed px-3 py-1 text-[12px] text-soft"
       >
-        {now?.black ? 'Nothing is to be seen: the program may be minimised. ' : ''}
-        {stands}. Watched {content.part ? 'in part' : 'as a whole'}; nothing is kept or sent.
+        {now?.black ? 'The picture is black: the program may be minimised. ' : ''}
+        {stands}. Watching {content.part ? 'part of it' : 'all of it'}; nothing is stored or sent.
       </p>
     </>
   )
 }
 
-function standing(moves: boolean, since: number): string {
-  if (moves && since < 1500) return 'Changing'
+/** A change is told as one for so long, in milliseconds: between two looks there is always some time. */
+const JUST_NOW = 1500
+
+function standing(since: number): string {
+  if (since < JUST_NOW) return 'Changing'
   const seconds = Math.round(since / 1000)
-  return seconds < 60
-    ? `Still for ${counted(seconds, 'second')}`
-    : `Still for ${counted(Math.floor(seconds / 60), 'minute')}`
+  const long =
+    seconds < 60 ? counted(seconds, 'second') : counted(Math.floor(seconds / 60), 'minute')
+  return `No change for ${long}`
 }
 
 /** The picture as large as fits, with what lies over it. */

@@ -29,7 +29,7 @@ export function standIn(pace: number): MediaStream {
   draw()
   const timer = setInterval(draw, pace)
   const stream = canvas.captureStream(5)
-  // A picture that does not change is sent once; who looks later would see none.
+  // It works as long as somebody watches it.
   const [track] = stream.getVideoTracks()
   const stop = track?.stop.bind(track)
   if (track && stop)

@@ -16,13 +16,13 @@ export function useCapture() {
     setStream(next)
     setProblem(why)
     const ended = () =>
-      held.current === next && take(null, 'The picture has ended. Choose it again.')
+      held.current === next && take(null, 'The picture stopped. Choose the window again.')
     next?.getVideoTracks()[0]?.addEventListener('ended', ended)
   }, [])
   useEffect(() => () => take(null), [take])
   const choose = async () => {
     if (!navigator.mediaDevices?.getDisplayMedia)
-      return setProblem('This browser can’t show other programs. Use the simulated one.')
+      return setProblem('This browser can’t show other programs. Try it with the simulated one.')
     try {
       take(
         await navigator.mediaDevices.getDisplayMedia({
@@ -31,7 +31,7 @@ export function useCapture() {
         }),
       )
     } catch {
-      setProblem('Nothing was chosen, or the browser doesn’t allow it. Nothing is shown.')
+      setProblem('You chose nothing, or the browser doesn’t allow it.')
     }
   }
   return {

@@ -2,6 +2,7 @@ import { transfer } from 'comlink'
 import { useEffect, useRef, useState } from 'react'
 import { expected } from '@/store/faults'
 import { type Place, placeOffPage } from '@/store/offPage'
+import { sameValues } from '@/store/same'
 import { useShelf } from '@/store/useShelf'
 import { SMALL } from './compare'
 import type { WatchContent } from './content'
@@ -49,7 +50,10 @@ export function useWatching(
         if (over) return
         const { now: next, tells } = looked(watching, changed, shelf.clock(), content)
         watching = next
-        setNow({ ...next, black })
+        // Drawn anew only for what it says.
+        setNow((before) =>
+          before && sameValues(before, { ...next, black }) ? before : { ...next, black },
+        )
         if (tells) onTell(tells)
       }
     }

@@ -7,7 +7,7 @@ import { useArrangement, useShelf } from '@/store/useShelf'
 
 const SAYS = {
   open: 'Open in a browser window of its own. Picking this window brings it forward.',
-  furled: 'Closed while you are away or it is minimised. Picking this window opens it again.',
+  furled: 'Closed while you’re away or it’s minimised. Pick this window to open it again.',
   hidden: 'This site hides whether its window is open.',
 }
 

@@ -1,26 +1,18 @@
 'use client'
 import { ArrowLeft, ExternalLink, Keyboard, RotateCw } from 'lucide-react'
-import {
-  type FormEvent,
-  type RefObject,
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-} from 'react'
+import { type FormEvent, useEffect, useRef, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
 import type { DocumentId } from '@/core/model/ids'
-import { giveKeys, watchFrame } from '@/parts/pageFrames'
+import { giveKeys } from '@/parts/pageFrames'
 import { Tool } from '@/parts/Tool'
 import { changeContent, useTyped } from '@/store/documents/documents'
-import { newId } from '@/store/newId'
 import { openOutside } from '@/store/outside'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
 import { useShownContent } from '../useContents'
 import { UNTITLED, WEB, type WebContent } from './content'
+import { Framed } from './Framed'
 import { Outside } from './Outside'
 
 /** A page of the web in a frame that can do nothing outside of itself. */
@@ -38,22 +30,15 @@ export default function WebPage({ document: id }: AppProps) {
   const framing = useFraming(address)
   const outside = address !== '' && (content?.outside || framing?.framed === false)
   if (!visited) return null
-  const keep = (
-    next: string[],
-    outside = content?.outside ?? false,
-    passes = content?.passes,
-  ): void => {
-    const kept = {
-      visited: next.slice(-50),
-      ...(outside && { outside }),
-      ...(passes && { passes }),
-    }
-    changeContent(shelf, id, kept satisfies WebContent, 'saved')
+  const keep = (next: string[], change: Partial<WebContent> = {}): void => {
+    nameAfter(shelf, id, last, next.at(-1) ?? '')
+    const kept: WebContent = { ...content, ...change, visited: next.slice(-50) }
+    changeContent(shelf, id, kept, 'saved')
   }
   const openAlone = () => {
     // At once: the browser opens windows only as the answer to a push.
     openOutside(shelf, id, address)
-    keep(visited, true)
+    keep(visited, { outside: true })
   }
   return (
     <>
@@ -64,7 +49,6 @@ export default function WebPage({ document: id }: AppProps) {
         onGo={(href) => {
           // Where one is already, Enter goes into the page.
           if (href === last) return frame.current ? giveKeys(shelf, frame.current) : undefined
-          nameAfter(shelf, id, last, href)
           keep([...visited, href])
         }}
         onBack={visited.length < 2 ? null : () => keep(visited.slice(0, -1))}
@@ -91,7 +75,7 @@ export default function WebPage({ document: id }: AppProps) {
               ? 'It is shown in a browser window of its own.'
               : 'This site doesn’t allow embedding.'
           }
-          {...(framing?.framed !== false && { onInside: () => keep(visited, false) })}
+          {...(framing?.framed !== false && { onInside: () => keep(visited, { outside: false }) })}
         />
       ) : address ? (
         <Framed
@@ -101,7 +85,7 @@ export default function WebPage({ document: id }: AppProps) {
           round={round}
           frame={frame}
           allowed={content?.passes === hostOf(address)}
-          onAllow={() => keep(visited, false, hostOf(address))}
+          onAllow={() => keep(visited, { passes: hostOf(address) })}
         />
       ) : (
         <p className="m-auto p-4 text-soft">Type an address above.</p>
@@ -116,7 +100,7 @@ const hostOf = (address: string): string => (URL.canParse(address) ? new URL(add
 function nameAfter(shelf: Shelf, id: DocumentId, before: string, address: string): void {
   const title = shelf.state().documents[id]?.title
   const host = hostOf(address)
-  if (host && (title === UNTITLED || title === hostOf(before)))
+  if (host && host !== title && (title === UNTITLED || title === hostOf(before)))
     shelf.dispatch('document.set', { document: id, title: host }, 'app')
 }
 
@@ -207,117 +191,6 @@ function AddressBar({
       ) : null}
     </>
   )
-}
-
-/** The page itself; one that takes the keys by itself again and again is shown when it is wanted. */
-function Framed({
-  address,
-  ours,
-  round,
-  frame,
-  allowed,
-  onAllow,
-}: {
-  address: string
-  /** Whether it ships with Kite Shelf. */
-  ours: boolean
-  /** Counts up when it is to be loaded again. */
-  round: number
-  frame: RefObject<HTMLIFrameElement | null>
-  /** Whether pages of its site may pass chords on. */
-  allowed: boolean
-  onAllow(): void
-}) {
-  const shelf = useShelf()
-  const [takes, setTakes] = useState(false)
-  const [wanted, setWanted] = useState(false)
-  // Known to our own pages only, and to those the person allows to pass keys on.
-  const token = useMemo(() => newId('page'), [])
-  const { asks, allow } = useHello(frame, ours ? '' : token, allowed)
-  const hold = useCallback(
-    (element: HTMLIFrameElement | null) => {
-      frame.current = element
-      if (element) watchFrame(shelf, element, () => setTakes(true))
-    },
-    [shelf, frame],
-  )
-  if (takes && !wanted)
-    return (
-      <div role="alert" className="m-auto flex flex-col items-center gap-3 p-4 text-center">
-        <p>This page kept grabbing the keyboard, so it was stopped.</p>
-        <button type="button" className="btn" onClick={() => setWanted(true)}>
-          Show it anyway
-        </button>
-      </div>
-    )
-  return (
-    <>
-      {asks ? (
-        <p className="flex flex-wrap items-center gap-x-2 border-seam border-b border-dashed px-3 py-1 text-[12px] text-soft">
-          <span className="min-w-0 flex-1 basis-48">
-            This page can pass the shelf’s keys on to the shelf, and open its links in windows here.
-          </span>
-          <button
-            type="button"
-            className="text-ink underline"
-            onClick={() => {
-              allow()
-              onAllow()
-            }}
-          >
-            Let it
-          </button>
-        </p>
-      ) : null}
-      <div className="frame-holder flex min-h-0 flex-1" data-frame={address}>
-        <iframe
-          key={round}
-          ref={hold}
-          title={address}
-          src={ours ? `${address}?kite=${token}` : address}
-          data-page={ours ? token : ''}
-          sandbox="allow-scripts allow-forms"
-          referrerPolicy="no-referrer"
-          className="min-w-0 flex-1 bg-white"
-        />
-      </div>
-    </>
-  )
-}
-
-/**
- * A page that has the script for chords says hello. Once the person has allowed it, it is given the
- * token that is believed. What comes after it in the frame says hello anew, and is not: it may be
- * another site.
- */
-function useHello(frame: RefObject<HTMLIFrameElement | null>, token: string, allowed: boolean) {
-  const [asks, setAsks] = useState(false)
-  const first = useRef(true)
-  const give = useCallback(() => {
-    const element = frame.current
-    if (!element || !token) return
-    element.dataset.page = token
-    // Frames of other sites have no origin that could be named.
-    element.contentWindow?.postMessage({ kiteShelf: token }, '*')
-    setAsks(false)
-  }, [frame, token])
-  useEffect(() => {
-    const hear = ({ data, source }: MessageEvent) => {
-      const { kiteShelfHello } = (data ?? {}) as Record<string, unknown>
-      const element = frame.current
-      if (kiteShelfHello !== true || !token || !element || source !== element.contentWindow) return
-      if (allowed && first.current) give()
-      else {
-        // Whoever had the token before is gone.
-        element.dataset.page = ''
-        setAsks(first.current)
-      }
-      first.current = false
-    }
-    addEventListener('message', hear)
-    return () => removeEventListener('message', hear)
-  }, [frame, token, allowed, give])
-  return { asks, allow: give }
 }
 
 type Framing = { framed: boolean } | { framed: null; why: string }

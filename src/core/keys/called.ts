@@ -10,7 +10,7 @@ export function calledBy(
   letters: string,
 ): { desktop: DesktopId } | 'more' | null {
   const wanted = letters.toUpperCase()
-  const letter = (id: DesktopId) => desktops[id]?.letter?.replace(' ', '').toUpperCase() ?? ''
+  const letter = (id: DesktopId) => desktops[id]?.letter ?? ''
   const desktop = order.find((id) => letter(id) === wanted)
   if (desktop !== undefined) return { desktop }
   return order.some((id) => letter(id).startsWith(wanted)) ? 'more' : null

@@ -164,7 +164,7 @@ export const SETTINGS = {
   leavePage: {
     section: 'Windows',
     label: 'Take the keys back when the pointer leaves a web page',
-    help: 'Else they stay in the page until you tap Alt twice or push “keys go to the page”.',
+    help: 'Otherwise they stay there until you push “keys go to the page”.',
     words: 'frame focus keyboard',
     default: true,
   },

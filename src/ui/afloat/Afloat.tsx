@@ -127,11 +127,13 @@ function useKeysOf(page: Window): void {
     const listening = new AbortController()
     let before = { letters: '', at: 0 }
     const hear = (event: KeyboardEvent) => {
-      const { type, key, altKey, ctrlKey, metaKey, target } = event
+      const { type, key, code, altKey, ctrlKey, metaKey, target } = event
       // What is written as a reply is text.
       const writes = (target as Element).matches?.('input') && !altKey
-      if (writes || ctrlKey || metaKey) return
-      if (altKey || key === 'Alt' || shelf.page.getState().pending) {
+      const { pending, layer } = shelf.page.getState()
+      const leads = ctrlKey && code === 'Period'
+      if (writes || ((ctrlKey || metaKey) && !leads)) return
+      if (altKey || key === 'Alt' || leads || pending || layer) {
         event.preventDefault()
         pressHere(event)
       } else if (type === 'keydown' && key.length === 1 && key !== ' ') {
@@ -150,15 +152,20 @@ function useKeysOf(page: Window): void {
   }, [page, shelf])
 }
 
-/** Whoever goes somewhere from there wants to be there: the page comes forward. */
+/** Whoever goes somewhere from there, or is asked something on the page, wants to be there: it comes forward. */
 function useForward(page: Window): void {
   const shelf = useShelf()
-  useEffect(
-    () =>
-      shelf.onDone((events) => {
-        const went = events.some(({ kind }) => kind === 'switch' || kind === 'focus')
-        if (went && page.document.hasFocus()) window.focus()
-      }),
-    [page, shelf],
-  )
+  useEffect(() => {
+    const forward = () => page.document.hasFocus() && window.focus()
+    const offDone = shelf.onDone((events) => {
+      if (events.some(({ kind }) => kind === 'switch' || kind === 'focus')) forward()
+    })
+    const offPage = shelf.page.subscribe(({ view, loft }, before) => {
+      if ((view !== before.view && view) || (loft && !before.loft)) forward()
+    })
+    return () => {
+      offDone()
+      offPage()
+    }
+  }, [page, shelf])
 }

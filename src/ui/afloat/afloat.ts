@@ -29,24 +29,24 @@ export async function floatLine(shelf: Shelf): Promise<void> {
   if (page) return page.close()
   const way = above()
   if (!way)
-    return shelf.say('This browser can’t keep a small window above other programs.', {
+    return shelf.say('This browser can’t keep a window on top of other programs.', {
       refused: true,
     })
   let made: Window
   try {
     made = await way.requestWindow(SIZE)
   } catch {
-    return shelf.say('The browser didn’t open the small window. Do it again by key or button.', {
+    return shelf.say('The browser didn’t open the small window. Try again.', {
       refused: true,
     })
   }
   dress(made.document)
   made.addEventListener('pagehide', () => {
     afloat(shelf).setState({ page: null })
-    shelf.say('The line is on this page only')
+    shelf.say('The line is back on this page')
   })
   afloat(shelf).setState({ page: made })
-  shelf.say('The line stays above other programs')
+  shelf.say('The line stays on top of other programs')
 }
 
 /** It looks as this page does, also when that is told to look otherwise. */

@@ -3,7 +3,7 @@ import { appOf } from '@/apps/list'
 import type { WindowId } from '@/core/model/ids'
 import { whenIdle } from '@/store/idle'
 import { useShelf } from '@/store/useShelf'
-import { useShowing } from '@/ui/window/showing'
+import { useShowing } from '@/ui/window/useShowing'
 
 /** So many windows are drawn ahead at most. */
 const MOST = 300

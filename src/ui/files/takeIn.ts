@@ -21,23 +21,28 @@ export const isTaken = ({ types }: DataTransfer): boolean =>
   ['Files', 'text/uri-list', 'text/plain'].some((type) => types.includes(type))
 
 export function incoming(data: DataTransfer): Incoming {
-  const text = data.getData('text/plain').trim()
-  const [listed = ''] = data
+  const text = data.getData('text/plain')
+  const [listed] = data
     .getData('text/uri-list')
     .split(/\r?\n/)
     .filter((line) => line && !line.startsWith('#'))
-  const address = listed || text
-  return {
-    files: [...data.files],
-    address: /^https?:\/\/\S+$/i.test(address) && URL.canParse(address) ? address : null,
-    text,
-  }
+  return { ...said(listed ?? text), files: [...data.files], text: text.trim() }
 }
 
-/** What it would be called. */
-export const nameOf = ({ files, address, text }: Incoming): string =>
-  files[0]?.name.replace(/\.\w+$/, '') ??
-  (address ? new URL(address).host : (text.split('\n')[0] ?? '').slice(0, NAME).trim())
+/** A text, or an address of the web where it is nothing else. */
+export function said(given: string): Incoming {
+  const text = given.trim()
+  const isAddress = /^https?:\/\/\S+$/i.test(text) && URL.canParse(text)
+  return { files: [], address: isAddress ? text : null, text }
+}
+
+/** What it would be called: a file by its name, a page by its site, a text by its first line. */
+export const nameOf = ({ files, address, text }: Incoming): string => {
+  const name =
+    files[0]?.name.replace(/\.\w+$/, '') ??
+    (address ? new URL(address).host : (text.split('\n')[0] ?? '').replace(/^#+\s*/, ''))
+  return name.slice(0, NAME).trim()
+}
 
 /**
  * Opens a window for what came: an address in a web page, a text as a document, files in their apps.

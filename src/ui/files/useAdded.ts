@@ -1,11 +1,12 @@
 import { useEffect } from 'react'
-import { calledBy } from '@/core/keys/called'
+import { refused } from '@/core/commands/command'
+import { resolvePlace } from '@/core/commands/places'
 import { useShelf } from '@/store/useShelf'
-import { nameOf, takeIn } from './takeIn'
+import { nameOf, said, takeIn } from './takeIn'
 
 /**
  * `/shelf?add=` with an address or a text, as a bookmark of another page opens it, becomes a window; with
- * `&on=` on the desktop that has that call letter. It is done once: the address of the page forgets it.
+ * `&on=` on the desktop of that call letter or name. It is done once: the address of the page forgets it.
  */
 export function useAdded(): void {
   const shelf = useShelf()
@@ -17,14 +18,10 @@ export function useAdded(): void {
     given.delete('on')
     const { pathname, hash } = location
     history.replaceState(history.state, '', `${pathname}${given.size ? `?${given}` : ''}${hash}`)
-    const called = on ? calledBy(shelf.state(), on) : null
-    const desktop = called && called !== 'more' ? called.desktop : undefined
-    const address = /^https?:\/\/\S+$/i.test(text) && URL.canParse(text) ? text : null
-    const came = { files: [], address, text }
-    takeIn(shelf, came, desktop)
-    if (on && !desktop)
-      shelf.say(`No desktop has the letter “${on}”, so “${nameOf(came)}” was opened here.`, {
-        refused: true,
-      })
+    const came = said(text)
+    const found = on ? resolvePlace(shelf.state(), on) : undefined
+    takeIn(shelf, came, refused(found) ? undefined : found)
+    if (refused(found))
+      shelf.say(`${found.reason} “${nameOf(came)}” was opened here.`, { refused: true })
   }, [shelf])
 }

@@ -5,7 +5,7 @@ import { focusContent, takeBack } from '@/parts/focus'
 import { openFrame, shutFrames, wasGiven } from '@/parts/pageFrames'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
-import { takeIn } from '@/ui/files/takeIn'
+import { said, takeIn } from '@/ui/files/takeIn'
 import { TWICE } from './layer'
 
 /**
@@ -96,14 +96,10 @@ export function useFrames(): void {
     addEventListener('pointermove', over, { capture: true, passive: true, signal })
     addEventListener('pointerdown', over, { capture: true, passive: true, signal })
     const out = ({ target }: Event) => {
-      if (target === document.activeElement && shelf.state().settings.leavePage) takeKeys(shelf)
+      const leaves = target instanceof HTMLIFrameElement && target === document.activeElement
+      if (leaves && shelf.state().settings.leavePage) takeKeys(shelf)
     }
-    const frames = 'iframe[data-page]'
-    addEventListener(
-      'pointerout',
-      (event) => event.target instanceof Element && event.target.matches(frames) && out(event),
-      { capture: true, passive: true, signal },
-    )
+    addEventListener('pointerout', out, { capture: true, passive: true, signal })
     addEventListener('blur', left)
     addEventListener('focus', back)
     return () => {
@@ -121,8 +117,8 @@ type Pressed = Omit<InferType<typeof passed>, 'token' | 'type'>
 /** A key that was pressed elsewhere is said as if it had been pressed here. */
 export function pressHere(pressed: Pick<KeyboardEvent, 'type' | keyof Pressed>): void {
   const { type, key, code, altKey, shiftKey, ctrlKey, metaKey } = pressed
-  const said = { key, code, altKey, shiftKey, ctrlKey, metaKey, bubbles: true, cancelable: true }
-  document.body.dispatchEvent(new KeyboardEvent(type, said))
+  const init = { key, code, altKey, shiftKey, ctrlKey, metaKey, bubbles: true, cancelable: true }
+  document.body.dispatchEvent(new KeyboardEvent(type, init))
 }
 
 /** Our own pages pass on what is meant for Kite Shelf; it is said here as if it had been done here. */
@@ -142,15 +138,18 @@ function hearPages(shelf: Shelf): () => void {
     const frame = [...document.querySelectorAll('iframe')].find(
       (one) => one.contentWindow === source,
     )
-    const said = (data ?? {}) as Record<string, unknown>
-    const { kiteShelfKey: key, kiteShelfWheel: wheel, kiteShelfOpen: link } = said
+    const {
+      kiteShelfKey: key,
+      kiteShelfWheel: wheel,
+      kiteShelfOpen: link,
+    } = (data ?? {}) as Record<string, unknown>
     // A page that the frame was sent on to does not know what ours was given.
     const knows = ({ token }: { token: string }) => token === frame?.dataset.page
     if (followed.isValidSync(link, { strict: true }) && knows(link))
-      takeIn(shelf, { files: [], address: link.address, text: link.address })
+      takeIn(shelf, said(link.address))
     if (passed.isValidSync(key, { strict: true })) {
-      const { token, ...said } = key
-      if (knows({ token })) hearKey(said)
+      const { token, ...pressed } = key
+      if (knows({ token })) hearKey(pressed)
     }
     if (turned.isValidSync(wheel, { strict: true }) && knows(wheel))
       frame?.parentElement?.dispatchEvent(

@@ -25,9 +25,12 @@ export function Line() {
   return (
     <section
       aria-label="Line"
-      onDragOver={(event) => isTaken(event.dataTransfer) && event.preventDefault()}
+      onDragOver={(event) => {
+        if (!isField(event.target) && isTaken(event.dataTransfer)) event.preventDefault()
+      }}
       onDrop={(event) => {
-        if (takeIn(shelf, incoming(event.dataTransfer))) event.preventDefault()
+        if (!isField(event.target) && takeIn(shelf, incoming(event.dataTransfer)))
+          event.preventDefault()
       }}
       className="flex h-(--line) min-w-0 shrink-0 items-center gap-3 border-seam border-t bg-panel px-3"
     >
@@ -59,6 +62,9 @@ export function Line() {
     </section>
   )
 }
+
+/** A reply that is being written takes what is dropped into it. */
+const isField = (target: EventTarget): boolean => target instanceof HTMLInputElement
 
 export function Where() {
   const shelf = useShelf()

@@ -36,7 +36,7 @@ import { useRunsHere } from '@/ui/run/useRunning'
 import { Guide } from '@/ui/start/Guide'
 import { Start } from '@/ui/start/Start'
 import { Unstack } from '@/ui/unstack/Unstack'
-import { useGroup, useShowing } from '@/ui/window/showing'
+import { useGroup, useShowing } from '@/ui/window/useShowing'
 import { WindowSlot } from '@/ui/window/WindowSlot'
 import { Large } from './Large'
 
@@ -126,8 +126,10 @@ function FileDrop({ children }: { children: ReactNode }) {
       // Also where a window takes what is dropped for itself.
       onDropCapture={() => setDropping(false)}
       onDrop={(event) => {
-        if (!takesFiles(event) && !isBare(event.target)) return
-        if (takeIn(shelf, incoming(event.dataTransfer))) event.preventDefault()
+        const files = takesFiles(event)
+        if (!files && !isBare(event.target)) return
+        // The browser itself would go to a file.
+        if (takeIn(shelf, incoming(event.dataTransfer)) || files) event.preventDefault()
       }}
     >
       {children}

@@ -8,7 +8,7 @@ import { incoming, isTaken, nameOf, takeIn } from '@/ui/files/takeIn'
 /** A desktop that is named after what came, and holds it. */
 function makeOf(shelf: Shelf, came: ReturnType<typeof incoming>): void {
   const name = nameOf(came)
-  if (!name || !shelf.dispatch('desktop.create', { name: name.slice(0, 40) }).ok) return
+  if (!name || !shelf.dispatch('desktop.create', { name }).ok) return
   takeIn(shelf, came, currentId(shelf.state()))
 }
 

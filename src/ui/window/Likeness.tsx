@@ -6,7 +6,7 @@ import { shownFrame } from '@/core/model/selectors'
 import { windowElement } from '@/parts/focus'
 import { whenIdle } from '@/store/idle'
 import { useArrangement } from '@/store/useShelf'
-import { useShowing } from './showing'
+import { useShowing } from './useShowing'
 
 /** How soon a picture follows what changes in its window, live or not, in milliseconds. */
 const LIVE = 120

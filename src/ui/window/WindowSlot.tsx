@@ -22,9 +22,9 @@ import { restoreScroll } from '@/ui/hand/scroll'
 import { takeKeys } from '@/ui/keys/frames'
 import { Content } from './Content'
 import type { Full } from './facts'
-import { useFacts, useSlot, useWoken } from './showing'
 import { useMoving } from './useMoving'
 import { GRIPS, useResizing } from './useResizing'
+import { useFacts, useSlot, useWoken } from './useShowing'
 
 /**
  * A window's place on the desktop. It is drawn when its desktop is first shown; after that it

@@ -1,18 +1,16 @@
-import { useCallback, useSyncExternalStore } from 'react'
 import { covered } from '@/core/geometry/covered'
-import { standsOn } from '@/core/model/displays'
 import type { WindowId } from '@/core/model/ids'
-import type { Hue } from '@/core/model/kinds/look'
-import { currentId, desktop, focusId, isVisible } from '@/core/model/selectors'
+import { focusId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { whenIdle } from '@/store/idle'
 import { ofShelf } from '@/store/ofShelf'
-import { type PageState, placeIn } from '@/store/page'
+import type { PageState } from '@/store/page'
 import { sameValues } from '@/store/same'
 import type { Shelf } from '@/store/shelf'
-import { useShelf } from '@/store/useShelf'
-import { area, largeId, surfaces } from '@/ui/area/area'
+import { area } from '@/ui/area/area'
 import { type Facts, factsOf } from './facts'
+import { isAway, isResting, isShown } from './inSight'
+import { IN_HAND, type Marks, mark, marksOf, sectionIn } from './marks'
 
 /** Windows that stand in one element. Where all are hidden, it is hidden instead of each of them. */
 interface Group {
@@ -108,7 +106,7 @@ export class Showing {
     shown.group = slot ? this.group(group) : null
     shown.group?.members.add(shown)
     if (slot) {
-      mark(shown)
+      mark(shown.slot, shown.marks)
       hide(this.group(group))
       this.cover()
       this.still()
@@ -237,7 +235,7 @@ export class Showing {
   private stir(now: PageState['places'], before: PageState['places']): void {
     for (const id in before) {
       const shown = now && Object.hasOwn(now, id) ? undefined : this.windows.get(id)
-      if (!shown?.facts.still) sectionOf(shown)?.removeAttribute('inert')
+      if (!shown?.facts.still) sectionIn(shown?.slot)?.removeAttribute('inert')
     }
     if (now) this.still()
   }
@@ -268,7 +266,7 @@ export class Showing {
 
   private laidOut(): HTMLElement[] {
     const ids = Object.keys(this.shelf.page.getState().places ?? {})
-    return ids.flatMap((id) => sectionOf(this.windows.get(id)) ?? [])
+    return ids.flatMap((id) => sectionIn(this.windows.get(id)?.slot) ?? [])
   }
 
   /** The windows that a change can have shown, hidden or altered: of a thousand mostly some twenty. */
@@ -300,7 +298,7 @@ export class Showing {
       const marks = { ...marksOf(now, id), ...(id === this.held && { z: IN_HAND }) }
       if (!sameValues(marks, shown.marks)) {
         shown.marks = marks
-        mark(shown)
+        mark(shown.slot, shown.marks)
       }
     }
     const woken = visible || (shown.woken && !isResting(now, id) && !isAway(now, id))
@@ -328,103 +326,4 @@ const tell = ({ listeners }: Shown) => {
   for (const listener of listeners) listener()
 }
 
-/** Whether a window is drawn: as a miniature while windows are laid out to be seen, else in its place. */
-function isShown(shelf: Shelf, page: PageState, id: WindowId): boolean {
-  const {
-    session: { state },
-    places,
-    loft,
-  } = page
-  const window = state.windows[id]
-  if (!window) return false
-  if (placeIn(page, id)) return true
-  if (!isVisible(state, window) || isAway(page, id)) return false
-  const on = standsOn(state, window)
-  // What is laid out takes the large area; the column stays, but in the loft.
-  return on === largeId(state) ? !places : !loft && on in surfaces(shelf, state)
-}
-
-/** Above the column, and all that stands below it. */
-const ABOVE_COLUMN = 1_000_001
-
-const isResting = ({ session: { state }, resting }: PageState, id: WindowId): boolean =>
-  resting.length > 0 && resting.includes(state.windows[id]?.desktop ?? '')
-
-/** Whether it is drawn in another browser window only; what is mirrored is drawn in both. */
-const isAway = ({ session: { state }, elsewhere }: PageState, id: WindowId): boolean => {
-  const window = elsewhere.length > 0 ? state.windows[id] : undefined
-  const on = window && standsOn(state, window)
-  return on !== undefined && on !== state.display && elsewhere.includes(on)
-}
-
-/** Above all other windows, below what is said of the desktop. */
-const IN_HAND = 2_147_482_000
-
-/** What changes with every window that is gone to: not worth drawing one anew. */
-interface Marks {
-  focused: boolean
-  /** Of the desktop, for the window that has the focus. */
-  hue: Hue | null
-  z: number
-}
-
-function marksOf(page: PageState, id: WindowId): Marks {
-  const { state } = page.session
-  const focused = focusId(state) === id
-  const window = state.windows[id]
-  const lift = window && standsOn(state, window) !== largeId(state) ? ABOVE_COLUMN : 0
-  const place = placeIn(page, id)
-  return {
-    focused,
-    hue: focused ? desktop(state, currentId(state)).hue : null,
-    z: place ? (place.z ?? 1) : state.stacking.indexOf(id) + 1 + lift,
-  }
-}
-
-const sectionOf = (shown: Shown | undefined): HTMLElement | null =>
-  (shown?.slot?.firstElementChild as HTMLElement | null | undefined) ?? null
-
-function mark(shown: Shown): void {
-  const section = sectionOf(shown)
-  if (!section) return
-  const { focused, hue, z } = shown.marks
-  section.className = focused ? `win win-focused hue-${hue}` : 'win'
-  section.toggleAttribute('data-focused', focused)
-  section.style.zIndex = String(z)
-}
-
-const showingOf = ofShelf((shelf) => new Showing(shelf))
-
-export const useShowing = (): Showing => showingOf(useShelf())
-
-/** What keeps a window's slot, to be given as its `ref`. */
-export function useSlot(id: WindowId, group: number): (slot: HTMLElement | null) => void {
-  const showing = useShowing()
-  return useCallback((slot) => showing.put(id, slot, group), [showing, id, group])
-}
-
-/** What keeps a group of windows, to be given as its `ref`. */
-export function useGroup(key: number): (element: HTMLElement | null) => void {
-  const showing = useShowing()
-  return useCallback((element) => showing.putGroup(key, element), [showing, key])
-}
-
-/** Whether a window's content is drawn, shown or not. */
-export function useWoken(id: WindowId): boolean {
-  const showing = useShowing()
-  const subscribe = useCallback(
-    (listener: () => void) => showing.subscribe(id, listener),
-    [showing, id],
-  )
-  return useSyncExternalStore(subscribe, () => showing.isWoken(id))
-}
-
-/** How a window looks, or looked when it was last seen. */
-export function useFacts(id: WindowId): Facts {
-  const showing = useShowing()
-  const subscribe = useCallback(
-    (listener: () => void) => showing.subscribe(id, listener),
-    [showing, id],
-  )
-  return useSyncExternalStore(subscribe, () => showing.facts(id))
-}
+export const showingOf = ofShelf((shelf) => new Showing(shelf))

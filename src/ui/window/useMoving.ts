@@ -19,7 +19,8 @@ import { sendByHand } from '@/ui/hand/sendByHand'
 import { Flip } from './flip'
 import { clearGuides, showCells, showGuides } from './guides'
 import { heardAlone } from './heardAlone'
-import { type Showing, useShowing } from './showing'
+import type { Showing } from './showing'
+import { useShowing } from './useShowing'
 
 /**
  * Dragging a window by its hem. The drag moves the element itself and runs one command when it

@@ -10,7 +10,7 @@ import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { largeScale } from '@/ui/area/area'
 import { held } from '@/ui/hand/inHand'
-import { useShowing } from './showing'
+import { useShowing } from './useShowing'
 
 export const GRIPS = ['n', 'e', 's', 'w', 'nw', 'ne', 'sw', 'se'] as const
 type Grip = (typeof GRIPS)[number]

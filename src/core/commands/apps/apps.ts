@@ -32,7 +32,6 @@ import {
   window,
 } from '@/core/model/selectors'
 import { maybeId } from '@/core/model/shaping'
-import { refocus } from '@/core/model/showing'
 import type { State } from '@/core/model/state'
 import { counted } from '@/core/text/counted'
 import { barredFrom, placeAt, settleAt } from './homes'
@@ -54,18 +53,20 @@ interface Opening {
   frame?: Window['frame']
   /** Whether it opens here though its app opens on every desktop. */
   alone?: boolean
+  /** The desktop it opens on, wherever its home is; one stays where one is. */
+  on?: DesktopId
 }
 
 /** Opens a window of an app where its home says or one is, for a new document or one that exists. */
 function openApp(
   draft: State,
-  { app: id, document, title: given, frame, alone }: Opening,
+  { app: id, document, title: given, frame, alone, on }: Opening,
   env: Env,
 ): Result | Refusal {
   const app = known(id, env)
   if (refused(app)) return app
   const from = currentId(draft)
-  const here = openDesktop(draft, from)
+  const here = openDesktop(draft, on ?? from)
   const shown = document ?? env.id('document')
   const kept = draft.documents[shown]
   if (kept) kept.openedAt = env.now
@@ -80,7 +81,7 @@ function openApp(
     }
   }
   const name = draft.documents[shown]?.title ?? app.untitled
-  const found = homeFor(draft, { app: id, title: name }, momentOf(env.now))
+  const found = on ? null : homeFor(draft, { app: id, title: name }, momentOf(env.now))
   // A desktop that cannot be made is no home for now.
   const home = found && !barredFrom(draft, found) ? found : null
   const full = found && !home ? `; there is no room to make ${found.name}, its home` : ''
@@ -104,13 +105,14 @@ function openApp(
     cause: { by: 'here' },
   }
   // A solo or a pair takes no window: it opens where theirs came from.
-  goTo(draft, here)
+  if (!on) goTo(draft, here)
   openWindow(draft, opened)
-  const placed = settle(draft, opened, home, app, env, alone)
+  const placed = on ? here : settle(draft, opened, home, app, env, alone)
   const say = `Opened “${name}”${full}`
   const journal: Result['journal'] = [{ kind: 'open', window: opened.id, app: id, to: placed }]
   if (placed === here) {
-    focusOn(draft, opened.id)
+    if (here === currentId(draft)) focusOn(draft, opened.id)
+    else desktop(draft, here).focus = opened.id
     return { say, journal }
   }
   if (placed === EVERY) {
@@ -184,25 +186,6 @@ const open = command({
   plan: openApp,
 })
 
-/** Opens a window for what was dropped on a desktop that one need not be on. */
-function putOn(draft: State, on: DesktopId, one: Opening, env: Env): Result | Refusal {
-  const from = currentId(draft)
-  const focused = focusId(draft)
-  const before = new Set(Object.keys(draft.windows))
-  const opened = openApp(draft, { ...one, alone: true }, env)
-  const made = Object.keys(draft.windows).find((id) => !before.has(id))
-  if (refused(opened) || !made) return opened
-  if (currentId(draft) !== from) goTo(draft, from)
-  const to = openDesktop(draft, on)
-  if (draft.windows[made]?.desktop !== to) moveTo(draft, made, to)
-  if (to !== from) {
-    desktop(draft, to).focus = made
-    if (focused) focusOn(draft, focused)
-    else refocus(draft, draft.display)
-  }
-  return { ...opened, journal: [{ kind: 'open', window: made, app: one.app, to }] }
-}
-
 /** Several at once are one step: what was opened together is taken back together. */
 const openAll = command({
   id: 'window.openAll',
@@ -225,7 +208,7 @@ const openAll = command({
     const put = on === undefined ? null : named(draft, on)
     if (refused(put)) return put
     const journal = windows.flatMap((one) => {
-      const opened = put ? putOn(draft, put.id, one, env) : openApp(draft, one, env)
+      const opened = openApp(draft, put ? { ...one, on: put.id } : one, env)
       return refused(opened) ? [] : (opened.journal ?? [])
     })
     const names = windows.flatMap(({ title }) => title ?? []).join(', ')
@@ -274,15 +257,9 @@ const openOn = command({
     if (refused(found)) return found
     const facts = known(app, env)
     if (refused(facts)) return facts
-    goTo(draft, found.id)
-    const before = new Set(Object.keys(draft.windows))
-    const opened = openApp(draft, { app, alone: true }, env)
-    const made = Object.keys(draft.windows).find((id) => !before.has(id))
-    if (refused(opened) || !made) return opened
-    if (draft.windows[made]?.desktop !== found.id) {
-      moveTo(draft, made, openDesktop(draft, found.id))
-      visit(draft, made)
-    }
+    goTo(draft, openDesktop(draft, found.id))
+    const opened = openApp(draft, { app, on: found.id }, env)
+    if (refused(opened)) return opened
     return { ...opened, say: `Opened ${facts.name} on ${found.name}` }
   },
 })

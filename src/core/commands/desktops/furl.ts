@@ -5,7 +5,7 @@ import { named } from '@/core/commands/places'
 /** Its browser windows cost nothing, and are in nobody’s way, while one is elsewhere. */
 export const furl = command({
   id: 'desktop.furl',
-  title: 'Leave no browser windows open',
+  title: 'Browser windows close on leaving',
   group: 'Desktops',
   args: { desktop: string() },
   plan: (draft, { desktop }) => {
@@ -15,8 +15,8 @@ export const furl = command({
     else found.furls = true
     return {
       say: found.furls
-        ? `Browser windows of ${found.name} close when you leave it, and open when you come back`
-        : `Browser windows of ${found.name} stay open when you leave it`,
+        ? `${found.name}: browser windows close when you leave and open when you come back`
+        : `${found.name}: browser windows stay open when you leave`,
     }
   },
 })

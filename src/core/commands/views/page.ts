@@ -9,7 +9,7 @@ export const pageCommands = [
   opens('displays', 'displays.arrange', 'Arrange displays'),
   does('full screen', 'shelf.fullScreen', 'Fill the screen with this page'),
   does('cover', 'shelf.cover', 'Cover the page'),
-  does('float', 'line.float', 'Keep the line above everything'),
+  does('float', 'line.float', 'Keep the line on top'),
   does('open file', 'shelf.openFile', 'Open a file from this computer…'),
   does('export shelf', 'shelf.export', 'Export the shelf file'),
   does('export damaged', 'shelf.exportDamaged', 'Export damaged saved copies'),

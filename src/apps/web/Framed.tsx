@@ -1,0 +1,116 @@
+import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { watchFrame } from '@/parts/pageFrames'
+import { newId } from '@/store/newId'
+import { useShelf } from '@/store/useShelf'
+
+interface Shown {
+  address: string
+  /** Whether it ships with Kite Shelf. */
+  ours: boolean
+  frame: RefObject<HTMLIFrameElement | null>
+  /** Whether pages of its site may pass chords on. */
+  allowed: boolean
+  onAllow(): void
+}
+
+/**
+ * The page itself; one that takes the keys by itself again and again is shown when it is wanted.
+ * `round` counts up when it is to be loaded again.
+ */
+export function Framed({ round, ...shown }: Shown & { round: number }) {
+  const [takes, setTakes] = useState(false)
+  const [wanted, setWanted] = useState(false)
+  if (takes && !wanted)
+    return (
+      <div role="alert" className="m-auto flex flex-col items-center gap-3 p-4 text-center">
+        <p>This page kept grabbing the keyboard, so it was stopped.</p>
+        <button type="button" className="btn" onClick={() => setWanted(true)}>
+          Show it anyway
+        </button>
+      </div>
+    )
+  return <Frame key={round} {...shown} onTakes={() => setTakes(true)} />
+}
+
+function Frame({ address, ours, frame, allowed, onAllow, onTakes }: Shown & { onTakes(): void }) {
+  const shelf = useShelf()
+  // Known to our own pages only, and to those the person allows to pass keys on.
+  const token = useMemo(() => newId('page'), [])
+  const { asks, allow, loaded } = useHello(frame, ours ? '' : token, allowed)
+  const stop = useRef(onTakes)
+  const hold = useCallback(
+    (element: HTMLIFrameElement | null) => {
+      frame.current = element
+      if (element) watchFrame(shelf, element, () => stop.current())
+    },
+    [shelf, frame],
+  )
+  return (
+    <>
+      {asks ? (
+        <p className="flex flex-wrap items-center gap-x-2 border-seam border-b border-dashed px-3 py-1 text-[12px] text-soft">
+          <span className="min-w-0 flex-1 basis-48">
+            This page can send Kite Shelf’s keys back, and open its links in windows here.
+          </span>
+          <button
+            type="button"
+            className="text-ink underline"
+            onClick={() => {
+              allow()
+              onAllow()
+            }}
+          >
+            Allow
+          </button>
+        </p>
+      ) : null}
+      <div className="frame-holder flex min-h-0 flex-1" data-frame={address}>
+        <iframe
+          ref={hold}
+          title={address}
+          src={ours ? `${address}?kite=${token}` : address}
+          data-page={ours ? token : ''}
+          sandbox="allow-scripts allow-forms"
+          referrerPolicy="no-referrer"
+          className="min-w-0 flex-1 bg-white"
+          onLoad={loaded}
+        />
+      </div>
+    </>
+  )
+}
+
+/**
+ * A page that has the script for chords says hello before it is loaded. Once the person has allowed it, it is
+ * given the token that is believed. What comes after it in the frame is not: it may be another site.
+ */
+function useHello(frame: RefObject<HTMLIFrameElement | null>, token: string, allowed: boolean) {
+  const [asks, setAsks] = useState(false)
+  const loads = useRef(0)
+  const allow = useCallback(() => {
+    const element = frame.current
+    if (!element) return
+    element.dataset.page = token
+    // Frames of other sites have no origin that could be named.
+    element.contentWindow?.postMessage({ kiteShelf: token }, '*')
+    setAsks(false)
+  }, [frame, token])
+  useEffect(() => {
+    const hear = ({ data, source }: MessageEvent) => {
+      const { kiteShelfHello } = (data ?? {}) as Record<string, unknown>
+      const isFirst = loads.current === 0 && source === frame.current?.contentWindow
+      if (kiteShelfHello !== true || !token || !isFirst) return
+      if (allowed) allow()
+      else setAsks(true)
+    }
+    addEventListener('message', hear)
+    return () => removeEventListener('message', hear)
+  }, [frame, token, allowed, allow])
+  const loaded = () => {
+    if (loads.current++ === 0 || !token) return
+    // Whoever had the token is gone.
+    if (frame.current) frame.current.dataset.page = ''
+    setAsks(false)
+  }
+  return { asks, allow, loaded }
+}
