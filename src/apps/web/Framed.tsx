@@ -80,13 +80,18 @@ function Frame({ address, ours, frame, allowed, onAllow, onTakes }: Shown & { on
   )
 }
 
+/** A page of another process may be heard later than that it is loaded: by so much at most, in milliseconds. */
+const HEARD_WITHIN = 1000
+
 /**
- * A page that has the script for chords says hello before it is loaded. Once the person has allowed it, it is
- * given the token that is believed. What comes after it in the frame is not: it may be another site.
+ * A page that has the script for chords says hello, once, while it is loaded. Once the person has allowed it,
+ * it is given the token that is believed. What comes after it in the frame is not: it may be another site.
  */
 function useHello(frame: RefObject<HTMLIFrameElement | null>, token: string, allowed: boolean) {
   const [asks, setAsks] = useState(false)
   const loads = useRef(0)
+  /** Whether a hello would still be that of the page that was asked for. */
+  const awaited = useRef(token !== '')
   const allow = useCallback(() => {
     const element = frame.current
     if (!element) return
@@ -98,17 +103,26 @@ function useHello(frame: RefObject<HTMLIFrameElement | null>, token: string, all
   useEffect(() => {
     const hear = ({ data, source }: MessageEvent) => {
       const { kiteShelfHello } = (data ?? {}) as Record<string, unknown>
-      const isFirst = loads.current === 0 && source === frame.current?.contentWindow
-      if (kiteShelfHello !== true || !token || !isFirst) return
+      if (kiteShelfHello !== true || source !== frame.current?.contentWindow) return
+      if (!awaited.current) return
+      awaited.current = false
       if (allowed) allow()
       else setAsks(true)
     }
     addEventListener('message', hear)
     return () => removeEventListener('message', hear)
-  }, [frame, token, allowed, allow])
+  }, [frame, allowed, allow])
   const loaded = () => {
-    if (loads.current++ === 0 || !token) return
-    // Whoever had the token is gone.
+    if (!token) return
+    loads.current++
+    if (loads.current === 1) {
+      setTimeout(() => {
+        awaited.current = false
+      }, HEARD_WITHIN)
+      return
+    }
+    // Whoever had the token, or asked for it, is gone.
+    awaited.current = false
     if (frame.current) frame.current.dataset.page = ''
     setAsks(false)
   }
