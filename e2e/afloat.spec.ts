@@ -31,6 +31,12 @@ test('the line afloat says where one is, goes by call letter, and says chords to
   await expect(small.getByText('Runs', { exact: true })).toBeVisible()
   await small.getByRole('button', { name: 'undo' }).click()
   expect((await shelf.state()).desktops.model?.name).toBe('Model')
+  // With the leader as on the page.
+  await shelf.run('settings.set', { keys: 'leader' })
+  await small.keyboard.press('Control+.')
+  await small.keyboard.press(',')
+  await expect.poll(() => shelf.here()).not.toBe('model')
+  await shelf.run('settings.set', { keys: 'auto' })
   // By the same keys it is gone again, and says so.
   await shelf.press('Alt+J', 'Shift+F')
   await expect.poll(() => small.isClosed()).toBe(true)

@@ -81,8 +81,9 @@ export default function Watch({ document: id, window }: AppProps) {
           tell me when it changes
         </label>
         <label className="flex items-center gap-1.5">
-          tell me when nothing changes for
+          or stops for
           <select
+            aria-label="Tell me when it stops changing for"
             className="field min-h-7"
             value={content.still}
             onChange={({ target }) => change({ ...content, still: Number(target.value) })}
@@ -109,7 +110,7 @@ export default function Watch({ document: id, window }: AppProps) {
           </Tool>
         </span>
       </div>
-      <div className="grid min-h-0 flex-1 place-items-center bg-ground p-2">
+      <div className="grid min-h-0 flex-1 place-items-center bg-ground [container-type:size]">
         <Picture stream={stream}>
           <Part
             part={content.part}
@@ -145,7 +146,8 @@ function standing(since: number): string {
 /** The picture as large as fits, with what lies over it. */
 function Picture({ stream, children }: { stream: MediaStream; children: React.ReactNode }) {
   const video = useRef<HTMLVideoElement>(null)
-  const [shape, setShape] = useState('16 / 10')
+  /** Width for height. */
+  const [shape, setShape] = useState(1.6)
   useEffect(() => {
     const shown = video.current
     if (!shown) return
@@ -155,7 +157,10 @@ function Picture({ stream, children }: { stream: MediaStream; children: React.Re
     }
   }, [stream])
   return (
-    <div className="relative max-h-full max-w-full" style={{ aspectRatio: shape, height: '100%' }}>
+    <div
+      className="relative"
+      style={{ aspectRatio: shape, width: `min(100cqw, ${100 * shape}cqh)` }}
+    >
       <video
         ref={video}
         muted
@@ -164,7 +169,7 @@ function Picture({ stream, children }: { stream: MediaStream; children: React.Re
         aria-label="Live picture"
         className="size-full"
         onResize={({ currentTarget: { videoWidth, videoHeight } }) =>
-          videoWidth && setShape(`${videoWidth} / ${videoHeight}`)
+          videoHeight && setShape(videoWidth / videoHeight)
         }
       />
       {children}

@@ -132,7 +132,8 @@ function useKeysOf(page: Window): void {
       const writes = (target as Element).matches?.('input') && !altKey
       const { pending, layer } = shelf.page.getState()
       const leads = ctrlKey && code === 'Period'
-      if (writes || ((ctrlKey || metaKey) && !leads)) return
+      if (writes || event.getModifierState('AltGraph')) return
+      if ((ctrlKey || metaKey) && !altKey && !leads) return
       if (altKey || key === 'Alt' || leads || pending || layer) {
         event.preventDefault()
         pressHere(event)
