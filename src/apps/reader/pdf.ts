@@ -5,16 +5,50 @@ import { Unloaded } from '@/store/unloaded'
 const WORKER = new URL('pdfjs-dist/build/pdf.worker.min.mjs', import.meta.url).toString()
 pdfjs.GlobalWorkerOptions.workerSrc = WORKER
 
+/** The library never asks again for a worker that did not come once: here it is asked for before. */
+async function asked(): Promise<void> {
+  const answer = await fetch(WORKER).catch(expected('thrown below', null))
+  if (!answer?.ok) throw new Unloaded()
+}
+
+const bytesOf = (data: string): Uint8Array =>
+  Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0))
+
+/** So many workers show all PDFs there are: the library would start one for each. */
+const AT_MOST = 2
+
+/** The workers that show PDFs, and how many each of them shows. */
+const workers = new Map<pdfjs.PDFWorker, number>()
+
+function takeWorker(): pdfjs.PDFWorker {
+  const [idlest] = [...workers].toSorted(([, a], [, b]) => a - b)
+  const [worker, shows] = idlest && workers.size >= AT_MOST ? idlest : [new pdfjs.PDFWorker(), 0]
+  workers.set(worker, shows + 1)
+  return worker
+}
+
+function leaveWorker(worker: pdfjs.PDFWorker): void {
+  const shows = (workers.get(worker) ?? 0) - 1
+  if (shows > 0) return void workers.set(worker, shows)
+  workers.delete(worker)
+  worker.destroy()
+}
+
 /**
- * Opens a PDF from a data address. The caller destroys it when it is done.
+ * Opens a PDF from a data address, to be shown. `close` lets go of it.
  * @throws Unloaded where what reads it did not come
  */
 export async function openPdf(data: string) {
-  // The library never asks again for a worker that did not come once: here it is asked for before.
-  const worker = await fetch(WORKER).catch(expected('thrown below', null))
-  if (!worker?.ok) throw new Unloaded()
-  const bytes = Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0))
-  return pdfjs.getDocument({ data: bytes }).promise
+  await asked()
+  const worker = takeWorker()
+  const opening = pdfjs.getDocument({ data: bytesOf(data), worker })
+  const close = () => void opening.destroy().finally(() => leaveWorker(worker))
+  try {
+    return { pdf: await opening.promise, close }
+  } catch (error) {
+    close()
+    throw error
+  }
 }
 
 /** The parts that show a PDF; they take the library from the page. */
@@ -27,11 +61,13 @@ export function viewerParts() {
 const WORDS_MOST = 5_000_000
 
 /**
- * The words of a PDF, page after page.
+ * The words of a PDF, page after page. One that is read for the first time has a worker of its own: what
+ * hangs it holds up nothing else.
  * @throws when it is not a PDF
  */
 export async function wordsOf(data: string): Promise<string> {
-  const pdf = await openPdf(data)
+  await asked()
+  const pdf = await pdfjs.getDocument({ data: bytesOf(data) }).promise
   let words = ''
   for (let number = 1; number <= pdf.numPages && words.length < WORDS_MOST; number++) {
     const page = await pdf.getPage(number)

@@ -34,11 +34,10 @@ export function usePdf(
     let left = false
     let close = () => {}
     const open = async () => {
-      const [pdf, { EventBus, PDFFindController, PDFLinkService, PDFViewer }] = await Promise.all([
-        openPdf(data),
-        viewerParts(),
-      ])
-      close = () => void pdf.loadingTask.destroy()
+      const [opened, { EventBus, PDFFindController, PDFLinkService, PDFViewer }] =
+        await Promise.all([openPdf(data), viewerParts()])
+      const { pdf } = opened
+      close = opened.close
       if (left) return close()
       const bus = new EventBus()
       const linkService = new PDFLinkService({ eventBus: bus })
@@ -66,16 +65,23 @@ export function usePdf(
       close = () => {
         fits.disconnect()
         viewer.cleanup()
-        void pdf.loadingTask.destroy()
+        opened.close()
       }
     }
-    open().catch((error) => {
-      if (left) return
-      if (isUnloaded(error)) showBoundary(error)
-      else setShown('problem')
+    // What shows a PDF lays its page out whether it is seen or not: it waits until it is.
+    const seen = new IntersectionObserver((entries) => {
+      if (!entries.some(({ isIntersecting }) => isIntersecting)) return
+      seen.disconnect()
+      open().catch((error) => {
+        if (left) return
+        if (isUnloaded(error)) showBoundary(error)
+        else setShown('problem')
+      })
     })
+    seen.observe(container)
     return () => {
       left = true
+      seen.disconnect()
       setShown(null)
       close()
     }

@@ -50,7 +50,7 @@ function Frame({ address, ours, frame, allowed, onAllow, onTakes }: Shown & { on
       {asks ? (
         <p className="flex flex-wrap items-center gap-x-2 border-seam border-b border-dashed px-3 py-1 text-[12px] text-soft">
           <span className="min-w-0 flex-1 basis-48">
-            This page can send Kite Shelf’s keys back, and open its links in windows here.
+            This page can pass your shortcuts to Kite Shelf and open its links as windows.
           </span>
           <button
             type="button"
