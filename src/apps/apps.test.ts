@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { inWords, left, parse } from './countdown/time'
 import type { TableContent } from './table/content'
 import { readCsv } from './table/csv'
-import { addColumn, addRow, removeColumns, setCell, shownRows, sortBy } from './table/edits'
+import { addColumn, addRow, removeColumns, setCell } from './table/edits'
 import { csvOf, runningCells } from './table/toCsv'
 
 const table: TableContent = {
@@ -38,16 +38,6 @@ test('short rows are filled and long ones get columns; a broken quote and an emp
   })
   expect(() => readCsv('a,b\n"1,2')).toThrow('line 2')
   expect(() => readCsv('')).toThrow('nothing in it')
-})
-
-test('sorting compares numbers as numbers, empty cells stand last either way', () => {
-  const up = sortBy(table, 1)
-  expect(shownRows(up)).toEqual([0, 2, 1])
-  const down = sortBy(up, 1)
-  expect(shownRows(down)).toEqual([2, 0, 1])
-  expect(sortBy(down, 1).sort).toBeNull()
-  expect(shownRows(sortBy(table, 0))).toEqual([2, 0, 1])
-  expect(shownRows({ ...table, filter: 'hr-0' })).toEqual([0, 2])
 })
 
 test('rows and columns are added and removed without touching the old content', () => {

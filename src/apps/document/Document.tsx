@@ -6,6 +6,7 @@ import { collab } from 'prosemirror-collab'
 import { useEffect, useState } from 'react'
 import type { KeptContent } from '@/core/formats/shelfFile'
 import type { DocumentId } from '@/core/model/ids'
+import { asksToFind } from '@/parts/finding'
 import { LongText } from '@/parts/LongText'
 import { isLong } from '@/parts/longParts'
 import { onContent, shownContent, useContentPart } from '@/store/documents/documents'
@@ -17,7 +18,7 @@ import { shownNow, useShownContent } from '../useContents'
 import { tellCaret } from './caret'
 import { Chords } from './chords'
 import { DOCUMENT } from './content'
-import { FindBar, Search } from './Finding'
+import { Finding, Search } from './Finding'
 import { picture } from './Picture'
 import { insertPicture, isPicture, openReference, taken } from './references'
 import { schemaOf } from './schema'
@@ -109,7 +110,7 @@ function Editable({ id }: { id: DocumentId }) {
   return (
     <>
       <Tools editor={editor} onFind={() => setFinding(true)} />
-      {editor && finding ? <FindBar editor={editor} onClose={() => setFinding(false)} /> : null}
+      {editor && finding ? <Finding editor={editor} onClose={() => setFinding(false)} /> : null}
       <EditorContent editor={editor} className="min-h-0 flex-1 overflow-auto" />
       {editor ? null : <span data-coming="" />}
     </>
@@ -118,9 +119,6 @@ function Editable({ id }: { id: DocumentId }) {
 
 /** The caret is where it was before the first key comes, not a moment later. */
 const placeCaret = (view: EditorView): void => view.focus()
-
-const asksToFind = ({ key, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent): boolean =>
-  (ctrlKey || metaKey) && !altKey && !shiftKey && key.toLowerCase() === 'f'
 
 /** A link to a document goes there; one to the web opens beside the shelf, with Ctrl or Command. */
 function followed(shelf: Shelf, event: MouseEvent): boolean {

@@ -1,7 +1,6 @@
 import { Extension } from '@tiptap/core'
 import { TextSelection } from '@tiptap/pm/state'
 import type { Editor } from '@tiptap/react'
-import { ALargeSmall, ChevronDown, ChevronUp, WholeWord, X } from 'lucide-react'
 import {
   getMatchHighlights,
   replaceAll,
@@ -10,8 +9,9 @@ import {
   search,
   setSearchState,
 } from 'prosemirror-search'
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
-import { Tool } from '@/parts/Tool'
+import { useEffect, useState } from 'react'
+import { FindBar } from '@/parts/FindBar'
+import { type Asked, type Count, NOTHING } from '@/parts/finding'
 
 /** What is found is marked in the text. */
 export const Search = Extension.create({
@@ -19,21 +19,10 @@ export const Search = Extension.create({
   addProseMirrorPlugins: () => [search()],
 })
 
-interface Asked {
-  text: string
-  instead: string
-  caseSensitive: boolean
-  wholeWord: boolean
-}
-
-const NOTHING: Asked = { text: '', instead: '', caseSensitive: false, wholeWord: false }
-
 /** Finding in a text, and putting other words instead; Escape goes back to the text where it was found. */
-export function FindBar({ editor, onClose }: { editor: Editor; onClose(): void }) {
-  const field = useRef<HTMLInputElement>(null)
+export function Finding({ editor, onClose }: { editor: Editor; onClose(): void }) {
   const [asked, setAsked] = useState<Asked>(() => ({ ...NOTHING, text: chosenText(editor) }))
   const [count, setCount] = useState<Count>({ at: 0, of: 0 })
-  useEffect(() => field.current?.select(), [])
   useEffect(() => {
     ask(editor, asked)
     setCount(countOf(editor))
@@ -47,81 +36,22 @@ export function FindBar({ editor, onClose }: { editor: Editor; onClose(): void }
       ask(editor, NOTHING)
     }
   }, [editor])
-  const close = () => {
-    onClose()
-    editor.view.focus()
-  }
-  const keys = (event: KeyboardEvent) => {
-    if (event.key === 'Escape') close()
-    else if (event.key === 'Enter' && event.target === field.current)
-      step(editor, event.shiftKey ? -1 : 1)
-    else if (event.key === 'Enter' && event.target instanceof HTMLInputElement)
-      replaceNext(editor.state, editor.view.dispatch)
-    else return
-    event.preventDefault()
-    event.stopPropagation()
-  }
-  const set = (change: Partial<Asked>) => setAsked({ ...asked, ...change })
-  const none = count.of === 0
   return (
-    <search className="bar flex-wrap gap-1.5" onKeyDown={keys}>
-      <input
-        ref={field}
-        type="search"
-        aria-label="Find in this text"
-        placeholder="find"
-        className="field min-h-7 w-28 min-w-0 flex-1"
-        value={asked.text}
-        onChange={(event) => set({ text: event.target.value })}
-      />
-      <span role="status" className="shrink-0 font-mono text-[11px] text-soft">
-        {asked.text === '' ? '' : none ? 'no matches' : `${count.at || '–'}/${count.of}`}
-      </span>
-      <Tool label="Previous match, Shift+Enter" disabled={none} onClick={() => step(editor, -1)}>
-        <ChevronUp size={15} />
-      </Tool>
-      <Tool label="Next match, Enter" disabled={none} onClick={() => step(editor, 1)}>
-        <ChevronDown size={15} />
-      </Tool>
-      <Tool
-        label="Match case"
-        on={asked.caseSensitive}
-        onClick={() => set({ caseSensitive: !asked.caseSensitive })}
-      >
-        <ALargeSmall size={15} />
-      </Tool>
-      <Tool
-        label="Whole words only"
-        on={asked.wholeWord}
-        onClick={() => set({ wholeWord: !asked.wholeWord })}
-      >
-        <WholeWord size={15} />
-      </Tool>
-      <input
-        aria-label="Replace with"
-        placeholder="replace with"
-        className="field min-h-7 w-28 min-w-0 flex-1"
-        value={asked.instead}
-        onChange={(event) => set({ instead: event.target.value })}
-      />
-      <Tool
-        label="Replace this match"
-        disabled={none}
-        onClick={() => replaceNext(editor.state, editor.view.dispatch)}
-      >
-        Replace
-      </Tool>
-      <Tool
-        label="Replace all matches"
-        disabled={none}
-        onClick={() => replaceAll(editor.state, editor.view.dispatch)}
-      >
-        All
-      </Tool>
-      <Tool label="Close, Escape" onClick={close}>
-        <X size={15} />
-      </Tool>
-    </search>
+    <FindBar
+      label="Find in this text"
+      asked={asked}
+      onAsk={setAsked}
+      count={count}
+      onStep={(by) => step(editor, by)}
+      onClose={() => {
+        onClose()
+        editor.view.focus()
+      }}
+      replace={{
+        one: () => replaceNext(editor.state, editor.view.dispatch),
+        all: () => replaceAll(editor.state, editor.view.dispatch),
+      }}
+    />
   )
 }
 
@@ -170,12 +100,6 @@ function choose({ view }: Editor, match: Match | undefined): void {
   if (!match) return
   const { tr, doc } = view.state
   view.dispatch(tr.setSelection(TextSelection.create(doc, match.from, match.to)).scrollIntoView())
-}
-
-interface Count {
-  /** Which of them is chosen; 0 where none is. */
-  at: number
-  of: number
 }
 
 function countOf(editor: Editor): Count {

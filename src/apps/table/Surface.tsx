@@ -1,7 +1,7 @@
-import { type ClipboardEvent, type ReactNode, type RefObject, useRef } from 'react'
-import { toText } from './clipboard'
-import type { Cells } from './edits'
-import type { Place, Selection } from './useSelection'
+import { type ClipboardEvent, type ComponentProps, type RefObject, useRef } from 'react'
+import { asksToFind } from '@/parts/finding'
+import { type CopiedCells, copiedIn, putOwn, toText } from './clipboard'
+import { NUMBERS, type Place, type Selection } from './useSelection'
 
 /** What lies under the grid: it takes the keys for it, the clipboard, what is dropped, and a range drawn over cells. */
 export function Surface({
@@ -12,31 +12,36 @@ export function Surface({
   cells,
   onEmpty,
   onPut,
+  onFind,
   children,
+  ...more
 }: {
   area: RefObject<HTMLDivElement | null>
   hasRows: boolean
   editing: boolean
   selection: Selection
-  /** What is in the cells that are chosen. */
-  cells(): string[][]
+  /** The cells that are chosen: what they show, and what is in them. */
+  cells(): { shown: string[][]; copied: CopiedCells }
   onEmpty(): void
-  /** @param over the range that one value fills; null where it goes to a place alone */
-  onPut(text: string, at: Place, over: Cells | null): void
-  children: ReactNode
-}) {
+  /** @param over whether a single value fills all that is chosen */
+  onPut(copied: CopiedCells, at: Place, over: boolean): void
+  onFind(): void
+} & ComponentProps<'div'>) {
   // Whether a range is drawn with the pointer: what is drawn in another window goes on over cells too.
   const drawing = useRef(false)
   const { active, range, many } = selection
   const copy = (event: ClipboardEvent, cut: boolean) => {
     if (editing || range.top < 0) return
     event.preventDefault()
-    event.clipboardData.setData('text/plain', toText(cells()))
+    const { shown, copied } = cells()
+    event.clipboardData.setData('text/plain', toText(shown))
+    putOwn(event.clipboardData, cut ? { ...copied, from: null } : copied)
     if (cut) onEmpty()
   }
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the grid within takes the keys
     <div
+      {...more}
       ref={area}
       className="flex min-h-0 flex-1 flex-col outline-none"
       data-autofocus=""
@@ -49,13 +54,24 @@ export function Surface({
         if (cell) (cell.querySelector('input') ?? cell).focus({ preventScroll: true })
         else selection.focus()
       }}
+      onKeyDown={(event) => {
+        // From the header, and where no row is left.
+        if (event.defaultPrevented || !asksToFind(event)) return
+        event.preventDefault()
+        onFind()
+      }}
+      onContextMenu={(event) => {
+        const at = placeOf(event.target)
+        if (at && !holds(range, at)) selection.goTo(at)
+        more.onContextMenu?.(event)
+      }}
       onCopy={(event) => copy(event, false)}
       onCut={(event) => copy(event, true)}
       onPaste={(event) => {
         if (editing) return
         event.preventDefault()
         const corner = { row: range.top, column: range.left }
-        onPut(event.clipboardData.getData('text/plain'), corner, many ? range : null)
+        onPut(copiedIn(event.clipboardData), corner, many)
       }}
       onDragOver={(event) => placeOf(event.target) && event.preventDefault()}
       onDrop={(event) => {
@@ -63,7 +79,7 @@ export function Surface({
         if (!at || event.dataTransfer.files.length) return
         event.preventDefault()
         const text = event.dataTransfer.getData('text/plain')
-        onPut(text.replace(/\s+/g, ' ').trim(), at, null)
+        onPut({ cells: [[text.replace(/\s+/g, ' ').trim()]], from: null }, at, false)
       }}
       onMouseDown={(event) => {
         drawing.current = event.button === 0 && placeOf(event.target) !== null
@@ -87,6 +103,9 @@ function placeOf(target: EventTarget): Place | null {
   if (!cell || !row) return null
   return {
     row: Number(row.getAttribute('aria-rowindex')) - 2,
-    column: Number(cell.getAttribute('aria-colindex')) - 1,
+    column: Number(cell.getAttribute('aria-colindex')) - 1 - NUMBERS,
   }
 }
+
+const holds = (range: Selection['range'], { row, column }: Place): boolean =>
+  row >= range.top && row <= range.bottom && column >= range.left && column <= range.right

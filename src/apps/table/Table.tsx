@@ -2,28 +2,35 @@
 import { DataGrid, type DataGridHandle, type SortColumn } from 'react-data-grid'
 import 'react-data-grid/lib/styles.css'
 import { type RefObject, useEffect, useMemo, useRef, useState } from 'react'
+import { carried } from '@/core/formula/moved'
+import { FindBar } from '@/parts/FindBar'
 import { usePassage } from '@/store/documents/passages'
 import type { AppProps } from '../contract'
 import { useShownContent } from '../useContents'
-import { toBlock } from './clipboard'
+import { useForms } from '../useForms'
+import { CellMenu } from './CellMenu'
+import type { CopiedCells } from './clipboard'
 import { type Row, useColumns } from './columns'
 import { TABLE, type TableContent } from './content'
 import {
   addColumn,
   addRow,
-  type Cells,
   fill,
+  fillDown,
   putBlock,
   removeColumns,
   removeRows,
   renameColumn,
   setCell,
-  shownRows,
 } from './edits'
-import { type Edits, press } from './keys'
+import { Figures } from './Figures'
+import { press } from './keys'
+import { edgeFrom, onlyWith, textAt } from './looking'
 import { Surface } from './Surface'
 import { Tools } from './Tools'
-import { type Place, useSelection } from './useSelection'
+import { useFinding } from './useFinding'
+import { NUMBERS, type Place, useSelection } from './useSelection'
+import { useSheet, useShown } from './useShown'
 import { useTable } from './useTable'
 
 const ROW_HEIGHT = 27
@@ -35,37 +42,62 @@ export default function Table({ document: id }: AppProps) {
 
 function Grid({ id, table }: { id: string; table: TableContent }) {
   const grid = useRef<DataGridHandle>(null)
+  const filter = useRef<HTMLInputElement>(null)
   const [editing, setEditing] = useState(false)
-  const { change, view, type, typed, undo, redo, canUndo, canRedo } = useTable(id, table)
-  const shown = useShown(table, editing)
+  // The row that is typed into, by its place on screen: until it is left, no row moves.
+  const [typedRow, setTypedRow] = useState<number | null>(null)
+  const { change, view: look, type, typed, undo, redo, canUndo, canRedo } = useTable(id, table)
+  const view = (next: TableContent) => {
+    setTypedRow(null)
+    look(next)
+  }
+  const forms = useForms()
+  const sheet = useSheet(table, forms)
+  const shown = useShown(table, sheet, forms, editing || typedRow !== null)
   const rows = useMemo(
     () => shown.map((at, index): Row => ({ at, index, cells: table.rows[at] ?? [] })),
     [shown, table.rows],
   )
-  const selection = useSelection(grid, { rows: rows.length, columns: table.columns.length })
+  const extent = { rows: rows.length, columns: table.columns.length }
+  const selection = useSelection(grid, extent)
   const { active, range, many, goTo } = selection
   const inRange = shown.slice(Math.max(0, range.top), range.bottom + 1)
+  const here = shown[active.row]
+  const finding = useFinding(table, shown, { sheet, forms }, selection, change)
   const [area, width] = useWidth()
   useFoundCell(id, area, rows, goTo)
+  const sorting = useSorting(table, view)
   const columns = useColumns({
     table,
+    sheet,
+    forms,
     width,
     range: many ? range : null,
     edit: {
-      onType: (at, column, value) => type(setCell(table, at, column, value)),
+      onType: (at, column, value) => {
+        setTypedRow(active.row)
+        type(setCell(table, at, column, value))
+      },
       onEditing: setEditing,
       onLeave: typed,
     },
-    onRename: (column, name) => change(renameColumn(table, column, name)),
+    onRename: (column, name) =>
+      name === null ? sorting.back() : change(renameColumn(table, column, name)),
   })
-  const edits: Edits = {
+  const edits = {
     addRow: () => {
-      change(addRow(table, shown[active.row] ?? table.rows.length - 1))
+      change(addRow(table, here ?? table.rows.length - 1))
       goTo({ row: active.row + 1, column: active.column })
     },
-    addColumn: () => change(addColumn(table, active.column)),
+    addColumn: () => {
+      change(addColumn(table, active.column))
+      goTo({ row: active.row, column: active.column + 1 })
+    },
     removeRows: () => change(removeRows(table, inRange)),
     removeColumns: () => change(removeColumns(table, range.left, range.right)),
+    fillDown: () => change(fillDown(table, inRange, range.left, range.right)),
+    find: finding.show,
+    filter: () => filter.current?.select(),
     undo,
     redo,
   }
@@ -81,59 +113,187 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
     goTo(to)
   }
   /** Puts what was dropped or pasted into the cells from a place on; one value fills a range. */
-  const put = (text: string, at: Place, over: Cells | null) => {
-    const block = toBlock(text)
-    const [first] = block
+  const put = ({ cells, from }: CopiedCells, at: Place, over: boolean) => {
+    const [first] = cells
     if (!first || at.row < 0) return
-    const single = block.length === 1 && first.length === 1 && over
-    if (single) change(fill(table, inRange, range.left, range.right, first[0] ?? ''))
-    else change(putBlock(table, shown.slice(at.row, at.row + block.length), at.column, block))
-    goTo(at)
+    const fills = over && cells.length === 1 && first.length === 1
+    const into = fills ? inRange : shown.slice(at.row, at.row + cells.length)
+    const left = fills ? range.left : Math.max(0, at.column)
+    const block = fills ? inRange.map(() => Array(range.right - left + 1).fill(first[0])) : cells
+    const gone = (cell: string, row: number, column: number) => {
+      if (!from) return cell
+      const was = fills
+        ? { row: from.rows[0], column: from.column }
+        : { row: from.rows[row], column: from.column + column }
+      const to = into[row] ?? table.rows.length + row - into.length
+      return carried(cell, to - (was.row ?? to), left + column - was.column)
+    }
+    change(
+      putBlock(
+        table,
+        into,
+        left,
+        block.map((line: string[], row) => line.map((cell, column) => gone(cell, row, column))),
+      ),
+    )
+    goTo({ row: at.row, column: left })
   }
+  const filled = (row: number, column: number) => table.rows[shown[row] ?? -1]?.[column] !== ''
+  const edge = ([down, across]: readonly [number, number]): Place =>
+    down
+      ? {
+          ...active,
+          row: edgeFrom(
+            (row) => filled(row, active.column),
+            active.row,
+            down as 1 | -1,
+            extent.rows,
+          ),
+        }
+      : {
+          ...active,
+          column: edgeFrom(
+            (column) => filled(active.row, column),
+            active.column,
+            across as 1 | -1,
+            extent.columns,
+          ),
+        }
   return (
     <>
       <Tools
         table={table}
         shown={shown.length}
-        onFilter={(filter) => view({ ...table, filter })}
+        filter={filter}
+        onFilter={(text) => view({ ...table, filter: text })}
+        onLeaveFilter={selection.focus}
         edits={edits}
         can={{ undo: canUndo, redo: canRedo, removeRow: inRange.length > 0 }}
       />
-      <Surface
-        area={area}
-        hasRows={rows.length > 0}
-        editing={editing}
-        selection={selection}
-        cells={() => inRange.map((at) => table.rows[at]?.slice(range.left, range.right + 1) ?? [])}
-        onEmpty={empty}
-        onPut={put}
-      >
-        <DataGrid
-          ref={grid}
-          aria-label="Cells"
-          className="table-grid"
-          columns={columns}
-          rows={rows}
-          rowKeyGetter={({ at }) => at}
-          rowHeight={ROW_HEIGHT}
-          headerRowHeight={ROW_HEIGHT}
-          // What is typed is kept as it is typed.
-          onRowsChange={() => {}}
-          sortColumns={sorted(table.sort)}
-          onSortColumnsChange={([sort]) => view({ ...table, sort: sortOf(sort) })}
-          onCellMouseDown={({ rowIdx, column }, event) => {
-            if (!event.shiftKey || editing) return
-            event.preventGridDefault()
-            selection.extend({ row: rowIdx, column: column.idx })
+      {finding.open ? (
+        <FindBar
+          label="Find in this table"
+          asked={finding.asked}
+          onAsk={finding.ask}
+          count={finding.count}
+          onStep={finding.step}
+          onClose={() => {
+            finding.hide()
+            selection.focus()
           }}
-          onCellKeyDown={(args, event) => press({ edits, selection, empty, leave }, args, event)}
-          onActivePositionChange={({ rowIdx, column }) => selection.moved(rowIdx, column?.idx)}
-          renderers={{ noRowsFallback: <NoRows filtered={table.rows.length > 0} /> }}
+          replace={{ one: finding.replaceOne, all: finding.replaceAll }}
         />
-      </Surface>
+      ) : null}
+      <CellMenu
+        firstStays={table.firstStays === true}
+        acts={{
+          ...edits,
+          rowBelow: edits.addRow,
+          rowAbove: () => change(addRow(table, (here ?? 0) - 1)),
+          columnLeft: () => change(addColumn(table, Math.max(0, active.column) - 1)),
+          columnRight: edits.addColumn,
+          onlyThese: () =>
+            here !== undefined &&
+            view({
+              ...table,
+              filter: onlyWith(
+                table,
+                Math.max(0, active.column),
+                textAt(table, sheet, forms, here, Math.max(0, active.column)),
+              ),
+            }),
+          sort: (down) => view({ ...table, sort: { column: Math.max(0, active.column), down } }),
+          firstStays: () => view({ ...table, firstStays: !table.firstStays }),
+        }}
+      >
+        <Surface
+          area={area}
+          hasRows={rows.length > 0}
+          editing={editing}
+          selection={selection}
+          cells={() => ({
+            shown: inRange.map((at) =>
+              span(range.left, range.right, (column) => textAt(table, sheet, forms, at, column)),
+            ),
+            copied: {
+              cells: inRange.map((at) => table.rows[at]?.slice(range.left, range.right + 1) ?? []),
+              from: { rows: inRange, column: range.left },
+            },
+          })}
+          onEmpty={empty}
+          onPut={put}
+          onFind={finding.show}
+        >
+          <DataGrid
+            ref={grid}
+            aria-label="Cells"
+            className="table-grid"
+            columns={columns}
+            rows={rows}
+            rowKeyGetter={({ at }) => at}
+            rowHeight={ROW_HEIGHT}
+            headerRowHeight={ROW_HEIGHT}
+            // What is typed is kept as it is typed.
+            onRowsChange={() => {}}
+            // Else Ctrl+V would type into the cell.
+            onCellPaste={({ row }) => row}
+            sortColumns={sorted(table.sort)}
+            onSortColumnsChange={([sort]) => sorting.by(sortOf(sort))}
+            onColumnResize={({ idx }, size) =>
+              view({ ...table, widths: widthsWith(table, idx - NUMBERS, size) })
+            }
+            onCellMouseDown={({ rowIdx, column }, event) => {
+              if (!event.shiftKey || editing) return
+              event.preventGridDefault()
+              selection.extend({ row: rowIdx, column: column.idx - NUMBERS })
+            }}
+            onCellKeyDown={(args, event) =>
+              press({ edits, selection, empty, leave, edge, extent }, args, event)
+            }
+            onActivePositionChange={({ rowIdx, column }) => {
+              if (rowIdx !== typedRow) setTypedRow(null)
+              selection.moved(rowIdx, column?.idx)
+            }}
+            renderers={{ noRowsFallback: <NoRows filtered={table.rows.length > 0} /> }}
+          />
+        </Surface>
+      </CellMenu>
+      <Figures
+        table={table}
+        shown={shown}
+        sheet={sheet}
+        forms={forms}
+        active={active}
+        range={range}
+      />
     </>
   )
 }
+
+/** One of something for each place from one to another. */
+const span = <T,>(from: number, to: number, of: (at: number) => T): T[] =>
+  Array.from({ length: to - from + 1 }, (_, at) => of(from + at))
+
+/** How soon after a push a second one makes it a double one, in milliseconds. */
+const DOUBLE = 700
+
+/** Sorting by a push on a header; a double push, which gives it another name, sorts nothing. */
+function useSorting(table: TableContent, view: (table: TableContent) => void) {
+  const pushed = useRef({ at: 0, before: table.sort ?? null })
+  return {
+    by(sort: TableContent['sort']) {
+      const now = performance.now()
+      if (now - pushed.current.at > DOUBLE) pushed.current = { at: now, before: table.sort ?? null }
+      view({ ...table, sort })
+    },
+    back() {
+      view({ ...table, sort: pushed.current.before })
+    },
+  }
+}
+
+const widthsWith = ({ columns, widths }: TableContent, column: number, size: number): number[] =>
+  columns.map((_, at) => (at === column ? Math.round(size) : (widths?.[at] ?? 0)))
 
 const NoRows = ({ filtered }: { filtered: boolean }) => (
   <p className="p-3 font-sans text-soft">
@@ -164,19 +324,6 @@ function useFoundCell(
     if (row >= 0) goTo({ row, column: rows[row]?.cells.findIndex(has) ?? 0 })
     return row >= 0
   })
-}
-
-/** The rows on screen. While a cell is typed into they stay where they are, however they sort. */
-function useShown(table: TableContent, editing: boolean): number[] {
-  const { rows, sort, filter } = table
-  const now = useMemo(
-    () => shownRows({ columns: [], rows, sort: sort ?? null, filter: filter ?? '' }),
-    [rows, sort, filter],
-  )
-  const last = useRef(now)
-  if (!editing) last.current = now
-  // A row that was added meanwhile is shown all the same.
-  return editing && last.current.length === now.length ? last.current : now
 }
 
 /** How wide an element is, followed while it changes. */

@@ -1,4 +1,5 @@
-import { Columns3, Redo2, Rows3, Search, Trash2, Undo2 } from 'lucide-react'
+import { Columns3, ListFilter, Redo2, Rows3, Search, Trash2, Undo2 } from 'lucide-react'
+import type { RefObject } from 'react'
 import { Tool } from '@/parts/Tool'
 import type { TableContent } from './content'
 
@@ -9,19 +10,25 @@ interface Edits {
   removeColumns(): void
   undo(): void
   redo(): void
+  find(): void
 }
 
 /** What can be done to rows and columns, and the filter, above the cells. */
 export function Tools({
   table,
   shown,
+  filter,
   onFilter,
+  onLeaveFilter,
   edits,
   can,
 }: {
   table: TableContent
   shown: number
+  filter: RefObject<HTMLInputElement | null>
   onFilter(filter: string): void
+  /** The keys go back to the cells. */
+  onLeaveFilter(): void
   edits: Edits
   can: { undo: boolean; redo: boolean; removeRow: boolean }
 }) {
@@ -62,14 +69,27 @@ export function Tools({
       >
         <Redo2 size={15} />
       </Tool>
+      <Tool label="Find and replace" keys="Ctrl+F" onClick={edits.find}>
+        <Search size={15} />
+      </Tool>
       <label className="ml-auto flex min-w-0 items-center gap-1.5 text-soft">
-        <Search size={14} aria-hidden />
+        <ListFilter size={14} aria-hidden />
         <input
+          ref={filter}
+          title={`Filter rows, Ctrl+/: a text, or “${table.columns[0]}: text”, “${table.columns.at(-1)} > 5”, several with “and”`}
           className="w-24 min-w-0 border-seam border-b border-dashed bg-transparent text-ink"
           aria-label="Filter rows"
           placeholder="filter"
           value={table.filter ?? ''}
           onChange={(event) => onFilter(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Escape' && table.filter) onFilter('')
+            else if (event.key === 'Enter' || event.key === 'Escape' || event.key === 'ArrowDown')
+              onLeaveFilter()
+            else return
+            event.preventDefault()
+            event.stopPropagation()
+          }}
         />
         {table.filter ? (
           <span className="font-mono text-[11px]">

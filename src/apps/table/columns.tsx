@@ -1,8 +1,12 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Column } from 'react-data-grid'
+import type { Sheet } from '@/core/formula/sheet'
+import { lettersOf } from '@/core/formula/tokens'
+import type { Forms } from '@/core/formula/value'
 import type { TableContent } from './content'
 import { EditCell } from './EditCell'
 import { type Cells, widths } from './edits'
+import { textAt } from './looking'
 
 /** About how wide a letter is, and the room beside it, in CSS pixels. */
 const LETTER = 7.6
@@ -24,80 +28,118 @@ interface Editing {
   onLeave(wanted: boolean): void
 }
 
-/** The columns of a table as the grid takes them. */
+/** The columns of a table as the grid takes them, after one with the numbers of the rows. */
 export function useColumns({
   table,
+  sheet,
+  forms,
   width,
   range,
   edit,
   onRename,
 }: {
   table: TableContent
+  sheet: Sheet
+  forms: Forms
   /** Of the grid, in CSS pixels. */
   width: number
   range: Cells | null
   edit: Editing
-  onRename(column: number, name: string): void
+  /** @param name null where only the double click is told, which began with a sorting push */
+  onRename(column: number, name: string | null): void
 }): Column<Row>[] {
   const room = useMemo(() => widths(table), [table])
-  const roomOf = (column: number) => Math.round(Math.min(room[column] ?? 7, 30) * LETTER + BESIDE)
-  // What is left goes to the one that wants most.
-  const widest = room.indexOf(Math.max(...room))
-  const wanted = room.reduce((sum, _, column) => sum + roomOf(column), 0)
-  return table.columns.map((name, column) => ({
-    key: String(column),
-    name,
-    width: roomOf(column) + (column === widest ? Math.max(0, width - wanted) : 0),
-    resizable: true,
-    sortable: true,
-    editable: true,
-    editorOptions: { closeOnExternalRowChange: false },
-    cellClass: ({ index }) =>
-      range &&
-      column >= range.left &&
-      column <= range.right &&
-      index >= range.top &&
-      index <= range.bottom
-        ? 'in-range'
-        : undefined,
-    renderCell: ({ row }) => (row.cells[column] ?? '').slice(0, SHOWN),
-    renderHeaderCell: ({ sortDirection }) => (
-      <HeaderName
-        name={name}
-        sorted={sortDirection}
-        onRename={(typed) => onRename(column, typed)}
-      />
-    ),
-    renderEditCell: ({ row, onClose }) => (
-      <EditCell
-        // The row it began with is not the row as it is typed.
-        value={table.rows[row.at]?.[column] ?? ''}
-        onType={(value) => edit.onType(row.at, column, value)}
-        onEditing={edit.onEditing}
-        onLeave={edit.onLeave}
-        onClose={() => onClose(true, false)}
-      />
-    ),
-  }))
+  const own = table.widths
+  const roomOf = (column: number) =>
+    own?.[column] || Math.round(Math.min(room[column] ?? 7, 30) * LETTER + BESIDE)
+  // What is left goes to the one that wants most, but for those that have a width of their own.
+  const widest = own?.some(Boolean) ? -1 : room.indexOf(Math.max(...room))
+  const numbers = String(table.rows.length).length * LETTER + 18
+  const wanted = room.reduce((sum, _, column) => sum + roomOf(column), numbers)
+  const inRange = (column: number, { index }: Row) =>
+    range &&
+    column >= range.left &&
+    column <= range.right &&
+    index >= range.top &&
+    index <= range.bottom
+  const kind = (column: number, { at }: Row): string => {
+    const worked = sheet.at(at, column)
+    if ('problem' in worked) return 'cell-problem'
+    return typeof worked.value === 'string' ? '' : 'cell-figure'
+  }
+  const columns = table.columns.map(
+    (name, column): Column<Row> => ({
+      key: String(column),
+      name,
+      width: roomOf(column) + (column === widest ? Math.max(0, width - wanted) : 0),
+      resizable: true,
+      sortable: true,
+      editable: true,
+      frozen: column === 0 && table.firstStays === true,
+      editorOptions: { closeOnExternalRowChange: false },
+      cellClass: (row) => `${kind(column, row)} ${inRange(column, row) ? 'in-range' : ''}`,
+      renderCell: ({ row }) => textAt(table, sheet, forms, row.at, column).slice(0, SHOWN),
+      renderHeaderCell: ({ sortDirection }) => (
+        <HeaderName
+          letters={lettersOf(column)}
+          name={name}
+          sorted={sortDirection}
+          onRename={(typed) => onRename(column, typed)}
+        />
+      ),
+      renderEditCell: ({ row, onClose }) => (
+        <EditCell
+          // The row it began with is not the row as it is typed.
+          value={table.rows[row.at]?.[column] ?? ''}
+          onType={(value) => edit.onType(row.at, column, value)}
+          onEditing={edit.onEditing}
+          onLeave={edit.onLeave}
+          onClose={() => onClose(true, false)}
+        />
+      ),
+    }),
+  )
+  return [{ ...ROW_NUMBERS, width: numbers }, ...columns]
+}
+
+const ROW_NUMBERS: Column<Row> = {
+  key: 'numbers',
+  name: '',
+  frozen: true,
+  minWidth: 20,
+  cellClass: 'row-number',
+  renderHeaderCell: () => <span className="sr-only">Rows</span>,
+  renderCell: ({ row: { at } }) => (
+    <>
+      <span className="sr-only">row </span>
+      {at + 1}
+    </>
+  ),
 }
 
 /** The name of a column; a double click, or F2, types over it. */
 function HeaderName({
+  letters,
   name,
   sorted,
   onRename,
 }: {
+  /** What formulas call it. */
+  letters: string
   name: string
   sorted: 'ASC' | 'DESC' | undefined
-  onRename(name: string): void
+  onRename(name: string | null): void
 }) {
   const [typing, setTyping] = useState(false)
   const place = useRef<HTMLSpanElement>(null)
+  const renames = useRef(onRename)
+  renames.current = onRename
   useEffect(() => {
     const cell = place.current?.closest('[role="columnheader"]')
     const listen = (event: Event) => {
       if (event instanceof KeyboardEvent && event.key !== 'F2') return
       event.preventDefault()
+      if (event.type === 'dblclick') renames.current(null)
       setTyping(true)
     }
     cell?.addEventListener('keydown', listen)
@@ -131,6 +173,9 @@ function HeaderName({
         />
       ) : (
         <>
+          {letters === name ? null : (
+            <span className="shrink-0 font-mono font-normal text-[10px]">{letters}</span>
+          )}
           <span className="truncate">{name}</span>
           <span aria-hidden className="ml-auto text-[10px]">
             {sorted === 'ASC' ? '▲' : sorted === 'DESC' ? '▼' : ''}

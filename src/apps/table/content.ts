@@ -7,6 +7,10 @@ export interface TableContent {
   rows: string[][]
   sort?: { column: number; down: boolean } | null
   filter?: string
+  /** Widths of the columns given by hand, in CSS pixels; 0 where none was. */
+  widths?: number[]
+  /** Whether the first column stays in sight. */
+  firstStays?: boolean
   /** How its file was written, where that was not plain UTF-8. */
   encoding?: string
 }
@@ -19,6 +23,8 @@ export const TABLE: Contents<TableContent> = {
       .nullable()
       .default(undefined),
     filter: string(),
+    widths: array(number().min(0).max(4000).required()).default(undefined),
+    firstStays: flag(),
     encoding: string(),
   }),
   empty: { columns: ['A', 'B', 'C'], rows: Array.from({ length: 4 }, () => ['', '', '']) },

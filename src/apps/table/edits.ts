@@ -1,3 +1,13 @@
+import {
+  carried,
+  follow,
+  inserted,
+  type Moved,
+  removed,
+  type Shift,
+  unmoved,
+} from '@/core/formula/moved'
+import { isFormula } from '@/core/formula/sheet'
 import type { TableContent } from './content'
 
 /** The changes a person makes to a table; each gives a new content and leaves the old one. */
@@ -19,6 +29,17 @@ export function setCell(
   const cells = table.rows[row]
   if (!cells || cells[column] === value) return table
   return { ...table, rows: table.rows.with(row, cells.with(column, value)) }
+}
+
+/** Puts values into single cells, in one change. */
+export function putCells(
+  table: TableContent,
+  cells: { row: number; column: number; value: string }[],
+): TableContent {
+  if (cells.length === 0) return table
+  const rows = [...table.rows]
+  for (const { row, column, value } of cells) rows[row] = rows[row]?.with(column, value) ?? []
+  return { ...table, rows }
 }
 
 /**
@@ -73,9 +94,10 @@ export function fill(
 export const renameColumn = (table: TableContent, column: number, name: string): TableContent =>
   name.trim() ? { ...table, columns: table.columns.with(column, name.trim()) } : table
 
+/** @param after the place of the row it comes after; -1 puts it before the first */
 export const addRow = (table: TableContent, after: number): TableContent => ({
   ...table,
-  rows: table.rows.toSpliced(
+  rows: followed(table.rows, { row: inserted(after + 1), column: unmoved }).toSpliced(
     after + 1,
     0,
     table.columns.map(() => ''),
@@ -84,63 +106,66 @@ export const addRow = (table: TableContent, after: number): TableContent => ({
 
 export function removeRows(table: TableContent, rows: number[]): TableContent {
   const gone = new Set(rows)
-  return { ...table, rows: table.rows.filter((_, at) => !gone.has(at)) }
+  const kept = table.rows.filter((_, at) => !gone.has(at))
+  return { ...table, rows: followed(kept, { row: removed(rows), column: unmoved }) }
 }
 
+/** @param after as for rows */
 export const addColumn = (table: TableContent, after: number): TableContent => ({
   ...table,
   columns: table.columns.toSpliced(after + 1, 0, freshColumn(table.columns)),
-  rows: table.rows.map((cells) => cells.toSpliced(after + 1, 0, '')),
-  sort: null,
+  rows: followed(table.rows, { row: unmoved, column: inserted(after + 1) }).map((cells) =>
+    cells.toSpliced(after + 1, 0, ''),
+  ),
+  sort: sortAfter(table.sort, inserted(after + 1)),
+  ...(table.widths ? { widths: table.widths.toSpliced(after + 1, 0, 0) } : {}),
 })
 
 /** At least one column stays. */
 export function removeColumns(table: TableContent, left: number, right: number): TableContent {
   const count = Math.min(right - left + 1, table.columns.length - 1)
   if (count < 1) return table
+  const gone = removed(Array.from({ length: count }, (_, at) => left + at))
+  const rows = table.rows.map((cells) => cells.toSpliced(left, count))
   return {
     ...table,
     columns: table.columns.toSpliced(left, count),
-    rows: table.rows.map((cells) => cells.toSpliced(left, count)),
-    sort: null,
+    rows: followed(rows, { row: unmoved, column: gone }),
+    sort: sortAfter(table.sort, gone),
+    ...(table.widths ? { widths: table.widths.toSpliced(left, count) } : {}),
   }
 }
 
-/** Ascending, descending, then as the rows stand. */
-export function sortBy(table: TableContent, column: number): TableContent {
-  const { sort } = table
-  if (sort?.column !== column) return { ...table, sort: { column, down: false } }
-  return { ...table, sort: sort.down ? null : { column, down: true } }
+/** The sorting goes with its column. */
+function sortAfter(sort: TableContent['sort'], shift: Shift): TableContent['sort'] {
+  const column = sort ? shift(sort.column) : null
+  return sort && column !== null ? { ...sort, column } : null
+}
+
+/** Formulas name the cells they named before. */
+const followed = (rows: string[][], moved: Moved): string[][] =>
+  rows.map((cells) => (cells.some(isFormula) ? cells.map((cell) => follow(cell, moved)) : cells))
+
+/** The first of some rows, in each of the others: formulas go along. */
+export function fillDown(
+  table: TableContent,
+  rows: number[],
+  left: number,
+  right: number,
+): TableContent {
+  const [first = 0] = rows
+  const line = table.rows[first]?.slice(left, right + 1) ?? []
+  return putBlock(
+    table,
+    rows,
+    left,
+    rows.map((row) => line.map((cell) => carried(cell, row - first, 0))),
+  )
 }
 
 function freshColumn(columns: string[]): string {
   for (const letter of 'ABCDEFGHIJKLMNOPQRSTUVWXYZ') if (!columns.includes(letter)) return letter
   return `Column ${columns.length + 1}`
-}
-
-const collator = new Intl.Collator(undefined, { numeric: true, sensitivity: 'base' })
-
-/** A cell as a number where it is one; the minus of typeset tables counts. */
-const asNumber = (text: string): number => Number(text.trim().replace('−', '-') || Number.NaN)
-
-/** The rows on screen: those that match the filter, in the sorted order, by their index. */
-export function shownRows({ rows, sort, filter }: TableContent): number[] {
-  const wanted = filter?.trim().toLowerCase()
-  const found = [...rows.keys()].filter(
-    (row) => !wanted || rows[row]?.some((cell) => cell.toLowerCase().includes(wanted)),
-  )
-  if (!sort) return found
-  const { column, down } = sort
-  const cell = (row: number) => rows[row]?.[column] ?? ''
-  const compare = (a: number, b: number) => {
-    const difference = asNumber(cell(a)) - asNumber(cell(b))
-    return Number.isNaN(difference) ? collator.compare(cell(a), cell(b)) : difference
-  }
-  // Empty cells stand last, whichever way it is sorted.
-  return found.sort(
-    (a, b) =>
-      Number(cell(a) === '') - Number(cell(b) === '') || (down ? -compare(a, b) : compare(a, b)),
-  )
 }
 
 /** How wide each column wants to be, in characters, from its longest cell near the top. */

@@ -1,6 +1,6 @@
 import type { CellKeyboardEvent, CellKeyDownArgs } from 'react-data-grid'
 import type { Row } from './columns'
-import type { Selection } from './useSelection'
+import { type Extent, NUMBERS, type Place, type Selection } from './useSelection'
 
 const ARROWS: Record<string, readonly [rows: number, columns: number]> = {
   ArrowUp: [-1, 0],
@@ -18,6 +18,10 @@ const CONTROL = {
   'Shift+Enter': 'addColumn',
   Backspace: 'removeRows',
   'Shift+Backspace': 'removeColumns',
+  'Shift+f': 'fillDown',
+  f: 'find',
+  '/': 'filter',
+  'Shift+/': 'filter',
 } as const
 
 export type Edits = Record<(typeof CONTROL)[keyof typeof CONTROL], () => void>
@@ -27,6 +31,10 @@ interface Acts {
   edits: Edits
   selection: Selection
   empty(): void
+  /** Where Ctrl and an arrow go from the cell one is at. */
+  edge(step: readonly [rows: number, columns: number]): Place
+  /** How many rows are shown, and how many columns there are. */
+  extent: Extent
   /** The cell that is typed into is left, downwards where that is to be gone to. */
   leave(to: { row: number; column: number } | null): void
 }
@@ -54,26 +62,40 @@ function pressWithin(
     event.preventGridDefault()
     event.preventDefault()
     args.onClose(true)
-    leave({ row: args.rowIdx + 1, column: args.column.idx })
+    leave({ row: args.rowIdx + 1, column: args.column.idx - NUMBERS })
   }
 }
 
 /** @returns whether the key meant something */
-function pressOn(
-  { edits, selection, empty }: Acts,
-  row: number,
-  { key, shiftKey, ctrlKey, metaKey }: CellKeyboardEvent,
-): boolean {
-  if (ctrlKey || metaKey) {
+function pressOn(acts: Acts, row: number, event: CellKeyboardEvent): boolean {
+  const { edits, selection, empty } = acts
+  const { key, shiftKey, ctrlKey, metaKey } = event
+  const far = ctrlKey || metaKey
+  const to = goneTo(acts, event)
+  if (to && row >= 0) {
+    if (shiftKey) selection.extend(to)
+    else selection.goTo(to)
+  } else if (far) {
     const pressed = `${shiftKey ? 'Shift+' : ''}${key.length === 1 ? key.toLowerCase() : key}`
     if (pressed === 'a') selection.all()
     else if (pressed in CONTROL) edits[CONTROL[pressed as keyof typeof CONTROL]]()
     else return false
-    return true
-  }
-  const step = ARROWS[key]
-  if (shiftKey && step && row >= 0) selection.extendBy(step)
+  } else if (shiftKey && ARROWS[key] && row >= 0) selection.extendBy(ARROWS[key])
   else if (key === 'Delete' || key === 'Backspace') empty()
   else return false
   return true
+}
+
+/** Where the keys go that go further than to the next cell. */
+function goneTo(
+  { selection, edge, extent }: Acts,
+  { key, ctrlKey, metaKey }: CellKeyboardEvent,
+): Place | null {
+  const { active } = selection
+  const far = ctrlKey || metaKey
+  const arrow = ARROWS[key]
+  if (arrow) return far && active.column >= 0 ? edge(arrow) : null
+  if (key === 'Home') return { row: far ? 0 : active.row, column: 0 }
+  if (key !== 'End') return null
+  return { row: far ? Math.max(0, extent.rows - 1) : active.row, column: extent.columns - 1 }
 }

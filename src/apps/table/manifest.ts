@@ -2,7 +2,7 @@ import { Table2 } from 'lucide-react'
 import type { AppManifest } from '../contract'
 import { bytesOf, readTextFile } from '../encoding'
 import { TABLE, type TableContent } from './content'
-import { csvOf, runningCells } from './toCsv'
+import { csvOf, runningCells, workedOut } from './toCsv'
 
 /** Text longer than this is read off the page, in characters. */
 const LARGE = 200_000
@@ -38,6 +38,7 @@ export const table: AppManifest<TableContent> = {
       ways: [
         { label: 'As text, with ’ before them', write: () => csvFile(table, true) },
         { label: 'As they are', write: () => csvFile(table, false) },
+        { label: 'With what they come to', write: () => csvFile(workedOut(table), true) },
       ],
     }
   },

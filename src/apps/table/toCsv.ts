@@ -1,4 +1,7 @@
+import { isFormula } from '@/core/formula/sheet'
+import { PLAIN } from '@/core/formula/value'
 import type { TableContent } from './content'
+import { sheetOf, textAt } from './looking'
 
 /** What a spreadsheet may run: it begins like a formula and is no number. */
 const runs = (cell: string): boolean =>
@@ -18,4 +21,17 @@ export function csvOf(content: TableContent, asText = false): string {
     return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe
   }
   return [content.columns, ...content.rows].map((row) => `${row.map(cell).join(',')}\r\n`).join('')
+}
+
+/** The table with what its formulas come to, where they come to something. */
+export function workedOut(content: TableContent): TableContent {
+  const sheet = sheetOf(content, PLAIN)
+  return {
+    ...content,
+    rows: content.rows.map((cells, row) =>
+      cells.some(isFormula)
+        ? cells.map((_, column) => textAt(content, sheet, PLAIN, row, column))
+        : cells,
+    ),
+  }
 }

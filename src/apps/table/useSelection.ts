@@ -2,7 +2,10 @@ import { type RefObject, useLayoutEffect, useRef, useState } from 'react'
 import type { DataGridHandle } from 'react-data-grid'
 import type { Cells } from './edits'
 
-/** A place on screen: row -1 is the header. */
+/** The grid’s first column is that of the row numbers: those of the table come after it. */
+export const NUMBERS = 1
+
+/** A place on screen: row -1 is the header, column -1 the number of a row, which stands for all of it. */
 export interface Place {
   row: number
   column: number
@@ -21,8 +24,8 @@ export function useSelection(grid: RefObject<DataGridHandle | null>, extent: Ext
   const [anchor, setAnchor] = useState<Place | null>(null)
   const extending = useRef(false)
   const wanted = useRef<Place | null>(null)
-  const show = ({ row, column }: Place) =>
-    grid.current?.setActivePosition({ rowIdx: row, idx: column }, { shouldFocus: true })
+  const show = ({ row, column }: Place, shouldFocus = true) =>
+    grid.current?.setActivePosition({ rowIdx: row, idx: column + NUMBERS }, { shouldFocus })
   // A cell that is only there after the change is gone to then, before the next key comes.
   useLayoutEffect(() => {
     const to = wanted.current
@@ -39,11 +42,16 @@ export function useSelection(grid: RefObject<DataGridHandle | null>, extent: Ext
   return {
     active,
     /** Whether more than the active cell is chosen. */
-    many: anchor !== null,
-    range: rangeOf(active, anchor),
+    many: anchor !== null || active.column < 0,
+    range: rangeOf(active, anchor, extent.columns),
     goTo: (to: Place) => {
       wanted.current = to
       setActive(to)
+    },
+    /** Shows a cell as the one that one is at; the keys stay where they are. */
+    lookAt: (to: Place) => {
+      setActive(to)
+      show(to, false)
     },
     extend: (to: Place) => extend(to),
     all: () => extend({ row: extent.rows - 1, column: extent.columns - 1 }, { row: 0, column: 0 }),
@@ -51,19 +59,19 @@ export function useSelection(grid: RefObject<DataGridHandle | null>, extent: Ext
     extendBy: ([rows, columns]: readonly [number, number]) =>
       extend({
         row: within(active.row + rows, extent.rows),
-        column: within(active.column + columns, extent.columns),
+        column: active.column < 0 ? -1 : within(active.column + columns, extent.columns),
       }),
     /** Gives the keys to the active cell, or the nearest there is. */
     focus: () =>
       show({
         row: within(active.row, extent.rows),
-        column: within(active.column, extent.columns),
+        column: Math.max(-1, Math.min(active.column, extent.columns - 1)),
       }),
-    /** The grid went to a cell. */
-    moved: (row: number, column: number | undefined) => {
+    /** The grid went to a cell of its own counting. */
+    moved: (row: number, index: number | undefined) => {
       if (extending.current) extending.current = false
       else setAnchor(null)
-      if (column !== undefined) setActive({ row, column })
+      if (index !== undefined) setActive({ row, column: index - NUMBERS })
     },
   }
 }
@@ -72,12 +80,13 @@ export type Selection = ReturnType<typeof useSelection>
 
 const within = (at: number, count: number): number => Math.max(0, Math.min(at, count - 1))
 
-function rangeOf(active: Place, anchor: Place | null): Cells {
+function rangeOf(active: Place, anchor: Place | null, columns: number): Cells {
   const other = anchor ?? active
+  const whole = active.column < 0 || other.column < 0
   return {
     top: Math.min(active.row, other.row),
-    left: Math.min(active.column, other.column),
+    left: whole ? 0 : Math.min(active.column, other.column),
     bottom: Math.max(active.row, other.row),
-    right: Math.max(active.column, other.column),
+    right: whole ? columns - 1 : Math.max(active.column, other.column),
   }
 }

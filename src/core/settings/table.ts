@@ -266,6 +266,28 @@ export const SETTINGS = {
     default: 'all',
     choices: { all: 'everywhere', here: 'on this desktop', both: 'both' },
   },
+  numbers: {
+    section: 'Apps',
+    label: 'Numbers are written',
+    help: 'In tables and sums: which of 1,234 and 1.234 is more than a thousand.',
+    words: 'decimal point comma separator thousands format',
+    default: 'browser',
+    choices: { browser: 'as in your language', point: '1,234.5', comma: '1.234,5' },
+  },
+  days: {
+    section: 'Apps',
+    label: 'Dates are written',
+    help: 'In tables and sums. Dates such as 2026-12-31 are always understood.',
+    words: 'date day month year order format',
+    default: 'browser',
+    choices: {
+      browser: 'as in your language',
+      iso: '2026-12-31',
+      dots: '31.12.2026',
+      slashes: '31/12/2026',
+      month: '12/31/2026',
+    },
+  },
   sound: {
     section: 'Page',
     label: 'Play a sound for',

@@ -1,0 +1,74 @@
+import { ContextMenu } from 'radix-ui'
+import type { ReactNode } from 'react'
+
+export interface CellActs {
+  fillDown(): void
+  rowAbove(): void
+  rowBelow(): void
+  columnLeft(): void
+  columnRight(): void
+  removeRows(): void
+  removeColumns(): void
+  onlyThese(): void
+  sort(down: boolean): void
+  firstStays(): void
+}
+
+/** What can be done where one is, by a push with the other button or the key for menus. */
+export function CellMenu({
+  acts,
+  firstStays,
+  children,
+}: {
+  acts: CellActs
+  /** Whether the first column stays in sight. */
+  firstStays: boolean
+  children: ReactNode
+}) {
+  return (
+    <ContextMenu.Root>
+      <ContextMenu.Trigger asChild>{children}</ContextMenu.Trigger>
+      <ContextMenu.Portal>
+        <section aria-label="Menu">
+          <ContextMenu.Content className="menu" collisionPadding={8}>
+            <Item label="Fill down" keys="Ctrl+Shift+F" onSelect={acts.fillDown} />
+            <Item label="Only rows with this" onSelect={acts.onlyThese} />
+            <Seam />
+            <Item label="Sort up by this column" onSelect={() => acts.sort(false)} />
+            <Item label="Sort down by this column" onSelect={() => acts.sort(true)} />
+            <ContextMenu.CheckboxItem
+              className="menu-item"
+              checked={firstStays}
+              onSelect={acts.firstStays}
+            >
+              First column stays in sight
+              <ContextMenu.ItemIndicator className="ml-auto pl-6">✓</ContextMenu.ItemIndicator>
+            </ContextMenu.CheckboxItem>
+            <Seam />
+            <Item label="Row above" onSelect={acts.rowAbove} />
+            <Item label="Row below" keys="Ctrl+Enter" onSelect={acts.rowBelow} />
+            <Item label="Column at the left" onSelect={acts.columnLeft} />
+            <Item label="Column at the right" keys="Ctrl+Shift+Enter" onSelect={acts.columnRight} />
+            <Item label="Remove these rows" keys="Ctrl+Backspace" onSelect={acts.removeRows} />
+            <Item
+              label="Remove these columns"
+              keys="Ctrl+Shift+Backspace"
+              onSelect={acts.removeColumns}
+            />
+          </ContextMenu.Content>
+        </section>
+      </ContextMenu.Portal>
+    </ContextMenu.Root>
+  )
+}
+
+const Seam = () => <ContextMenu.Separator className="my-1 border-seam border-t" />
+
+function Item({ label, keys, onSelect }: { label: string; keys?: string; onSelect(): void }) {
+  return (
+    <ContextMenu.Item className="menu-item" onSelect={onSelect}>
+      {label}
+      {keys ? <kbd className="ml-auto pl-6 font-mono text-[11px] text-soft">{keys}</kbd> : null}
+    </ContextMenu.Item>
+  )
+}

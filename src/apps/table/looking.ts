@@ -1,0 +1,154 @@
+import { Sheet } from '@/core/formula/sheet'
+import {
+  compareValues,
+  dayNumber,
+  type Forms,
+  readValue,
+  type Value,
+  writeValue,
+} from '@/core/formula/value'
+import type { TableContent } from './content'
+
+/** How a table is looked at: which rows are shown, in which order. */
+
+/** What the cells of a table come to today. */
+export function sheetOf({ rows, columns }: TableContent, forms: Forms): Sheet {
+  const now = new Date()
+  const today = dayNumber(now.getFullYear(), now.getMonth() + 1, now.getDate()) ?? 0
+  return new Sheet(rows, columns.length, forms, today)
+}
+
+/** What a cell shows: what it comes to, or why it comes to nothing. */
+export function textAt(
+  { rows }: Pick<TableContent, 'rows'>,
+  sheet: Sheet,
+  forms: Forms,
+  row: number,
+  column: number,
+): string {
+  const text = rows[row]?.[column] ?? ''
+  if (!text.startsWith('=')) return text
+  const worked = sheet.at(row, column)
+  if ('problem' in worked) return worked.problem
+  return writeValue(worked.value, forms)
+}
+
+const OPERATORS = ['<=', '>=', '<>', '=', '<', '>', ':'] as const
+
+/** What the cells of one column have to be. */
+export interface Clause {
+  column: number
+  operator: (typeof OPERATORS)[number]
+  wanted: string
+}
+
+/**
+ * A filter that speaks of columns, such as “station: kestrel”, “new cm > 10” or several with “and” between.
+ * @returns null where it does not: then it is a text that any cell may have
+ */
+export function clausesOf(filter: string, columns: string[]): Clause[] | null {
+  const clauses: Clause[] = []
+  for (const part of filter.split(/\s+and\s+/i)) {
+    const clause = clauseOf(part, columns)
+    if (!clause) return null
+    clauses.push(clause)
+  }
+  return clauses
+}
+
+function clauseOf(part: string, columns: string[]): Clause | null {
+  const [, name = '', operator, wanted = ''] =
+    /^(.+?)\s*(<=|>=|<>|=|<|>|:)\s*(.*)$/.exec(part) ?? []
+  const column = columns.findIndex((one) => one.toLowerCase() === name.trim().toLowerCase())
+  return column < 0 ? null : { column, operator: operator as Clause['operator'], wanted }
+}
+
+function fits({ operator, wanted }: Clause, text: string, value: Value, forms: Forms): boolean {
+  if (operator === ':') return text.toLowerCase().includes(wanted.toLowerCase())
+  const compared = readValue(wanted, forms)
+  if (typeof compared !== typeof value) return operator === '<>'
+  const difference = compareValues(value, compared)
+  if (operator === '=') return difference === 0
+  if (operator === '<>') return difference !== 0
+  if (operator === '<') return difference < 0
+  if (operator === '<=') return difference <= 0
+  return operator === '>' ? difference > 0 : difference >= 0
+}
+
+/** The rows on screen: those that match the filter, in the sorted order, by their index. */
+export function shownRows(table: TableContent, sheet: Sheet, forms: Forms): number[] {
+  const { rows, columns, sort, filter } = table
+  const wanted = filter?.trim().toLowerCase()
+  const clauses = wanted ? clausesOf(filter?.trim() ?? '', columns) : null
+  const value = (row: number, column: number): Value => {
+    const worked = sheet.at(row, column)
+    return 'value' in worked ? worked.value : worked.problem
+  }
+  const text = (row: number, column: number) => textAt(table, sheet, forms, row, column)
+  const matches = (row: number) => {
+    if (!wanted) return true
+    if (!clauses)
+      return columns.some((_, column) => text(row, column).toLowerCase().includes(wanted))
+    return clauses.every((clause) =>
+      fits(clause, text(row, clause.column), value(row, clause.column), forms),
+    )
+  }
+  const found = [...rows.keys()].filter(matches)
+  if (!sort) return found
+  const keys = new Map(found.map((row) => [row, value(row, sort.column)]))
+  const by = (row: number) => keys.get(row) ?? ''
+  // Empty cells stand last, whichever way it is sorted.
+  return found.sort(
+    (a, b) =>
+      Number(by(a) === '') - Number(by(b) === '') ||
+      compareValues(by(a), by(b)) * (sort.down ? -1 : 1),
+  )
+}
+
+/** What the numbers in some cells come to. */
+export interface Figures {
+  count: number
+  sum: number
+  average: number
+  least: number
+  most: number
+}
+
+/** @returns null where there are fewer than two numbers */
+export function figuresOf(values: Iterable<Value>): Figures | null {
+  const figures = {
+    count: 0,
+    sum: 0,
+    least: Number.POSITIVE_INFINITY,
+    most: Number.NEGATIVE_INFINITY,
+  }
+  for (const value of values) {
+    if (typeof value !== 'number') continue
+    figures.count++
+    figures.sum += value
+    figures.least = Math.min(figures.least, value)
+    figures.most = Math.max(figures.most, value)
+  }
+  return figures.count < 2 ? null : { ...figures, average: figures.sum / figures.count }
+}
+
+/** Where Ctrl and an arrow go: to the end of what is filled, or to where something is again. */
+export function edgeFrom(
+  filled: (at: number) => boolean,
+  from: number,
+  step: 1 | -1,
+  count: number,
+): number {
+  const last = step > 0 ? count - 1 : 0
+  if (from === last || count === 0) return Math.max(0, from)
+  let at = from + step
+  const through = filled(Math.max(0, from)) && filled(at)
+  while (at !== last && filled(at + (through ? step : 0)) === through) at += step
+  return at
+}
+
+/** A filter for the rows that have a text in a column, beside what is asked for already. */
+export function onlyWith({ columns, filter }: TableContent, column: number, text: string): string {
+  const clause = `${columns[column]} = ${text}`
+  return filter && clausesOf(filter, columns) ? `${filter} and ${clause}` : clause
+}
