@@ -33,8 +33,14 @@ export interface AppManifest<Content = unknown> extends AppFacts {
   read?(file: File, working: Working): Promise<Content | OpensIn>
   /** Turns content into a file to keep on the computer. */
   write?(content: Content, title: string): Blob
-  /** Where there is more than one way to write a content: why, and the ways. */
-  writes?(content: Content): { why: string; ways: { label: string; write(): Blob }[] } | null
+  /**
+   * Where there is more than one way to write a content: why, and the ways.
+   * @param now in milliseconds since 1970
+   */
+  writes?(
+    content: Content,
+    now: number,
+  ): { why: string; ways: { label: string; write(): Blob }[] } | null
   /** What `write` leaves out, to follow what was exported; null where it is nothing. */
   leavesOut?(content: Content): string | null
   /** Extension of the files `write` makes. */

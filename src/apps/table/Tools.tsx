@@ -76,7 +76,7 @@ export function Tools({
         <ListFilter size={14} aria-hidden />
         <input
           ref={filter}
-          title={`Filter rows, Ctrl+/: a text, or “${table.columns[0]}: text”, “${table.columns.at(-1)} > 5”, several with “and”`}
+          title={`Ctrl+/: a text, or “${table.columns[0]}: text”, “${table.columns.at(-1)} > 5”`}
           className="w-24 min-w-0 border-seam border-b border-dashed bg-transparent text-ink"
           aria-label="Filter rows"
           placeholder="filter"

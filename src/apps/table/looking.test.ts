@@ -5,7 +5,7 @@ import { readCsv } from './csv'
 import { edgeFrom, figuresOf, onlyWith, sheetOf, shownRows } from './looking'
 import { csvOf, workedOut } from './toCsv'
 
-const rowsOf = (table: TableContent): number[] => shownRows(table, sheetOf(table, PLAIN), PLAIN)
+const rowsOf = (table: TableContent): number[] => shownRows(table, sheetOf(table, PLAIN, 0), PLAIN)
 
 const cell = fc.oneof(
   fc.constantFrom('', 'NW 34', '−5.1', '-7', '12', '118', 'Tarn'),
@@ -112,7 +112,7 @@ test('Ctrl and an arrow go to the end of what is filled, or to where something i
 
 test('formulas are the same after CSV and back; worked out they are what they come to', () => {
   expect(readCsv(csvOf(SNOW))).toEqual(SNOW)
-  expect(workedOut(SNOW).rows.map((cells) => cells[3])).toEqual([
+  expect(workedOut(SNOW, 0).rows.map((cells) => cells[3])).toEqual([
     '18',
     '0',
     '“Kestrel Ridge” is not a number',

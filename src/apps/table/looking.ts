@@ -11,10 +11,17 @@ import type { TableContent } from './content'
 
 /** How a table is looked at: which rows are shown, in which order. */
 
-/** What the cells of a table come to today. */
-export function sheetOf({ rows, columns }: TableContent, forms: Forms): Sheet {
-  const now = new Date()
-  const today = dayNumber(now.getFullYear(), now.getMonth() + 1, now.getDate()) ?? 0
+/**
+ * What the cells of a table come to.
+ * @param now in milliseconds since 1970
+ */
+export function sheetOf(
+  { rows, columns }: Pick<TableContent, 'rows' | 'columns'>,
+  forms: Forms,
+  now: number,
+): Sheet {
+  const date = new Date(now)
+  const today = dayNumber(date.getFullYear(), date.getMonth() + 1, date.getDate()) ?? 0
   return new Sheet(rows, columns.length, forms, today)
 }
 

@@ -30,7 +30,7 @@ export const table: AppManifest<TableContent> = {
     return { ...content, ...written }
   },
   write: (content) => csvFile(content, false),
-  writes: (table) => {
+  writes: (table, now) => {
     const count = runningCells(table)
     if (count === 0) return null
     return {
@@ -38,7 +38,7 @@ export const table: AppManifest<TableContent> = {
       ways: [
         { label: 'As text, with ’ before them', write: () => csvFile(table, true) },
         { label: 'As they are', write: () => csvFile(table, false) },
-        { label: 'With what they come to', write: () => csvFile(workedOut(table), true) },
+        { label: 'With what they come to', write: () => csvFile(workedOut(table, now), true) },
       ],
     }
   },

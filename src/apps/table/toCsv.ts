@@ -24,8 +24,8 @@ export function csvOf(content: TableContent, asText = false): string {
 }
 
 /** The table with what its formulas come to, where they come to something. */
-export function workedOut(content: TableContent): TableContent {
-  const sheet = sheetOf(content, PLAIN)
+export function workedOut(content: TableContent, now: number): TableContent {
+  const sheet = sheetOf(content, PLAIN, now)
   return {
     ...content,
     rows: content.rows.map((cells, row) =>

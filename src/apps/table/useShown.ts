@@ -1,12 +1,17 @@
 import { useMemo, useRef } from 'react'
 import type { Sheet } from '@/core/formula/sheet'
 import type { Forms } from '@/core/formula/value'
+import { useShelf } from '@/store/useShelf'
 import type { TableContent } from './content'
 import { sheetOf, shownRows } from './looking'
 
 /** What the cells of a table come to. */
 export function useSheet({ rows, columns }: TableContent, forms: Forms): Sheet {
-  return useMemo(() => sheetOf({ rows, columns }, forms), [rows, columns, forms])
+  const shelf = useShelf()
+  return useMemo(
+    () => sheetOf({ rows, columns }, forms, shelf.clock()),
+    [rows, columns, forms, shelf],
+  )
 }
 
 interface Last {

@@ -72,7 +72,7 @@ async function begin(
     return null
   }
   const shown = app.contents && asContent(app.contents, shownContent(content))
-  const ways = app.writes?.(shown) ?? null
+  const ways = app.writes?.(shown, shelf.clock()) ?? null
   if (!ways) give(shelf, known, app.write(shown, known.title), shown)
   return ways
 }
