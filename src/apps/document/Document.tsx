@@ -9,9 +9,10 @@ import type { DocumentId } from '@/core/model/ids'
 import { asksToFind } from '@/parts/finding'
 import { LongText } from '@/parts/LongText'
 import { isLong } from '@/parts/longParts'
+import { asksToPrint, print } from '@/parts/print'
 import { onContent, shownContent, useContentPart } from '@/store/documents/documents'
 import type { Shelf } from '@/store/shelf'
-import { useShelf } from '@/store/useShelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { asContent } from '../contents'
 import type { AppProps } from '../contract'
 import { shownNow, useShownContent } from '../useContents'
@@ -19,11 +20,15 @@ import { tellCaret } from './caret'
 import { Chords } from './chords'
 import { DOCUMENT } from './content'
 import { Finding, Search } from './Finding'
+import { LinkBar, openAddress } from './LinkBar'
 import { picture } from './Picture'
-import { insertPicture, isPicture, openReference, taken } from './references'
+import { pastedMarkdown } from './pasted'
+import { insertPicture, isPicture, taken } from './references'
 import { schemaOf } from './schema'
 import { Tools } from './Tools'
 import { Tab } from './tab'
+import { useNaming } from './useNaming'
+import { Words } from './Words'
 import { Writing } from './writing'
 
 /** Rich text, kept as Markdown. */
@@ -49,7 +54,10 @@ const extensions = [...schemaOf(picture), Tab, Chords, Steps, Search]
 function Editable({ id }: { id: DocumentId }) {
   const shelf = useShelf()
   const [writing] = useState(() => new Writing(shelf, id, shownNow(shelf, DOCUMENT, id).markdown))
-  const [finding, setFinding] = useState(false)
+  // What is open above the text.
+  const [bar, setBar] = useState<'find' | 'link' | null>(null)
+  const [outlined, setOutlined] = useState(false)
+  const comfortable = useArrangement(({ settings }) => settings.lines === 'comfortable')
   const editor = useEditor({
     extensions,
     content: writing.begins,
@@ -67,23 +75,27 @@ function Editable({ id }: { id: DocumentId }) {
         'data-autofocus': '',
       },
       handleDOMEvents: { keydown: tellCaret, focus: placeCaret },
-      handleKeyDown: (_view, event) => {
-        if (!asksToFind(event)) return false
-        setFinding(true)
+      handleKeyDown: (view, event) => {
+        if (asksToFind(event)) setBar('find')
+        else if (asksToPrint(event)) printText(shelf, id, view.dom)
+        else if (isControl(event, 'k')) setBar('link')
+        else if (isControl(event, 'Shift+o')) setOutlined(true)
+        else return false
         return true
       },
       handleClickOn: (_view, _position, _node, _at, event) => followed(shelf, event),
-      handlePaste: (view, event) =>
-        taken(
-          shelf,
-          view,
-          event.clipboardData?.getData('text/plain') ?? '',
-          view.state.selection.from,
-        ),
+      handlePaste: (view, event) => {
+        const data = event.clipboardData
+        const at = view.state.selection.from
+        if (taken(shelf, view, data?.getData('text/plain') ?? '', at)) return true
+        const pictures = data?.types.includes('text/plain') ? [] : picturesIn(data)
+        for (const file of pictures) void insertPicture(shelf, view, file, at)
+        return pictures.length > 0 || pastedMarkdown(view, data)
+      },
       handleDrop: (view, event) => {
         const at = view.posAtCoords({ left: event.clientX, top: event.clientY })?.pos
         const text = event.dataTransfer?.getData('text/plain') ?? ''
-        const pictures = [...(event.dataTransfer?.files ?? [])].filter(isPicture)
+        const pictures = picturesIn(event.dataTransfer)
         if (at === undefined) return false
         if (pictures.length === 0) return taken(shelf, view, text, at)
         // Else the desktop would open them in windows.
@@ -96,6 +108,7 @@ function Editable({ id }: { id: DocumentId }) {
     onUnmount: () => writing.unmount(),
     onUpdate: () => writing.typed(),
   })
+  useNaming(editor, id)
   useEffect(() => {
     let shown = true
     // Whoever changes it is in the middle of that.
@@ -109,10 +122,21 @@ function Editable({ id }: { id: DocumentId }) {
   }, [writing, shelf, id])
   return (
     <>
-      <Tools editor={editor} onFind={() => setFinding(true)} />
-      {editor && finding ? <Finding editor={editor} onClose={() => setFinding(false)} /> : null}
-      <EditorContent editor={editor} className="min-h-0 flex-1 overflow-auto" />
-      {editor ? null : <span data-coming="" />}
+      <Tools
+        editor={editor}
+        outlined={outlined}
+        onOutline={setOutlined}
+        onFind={() => setBar('find')}
+        onLink={() => setBar('link')}
+        onPrint={() => editor && printText(shelf, id, editor.view.dom)}
+      />
+      {editor && bar === 'find' ? <Finding editor={editor} onClose={() => setBar(null)} /> : null}
+      {editor && bar === 'link' ? <LinkBar editor={editor} onClose={() => setBar(null)} /> : null}
+      <EditorContent
+        editor={editor}
+        className={`min-h-0 flex-1 overflow-auto ${comfortable ? 'measured' : ''}`}
+      />
+      {editor ? <Words editor={editor} /> : <span data-coming="" />}
     </>
   )
 }
@@ -124,12 +148,17 @@ const placeCaret = (view: EditorView): void => view.focus()
 function followed(shelf: Shelf, event: MouseEvent): boolean {
   const link = (event.target as Element).closest('a')
   const address = link?.getAttribute('href') ?? ''
-  if (address.startsWith('kite:')) {
-    event.preventDefault()
-    openReference(shelf, address)
-    return true
-  }
-  if (!link || !(event.ctrlKey || event.metaKey)) return false
-  window.open(address, '_blank', 'noopener,noreferrer')
+  const follows = address.startsWith('kite:') || event.ctrlKey || event.metaKey
+  if (!link || !follows) return false
+  event.preventDefault()
+  openAddress(shelf, address)
   return true
 }
+
+const picturesIn = (data: DataTransfer | null): File[] => [...(data?.files ?? [])].filter(isPicture)
+
+const printText = (shelf: Shelf, id: DocumentId, text: Element): void =>
+  print(text, shelf.state().documents[id]?.title ?? '')
+
+const isControl = ({ key, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent, wanted: string) =>
+  (ctrlKey || metaKey) && !altKey && `${shiftKey ? 'Shift+' : ''}${key.toLowerCase()}` === wanted

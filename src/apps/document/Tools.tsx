@@ -3,11 +3,15 @@ import { type Editor, useEditorState } from '@tiptap/react'
 import {
   Bold,
   Code,
-  Heading,
+  Heading1,
+  Heading2,
+  Heading3,
   Italic,
+  Link,
   List,
   ListChecks,
   ListOrdered,
+  Printer,
   Quote,
   Redo2,
   Search as SearchIcon,
@@ -15,21 +19,46 @@ import {
   Undo2,
 } from 'lucide-react'
 import { Tool } from '@/parts/Tool'
+import { Outline } from './Outline'
+
+const HEADINGS = [
+  [1, Heading1],
+  [2, Heading2],
+  [3, Heading3],
+] as const
 
 /** How the text is styled, above it. Every one of them is on a key as well. */
-export function Tools({ editor, onFind }: { editor: Editor | null; onFind(): void }) {
+export function Tools({
+  editor,
+  outlined,
+  onOutline,
+  onFind,
+  onLink,
+  onPrint,
+}: {
+  editor: Editor | null
+  /** Whether the headings are listed. */
+  outlined: boolean
+  onOutline(open: boolean): void
+  onFind(): void
+  onLink(): void
+  onPrint(): void
+}) {
   const now = useEditorState({ editor, selector: ({ editor: one }) => stateOf(one) })
   const run = () => editor?.chain().focus()
   return (
     <div className="bar" role="toolbar" aria-label="Text style">
-      <Tool
-        label="Heading"
-        keys="Ctrl+Shift+2"
-        on={now?.heading}
-        onClick={() => run()?.toggleHeading({ level: 2 }).run()}
-      >
-        <Heading size={15} />
-      </Tool>
+      {HEADINGS.map(([level, Sign]) => (
+        <Tool
+          key={level}
+          label={`Heading ${level}`}
+          keys={`Ctrl+Shift+${level}`}
+          on={now?.heading === level}
+          onClick={() => run()?.toggleHeading({ level }).run()}
+        >
+          <Sign size={15} />
+        </Tool>
+      ))}
       <Tool label="Bold" keys="Ctrl+B" on={now?.bold} onClick={() => run()?.toggleBold().run()}>
         <Bold size={15} />
       </Tool>
@@ -83,8 +112,31 @@ export function Tools({ editor, onFind }: { editor: Editor | null; onFind(): voi
       >
         <Table2 size={15} />
       </Tool>
+      <Tool label="Link" keys="Ctrl+K" on={now?.link} onClick={onLink}>
+        <Link size={15} />
+      </Tool>
+      {now?.language === null ? null : (
+        <input
+          aria-label="Language of the code"
+          placeholder="language"
+          className="field min-h-7 w-24 font-mono text-[12px]"
+          value={now?.language ?? ''}
+          onChange={(event) =>
+            editor?.commands.updateAttributes('codeBlock', {
+              language: event.target.value.replace(/\s/g, '') || null,
+            })
+          }
+          onKeyDown={(event) => {
+            if (event.key === 'Enter' || event.key === 'Escape') editor?.view.focus()
+          }}
+        />
+      )}
       {now?.table ? <TableTools run={run} /> : null}
       <span className="ml-auto flex">
+        {editor ? <Outline editor={editor} open={outlined} onOpen={onOutline} /> : null}
+        <Tool label="Print" keys="Ctrl+P" onClick={onPrint}>
+          <Printer size={15} />
+        </Tool>
         <Tool label="Find and replace" keys="Ctrl+F" onClick={onFind}>
           <SearchIcon size={15} />
         </Tool>
@@ -125,7 +177,11 @@ function TableTools({ run }: { run(): ReturnType<Editor['chain']> | undefined })
 }
 
 const stateOf = (editor: Editor | null) => ({
-  heading: editor?.isActive('heading') ?? false,
+  heading: editor?.isActive('heading') ? Number(editor.getAttributes('heading').level) : 0,
+  link: editor?.isActive('link') ?? false,
+  language: editor?.isActive('codeBlock')
+    ? String(editor.getAttributes('codeBlock').language ?? '')
+    : null,
   bold: editor?.isActive('bold') ?? false,
   italic: editor?.isActive('italic') ?? false,
   code: editor?.isActive('code') ?? false,

@@ -12,12 +12,14 @@ export const Chords = Extension.create({
   name: 'chords',
   priority: 1000,
   addKeyboardShortcuts() {
-    const heading = (level: 1 | 2) => () => this.editor.commands.toggleHeading({ level })
+    const heading = (level: 1 | 2 | 3) => () => this.editor.commands.toggleHeading({ level })
     const none = [0, 1, 2, 3, 4, 5, 6, 'c'].map((key) => [`Mod-Alt-${key}`, () => true] as const)
     return {
       ...Object.fromEntries(none),
       'Mod-Shift-1': heading(1),
       'Mod-Shift-2': heading(2),
+      'Mod-Shift-3': heading(3),
+      'Mod-Shift-0': () => this.editor.commands.setParagraph(),
       'Mod-End': () => afterLast(this.editor.view),
     }
   },
@@ -44,6 +46,6 @@ function afterLast(view: EditorView): boolean {
 }
 
 /** Undo takes what comes from now on by itself. */
-function apart(view: EditorView): void {
+export function apart(view: EditorView): void {
   if (!view.isDestroyed) view.dispatch(closeHistory(view.state.tr))
 }

@@ -1,6 +1,9 @@
 import { object, string } from 'yup'
 import { type Contents, text } from '../contents'
 
+/** What a document is called until it has a heading or is given a name. */
+export const UNTITLED = 'New document'
+
 /** Content of a document: Markdown. */
 export interface DocumentContent {
   markdown: string

@@ -2,7 +2,7 @@ import { FileText } from 'lucide-react'
 import { isLong } from '@/parts/longParts'
 import { type AppManifest, OpensIn } from '../contract'
 import { bytesOf, readTextFile } from '../encoding'
-import { DOCUMENT, type DocumentContent } from './content'
+import { DOCUMENT, type DocumentContent, UNTITLED } from './content'
 
 /** How many pictures a text shows that are documents of the shelf. */
 const picturesIn = (markdown: string): number => markdown.match(/!\[[^\]]*\]\(kite:/g)?.length ?? 0
@@ -11,7 +11,7 @@ export const document: AppManifest<DocumentContent> = {
   id: 'document',
   name: 'Document',
   plural: 'documents',
-  untitled: 'New document',
+  untitled: UNTITLED,
   glyph: FileText,
   width: 480,
   height: 520,

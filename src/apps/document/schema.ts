@@ -3,6 +3,7 @@ import Image from '@tiptap/extension-image'
 import { TaskItem, TaskList } from '@tiptap/extension-list'
 import { Table, TableCell, TableHeader, TableRow } from '@tiptap/extension-table'
 import StarterKit from '@tiptap/starter-kit'
+import { isAllowedUri, linksItself } from './addresses'
 
 /** What the editor does not know: shown, and kept word for word. */
 const Raw = Node.create({
@@ -43,7 +44,12 @@ const Written = Extension.create({
 /** Everything a document can hold; pictures are drawn by what is given. */
 export const schemaOf = (picture: AnyExtension = Image): AnyExtension[] => [
   StarterKit.configure({
-    link: { openOnClick: false, autolink: false, protocols: ['kite'], isAllowedUri },
+    link: {
+      openOnClick: false,
+      protocols: ['kite'],
+      isAllowedUri,
+      shouldAutoLink: linksItself,
+    },
     underline: false,
     // A document that is only looked at stays as it is.
     trailingNode: false,
@@ -61,9 +67,3 @@ export const schemaOf = (picture: AnyExtension = Image): AnyExtension[] => [
   Raw,
   Written,
 ]
-
-/** Addresses a link may have: of the web, of mail, of a document of the shelf, or beside it. */
-function isAllowedUri(address: string | undefined): boolean {
-  const scheme = /^\s*([a-z][a-z0-9+.-]*):/i.exec(address ?? '')?.[1]?.toLowerCase()
-  return scheme === undefined || ['http', 'https', 'mailto', 'kite'].includes(scheme)
-}

@@ -216,7 +216,8 @@ export class Together {
   /** Puts steps that all agree on below what was typed here and is not taken. */
   private put(by: string | number, steps: readonly Step[]): void {
     const change = received(this.typing.state, by, steps)
-    if (steps.length > 0) this.typing.dispatch(change.setMeta('preventUpdate', true))
+    if (steps.length > 0)
+      this.typing.dispatch(change.setMeta('preventUpdate', true).setMeta('preventAutolink', true))
     if (!sendableSteps(this.typing.state)) {
       this.stop()
       return

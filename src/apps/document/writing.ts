@@ -103,7 +103,8 @@ export class Writing {
       const { tr } = view.state
       // Only what is other, so that the caret stays where it is.
       for (const step of stepsBetween(tr.doc, next)) tr.step(step)
-      if (tr.docChanged) view.dispatch(tr.setMeta('preventUpdate', true))
+      if (tr.docChanged)
+        view.dispatch(tr.setMeta('preventUpdate', true).setMeta('preventAutolink', true))
     }
     this.origin = new Origin(blocks, next.eq(view.state.doc) ? view.state.doc : next)
     this.together.offer()

@@ -266,6 +266,14 @@ export const SETTINGS = {
     default: 'all',
     choices: { all: 'everywhere', here: 'on this desktop', both: 'both' },
   },
+  lines: {
+    section: 'Apps',
+    label: 'Lines of a document',
+    help: 'Comfortable lines have some eighty letters, in the middle of a wide window.',
+    words: 'width measure text column reading',
+    default: 'comfortable',
+    choices: { comfortable: 'comfortable to read', window: 'as wide as the window' },
+  },
   numbers: {
     section: 'Apps',
     label: 'Numbers are written',

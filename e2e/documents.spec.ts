@@ -1,0 +1,120 @@
+import type { Locator } from '@playwright/test'
+import { expect, type ShelfPage, test } from './shelf'
+
+async function begin(shelf: ShelfPage): Promise<Locator> {
+  await shelf.open('shelf')
+  await shelf.press('Alt+1')
+  const text = shelf.page.locator('[data-app=document] [contenteditable=true]')
+  await expect(text).toBeFocused()
+  return text
+}
+
+const titles = async (shelf: ShelfPage): Promise<string[]> =>
+  Object.values((await shelf.state()).documents).map(({ title }) => title)
+
+const paste = (text: Locator, data: Record<string, string>) =>
+  text.evaluate((element, given) => {
+    const clipboardData = new DataTransfer()
+    for (const [type, value] of Object.entries(given)) clipboardData.setData(type, value)
+    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }))
+  }, data)
+
+test('a document is named by its heading until it has a name; addresses and titles are links', async ({
+  shelf,
+  page,
+}) => {
+  const text = await begin(shelf)
+  await page.keyboard.type('# Snow diary')
+  await expect.poll(() => titles(shelf)).toEqual(['Snow diary'])
+  await shelf.press('Enter')
+  await page.keyboard.type('Read https://example.org/snow first, not north.md today')
+  await expect(text.getByRole('link')).toHaveCount(1)
+  await expect(text.getByRole('link')).toHaveAttribute('href', 'https://example.org/snow')
+  // A link to another document by its title, on the word that is chosen.
+  await shelf.press('Alt+2')
+  await expect(page.locator('[data-app=table] [role=gridcell]').first()).toBeVisible()
+  await shelf.press('Alt+1')
+  await expect(text).toBeFocused()
+  await shelf.press('Control+Shift+ArrowLeft', 'Control+k')
+  const field = page
+    .getByRole('textbox', { name: 'Address or title' })
+    .or(page.getByRole('combobox', { name: 'Address or title' }))
+  await expect(field).toBeFocused()
+  await page.keyboard.type('javascript:alert(1)')
+  await shelf.press('Enter')
+  await expect(page.getByText('Links lead to the web')).toBeVisible()
+  await field.fill('new table')
+  await shelf.press('Enter')
+  await expect(text).toBeFocused()
+  await expect(text.getByRole('link', { name: 'today' })).toHaveAttribute('href', /^kite:/)
+  await text.getByRole('link', { name: 'today' }).click()
+  await expect(page.locator('[data-app=table][data-focused]')).toBeVisible()
+  // A name given by hand stays.
+  await shelf.press('Alt+1')
+  await expect(text).toBeFocused()
+  await shelf.run('document.set', {
+    document: Object.keys((await shelf.state()).documents)[0],
+    title: 'Mine',
+  })
+  await shelf.drawn()
+  await shelf.press('Control+Home')
+  await page.keyboard.type('The ')
+  await expect(text.locator('h1')).toHaveText('The Snow diary')
+  await expect(page.locator('[data-app=document]').getByText(/^1\d words$/)).toBeVisible()
+  expect(await titles(shelf)).toContain('Mine')
+  await shelf.reload()
+  await expect(text.getByRole('link')).toHaveCount(2)
+})
+
+test('Markdown and pictures from other programs are pasted as what they are; headings are gone to', async ({
+  shelf,
+  page,
+}) => {
+  const text = await begin(shelf)
+  await paste(text, {
+    'text/plain':
+      '# Ridge\n\n- wax\n- pack\n\n## Valley\n\n| a | b |\n| --- | --- |\n| 1 | 2 |\n\nThe end',
+  })
+  await expect(text.locator('h1')).toHaveText('Ridge')
+  await expect(text.locator('li')).toHaveCount(2)
+  await expect(text.locator('td')).toHaveCount(2)
+  await shelf.press('Control+z')
+  await expect(text.locator('h1')).toHaveCount(0)
+  await shelf.press('Control+Shift+z')
+  await shelf.press('Control+Shift+o')
+  await expect(page.getByRole('menuitem', { name: 'Valley' })).toBeVisible()
+  await shelf.press('ArrowDown', 'Enter')
+  await expect(text).toBeFocused()
+  await page.keyboard.type('The ')
+  await expect(text.locator('h2')).toHaveText('The Valley')
+  // A picture from the clipboard is kept in the shelf.
+  await text.evaluate(async (element) => {
+    const canvas = new OffscreenCanvas(4, 4)
+    canvas.getContext('2d')?.fillRect(0, 0, 4, 4)
+    const file = new File([await canvas.convertToBlob()], 'pit.png', { type: 'image/png' })
+    const clipboardData = new DataTransfer()
+    clipboardData.items.add(file)
+    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }))
+  })
+  await expect(text.locator('img')).toHaveAttribute('src', /^data:image\/png/)
+  await shelf.reload()
+  await expect(text.locator('img')).toHaveAttribute('src', /^data:image\/png/)
+})
+
+test('a document is printed alone', async ({ shelf, page }) => {
+  await begin(shelf)
+  await page.keyboard.type('# On paper')
+  await expect.poll(() => titles(shelf)).toEqual(['On paper'])
+  await page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-asked-to-print', document.title)
+  })
+  await shelf.press('Control+p')
+  await expect(page.locator('body')).toHaveAttribute('data-asked-to-print', 'On paper')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.locator('#printed h1')).toBeVisible()
+  await expect(page.locator('#desktop')).toBeHidden()
+  await page.evaluate(() => dispatchEvent(new Event('afterprint')))
+  await page.emulateMedia({ media: null })
+  await expect(page.locator('#printed')).toHaveCount(0)
+  await expect(page.locator('#desktop')).toBeVisible()
+})

@@ -1,0 +1,44 @@
+import type { Editor } from '@tiptap/react'
+import { useEffect, useState } from 'react'
+import { counted } from './words'
+
+/** How long nothing is typed until words are counted, in milliseconds: no letter waits for it. */
+const QUIET = 400
+
+/** How many words there are, and how many of them are chosen. */
+export function Words({ editor }: { editor: Editor }) {
+  const [count, setCount] = useState({ all: 0, chosen: 0 })
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout>
+    const look = () => {
+      clearTimeout(timer)
+      timer = setTimeout(() => {
+        if (editor.isDestroyed) return
+        const { doc, selection } = editor.state
+        const text = (from: number, to: number) => doc.textBetween(from, to, '\n', ' ')
+        setCount({
+          all: counted(text(0, doc.content.size)),
+          chosen: selection.empty ? 0 : counted(text(selection.from, selection.to)),
+        })
+      }, QUIET)
+    }
+    look()
+    editor.on('update', look)
+    editor.on('selectionUpdate', look)
+    return () => {
+      clearTimeout(timer)
+      editor.off('update', look)
+      editor.off('selectionUpdate', look)
+    }
+  }, [editor])
+  const { all, chosen } = count
+  const words = all === 1 ? 'word' : 'words'
+  return (
+    <p className="min-h-6 border-seam border-t border-dashed px-2.5 py-0.5 text-right font-mono text-[11px] text-soft">
+      {chosen ? `${NUMBER.format(chosen)} of ` : ''}
+      {NUMBER.format(all)} {words}
+    </p>
+  )
+}
+
+const NUMBER = new Intl.NumberFormat()

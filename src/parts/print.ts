@@ -1,0 +1,32 @@
+/**
+ * Prints an element alone, as it is laid out on paper.
+ * @param title what the browser calls the file or the page
+ */
+export function print(element: Element, title: string): void {
+  const sheet = document.createElement('section')
+  sheet.id = 'printed'
+  sheet.setAttribute('aria-hidden', 'true')
+  sheet.append(element.cloneNode(true))
+  const before = document.title
+  document.body.append(sheet)
+  document.title = title
+  addEventListener(
+    'afterprint',
+    () => {
+      sheet.remove()
+      document.title = before
+    },
+    { once: true },
+  )
+  window.print()
+}
+
+/** Whether a key asks to print what has the keys. */
+export const asksToPrint = ({
+  key,
+  ctrlKey,
+  metaKey,
+  altKey,
+  shiftKey,
+}: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>): boolean =>
+  (ctrlKey || metaKey) && !altKey && !shiftKey && key.toLowerCase() === 'p'
