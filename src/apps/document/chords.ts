@@ -1,7 +1,7 @@
 import { Extension } from '@tiptap/core'
 import { GapCursor } from '@tiptap/pm/gapcursor'
 import { closeHistory } from '@tiptap/pm/history'
-import { Plugin } from '@tiptap/pm/state'
+import { Plugin, Selection } from '@tiptap/pm/state'
 import type { EditorView } from '@tiptap/pm/view'
 
 /**
@@ -20,6 +20,7 @@ export const Chords = Extension.create({
       'Mod-Shift-2': heading(2),
       'Mod-Shift-3': heading(3),
       'Mod-Shift-0': () => this.editor.commands.setParagraph(),
+      'Mod-Home': () => beforeFirst(this.editor.view),
       'Mod-End': () => afterLast(this.editor.view),
     }
   },
@@ -36,6 +37,13 @@ export const Chords = Extension.create({
     }),
   ],
 })
+
+/** The editor takes a caret that goes there soon after the focus came for one that was lost, and puts it back. */
+function beforeFirst(view: EditorView): boolean {
+  const { doc, tr } = view.state
+  view.dispatch(tr.setSelection(Selection.atStart(doc)).scrollIntoView())
+  return true
+}
 
 /** Nothing can be typed into what stands last, such as a table: the caret goes after it. */
 function afterLast(view: EditorView): boolean {
