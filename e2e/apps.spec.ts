@@ -130,7 +130,7 @@ test('a PDF is zoomed, searched, selected from, and found in the line; its page 
   const content = pdf('Gully', 'Ridge', 'Cornice', 'Saddle')
   await shelf.drop({ name: 'Route.pdf', type: 'application/pdf', content })
   const reader = page.locator('[data-app="reader"]')
-  const status = reader.getByRole('status')
+  const status = reader.getByRole('status').filter({ hasText: 'page' })
   await expect(status).toHaveText('page 1 of 4')
   // In the moment it appears the viewer may still put itself at its first page.
   await expect(reader.getByText('Gully')).toBeVisible()
@@ -146,9 +146,28 @@ test('a PDF is zoomed, searched, selected from, and found in the line; its page 
   // What is looked for is marked, in whatever page it stands.
   await shelf.press('/')
   await page.keyboard.type('saddle')
-  await expect(status).toHaveText('1/1 · page 4 of 4')
+  await expect(reader.getByRole('search').getByRole('status')).toHaveText('1/1')
+  await expect(status).toHaveText('page 4 of 4')
   await expect(reader.locator('.highlight.selected')).toHaveText('Saddle')
   await shelf.press('Escape')
+  await expect(reader.getByRole('search')).toHaveCount(0)
+  // A page by its number, and turned.
+  await reader.getByRole('textbox', { name: 'Page' }).fill('2')
+  await shelf.press('Enter')
+  await expect(status).toHaveText('page 2 of 4')
+  const tall = async () => {
+    const box = await reader.locator('.page').first().boundingBox()
+    return (box?.height ?? 0) > (box?.width ?? 0)
+  }
+  expect(await tall()).toBe(false)
+  await reader.getByRole('button', { name: 'Turn right' }).click()
+  await expect.poll(tall).toBe(true)
+  for (let turn = 0; turn < 3; turn++)
+    await reader.getByRole('button', { name: 'Turn right' }).click()
+  await expect.poll(tall).toBe(false)
+  await reader.getByRole('textbox', { name: 'Page' }).fill('9')
+  await shelf.press('Enter')
+  await expect(status).toHaveText('page 4 of 4')
   await reader.getByText('Saddle').dblclick()
   expect(await page.evaluate(() => String(getSelection()))).toBe('Saddle')
   await page.waitForTimeout(1700)

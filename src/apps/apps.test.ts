@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { inWords, left, parse } from './countdown/time'
+import { again, goneOn, inWords, left, parse, paused } from './countdown/time'
 import type { TableContent } from './table/content'
 import { readCsv } from './table/csv'
 import { addColumn, addRow, removeColumns, setCell } from './table/edits'
@@ -62,6 +62,45 @@ test('a countdown is set to a time of day or for a duration', () => {
   expect(minutes('1 h 30')).toBe(90)
   expect(minutes('90 s')).toBe(1.5)
   for (const wrong of ['', '0', '25:00', 'soon', '1000 h']) expect(minutes(wrong)).toBeNull()
+})
+
+test('what a countdown is for stands before or after its time; alarms come again; a stopwatch counts up', () => {
+  const friday = new Date(2026, 0, 9, 12, 0).getTime()
+  const clock = (hours: number, days = 0) => new Date(2026, 0, 9 + days, hours, 0).getTime()
+  const set = (text: string) => parse(text, friday)
+  expect(set('tea 5 min')).toMatchObject({ label: 'tea', of: 300_000 })
+  expect(set('in 25 min')).toMatchObject({ of: 1_500_000 })
+  expect(set('25 min call the hut')).toMatchObject({ label: 'call the hut', of: 1_500_000 })
+  expect(set('bulletin at 4pm')).toMatchObject({ label: 'bulletin', until: clock(16) })
+  expect(set('noon')).toMatchObject({ until: clock(12, 1) })
+  expect(set('weekdays 9:00 rounds')).toMatchObject({
+    label: 'rounds',
+    repeat: 'weekdays',
+    until: clock(9, 3),
+  })
+  expect(set('daily 9:00')).toMatchObject({ repeat: 'daily', until: clock(9, 1) })
+  expect(set('daily 5 min')).toBeNull()
+  expect(set('tea')).toBeNull()
+  const alarm = { kind: 'running', until: friday, of: 1, told: true, repeat: 'weekdays' } as const
+  expect(again(alarm, friday)).toEqual({
+    kind: 'running',
+    until: clock(12, 3),
+    of: clock(12, 3) - friday,
+    repeat: 'weekdays',
+  })
+  const watch = parse('stopwatch climb', 1000)
+  if (!watch) throw new Error('not set')
+  expect(left(watch, 5000)).toBe(4000)
+  const stands = paused(watch, 5000)
+  expect(left(stands, 9000)).toBe(4000)
+  expect(left(goneOn(stands, 9000), 10_500)).toBe(5500)
+  expect(inWords(5500, true)).toBe('0:05')
+  const tea = set('tea 5 min')
+  if (!tea) throw new Error('not set')
+  expect(goneOn(paused(tea, friday + 60_000), friday + 90_000)).toEqual({
+    ...tea,
+    until: friday + 330_000,
+  })
 })
 
 test('the time left is said in words and ends at nothing', () => {

@@ -1,9 +1,10 @@
 'use client'
 import { Pause, Play, RotateCcw } from 'lucide-react'
-import { type FormEvent, useEffect, useState } from 'react'
+import { type FormEvent, type KeyboardEvent, useEffect, useState } from 'react'
 import { Tool } from '@/parts/Tool'
 import { useTime } from '@/store/clock'
-import { changeContent, useTyped } from '@/store/documents/documents'
+import { changeContent, putContent, useTyped } from '@/store/documents/documents'
+import { newId } from '@/store/newId'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
 import { pauseOr, useTether } from '@/store/tethers'
@@ -11,75 +12,109 @@ import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
 import { useShownContent } from '../useContents'
 import { COUNTDOWN, type CountdownContent } from './content'
-import { inWords, left, parse } from './time'
+import { again, goneOn, inWords, left, parse, paused } from './time'
 
-/** Counts down to a time of day or for a duration. */
+const WRONG = 'Type a time like 16:00 or 4pm, a duration like tea 25 min, or stopwatch.'
+
+/** Counts down to a time of day or for a duration, comes again on some days, or counts up. */
 export default function Countdown({ document: id, window }: AppProps) {
   const shelf = useShelf()
   const content = useShownContent(COUNTDOWN, id)
-  const now = useTime(content?.kind === 'running' ? 1000 : null)
+  const runs = content !== undefined && isRunning(content)
+  const now = useTime(runs ? 1000 : null)
   const [typed, setTyped] = useTyped(id, 'time')
   const [problem, setProblem] = useState('')
   const over = content?.kind === 'running' && left(content, now) === 0 && !content.told
-  useReported(id, over ? content.until : null)
+  useReported(id, over ? content : null)
   const seen = useSeen(window)
   // biome-ignore lint/correctness/useExhaustiveDependencies: it is seen once
   useEffect(() => {
     if (over && seen) change({ ...content, told: true })
   }, [over, seen])
   const change = (next: CountdownContent) => changeContent(shelf, id, next, 'saved')
-  const runs = content?.kind === 'running' && left(content, now) > 0
-  const paused = content?.kind === 'paused'
+  const toggle = () => {
+    if (content) change(runs ? paused(content, shelf.clock()) : goneOn(content, shelf.clock()))
+  }
+  const goes = content?.kind === 'running' && left(content, now) > 0
   useTether(
     id,
-    runs || paused
+    goes || content?.kind === 'paused'
       ? {
-          says: '',
+          says: content.label ?? '',
           // The one on every desktop is always in sight.
           offered: true,
-          ...(runs && { until: content.until }),
-          controls: [pauseOr(runs)],
+          ...(goes && { until: content.until }),
+          controls: [pauseOr(goes)],
         }
       : null,
-    () => {
-      if (content?.kind === 'running')
-        change({ kind: 'paused', left: left(content, shelf.clock()), of: content.of })
-      else if (content?.kind === 'paused')
-        change({ kind: 'running', until: shelf.clock() + content.left, of: content.of })
-    },
+    toggle,
   )
   if (!content) return null
   const remaining = left(content, now)
   const done = content.kind === 'running' && remaining === 0
-  const begin = (event: FormEvent) => {
-    event.preventDefault()
+  const set = (to: (next: CountdownContent) => void) => {
     const next = parse(typed, shelf.clock())
-    setProblem(next ? '' : 'Type a time like 16:00 or a duration like 25 min.')
+    setProblem(next ? '' : WRONG)
     if (!next) return
     setTyped('')
-    change(next)
+    to(next)
   }
-  const share = content.kind === 'idle' ? 0 : 1 - remaining / content.of
+  /** One more beside this one, in a window of its own. */
+  const another = (next: CountdownContent) => {
+    const document = newId('document')
+    const title = ('label' in next && next.label) || 'Countdown'
+    putContent(shelf, document, { saved: next, draft: null })
+    const info = { id: document, app: 'countdown', title, unsaved: false, openedAt: shelf.clock() }
+    shelf.dispatch('documents.bring', { documents: [info] }, 'app')
+    shelf.dispatch('window.open', { app: 'countdown', document })
+  }
+  const stands = content.kind === 'paused' || (content.kind === 'stopwatch' && !runs)
   return (
     <div className="flex flex-1 flex-col items-center justify-center gap-2 p-3">
+      {content.kind !== 'idle' && content.label ? (
+        <p dir="auto" className="max-w-full truncate font-semibold">
+          {content.label}
+        </p>
+      ) : null}
       <div
         role="timer"
-        aria-label="Time left"
+        aria-label={content.kind === 'stopwatch' ? 'Time gone by' : 'Time left'}
         className="font-display font-extrabold text-[34px] tabular-nums leading-none"
       >
-        {content.kind === 'idle' ? '–' : done ? 'Done' : inWords(remaining)}
+        {content.kind === 'idle'
+          ? '–'
+          : done
+            ? 'Done'
+            : inWords(remaining, content.kind === 'stopwatch')}
       </div>
-      <div className="h-2 w-full border border-edge bg-ground" aria-hidden>
-        <div className="meter h-full bg-ink" style={{ width: `${share * 100}%` }} />
-      </div>
+      {content.kind === 'stopwatch' ? null : (
+        <div className="h-2 w-full border border-edge bg-ground" aria-hidden>
+          <div
+            className="meter h-full bg-ink"
+            style={{ width: `${share(content, remaining) * 100}%` }}
+          />
+        </div>
+      )}
       <p className="text-soft" role="status">
         {status(content, done)}
       </p>
-      <form className="flex items-center gap-1.5" onSubmit={begin}>
+      <form
+        className="flex items-center gap-1.5"
+        onSubmit={(event: FormEvent) => {
+          event.preventDefault()
+          set(change)
+        }}
+        onKeyDown={(event: KeyboardEvent) => {
+          if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey)) return
+          event.preventDefault()
+          set(another)
+        }}
+      >
         <input
           data-autofocus=""
           className="field w-28"
           aria-label="Time or duration"
+          title="tea 25 min, weekdays 9:00, stopwatch; Ctrl+Enter adds one"
           aria-invalid={problem !== ''}
           placeholder="16:00 or 25 min"
           value={typed}
@@ -88,34 +123,27 @@ export default function Countdown({ document: id, window }: AppProps) {
         <button type="submit" className="btn min-h-7 px-2">
           Start
         </button>
-        {content.kind === 'running' && !done ? (
-          <Tool
-            label="Pause"
-            onClick={() =>
-              change({ kind: 'paused', left: left(content, shelf.clock()), of: content.of })
-            }
-          >
+        {runs && !done ? (
+          <Tool label="Pause" onClick={toggle}>
             <Pause size={15} />
           </Tool>
         ) : null}
-        {content.kind === 'paused' ? (
-          <Tool
-            label="Go on"
-            onClick={() =>
-              change({ kind: 'running', until: shelf.clock() + content.left, of: content.of })
-            }
-          >
+        {stands ? (
+          <Tool label="Go on" onClick={toggle}>
             <Play size={15} />
           </Tool>
         ) : null}
         {content.kind !== 'idle' ? (
-          <Tool label="Clear" onClick={() => change(COUNTDOWN.empty)}>
+          <Tool
+            label={done && content.repeat ? 'Set it to the next time' : 'Clear'}
+            onClick={() => change((done && again(content, shelf.clock())) || COUNTDOWN.empty)}
+          >
             <RotateCcw size={14} />
           </Tool>
         ) : null}
       </form>
       {problem ? (
-        <p role="alert" className="text-alarm">
+        <p role="alert" className="text-center text-alarm">
           {problem}
         </p>
       ) : null}
@@ -123,27 +151,36 @@ export default function Countdown({ document: id, window }: AppProps) {
   )
 }
 
+const isRunning = (content: CountdownContent): boolean =>
+  content.kind === 'running' || (content.kind === 'stopwatch' && content.since !== null)
+
+const share = (content: CountdownContent, remaining: number): number =>
+  'of' in content ? 1 - remaining / content.of : 0
+
+const REPEATS = { daily: 'every day', weekdays: 'on weekdays' }
+
 function status(content: CountdownContent, done: boolean): string {
   if (content.kind === 'idle') return 'Not set'
   if (content.kind === 'paused') return 'Paused'
-  const at = new Date(content.until).toLocaleTimeString([], {
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  })
-  return done ? `It was ${at}` : `until ${at}`
+  if (content.kind === 'stopwatch') return content.since === null ? 'Paused' : 'Stopwatch'
+  const at = clockAt(content.until)
+  const repeat = content.repeat ? `, ${REPEATS[content.repeat]}` : ''
+  return `${done ? `It was ${at}` : `until ${at}`}${repeat}`
 }
 
 /** Its end asks for attention until it was seen; told as having ended then, however late. */
-function useReported(id: string, ended: number | null): void {
+function useReported(id: string, ended: { until: number; label?: string } | null): void {
   const shelf = useShelf()
+  const { until = null, label } = ended ?? {}
   useEffect(() => {
-    const at = ended === null ? '' : new Date(ended).toLocaleTimeString([], CLOCK)
     report(shelf, id, {
-      attention: ended === null ? null : 'alarm',
-      ...(ended !== null && { says: `Over since ${at}` }),
+      attention: until === null ? null : 'alarm',
+      ...(until !== null && {
+        says: label ? `${label}, since ${clockAt(until)}` : `Over since ${clockAt(until)}`,
+      }),
     })
-  }, [id, ended, shelf])
+  }, [id, until, label, shelf])
 }
 
-const CLOCK = { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' } as const
+const CLOCK = new Intl.DateTimeFormat([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
+const clockAt = (moment: number): string => CLOCK.format(moment)

@@ -1,18 +1,32 @@
-import { object } from 'yup'
+import { object, string } from 'yup'
 import { byKind, type Contents, flag, moment } from '../contents'
 
-/** A countdown to a moment, or paused with some time left, or not set. */
+/** On which days an alarm comes again. */
+export type Repeat = 'daily' | 'weekdays'
+
+interface Meant {
+  /** What it is for. */
+  label?: string
+  repeat?: Repeat
+}
+
+/** A countdown to a moment, or paused with some time left, or not set; or how long something takes. */
 export type CountdownContent =
   | { kind: 'idle' }
   /** `told`: its end was seen. */
-  | { kind: 'running'; until: number; of: number; told?: boolean }
-  | { kind: 'paused'; left: number; of: number }
+  | ({ kind: 'running'; until: number; of: number; told?: boolean } & Meant)
+  | ({ kind: 'paused'; left: number; of: number } & Meant)
+  /** Since when, none while it stands, and how long it went before. */
+  | { kind: 'stopwatch'; since: number | null; before: number; label?: string }
+
+const meant = { label: string(), repeat: string().oneOf(['daily', 'weekdays']) }
 
 export const COUNTDOWN: Contents<CountdownContent> = {
   shape: byKind({
     idle: object(),
-    running: object({ until: moment(), of: moment(), told: flag() }),
-    paused: object({ left: moment(), of: moment() }),
+    running: object({ until: moment(), of: moment(), told: flag(), ...meant }),
+    paused: object({ left: moment(), of: moment(), ...meant }),
+    stopwatch: object({ since: moment().nullable(), before: moment(), label: string() }),
   }),
   empty: { kind: 'idle' },
 }

@@ -1,7 +1,11 @@
 'use client'
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import { MailQuestionMark, Search, Trash2 } from 'lucide-react'
+import { Fragment, type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/ids'
 import { counted } from '@/core/text/counted'
+import { FindIn } from '@/parts/FindIn'
+import { asksToFind } from '@/parts/finding'
+import { Tool } from '@/parts/Tool'
 import { useInSight } from '@/parts/useInSight'
 import { changeContent, useTyped } from '@/store/documents/documents'
 import { usePassage } from '@/store/documents/passages'
@@ -16,7 +20,18 @@ import { serviceSpeed, useService } from '../useService'
 import { MESSAGES, type Message, type MessagesContent, type Thread } from './content'
 import { type Incoming, REPLY_MOST } from './protocol'
 import { keepSending } from './sending'
-import { markRead, mentioned, receive, reply, unread, withMessage, written } from './threads'
+import {
+  begun,
+  markRead,
+  markUnread,
+  mentioned,
+  receive,
+  reply,
+  unread,
+  withMessage,
+  withoutThread,
+  written,
+} from './threads'
 
 /** The name under which it is kept which thread is open; threads have ids of their own. */
 const OPEN = 'open thread'
@@ -47,6 +62,12 @@ export default function Messages({ document: id, window }: AppProps) {
       markRead(reply(was, thread, written(text, newId('message'), shelf.clock())), thread),
     )
   const open = content?.threads.find((thread) => thread.id === chosen) ?? content?.threads[0]
+  // What was marked unread by hand stays so until it is opened again.
+  const held = useRef<string | null>(null)
+  const choose = (thread: string) => {
+    held.current = null
+    setChosen(thread)
+  }
   const waits = content?.threads.some((thread) => thread.messages.some(({ waiting }) => waiting))
   // What waits goes out when the service is heard again.
   useEffect(
@@ -55,7 +76,7 @@ export default function Messages({ document: id, window }: AppProps) {
   )
   // biome-ignore lint/correctness/useExhaustiveDependencies: a thread is read when it is seen
   useEffect(() => {
-    if (!seen || !open || !unread(open)) return
+    if (!seen || !open || !unread(open) || held.current === open.id) return
     change((now) => markRead(now, open.id))
   }, [seen, open])
   useEffect(() => {
@@ -90,7 +111,7 @@ export default function Messages({ document: id, window }: AppProps) {
     const has = ({ text: said }: Message) => said.toLowerCase().includes(sought)
     if (open?.messages.some(has)) return false
     const thread = content?.threads.find(({ messages }) => messages.some(has))
-    if (thread) setChosen(thread.id)
+    if (thread) choose(thread.id)
     return false
   })
   if (!content) return null
@@ -98,11 +119,20 @@ export default function Messages({ document: id, window }: AppProps) {
     const { threads } = content
     const at = open ? threads.indexOf(open) : 0
     const to = threads[(at + by + threads.length) % Math.max(1, threads.length)]
-    if (to) setChosen(to.id)
+    if (to) choose(to.id)
   }
   return (
     <div className="flex min-h-0 flex-1">
-      <Threads threads={content.threads} open={open} onOpen={setChosen} />
+      <Threads
+        threads={content.threads}
+        open={open}
+        onOpen={choose}
+        onStart={(who) => {
+          const thread = newId('thread')
+          change((now) => begun(now, thread, who))
+          choose(thread)
+        }}
+      />
       <div className="flex min-w-0 flex-1 flex-col">
         {connection === 'lost' ? (
           <p role="alert" className="border-seam border-b border-dashed px-3 py-1.5 text-alarm">
@@ -117,6 +147,11 @@ export default function Messages({ document: id, window }: AppProps) {
             onStep={step}
             onSay={(text) => say(open.id, text)}
             onChange={(message, to) => change((now) => withMessage(now, message, to))}
+            onUnread={() => {
+              held.current = open.id
+              change((now) => markUnread(now, open.id))
+            }}
+            onDelete={() => change((now) => withoutThread(now, open.id))}
           />
         ) : (
           <p className="m-auto p-4 text-soft">Nobody has written yet.</p>
@@ -130,17 +165,48 @@ function Threads({
   threads,
   open,
   onOpen,
+  onStart,
 }: {
   threads: Thread[]
   open: Thread | undefined
   onOpen(id: string): void
+  /** Begins to write to somebody. */
+  onStart(who: string): void
 }) {
   return (
-    <nav aria-label="Threads" className="w-40 shrink-0 overflow-auto border-seam border-r">
+    <nav
+      aria-label="Threads"
+      className="flex w-40 shrink-0 flex-col overflow-auto border-seam border-r"
+    >
       {threads.map((thread) => (
         <Entry key={thread.id} thread={thread} open={thread === open} onOpen={onOpen} />
       ))}
+      <StartThread onStart={onStart} />
     </nav>
+  )
+}
+
+function StartThread({ onStart }: { onStart(who: string): void }) {
+  const [who, setWho] = useState('')
+  return (
+    <form
+      className="mt-auto p-2"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!who.trim()) return
+        onStart(who.trim())
+        setWho('')
+      }}
+    >
+      <input
+        aria-label="Write to somebody new"
+        placeholder="write to…"
+        maxLength={80}
+        className="field min-h-7 w-full"
+        value={who}
+        onChange={(event) => setWho(event.target.value)}
+      />
+    </form>
   )
 }
 
@@ -181,6 +247,8 @@ function Talk({
   thread,
   onSay,
   onChange,
+  onUnread,
+  onDelete,
   onStep,
 }: {
   document: DocumentId
@@ -188,8 +256,12 @@ function Talk({
   onSay(text: string): void
   /** Puts another in the place of a message, or takes it away. */
   onChange(message: Message, to: Message | null): void
+  onUnread(): void
+  /** Takes the whole thread away. */
+  onDelete(): void
   onStep(by: number): void
 }) {
+  const [finding, setFinding] = useState(false)
   const [typed, setTyped] = useTyped(document, thread.id)
   const over = typed.trim().length - REPLY_MOST
   const log = useRef<HTMLDivElement>(null)
@@ -205,32 +277,65 @@ function Talk({
   }
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.nativeEvent.isComposing) return
-    if (event.key === 'Enter' && !event.shiftKey) say()
+    if (asksToFind(event)) setFinding(true)
+    else if (event.key === 'Enter' && !event.shiftKey) say()
     else if (event.key === 'PageDown') onStep(1)
     else if (event.key === 'PageUp') onStep(-1)
     else return
     event.preventDefault()
   }
+  const days = thread.messages.map(({ at }) => DAY.format(at))
   return (
     <>
+      <div role="toolbar" aria-label="Thread" className="bar">
+        <span dir="auto" className="min-w-0 truncate font-semibold">
+          {thread.who}
+        </span>
+        <span className="ml-auto flex">
+          <Tool label="Find in this thread" keys="Ctrl+F" onClick={() => setFinding(true)}>
+            <Search size={15} />
+          </Tool>
+          <Tool label="Mark as unread" disabled={!count || unread(thread) > 0} onClick={onUnread}>
+            <MailQuestionMark size={15} />
+          </Tool>
+          <DeleteThread onDelete={onDelete} />
+        </span>
+      </div>
+      {finding ? (
+        <FindIn
+          within={log}
+          anew={count}
+          label="Find in this thread"
+          onClose={() => setFinding(false)}
+        />
+      ) : null}
       <div
         ref={log}
         role="log"
         aria-label={`Messages with ${thread.who}`}
         tabIndex={0}
+        onKeyDown={(event) => {
+          if (!asksToFind(event)) return
+          event.preventDefault()
+          setFinding(true)
+        }}
         className="flex min-h-0 flex-1 flex-col gap-2 overflow-auto p-3 text-[15px]"
       >
         {thread.messages.map((message, index) => (
-          <Said
-            key={message.id ?? `${message.at} ${index}`}
-            message={message}
-            onRetry={() => onChange(message, { ...message, failed: undefined, waiting: true })}
-            onEdit={() => {
-              onChange(message, null)
-              setTyped(typed.trim() ? `${message.text}\n${typed}` : message.text)
-            }}
-            onDelete={() => onChange(message, null)}
-          />
+          <Fragment key={message.id ?? `${message.at} ${index}`}>
+            {days[index] === days[index - 1] ? null : (
+              <p className="self-center text-[12px] text-soft">{days[index]}</p>
+            )}
+            <Said
+              message={message}
+              onRetry={() => onChange(message, { ...message, failed: undefined, waiting: true })}
+              onEdit={() => {
+                onChange(message, null)
+                setTyped(typed.trim() ? `${message.text}\n${typed}` : message.text)
+              }}
+              onDelete={() => onChange(message, null)}
+            />
+          </Fragment>
         ))}
       </div>
       {over > 0 ? (
@@ -254,6 +359,27 @@ function Talk({
         </button>
       </div>
     </>
+  )
+}
+
+/** Deleting is asked about once more: it is for good. */
+function DeleteThread({ onDelete }: { onDelete(): void }) {
+  const [asks, setAsks] = useState(false)
+  return asks ? (
+    <button
+      type="button"
+      className="tool text-alarm"
+      // biome-ignore lint/a11y/noAutofocus: it was asked for
+      autoFocus
+      onBlur={() => setAsks(false)}
+      onClick={onDelete}
+    >
+      Delete for good
+    </button>
+  ) : (
+    <Tool label="Delete this thread" onClick={() => setAsks(true)}>
+      <Trash2 size={14} />
+    </Tool>
   )
 }
 
@@ -309,3 +435,4 @@ function Said({
 
 const CLOCK = new Intl.DateTimeFormat([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
 const clock = (at: number): string => CLOCK.format(at)
+const DAY = new Intl.DateTimeFormat([], { weekday: 'short', day: 'numeric', month: 'short' })

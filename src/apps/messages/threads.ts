@@ -43,6 +43,24 @@ export function markRead(content: MessagesContent, id: string): MessagesContent 
   return change(content, id, (one) => ({ ...one, read: one.messages.length }))
 }
 
+/** The last message that came in, and what was said since, are unread again. */
+export const markUnread = (content: MessagesContent, id: string): MessagesContent =>
+  change(content, id, (thread) => {
+    const last = thread.messages.findLastIndex(({ by }) => by === 'them')
+    return { ...thread, read: Math.max(0, last < 0 ? thread.messages.length - 1 : last) }
+  })
+
+/** With a thread in which nothing was said yet. */
+export const begun = (content: MessagesContent, id: string, who: string): MessagesContent => ({
+  ...content,
+  threads: [...content.threads, { id, who, messages: [], read: 0 }],
+})
+
+export const withoutThread = (content: MessagesContent, id: string): MessagesContent => ({
+  ...content,
+  threads: content.threads.filter((thread) => thread.id !== id),
+})
+
 /** The message that was written first of those that wait to be sent. */
 export const nextToSend = ({ threads }: MessagesContent): Message | undefined =>
   threads

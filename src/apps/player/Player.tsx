@@ -1,5 +1,5 @@
 'use client'
-import { FilePlus, Pause, Play, SkipForward, Trash2 } from 'lucide-react'
+import { FilePlus, Pause, Play, Shuffle, SkipBack, SkipForward, Trash2 } from 'lucide-react'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { Tool } from '@/parts/Tool'
 import { changeContent } from '@/store/documents/documents'
@@ -8,10 +8,15 @@ import { pauseOr, useTether } from '@/store/tethers'
 import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
 import { shownNow, useShownContent } from '../useContents'
-import { PLAYER, type PlayerContent } from './content'
+import { PLAYER, type PlayerContent, SPEEDS } from './content'
 import { readAudio } from './files'
+import { beside } from './order'
 import { Sound, type Track } from './sound'
 import { TUNES } from './tunes'
+import { useMediaKeys } from './useMediaKeys'
+
+/** So long a tune has only just begun, in seconds. */
+const BEGUN = 3
 
 /** How far an arrow goes, in seconds. */
 const STEP = 5
@@ -31,7 +36,8 @@ function usePlaying(id: string, content: PlayerContent | undefined) {
     const track = tracksOf(now())[tune]
     if (!track) return
     sound.current ??= new Sound(() => nextTune.current())
-    sound.current.play(track, from, now().volume)
+    const { volume, speed = 1 } = now()
+    sound.current.play(track, from, volume, speed)
     keep({ tune, at: from })
     setPlaying(true)
   }
@@ -40,9 +46,13 @@ function usePlaying(id: string, content: PlayerContent | undefined) {
     setPlaying(false)
   }
   const toggle = () => (playing ? pause() : play(now().tune, now().at))
-  const skip = () => play((now().tune + 1) % tracksOf(now()).length, 0)
-  const nextTune = useRef(skip)
-  nextTune.current = skip
+  const skip = (by: 1 | -1 = 1) => {
+    // Back begins it anew, unless it has only just begun.
+    if (by < 0 && (sound.current?.position() ?? 0) > BEGUN) return play(now().tune, 0)
+    play(beside(now().tune, by, tracksOf(now()).length, now().shuffle), 0)
+  }
+  const nextTune = useRef(() => skip())
+  nextTune.current = () => skip()
   useEffect(() => () => sound.current?.close(), [])
   const tracks = content ? tracksOf(content) : []
   const track = tracks[content?.tune ?? 0] ?? tracks[0]
@@ -71,6 +81,11 @@ function usePlaying(id: string, content: PlayerContent | undefined) {
     },
     add: (files: NonNullable<PlayerContent['files']>) =>
       keep({ files: [...(now().files ?? []), ...files] }),
+    setShuffle: (on: boolean) => keep({ shuffle: on ? shelf.clock() : undefined }),
+    setSpeed: (speed: number) => {
+      sound.current?.speed(speed)
+      keep({ speed })
+    },
     setVolume: (volume: number) => {
       sound.current?.volume(volume)
       keep({ volume })
@@ -96,6 +111,7 @@ export default function Player({ document: id }: AppProps) {
       : null,
     (control) => (control === 'next' ? skip() : toggle()),
   )
+  useMediaKeys(playing)
   if (!content || !track) return null
   const keys = (event: KeyboardEvent) => {
     const { key, target } = event
@@ -103,6 +119,10 @@ export default function Player({ document: id }: AppProps) {
     if (key === ' ' && !(target instanceof HTMLButtonElement)) toggle()
     else if (key === 'ArrowRight') seek(at + STEP)
     else if (key === 'ArrowLeft') seek(at - STEP)
+    else if (key === 'n') skip()
+    else if (key === 'p') skip(-1)
+    else if (key === 's') playing.setShuffle(content.shuffle === undefined)
+    else if (walked(event)) return
     else return
     event.preventDefault()
   }
@@ -114,19 +134,33 @@ export default function Player({ document: id }: AppProps) {
       className="flex min-h-0 flex-1 flex-col gap-2 p-3 outline-none"
       onKeyDown={keys}
     >
-      <div className="flex items-center gap-2">
-        <Tool label={playing.playing ? 'Pause' : 'Play'} onClick={toggle}>
-          {playing.playing ? <Pause size={18} /> : <Play size={18} />}
-        </Tool>
-        <Tool label="Next tune" onClick={skip}>
-          <SkipForward size={16} />
-        </Tool>
+      <div className="flex items-baseline gap-2">
         <span role="status" className="min-w-0 flex-1 truncate font-semibold">
           {track.name}
         </span>
-        <AddFiles onAdd={playing.add} />
         <span className="font-mono text-[12px] tabular-nums">
           {clock(at)} / {clock(track.length)}
+        </span>
+      </div>
+      <div className="flex items-center gap-2">
+        <Tool label="Tune before, P" onClick={() => skip(-1)}>
+          <SkipBack size={16} />
+        </Tool>
+        <Tool label={playing.playing ? 'Pause' : 'Play'} onClick={toggle}>
+          {playing.playing ? <Pause size={18} /> : <Play size={18} />}
+        </Tool>
+        <Tool label="Next tune, N" onClick={() => skip()}>
+          <SkipForward size={16} />
+        </Tool>
+        <Tool
+          label="Shuffle, S"
+          on={content.shuffle !== undefined}
+          onClick={() => playing.setShuffle(content.shuffle === undefined)}
+        >
+          <Shuffle size={15} />
+        </Tool>
+        <span className="ml-auto">
+          <AddFiles onAdd={playing.add} />
         </span>
       </div>
       <input
@@ -143,6 +177,20 @@ export default function Player({ document: id }: AppProps) {
       />
       <Tunes playing={playing} current={content.tune} />
       <label className="flex items-center gap-2">
+        {'notes' in track ? null : (
+          <select
+            aria-label="Speed"
+            className="field min-h-7"
+            value={content.speed ?? 1}
+            onChange={(event) => playing.setSpeed(Number(event.target.value))}
+          >
+            {SPEEDS.map((speed) => (
+              <option key={speed} value={speed}>
+                {speed} ×
+              </option>
+            ))}
+          </select>
+        )}
         Volume
         <input
           type="range"
@@ -156,6 +204,18 @@ export default function Player({ document: id }: AppProps) {
       </label>
     </div>
   )
+}
+
+/** Arrows walk the list of tunes, where one is in it. */
+function walked(event: KeyboardEvent): boolean {
+  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
+  const buttons = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-tune]')]
+  if (by === 0 || buttons.length === 0) return false
+  const at = buttons.indexOf(event.target as HTMLElement)
+  const from = at < 0 ? buttons.findIndex((one) => one.ariaCurrent === 'true') - by : at
+  buttons[(from + by + buttons.length) % buttons.length]?.focus()
+  event.preventDefault()
+  return true
 }
 
 function Tunes({
@@ -172,6 +232,7 @@ function Tunes({
         <li key={`${index} ${name}`} className="flex items-center">
           <button
             type="button"
+            data-tune=""
             aria-current={index === current ? 'true' : undefined}
             className="flex min-w-0 flex-1 px-2 py-1.5 text-left hover:bg-ink/6 aria-[current]:font-semibold"
             onClick={() => play(index, 0)}

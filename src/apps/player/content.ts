@@ -16,7 +16,14 @@ export interface PlayerContent {
   volume: number
   at: number
   files?: AudioFileContent[]
+  /** Where tunes come in no order: the seed of the order they come in. */
+  shuffle?: number
+  /** How fast files are played; 1 where it is not said. */
+  speed?: number
 }
+
+/** How fast files may be played. */
+export const SPEEDS = [0.75, 1, 1.25, 1.5, 2]
 
 export const PLAYER: Contents<PlayerContent> = {
   shape: object({
@@ -27,6 +34,8 @@ export const PLAYER: Contents<PlayerContent> = {
       // How long a stream lasts is not known.
       object({ name: text(), data: data(''), length: number().min(0).nullable() }).required(),
     ),
+    shuffle: number().integer().min(0),
+    speed: number().oneOf(SPEEDS),
   }),
   empty: { tune: 0, volume: 0.6, at: 0 },
 }

@@ -13,7 +13,7 @@ export class Sound {
   constructor(private ended: () => void) {}
 
   /** Plays from a second on. Browsers allow it only after the person did something. */
-  play(track: Track, from: number, volume: number): void {
+  play(track: Track, from: number, volume: number, speed: number): void {
     if (track !== this.track) {
       this.close()
       this.track = track
@@ -22,12 +22,16 @@ export class Sound {
     }
     this.source?.play(from)
     this.volume(volume)
+    this.speed(speed)
   }
 
   /** Stops and returns the second it was at. */
   stop = (): number => this.source?.stop() ?? 0
 
   volume = (share: number): void => this.source?.volume(share)
+
+  /** Tunes made on the spot have one of their own. */
+  speed = (times: number): void => this.source?.speed?.(times)
 
   position = (): number => this.source?.position() ?? 0
 
@@ -44,6 +48,7 @@ interface Source {
   play(from: number): void
   stop(): number
   volume(share: number): void
+  speed?(times: number): void
   position(): number
   close(): void
 }
@@ -69,6 +74,10 @@ class AudioFile implements Source {
 
   volume(share: number): void {
     this.audio.volume = share
+  }
+
+  speed(times: number): void {
+    this.audio.playbackRate = times
   }
 
   position = (): number => this.audio.currentTime

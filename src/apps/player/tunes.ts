@@ -1,3 +1,5 @@
+import { seeded } from '@/core/insight/seeded'
+
 interface Note {
   /** When it begins, in seconds from the start of the tune. */
   at: number
@@ -17,20 +19,9 @@ export interface Tune {
 /** Steps of a scale of five tones above the root, in semitones. */
 const SCALE = [0, 2, 4, 7, 9]
 
-/** The mixing step of a small generator of even numbers (mulberry32): 0 to 1, same for a seed. */
-function generator(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1)
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61)
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
-  }
-}
-
 /** A tune that walks up and down a scale of five tones, made from a seed. */
 function tune(name: string, seed: number, root: number, beat: number, beats: number): Tune {
-  const next = generator(seed)
+  const next = seeded(seed)
   const notes: Note[] = []
   let step = 5
   for (let at = 0; at < beats; ) {

@@ -1,28 +1,38 @@
-import { ChevronLeft, ChevronRight, MoveHorizontal, ZoomIn, ZoomOut } from 'lucide-react'
+import {
+  ChevronLeft,
+  ChevronRight,
+  MoveHorizontal,
+  RotateCw,
+  Search,
+  ZoomIn,
+  ZoomOut,
+} from 'lucide-react'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/ids'
+import { FindBar } from '@/parts/FindBar'
+import { type Asked, asksToFind, NOTHING } from '@/parts/finding'
 import { Tool } from '@/parts/Tool'
 import { changeContent } from '@/store/documents/documents'
 import { usePassage } from '@/store/documents/passages'
 import { useShelf } from '@/store/useShelf'
+import { Contents } from './Contents'
 import type { PdfContent } from './content'
 import './pdf.css'
-import { usePdf, WIDTH } from './usePdf'
+import { type Shown, usePdf, WIDTH } from './usePdf'
 
 /** How long one stays somewhere before it is kept, in milliseconds: the file is kept with it. */
 const STAYED = 1500
 
 const STEP = 1.2
 
-/** A PDF: its pages one below the other, with zoom, search and text to select. */
+/** A PDF: its pages one below the other, with zoom, search, its contents, and text to select. */
 export default function Pdf({ id, content }: { id: DocumentId; content: PdfContent }) {
   const shelf = useShelf()
   const box = useRef<HTMLDivElement>(null)
-  const field = useRef<HTMLInputElement>(null)
   const [place, setPlace] = useState({ page: content.page ?? 1, zoom: content.zoom ?? WIDTH })
   const pdf = usePdf(box, content.data, place)
   const shown = typeof pdf === 'object' ? pdf : null
-  const { query, found, find } = useSearch(id, shown)
+  const search = useSearch(id, shown)
   useEffect(() => {
     if (!shown) return
     const { viewer, bus } = shown
@@ -51,22 +61,20 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
     const { key } = event
     if (event.altKey) return
     if (event.ctrlKey || event.metaKey) {
-      if (key.toLowerCase() !== 'f') return
-      field.current?.select()
+      if (!asksToFind(event)) return
+      search.open()
     } else if (key === 'ArrowRight') turn(1)
     else if (key === 'ArrowLeft') turn(-1)
     else if (key === '+' || key === '=') zoom(STEP)
     else if (key === '-') zoom(1 / STEP)
     else if (key === '0') zoom(null)
-    else if (key === '/') field.current?.select()
+    else if (key === '/') search.open()
+    else if (key === 'r') rotate()
     else return
     event.preventDefault()
   }
-  const searching = (event: KeyboardEvent) => {
-    if (event.key === 'Enter') find(query, { type: 'again', findPrevious: event.shiftKey })
-    else if (event.key === 'Escape') box.current?.focus()
-    else return
-    event.preventDefault()
+  const rotate = () => {
+    if (shown) shown.viewer.pagesRotation = (shown.viewer.pagesRotation + 90) % 360
   }
   const pages = shown?.viewer.pagesCount ?? 1
   if (pdf === 'problem') return <p className="m-auto p-4 text-soft">This PDF cannot be shown.</p>
@@ -88,21 +96,34 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
         <Tool label="As wide as the window, 0" on={place.zoom === WIDTH} onClick={() => zoom(null)}>
           <MoveHorizontal size={15} />
         </Tool>
-        <input
-          ref={field}
-          type="search"
-          aria-label="Find in this PDF"
-          placeholder="find, /"
-          className="field ml-1 min-h-7 w-24 min-w-0 flex-1"
-          value={query}
-          onChange={(event) => find(event.target.value)}
-          onKeyDown={searching}
-        />
-        <span role="status" className="shrink-0 font-mono text-[11px] text-soft">
-          {query && found ? `${found.current}/${found.total} · ` : ''}
+        <Tool label="Turn right, R" onClick={rotate}>
+          <RotateCw size={15} />
+        </Tool>
+        {shown ? <Contents shown={shown} onGone={() => box.current?.focus()} /> : null}
+        <Tool label="Find, /" onClick={search.open}>
+          <Search size={15} />
+        </Tool>
+        <span className="ml-auto flex shrink-0 items-center gap-1.5 font-mono text-[11px] text-soft">
+          <PageField page={place.page} pages={pages} onGo={(page) => turn(page - place.page)} />
+          of {pages}
+        </span>
+        <span role="status" className="sr-only">
           page {place.page} of {pages}
         </span>
       </div>
+      {search.asked ? (
+        <FindBar
+          label="Find in this PDF"
+          asked={search.asked}
+          onAsk={search.ask}
+          count={search.count}
+          onStep={search.step}
+          onClose={() => {
+            search.close()
+            box.current?.focus()
+          }}
+        />
+      ) : null}
       <div className="relative min-h-0 flex-1">
         {/* biome-ignore lint/a11y/noStaticElementInteractions: keys turn the pages and zoom */}
         <div
@@ -119,12 +140,46 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
   )
 }
 
-type Shown = Exclude<ReturnType<typeof usePdf>, string | null>
+/** The page one is at; another is typed. */
+function PageField({
+  page,
+  pages,
+  onGo,
+}: {
+  page: number
+  pages: number
+  onGo(page: number): void
+}) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const go = () => {
+    const wanted = Math.round(Number(typed))
+    if (typed?.trim() && wanted >= 1) onGo(Math.min(wanted, pages))
+    setTyped(null)
+  }
+  return (
+    <input
+      inputMode="numeric"
+      aria-label="Page"
+      className="field min-h-7 w-12 text-right font-mono text-[12px]"
+      value={typed ?? page}
+      onFocus={(event) => event.target.select()}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={() => setTyped(null)}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') go()
+        else if (event.key === 'Escape') setTyped(null)
+        else return
+        event.preventDefault()
+        event.currentTarget.select()
+      }}
+    />
+  )
+}
 
 /** What is looked for in a PDF, how often it is there, and how to look for something. */
 function useSearch(id: DocumentId, shown: Shown | null) {
-  const [query, setQuery] = useState('')
-  const [found, setFound] = useState<{ current: number; total: number } | null>(null)
+  const [asked, setAsked] = useState<Asked | null>(null)
+  const [found, setFound] = useState({ current: 0, total: 0 })
   useEffect(() => {
     if (!shown) return
     const count = ({ matchesCount }: { matchesCount: { current: number; total: number } }) =>
@@ -132,24 +187,36 @@ function useSearch(id: DocumentId, shown: Shown | null) {
     shown.bus.on('updatefindmatchescount', count)
     shown.bus.on('updatefindcontrolstate', count)
   }, [shown])
-  const find = (text: string, more: object = {}) => {
-    setQuery(text)
+  const find = ({ text, caseSensitive, wholeWord }: Asked, more: object = {}) =>
     shown?.bus.dispatch('find', {
       source: null,
       type: '',
       query: text,
-      caseSensitive: false,
-      entireWord: false,
+      caseSensitive,
+      entireWord: wholeWord,
       highlightAll: true,
       findPrevious: false,
       matchDiacritics: false,
       ...more,
     })
+  const ask = (next: Asked) => {
+    setAsked(next)
+    find(next)
   }
   usePassage(id, (text) => {
     if (!shown) return false
-    find(text)
+    ask({ ...NOTHING, text })
     return true
   })
-  return { query, found, find }
+  return {
+    asked,
+    ask,
+    count: { at: found.current, of: found.total },
+    open: () => setAsked((now) => now ?? NOTHING),
+    close: () => {
+      setAsked(null)
+      find(NOTHING)
+    },
+    step: (by: 1 | -1) => asked && find(asked, { type: 'again', findPrevious: by < 0 }),
+  }
 }

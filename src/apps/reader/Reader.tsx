@@ -1,8 +1,13 @@
 'use client'
 import purify from 'dompurify'
-import { lazy, Suspense, useEffect, useRef, useState } from 'react'
+import { type KeyboardEvent, lazy, Suspense, useEffect, useRef, useState } from 'react'
+import type { DocumentId } from '@/core/model/ids'
+import { FindIn } from '@/parts/FindIn'
+import { asksToFind } from '@/parts/finding'
 import { LongText } from '@/parts/LongText'
 import { isLong } from '@/parts/longParts'
+import { asksToPrint, print } from '@/parts/print'
+import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
 import { toHtml } from '../markdown/engine'
 import { useShownContent } from '../useContents'
@@ -34,20 +39,49 @@ export default function Reader({ document: id }: AppProps) {
       return isLong(shown.text) ? (
         <LongText document={id} text={shown.text} label="Text" />
       ) : (
-        <section
-          aria-label="Text"
-          tabIndex={0}
-          data-autofocus=""
-          className="min-h-0 flex-1 overflow-auto px-[18px] py-3 outline-none"
-        >
-          {shown.kind === 'markdown' ? (
-            <Shown markdown={shown.text} />
-          ) : (
-            <pre className="whitespace-pre-wrap font-mono text-[13px]">{shown.text}</pre>
-          )}
-        </section>
+        <Text id={id} text={shown.text} markdown={shown.kind === 'markdown'} />
       )
   }
+}
+
+/** A text to be read, found in and printed. */
+function Text({ id, text, markdown }: { id: DocumentId; text: string; markdown: boolean }) {
+  const shelf = useShelf()
+  const area = useRef<HTMLElement>(null)
+  const [finding, setFinding] = useState(false)
+  const keys = (event: KeyboardEvent) => {
+    if (asksToFind(event)) setFinding(true)
+    else if (asksToPrint(event) && area.current)
+      print(area.current, shelf.state().documents[id]?.title ?? '')
+    else return
+    event.preventDefault()
+  }
+  return (
+    <>
+      {finding ? (
+        <FindIn
+          within={area}
+          anew={text}
+          label="Find in this text"
+          onClose={() => setFinding(false)}
+        />
+      ) : null}
+      <section
+        ref={area}
+        aria-label="Text"
+        tabIndex={0}
+        data-autofocus=""
+        className="min-h-0 flex-1 overflow-auto px-[18px] py-3 outline-none"
+        onKeyDown={keys}
+      >
+        {markdown ? (
+          <Shown markdown={text} />
+        ) : (
+          <pre className="whitespace-pre-wrap font-mono text-[13px]">{text}</pre>
+        )}
+      </section>
+    </>
+  )
 }
 
 /** Markdown as elements: made by the engine, and through a sanitiser before it is drawn. */

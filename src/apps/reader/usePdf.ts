@@ -11,8 +11,10 @@ type Bus = InstanceType<Parts['EventBus']>
 export const WIDTH = 'page-width'
 
 export interface Shown {
+  pdf: Awaited<ReturnType<typeof openPdf>>['pdf']
   viewer: Viewer
   bus: Bus
+  links: InstanceType<Parts['PDFLinkService']>
 }
 
 /**
@@ -54,7 +56,7 @@ export function usePdf(
       bus.on('pagesinit', () => {
         viewer.currentScaleValue = from.zoom
         viewer.currentPageNumber = Math.min(from.page, pdf.numPages)
-        if (!left) setShown({ viewer, bus })
+        if (!left) setShown({ pdf, viewer, bus, links: linkService })
       })
       viewer.setDocument(pdf)
       linkService.setDocument(pdf)

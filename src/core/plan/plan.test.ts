@@ -109,6 +109,13 @@ test('spans and moments as they are typed', () => {
   expect(typedSpan('0')).toBeNull()
   expect(typedMoment('11:59', time(12))).toBe(time(11, 59) + 24 * 60 * 60_000)
   expect(typedMoment('10 min', 1000)).toBe(601_000)
+  expect(typedMoment('in 10 min', 1000)).toBe(601_000)
+  expect(typedMoment('at 4pm', time(12))).toBe(time(16))
+  expect(typedMoment('4:30 PM', time(12))).toBe(time(16, 30))
+  expect(typedMoment('12am', time(12))).toBe(time(24))
+  expect(typedMoment('noon', time(11))).toBe(time(12))
+  for (const wrong of ['13pm', '0am', '4:60 pm', '24:00', 'at 10 min'])
+    expect(typedMoment(wrong, 1000)).toBeNull()
   expect(typedMoment('soon', 1000)).toBeNull()
 })
 

@@ -13,25 +13,45 @@ export function typedSpan(text: string): number | null {
   return span > 0 && span <= LONGEST ? span : null
 }
 
-/** A typed time of day, such as `16:00` or `9.30`, in minutes after midnight; null where it is none. */
+/**
+ * A typed time of day, such as `16:00`, `9.30`, `4pm`, `4:30 pm` or `noon`, in minutes after midnight;
+ * null where it is none.
+ */
 export function typedClock(text: string): number | null {
-  const clock = /^\s*(\d{1,2})[:.](\d{2})\s*$/.exec(text)
-  const [hours, minutes] = [Number(clock?.[1]), Number(clock?.[2])]
-  return clock && hours <= 23 && minutes <= 59 ? hours * 60 + minutes : null
+  const word = text.trim().toLowerCase()
+  if (word === 'noon') return 12 * 60
+  if (word === 'midnight') return 0
+  const clock = /^(\d{1,2})(?:[:.](\d{2}))?\s*(am|pm)?$/.exec(word)
+  const [, typed = '', minutes, half] = clock ?? []
+  // A number alone is a span.
+  if (!clock || (!half && minutes === undefined)) return null
+  if (half && (Number(typed) < 1 || Number(typed) > 12)) return null
+  const hours = half ? (Number(typed) % 12) + (half === 'pm' ? 12 : 0) : Number(typed)
+  return hours <= 23 && Number(minutes ?? 0) <= 59 ? hours * 60 + Number(minutes ?? 0) : null
 }
 
 /**
  * The next moment that is typed, as a time of day (tomorrow when it is past, by the local clock) or as
- * a span from now. @returns milliseconds since 1970, or null where it is neither
+ * a span from now; “at” and “in” may stand before it.
+ * @returns milliseconds since 1970, or null where it is neither
  */
 export function typedMoment(text: string, now: number): number | null {
-  const clock = typedClock(text)
+  const clock = typedClock(text.replace(/^\s*at\s+/i, ''))
   if (clock === null) {
-    const span = typedSpan(text)
+    const span = typedSpan(text.replace(/^\s*in\s+/i, ''))
     return span === null ? null : now + span
   }
+  return nextAt(clock, now)
+}
+
+/**
+ * The next time the local clock shows so many minutes after midnight.
+ * @param days those of the week on which it may, Sunday is 0; all where none are given
+ */
+export function nextAt(clock: number, now: number, days?: readonly number[]): number {
   const moment = new Date(now)
   moment.setHours(Math.floor(clock / 60), clock % 60, 0, 0)
-  if (moment.getTime() <= now) moment.setDate(moment.getDate() + 1)
+  while (moment.getTime() <= now || days?.includes(moment.getDay()) === false)
+    moment.setDate(moment.getDate() + 1)
   return moment.getTime()
 }

@@ -1,5 +1,6 @@
 import type { DocumentId, WindowId } from '@/core/model/ids'
 import { isLanding, windowElement } from '@/parts/focus'
+import { textIn } from '@/parts/textIn'
 import { usePassage } from '@/store/documents/passages'
 import { useShelf } from '@/store/useShelf'
 
@@ -40,19 +41,7 @@ const MARKED = 'passage'
 
 /** Where a text stands, capitals aside; parts of it may be styled each in its own way. */
 function rangeOf(body: Element, text: string): Range | null {
-  const walker = document.createTreeWalker(body, NodeFilter.SHOW_TEXT)
-  const nodes: { node: Node; from: number }[] = []
-  let whole = ''
-  for (let node = walker.nextNode(); node; node = walker.nextNode()) {
-    nodes.push({ node, from: whole.length })
-    whole += node.textContent
-  }
+  const { whole, range } = textIn(body)
   const at = whole.toLowerCase().indexOf(text.toLowerCase())
-  const first = nodes.findLast(({ from }) => from <= at)
-  const last = nodes.findLast(({ from }) => from < at + text.length)
-  if (at < 0 || !first || !last) return null
-  const range = document.createRange()
-  range.setStart(first.node, at - first.from)
-  range.setEnd(last.node, at + text.length - last.from)
-  return range
+  return at < 0 ? null : range(at, at + text.length)
 }

@@ -1,0 +1,123 @@
+import { expect, test } from './shelf'
+
+test('a text that is read is searched, word by word, with capitals or without', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  const content = 'Snow on the ridge.\nMore snow in the gully: Snowfall.\n'
+  await shelf.drop({ name: 'Log.txt', type: 'text/plain', content })
+  const reader = page.locator('[data-app=reader]')
+  await expect(reader.getByText('Snowfall')).toBeVisible()
+  await shelf.press('Control+f')
+  await page.keyboard.type('snow')
+  const count = reader.getByRole('search').getByRole('status')
+  await expect(count).toHaveText('1/3')
+  await shelf.press('Enter')
+  await expect(count).toHaveText('2/3')
+  const here = () =>
+    page.evaluate(() => [...(CSS.highlights.get('found-here') ?? [])].map(String).join())
+  expect(await here()).toBe('snow')
+  await reader.getByRole('button', { name: 'Match case' }).click()
+  await expect(count).toHaveText('1/1')
+  await reader.getByRole('button', { name: 'Match case' }).click()
+  await reader.getByRole('button', { name: 'Whole words only' }).click()
+  await expect(count).toHaveText('1/2')
+  await page.getByRole('searchbox', { name: 'Find in this text' }).fill('fog')
+  await expect(count).toHaveText('no matches')
+  await shelf.press('Escape')
+  await expect(reader.getByRole('search')).toHaveCount(0)
+  await expect(reader.getByRole('region', { name: 'Text' })).toBeFocused()
+  expect(await page.evaluate(() => CSS.highlights.get('found')?.size)).toBe(0)
+})
+
+test('a thread is begun, found in, marked unread and deleted', async ({ shelf, page }) => {
+  await shelf.open()
+  await shelf.run('desktop.go', { to: 'Public line' })
+  const line = shelf.window('line')
+  const threads = line.getByRole('navigation', { name: 'Threads' })
+  await threads.getByRole('textbox', { name: 'Write to somebody new' }).fill('Avalanche school')
+  await shelf.press('Enter')
+  const entry = threads.getByRole('button', { name: /Avalanche school/ })
+  await expect(entry).toHaveAttribute('aria-current', 'true')
+  await line.getByRole('textbox', { name: 'Reply to Avalanche school' }).fill('Course on Friday?')
+  await shelf.press('Enter')
+  await expect(line.getByRole('log')).toContainText('Course on Friday?')
+  await shelf.press('Control+f')
+  await page.keyboard.type('friday')
+  await expect(line.getByRole('search').getByRole('status')).toHaveText('1/1')
+  await shelf.press('Escape')
+  await line.getByRole('button', { name: 'Mark as unread' }).click()
+  await expect(entry).toContainText('1 new')
+  // It is read again when one comes back to it.
+  await threads.getByRole('button').first().click()
+  await entry.click()
+  await expect(entry).not.toContainText('new')
+  await shelf.reload()
+  await expect(entry).toBeVisible()
+  await line.getByRole('button', { name: 'Delete this thread' }).click()
+  await shelf.press('Enter')
+  await expect(entry).toHaveCount(0)
+})
+
+test('countdowns are typed as one says them, several at once; a stopwatch counts up', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.press('Alt+4')
+  const field = page.locator('[data-focused]').getByRole('textbox', { name: 'Time or duration' })
+  await expect(field).toBeFocused()
+  await page.keyboard.type('tea 5 min')
+  await shelf.press('Enter')
+  await expect(page.getByRole('timer')).toHaveText(/4:5\d|5:00/)
+  await expect(page.locator('[data-app=countdown] p').getByText('tea')).toBeVisible()
+  await page.keyboard.type('weekdays 9:00 rounds')
+  await shelf.press('Control+Enter')
+  await expect(page.locator('[data-app=countdown]')).toHaveCount(2)
+  await expect(page.locator('[data-focused]').getByText('rounds').first()).toBeVisible()
+  await expect(page.locator('[data-focused]').getByText('until 09:00, on weekdays')).toBeVisible()
+  await field.fill('stopwatch')
+  await shelf.press('Enter')
+  const watch = page.locator('[data-focused]').getByRole('timer', { name: 'Time gone by' })
+  await expect(watch).toHaveText('0:01')
+  await page.locator('[data-focused]').getByRole('button', { name: 'Pause' }).click()
+  const stood = await watch.textContent()
+  await shelf.reload()
+  await expect(watch).toHaveText(stood ?? '')
+  await field.fill('2 s the soup')
+  await shelf.press('Enter')
+  await shelf.desktops('Elsewhere')
+  await shelf.run('desktop.go', { to: 'Elsewhere' })
+  await expect(page.getByText(/the soup, since \d\d:\d\d/).first()).toBeVisible()
+})
+
+test('a player is led by keys: its list, back and on, mixed, and by the keys for media', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.run('window.open', { app: 'player' })
+  const player = page.locator('[data-app=player]')
+  await expect(player.locator('[data-autofocus]')).toBeFocused()
+  await shelf.press('ArrowDown', 'ArrowDown', 'Enter')
+  const name = player.getByRole('status')
+  await expect(name).toHaveText('Low Saddle, evening')
+  await shelf.press('n')
+  await expect(name).toHaveText('Hut lights')
+  await shelf.press('p')
+  await expect(name).toHaveText('Low Saddle, evening')
+  expect(await page.evaluate(() => navigator.mediaSession.metadata?.title)).toBe(
+    'Low Saddle, evening',
+  )
+  await shelf.press('s')
+  await expect(player.getByRole('button', { name: 'Shuffle' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await shelf.reload()
+  await expect(player.getByRole('button', { name: 'Shuffle' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+})
