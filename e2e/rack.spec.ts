@@ -240,7 +240,7 @@ test('with many desktops a row tells its windows as a figure', async ({ shelf, p
   await shelf.desktops(...numbered('N', 2, 8))
   await expect(page.locator('.rack-snug')).toBeVisible()
   await expect(page.locator('[data-bow]')).toHaveCount(2)
-  await shelf.desktops(...numbered('N', 9, 12))
+  await shelf.desktops(...numbered('N', 9, 11))
   await shelf.run('desktop.go', { to: 'next' })
   await expect(page.locator('.rack-tight')).toBeVisible()
   const { desktops } = await shelf.state()

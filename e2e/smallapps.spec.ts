@@ -121,3 +121,46 @@ test('a player is led by keys: its list, back and on, mixed, and by the keys for
     'true',
   )
 })
+
+test('sums are worked out line by line as they are typed, and copied', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  await shelf.press('Alt+;')
+  await page.keyboard.type('calculator')
+  await shelf.press('Enter')
+  const sums = page.locator('[data-app=sums]')
+  await expect(sums.getByRole('textbox', { name: 'Sums' })).toBeFocused()
+  await page.keyboard.type('snow = 12 + 4\nsnow * 2\n+ 8\n\n1/0')
+  const results = sums.getByRole('list', { name: 'Results' }).getByRole('listitem')
+  await expect(results).toHaveText(['16', '32', '40', '', '…'])
+  await expect(sums.getByRole('status')).toContainText('it divides by 0')
+  await shelf.press('ArrowUp', 'ArrowUp')
+  await expect(sums.getByRole('status')).toContainText('= 40')
+  await page.evaluate(() => {
+    navigator.clipboard.writeText = async (text) => {
+      document.body.dataset.copied = text
+    }
+  })
+  await shelf.press('Control+Enter')
+  await expect(page.locator('body')).toHaveAttribute('data-copied', '40')
+  await shelf.reload()
+  await expect(results).toHaveText(['16', '32', '40', '', /it divides by 0|…/])
+})
+
+test('each desktop has a sheet of notes, always the same, by one key', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  await shelf.press('Alt+j', 'Shift+T')
+  const text = page.locator('[data-focused] [contenteditable=true]')
+  await expect(text).toBeFocused()
+  await page.keyboard.type('wax the skis')
+  await shelf.desktops('Elsewhere')
+  await shelf.run('desktop.go', { to: 'Elsewhere' })
+  await shelf.press('Alt+j', 'Shift+T')
+  await expect(page.locator('[data-focused]').getByText('Notes, Elsewhere').first()).toBeVisible()
+  await expect(text).toHaveText('')
+  await shelf.run('desktop.go', { to: 'first' })
+  await shelf.press('Control+s', 'Alt+Backspace')
+  await expect(page.locator('[data-focused]')).toHaveCount(0)
+  await shelf.reload()
+  await shelf.press('Alt+j', 'Shift+T')
+  await expect(text).toHaveText('wax the skis')
+})

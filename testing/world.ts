@@ -6,7 +6,7 @@ import { focusId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { emptyHistory } from '@/core/rules/history'
 
-/** Made-up apps for tests: one plain, one of fixed size. */
+/** Apps for tests: one plain, one of fixed size, both made up, and the one that notes are written in. */
 export const APPS: AppFacts[] = [
   {
     id: 'notes',
@@ -25,6 +25,15 @@ export const APPS: AppFacts[] = [
     width: 200,
     height: 160,
     limits: { minWidth: 180, minHeight: 140, maxWidth: 320, maxHeight: 240 },
+  },
+  {
+    id: 'document',
+    name: 'Document',
+    plural: 'documents',
+    untitled: 'New document',
+    width: 480,
+    height: 520,
+    limits: { minWidth: 260, minHeight: 180 },
   },
 ]
 

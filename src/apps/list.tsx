@@ -12,6 +12,7 @@ import { keycard } from './keycard/manifest'
 import { messages } from './messages/manifest'
 import { player } from './player/manifest'
 import { reader } from './reader/manifest'
+import { sums } from './sums/manifest'
 import { table } from './table/manifest'
 import { watch } from './watch/manifest'
 import { web } from './web/manifest'
@@ -27,6 +28,7 @@ export const APPS: AppManifest[] = [
   player,
   web,
   drawer,
+  sums,
   keycard,
   watch,
 ]

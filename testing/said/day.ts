@@ -37,7 +37,11 @@ export const day: Some = [
         ...(named && { lets: ['notes'] }),
       }),
     })),
-  maybe.map((at) => ({ id: 'desktop.furl', args: (state: State) => desktopAt(state, at) })),
+  maybe.chain((at) =>
+    fc
+      .constantFrom('desktop.furl', 'desktop.notes')
+      .map((id) => ({ id, args: (state: State) => desktopAt(state, at) })),
+  ),
   fc.tuple(maybe, fc.constantFrom('window.tether', 'tether.go')).map(([at, id]) => ({
     id,
     args: (state: State) => windowAt(state, at),

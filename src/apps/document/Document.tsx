@@ -20,6 +20,7 @@ import { tellCaret } from './caret'
 import { Chords } from './chords'
 import { DOCUMENT } from './content'
 import { Finding, Search } from './Finding'
+import { Foot } from './Foot'
 import { LinkBar, openAddress } from './LinkBar'
 import { picture } from './Picture'
 import { pastedMarkdown } from './pasted'
@@ -28,7 +29,6 @@ import { schemaOf } from './schema'
 import { Tools } from './Tools'
 import { Tab } from './tab'
 import { useNaming } from './useNaming'
-import { Words } from './Words'
 import { Writing } from './writing'
 
 /** Rich text, kept as Markdown. */
@@ -128,7 +128,6 @@ function Editable({ id }: { id: DocumentId }) {
         onOutline={setOutlined}
         onFind={() => setBar('find')}
         onLink={() => setBar('link')}
-        onPrint={() => editor && printText(shelf, id, editor.view.dom)}
       />
       {editor && bar === 'find' ? <Finding editor={editor} onClose={() => setBar(null)} /> : null}
       {editor && bar === 'link' ? <LinkBar editor={editor} onClose={() => setBar(null)} /> : null}
@@ -136,7 +135,11 @@ function Editable({ id }: { id: DocumentId }) {
         editor={editor}
         className={`min-h-0 flex-1 overflow-auto ${comfortable ? 'measured' : ''}`}
       />
-      {editor ? <Words editor={editor} /> : <span data-coming="" />}
+      {editor ? (
+        <Foot editor={editor} onPrint={() => printText(shelf, id, editor.view.dom)} />
+      ) : (
+        <span data-coming="" />
+      )}
     </>
   )
 }

@@ -5,13 +5,11 @@ import {
   Code,
   Heading1,
   Heading2,
-  Heading3,
   Italic,
   Link,
   List,
   ListChecks,
   ListOrdered,
-  Printer,
   Quote,
   Redo2,
   Search as SearchIcon,
@@ -24,7 +22,6 @@ import { Outline } from './Outline'
 const HEADINGS = [
   [1, Heading1],
   [2, Heading2],
-  [3, Heading3],
 ] as const
 
 /** How the text is styled, above it. Every one of them is on a key as well. */
@@ -34,7 +31,6 @@ export function Tools({
   onOutline,
   onFind,
   onLink,
-  onPrint,
 }: {
   editor: Editor | null
   /** Whether the headings are listed. */
@@ -42,7 +38,6 @@ export function Tools({
   onOutline(open: boolean): void
   onFind(): void
   onLink(): void
-  onPrint(): void
 }) {
   const now = useEditorState({ editor, selector: ({ editor: one }) => stateOf(one) })
   const run = () => editor?.chain().focus()
@@ -134,9 +129,6 @@ export function Tools({
       {now?.table ? <TableTools run={run} /> : null}
       <span className="ml-auto flex">
         {editor ? <Outline editor={editor} open={outlined} onOpen={onOutline} /> : null}
-        <Tool label="Print" keys="Ctrl+P" onClick={onPrint}>
-          <Printer size={15} />
-        </Tool>
         <Tool label="Find and replace" keys="Ctrl+F" onClick={onFind}>
           <SearchIcon size={15} />
         </Tool>

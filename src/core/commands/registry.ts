@@ -15,6 +15,7 @@ import { goCommands } from './desktops/go'
 import { gridCommands } from './desktops/grid'
 import { letterCommands } from './desktops/letters'
 import { lookCommands } from './desktops/look'
+import { notes } from './desktops/notes'
 import { patternCommands } from './desktops/patterns'
 import { quietCommands } from './desktops/quiet'
 import { stowCommands } from './desktops/stow'
@@ -55,6 +56,7 @@ const all = [
   ...desktopCommands,
   ...letterCommands,
   furl,
+  notes,
   ...quietCommands,
   ...lookCommands,
   ...foldCommands,

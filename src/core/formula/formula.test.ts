@@ -86,6 +86,8 @@ test.each([
   ['=median(C1:C3)', 3.5],
   ['=D2-D1', 23],
   ['=max(D1:D2)', { day: dayNumber(2026, 12, 24) }],
+  ['=D2-2026-12-01', 23],
+  ['=2026-12-24+1', { day: dayNumber(2026, 12, 25) }],
   ['=D3', { day: dayNumber(2026, 12, 8) }],
   ['=countif(A1:A3,"ford")', 1],
   ['=countif(C1:C3,">1")', 2],

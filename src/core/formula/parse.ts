@@ -1,10 +1,11 @@
 import { FormulaProblem } from './problem'
 import { type CellPlace, columnOf, placeOf, type Token, tokensOf } from './tokens'
+import { readValue, type Value } from './value'
 
 export type Operator = '+' | '-' | '*' | '/' | '^' | '&' | '=' | '<>' | '<' | '<=' | '>' | '>='
 
 export type Expression =
-  | { kind: 'value'; value: number | string | boolean }
+  | { kind: 'value'; value: Value }
   | { kind: 'name'; name: string }
   | { kind: 'cell'; place: CellPlace }
   | { kind: 'range'; from: CellPlace; to: CellPlace }
@@ -39,7 +40,7 @@ const DEPTH_MOST = 200
 const LAST_ROW = 9_999_999
 
 /**
- * Reads a formula, without the sign it begins with: numbers, texts in quotes, cells (“B2”, “$B$2”), ranges
+ * Reads a formula, without the sign it begins with: numbers, days (“2026-12-31”), texts in quotes, cells (“B2”, “$B$2”), ranges
  * (“B2:C9”, “B:B”), functions, + − × ÷ ^ % & and comparisons. As in sums on paper, × goes before +; a
  * minus before a power belongs to the whole of it.
  * @throws FormulaProblem
@@ -111,6 +112,8 @@ class Parser {
     switch (token.kind) {
       case 'number':
         return { kind: 'value', value: Number(token.text.replace(',', '.')) }
+      case 'day':
+        return { kind: 'value', value: readValue(token.text) }
       case 'text':
         return { kind: 'value', value: token.text.slice(1, -1).replaceAll('""', '"') }
       case 'cell':

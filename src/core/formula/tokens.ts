@@ -7,7 +7,7 @@ export interface CellPlace {
 }
 
 export interface Token {
-  kind: 'number' | 'text' | 'cell' | 'column' | 'name' | 'sign'
+  kind: 'number' | 'day' | 'text' | 'cell' | 'column' | 'name' | 'sign'
   /** As it is written. */
   text: string
   /** Where it begins in the formula. */
@@ -15,6 +15,7 @@ export interface Token {
 }
 
 const SPACE = /\s+/y
+const DAY = /\d{4}-(?:0[1-9]|1[0-2])-(?:0[1-9]|[12]\d|3[01])(?!\d)/y
 const NUMBER = {
   '.': /(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?/iy,
   ',': /(?:\d+,?\d*|,\d+)(?:e[+-]?\d+)?/iy,
@@ -35,6 +36,7 @@ export function tokensOf(formula: string, decimal: '.' | ',' = '.'): Token[] {
   const tokens: Token[] = []
   const kinds: [Token['kind'] | null, RegExp][] = [
     [null, SPACE],
+    ['day', DAY],
     ['number', NUMBER[decimal]],
     ['text', TEXT],
     ['cell', CELL],

@@ -124,6 +124,7 @@ export const FIXED: Bound[] = [
   })),
   { keys: 'Alt+Shift+; ;', command: 'line.about' },
   { keys: 'Alt+Shift+; Shift+F', command: 'line.float' },
+  { keys: 'Alt+Shift+; Shift+T', command: 'desktop.notes' },
   { keys: 'Alt+Shift+; Enter', command: 'shelf.fullScreen' },
   { keys: 'Alt+Shift+X', command: 'shelf.cover' },
   { keys: 'Alt+Shift+; Shift+S', command: 'settings.open' },

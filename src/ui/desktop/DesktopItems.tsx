@@ -54,6 +54,7 @@ export function DesktopItems({ id }: { id: DesktopId }) {
       <CommandItem command="desktop.reorder" args={{ ...one, by: 1 }} label="Move later" />
       <CommandItem command="desktop.quiet" args={one} on={quiet} />
       <CommandItem command="desktop.askQuiet" args={one} />
+      <CommandItem command="desktop.notes" args={one} />
       {outside || furls ? <CommandItem command="desktop.furl" args={one} on={furls} /> : null}
       {/* Only of what is on screen. */}
       {here ? (

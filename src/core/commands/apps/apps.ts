@@ -58,7 +58,7 @@ interface Opening {
 }
 
 /** Opens a window of an app where its home says or one is, for a new document or one that exists. */
-function openApp(
+export function openApp(
   draft: State,
   { app: id, document, title: given, frame, alone, on }: Opening,
   env: Env,

@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string } from 'yup'
-import type { DesktopId, WindowId } from '@/core/model/ids'
+import type { DesktopId, DocumentId, WindowId } from '@/core/model/ids'
 import { type Kind, renamedKeys } from '@/core/model/kind'
 import { byId, fields, flag, frame, id, maybeId, maybeMoment, span } from '@/core/model/shaping'
 import { type Look, lookShape } from './look'
@@ -48,6 +48,8 @@ export interface Desktop extends Look {
   quiet?: { on: boolean; until?: number; lets: string[] }
   /** Whether its browser windows are closed while one is elsewhere. */
   furls?: boolean
+  /** Its sheet of notes, once it was opened. */
+  notes?: { document: DocumentId }
   /** The windows that live here, in order of arrival. */
   windows: WindowId[]
   /** The window that had focus when this desktop was left. */
@@ -106,18 +108,20 @@ export const DESKTOP: Kind<Desktop> = {
       lets: array(string().max(100).required()).max(20).required(),
     }).default(undefined),
     furls: boolean(),
+    notes: object({ document: id() }).default(undefined),
     windows: array(id()).required(),
     focus: maybeId().nullable().defined(),
   }),
   ids: (one, as) => {
     const window = (id: WindowId) => as('window', id)
-    const { picture, aside, before, origins } = one
+    const { picture, notes, aside, before, origins } = one
     return {
       ...one,
       id: as('desktop', one.id),
       windows: one.windows.map(window),
       focus: one.focus && window(one.focus),
       ...(picture && { picture: { ...picture, document: as('document', picture.document) } }),
+      ...(notes && { notes: { document: as('document', notes.document) } }),
       ...(aside && {
         aside: {
           ...aside,

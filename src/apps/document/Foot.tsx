@@ -5,8 +5,8 @@ import { counted } from './words'
 /** How long nothing is typed until words are counted, in milliseconds: no letter waits for it. */
 const QUIET = 400
 
-/** How many words there are, and how many of them are chosen. */
-export function Words({ editor }: { editor: Editor }) {
+/** Below the text: printing it, how many words there are, and how many of them are chosen. */
+export function Foot({ editor, onPrint }: { editor: Editor; onPrint(): void }) {
   const [count, setCount] = useState({ all: 0, chosen: 0 })
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>
@@ -34,10 +34,21 @@ export function Words({ editor }: { editor: Editor }) {
   const { all, chosen } = count
   const words = all === 1 ? 'word' : 'words'
   return (
-    <p className="min-h-6 border-seam border-t border-dashed px-2.5 py-0.5 text-right font-mono text-[11px] text-soft">
-      {chosen ? `${NUMBER.format(chosen)} of ` : ''}
-      {NUMBER.format(all)} {words}
-    </p>
+    <div className="flex min-h-6 items-center justify-between border-seam border-t border-dashed px-2.5 font-mono text-[11px] text-soft">
+      <button
+        type="button"
+        title="Print, Ctrl+P"
+        className="hover:text-ink"
+        onMouseDown={(event) => event.preventDefault()}
+        onClick={onPrint}
+      >
+        print
+      </button>
+      <p>
+        {chosen ? `${NUMBER.format(chosen)} of ` : ''}
+        {NUMBER.format(all)} {words}
+      </p>
+    </div>
   )
 }
 
