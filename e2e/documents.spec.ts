@@ -82,7 +82,7 @@ test('Markdown and pictures from other programs are pasted as what they are; hea
   await expect(text.locator('h1')).toHaveCount(0)
   await shelf.press('Control+Shift+z')
   await shelf.press('Control+Shift+o')
-  await expect(page.getByRole('menuitem', { name: 'Valley' })).toBeVisible()
+  await expect(page.getByRole('menuitem', { name: 'Ridge' })).toBeFocused()
   await shelf.press('ArrowDown', 'Enter')
   await expect(text).toBeFocused()
   await page.keyboard.type('The ')

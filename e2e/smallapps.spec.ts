@@ -142,6 +142,13 @@ test('sums are worked out line by line as they are typed, and copied', async ({ 
   })
   await shelf.press('Control+Enter')
   await expect(page.locator('body')).toHaveAttribute('data-copied', '40')
+  // A sum typed into the line is worked out there.
+  await shelf.press('Alt+;')
+  await page.keyboard.type('(12 + 4) * 3')
+  await expect(page.getByRole('dialog', { name: 'Line' }).locator('output')).toHaveText('= 48')
+  await shelf.press('Enter')
+  await expect(shelf.said()).toContainText('Copied 48')
+  await expect(page.locator('body')).toHaveAttribute('data-copied', '48')
   await shelf.reload()
   await expect(results).toHaveText(['16', '32', '40', '', /it divides by 0|…/])
 })
@@ -163,4 +170,44 @@ test('each desktop has a sheet of notes, always the same, by one key', async ({ 
   await shelf.reload()
   await shelf.press('Alt+j', 'Shift+T')
   await expect(text).toHaveText('wax the skis')
+})
+
+test('the drawer finds what is written, shows where it is open, and takes several at once', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  await shelf.run('desktop.go', { to: 'Rota' })
+  await shelf.press('Alt+9')
+  const drawer = page.locator('[data-app=drawer]')
+  const filter = drawer.getByRole('textbox', { name: 'Filter the drawer' })
+  await filter.fill('evening forecaster')
+  const items = drawer.getByRole('listitem')
+  await expect(items).toHaveCount(1)
+  await expect(items).toContainText('Handover')
+  await expect(items.locator('mark')).toHaveText('evening forecaster')
+  await expect(items).toContainText('on Rota')
+  // As it will look.
+  await expect(drawer.getByRole('region')).toContainText('To the evening forecaster')
+  await shelf.press('Enter')
+  await expect.poll(async () => (await shelf.state()).focus).toBe('handover')
+  // Two made and closed, found, marked by key, and deleted in one step.
+  for (const title of ['Spare one', 'Spare two']) {
+    await shelf.run('window.open', { app: 'table', title })
+    await shelf.press('Alt+Backspace')
+  }
+  await shelf.press('Alt+9')
+  await filter.fill('spare')
+  await expect(items).toHaveCount(2)
+  await shelf.press('Control+Enter', 'Control+Enter')
+  await expect(drawer.getByText('2 marked')).toBeVisible()
+  await drawer.getByRole('button', { name: 'Delete' }).click()
+  await expect(shelf.said()).toContainText('Deleted 2 documents')
+  await shelf.press('Alt+Z')
+  await expect(items.locator('.line-through')).toHaveCount(0)
+  await drawer.getByRole('combobox', { name: 'Order' }).selectOption('last opened first')
+  await filter.fill('')
+  await expect(items.first()).toContainText('Spare two')
+  await shelf.reload()
+  await expect(drawer.getByRole('combobox', { name: 'Order' })).toHaveValue('opened')
 })

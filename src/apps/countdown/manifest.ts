@@ -15,5 +15,9 @@ export const countdown: AppManifest<CountdownContent> = {
   worksUnseen: true,
   drafts: false,
   contents: COUNTDOWN,
+  keys: [
+    ['Enter', 'start what is typed'],
+    ['Ctrl+Enter', 'one more beside it'],
+  ],
   load: () => import('./Countdown'),
 }

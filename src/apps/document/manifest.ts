@@ -20,6 +20,17 @@ export const document: AppManifest<DocumentContent> = {
   extension: '.md',
   contents: DOCUMENT,
   drafts: true,
+  keys: [
+    ['Ctrl+F', 'find and replace'],
+    ['Ctrl+K', 'link to an address or a document'],
+    ['Ctrl+Shift+O', 'go to a heading'],
+    ['Ctrl+Shift+1', 'heading; 2 and 3 smaller ones, 0 none'],
+    ['Ctrl+B', 'bold'],
+    ['Ctrl+I', 'italic'],
+    ['Ctrl+E', 'code'],
+    ['Ctrl+Shift+8', 'list; 7 numbered, 9 tasks'],
+    ['Ctrl+P', 'print'],
+  ],
   load: () => import('./Document'),
   read: async (file) => {
     const { text: markdown, ...written } = await readTextFile(file)

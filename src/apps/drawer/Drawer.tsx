@@ -1,43 +1,72 @@
 'use client'
-import { Brush, Download, FolderInput, Pencil, Trash2 } from 'lucide-react'
-import { type DragEvent, type KeyboardEvent, useEffect, useState } from 'react'
-import { wordsIn } from '@/core/finding/texts'
-import { referenceTo } from '@/core/formats/reference'
+import { Brush, FolderInput } from 'lucide-react'
+import { type KeyboardEvent, useMemo, useState } from 'react'
 import type { DocumentInfo } from '@/core/model/kinds/document'
 import { allWords } from '@/core/text/plain'
 import { Tool } from '@/parts/Tool'
-import { useInSight } from '@/parts/useInSight'
-import { bringBack, useAllDocuments } from '@/store/documents/catalogue'
-import { peekContent, shownContent, useTyped } from '@/store/documents/documents'
-import { expected } from '@/store/faults'
-import type { Shelf } from '@/store/shelf'
+import { useAllDocuments } from '@/store/documents/catalogue'
+import { useTyped } from '@/store/documents/documents'
+import { useLooked } from '@/store/documents/texts'
 import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
+import { Actions } from './Actions'
+import { Item } from './Item'
+import { open } from './opening'
+import { Preview } from './Preview'
 
-/** Everything the person keeps: documents, open or not, to be looked at, opened and put away. */
+const ORDERS = { title: 'by name', opened: 'last opened first', app: 'by app' }
+type Order = keyof typeof ORDERS
+
+const compare: Record<Order, (a: DocumentInfo, b: DocumentInfo) => number> = {
+  title: (a, b) => a.title.localeCompare(b.title),
+  opened: (a, b) => b.openedAt - a.openedAt,
+  app: (a, b) => a.app.localeCompare(b.app) || a.title.localeCompare(b.title),
+}
+
+/** Everything the person keeps: documents, open or not, to be found, looked at, opened and put away. */
 export default function Drawer({ document: own }: AppProps) {
   const shelf = useShelf()
   const documents = useAllDocuments()
   const [filter, setFilter] = useTyped(own, 'filter')
+  const [kept, setKept] = useTyped(own, 'order')
+  const order: Order = kept in ORDERS ? (kept as Order) : 'title'
   const [chosen, setChosen] = useState<string | null>(null)
-  const wanted = allWords(filter)
-  // Deleted ones stand last, to be taken back.
+  const [marked, setMarked] = useState<ReadonlySet<string>>(new Set())
+  const ids = useMemo(() => Object.keys(documents), [documents])
+  const typed = filter.trim().toLowerCase()
+  const looked = useLooked(typed ? ids : null, filter)
+  const named = allWords(filter)
+  const passage = (id: string) =>
+    looked?.typed === filter ? looked.hits.get(id)?.get(typed) : undefined
+  // Deleted ones stand last, to be taken back; those found in what is written after those by name.
   const listed = Object.values(documents)
-    .filter(({ id, title }) => id !== own && wanted(title))
+    .filter((one) => one.id !== own && (named(one.title) || passage(one.id)))
     .sort(
       (a, b) =>
         Number(a.discarded ?? false) - Number(b.discarded ?? false) ||
-        a.title.localeCompare(b.title),
+        Number(named(b.title)) - Number(named(a.title)) ||
+        compare[order](a, b),
     )
   const shown = listed.find(({ id }) => id === chosen) ?? listed[0]
+  const several = listed.filter(({ id }) => marked.has(id))
   const step = (by: number) => {
     const at = (shown ? listed.indexOf(shown) : -1) + by
     setChosen(listed[Math.max(0, Math.min(at, listed.length - 1))]?.id ?? null)
   }
+  const mark = (id: string) => {
+    const next = new Set(marked)
+    if (!next.delete(id)) next.add(id)
+    setMarked(next)
+  }
   const keys = (event: KeyboardEvent) => {
-    if (event.key === 'ArrowDown') step(1)
-    else if (event.key === 'ArrowUp') step(-1)
-    else if (event.key === 'Enter' && shown && !shown.discarded) open(shelf, shown)
+    const { key, ctrlKey, metaKey } = event
+    if (key === 'ArrowDown') step(1)
+    else if (key === 'ArrowUp') step(-1)
+    else if ((key === ' ' || key === 'Enter') && (ctrlKey || metaKey) && shown) {
+      mark(shown.id)
+      step(1)
+    } else if (key === 'Enter' && shown && !shown.discarded) open(shelf, shown)
+    else if (key === 'Escape' && several.length > 0) setMarked(new Set())
     else return
     event.preventDefault()
   }
@@ -47,12 +76,25 @@ export default function Drawer({ document: own }: AppProps) {
         <input
           data-autofocus=""
           aria-label="Filter the drawer"
+          title="Names and what is written in them; Ctrl+Enter marks several"
           placeholder="filter"
           className="field min-h-7 w-36"
           value={filter}
           onChange={(event) => setFilter(event.target.value)}
           onKeyDown={keys}
         />
+        <select
+          aria-label="Order"
+          className="field min-h-7"
+          value={order}
+          onChange={(event) => setKept(event.target.value)}
+        >
+          {Object.entries(ORDERS).map(([value, label]) => (
+            <option key={value} value={value}>
+              {label}
+            </option>
+          ))}
+        </select>
         <Tool label="Import files" onClick={() => shelf.dispatch('shelf.openFile')}>
           <FolderInput size={15} />
         </Tool>
@@ -60,7 +102,9 @@ export default function Drawer({ document: own }: AppProps) {
           <Brush size={15} />
         </Tool>
         <span className="flex-1" />
-        {shown ? <Actions shown={shown} /> : null}
+        {several.length > 1 || shown ? (
+          <Actions shown={several.length > 0 ? several : shown ? [shown] : []} />
+        ) : null}
       </div>
       <div className="flex min-h-0 flex-1">
         <ul aria-label="Files" className="w-1/2 shrink-0 overflow-auto border-seam border-r">
@@ -69,130 +113,19 @@ export default function Drawer({ document: own }: AppProps) {
               key={one.id}
               one={one}
               chosen={one === shown}
+              marked={marked.has(one.id)}
+              passage={named(one.title) ? undefined : passage(one.id)}
               onChoose={() => setChosen(one.id)}
+              onMark={() => mark(one.id)}
             />
           ))}
         </ul>
         {shown ? (
           <Preview shown={shown} />
         ) : (
-          <p className="m-auto p-4 text-soft">No file has that name.</p>
+          <p className="m-auto p-4 text-soft">No file has that name, or that in it.</p>
         )}
       </div>
     </>
-  )
-}
-
-/** What nobody has looked at for long comes back to hand first. */
-const about = (shelf: Shelf, id: string, run: () => void): void =>
-  void bringBack(shelf, [id]).then(run, () =>
-    shelf.say('It cannot be read now. Try again.', { refused: true }),
-  )
-
-/** Goes to where a document is open; else opens it here. */
-const open = (shelf: Shelf, { id, app }: DocumentInfo) => {
-  const there = Object.values(shelf.state().windows).find(({ document }) => document === id)
-  if (there) return void shelf.dispatch('window.focus', { window: there.id })
-  about(shelf, id, () => shelf.dispatch('window.open', { app, document: id }))
-}
-
-function Actions({ shown }: { shown: DocumentInfo }) {
-  const shelf = useShelf()
-  const { id } = shown
-  if (shown.discarded)
-    return (
-      <button
-        type="button"
-        className="tool"
-        onClick={() => about(shelf, id, () => shelf.dispatch('document.discard', { document: id }))}
-      >
-        Take back
-      </button>
-    )
-  return (
-    <>
-      <button type="button" className="tool" onClick={() => open(shelf, shown)}>
-        Open
-      </button>
-      <Tool
-        label="Rename"
-        onClick={() =>
-          about(shelf, id, () => shelf.dispatch('document.askTitle', { document: id }))
-        }
-      >
-        <Pencil size={14} />
-      </Tool>
-      <Tool
-        label="Export"
-        onClick={() => about(shelf, id, () => shelf.dispatch('document.export', { document: id }))}
-      >
-        <Download size={14} />
-      </Tool>
-      <Tool
-        label="Delete"
-        onClick={() => about(shelf, id, () => shelf.dispatch('document.discard', { document: id }))}
-      >
-        <Trash2 size={14} />
-      </Tool>
-    </>
-  )
-}
-
-function Item({ one, chosen, onChoose }: { one: DocumentInfo; chosen: boolean; onChoose(): void }) {
-  const shelf = useShelf()
-  const button = useInSight<HTMLButtonElement>(chosen)
-  const drag = (event: DragEvent) => {
-    event.dataTransfer.setData('text/plain', referenceTo(one))
-    event.dataTransfer.effectAllowed = 'copy'
-  }
-  return (
-    <li>
-      <button
-        ref={button}
-        type="button"
-        draggable
-        aria-current={chosen ? 'true' : undefined}
-        className="flex w-full items-center gap-2 px-3 py-1.5 text-left aria-[current]:bg-ink/8 aria-[current]:font-semibold"
-        onClick={onChoose}
-        onDoubleClick={() => open(shelf, one)}
-        onDragStart={drag}
-      >
-        <span
-          dir="auto"
-          title={one.title}
-          className={`min-w-0 flex-1 truncate text-left ${one.discarded ? 'text-soft line-through' : ''}`}
-        >
-          {one.title}
-        </span>
-        <span className="shrink-0 text-[11px] text-soft">
-          {one.unsaved ? 'not saved' : shelf.appFacts(one.app)?.name}
-        </span>
-      </button>
-    </li>
-  )
-}
-
-/** What a file says, as far as it has words. */
-function Preview({ shown: { id, title, app } }: { shown: DocumentInfo }) {
-  const shelf = useShelf()
-  const [text, setText] = useState('')
-  useEffect(() => {
-    let over = false
-    void peekContent(shelf, id).then(
-      (content) => over || setText(wordsIn(shownContent(content))),
-      expected('it says so itself when it is opened'),
-    )
-    return () => {
-      over = true
-    }
-  }, [id, shelf])
-  return (
-    <section aria-label={`Preview of ${title}`} className="min-w-0 flex-1 overflow-auto p-3">
-      <h2 className="font-bold font-display text-[16px]">{title}</h2>
-      <p className="text-soft">{shelf.appFacts(app)?.name ?? app}</p>
-      <p className="mt-2 whitespace-pre-wrap text-[15px]">
-        {text.slice(0, 1500) || 'There are no words in it.'}
-      </p>
-    </section>
   )
 }

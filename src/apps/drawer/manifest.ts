@@ -12,5 +12,10 @@ export const drawer: AppManifest = {
   limits: { minWidth: 380, minHeight: 240 },
   opens: [],
   drafts: false,
+  keys: [
+    ['Down', 'next file; ↑ the one before'],
+    ['Enter', 'open it, or go there'],
+    ['Ctrl+Enter', 'mark several'],
+  ],
   load: () => import('./Drawer'),
 }

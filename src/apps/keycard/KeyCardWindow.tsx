@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react'
-import { keyCard, searchCard } from '@/core/card/card'
+import { appGroups, keyCard, searchCard } from '@/core/card/card'
 import { KeyGroups } from '@/parts/KeyGroups'
 import { useArrangement, useShelf } from '@/store/useShelf'
 
@@ -12,7 +12,10 @@ export default function KeyCardWindow() {
     () => keyCard(state, (id) => shelf.appFacts(id)?.name ?? id),
     [state, shelf.appFacts],
   )
-  const found = searchCard(card, query)
+  // Of the apps that have windows.
+  const apps = [...new Set(Object.values(state.windows).map(({ app }) => app))]
+  const own = appGroups(state, apps.map(shelf.appFacts))
+  const found = searchCard(card, query, own)
   return (
     <div className="flex h-full flex-col">
       <div className="border-seam border-b p-2">

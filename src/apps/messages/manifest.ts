@@ -16,6 +16,11 @@ export const messages: AppManifest<MessagesContent> = {
   worksUnseen: true,
   drafts: false,
   contents: MESSAGES,
+  keys: [
+    ['Enter', 'reply'],
+    ['PageDown', 'next thread; PageUp the one before'],
+    ['Ctrl+F', 'find in the thread'],
+  ],
   load: () => import('./Messages'),
   write: ({ threads }) => {
     const lines = threads.flatMap(({ who, messages: said }) =>

@@ -15,6 +15,12 @@ export const player: AppManifest<PlayerContent> = {
   worksUnseen: true,
   drafts: false,
   contents: PLAYER,
+  keys: [
+    ['Space', 'play or pause'],
+    ['N', 'next tune; P the one before'],
+    ['S', 'shuffle'],
+    ['Right', '5 seconds on; ← back'],
+  ],
   load: () => import('./Player'),
   read: async (file) => {
     const [{ readAudio }, { TUNES }] = await Promise.all([import('./files'), import('./tunes')])

@@ -1,6 +1,5 @@
 'use client'
-import purify from 'dompurify'
-import { type KeyboardEvent, lazy, Suspense, useEffect, useRef, useState } from 'react'
+import { type KeyboardEvent, lazy, Suspense, useRef, useState } from 'react'
 import type { DocumentId } from '@/core/model/ids'
 import { FindIn } from '@/parts/FindIn'
 import { asksToFind } from '@/parts/finding'
@@ -9,7 +8,7 @@ import { isLong } from '@/parts/longParts'
 import { asksToPrint, print } from '@/parts/print'
 import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
-import { toHtml } from '../markdown/engine'
+import { Prose } from '../markdown/Prose'
 import { useShownContent } from '../useContents'
 import { READER } from './content'
 import { Picture } from './Picture'
@@ -75,24 +74,11 @@ function Text({ id, text, markdown }: { id: DocumentId; text: string; markdown: 
         onKeyDown={keys}
       >
         {markdown ? (
-          <Shown markdown={text} />
+          <Prose markdown={text} />
         ) : (
           <pre className="whitespace-pre-wrap font-mono text-[13px]">{text}</pre>
         )}
       </section>
     </>
   )
-}
-
-/** Markdown as elements: made by the engine, and through a sanitiser before it is drawn. */
-function Shown({ markdown }: { markdown: string }) {
-  const place = useRef<HTMLDivElement>(null)
-  useEffect(() => {
-    const elements = purify.sanitize(toHtml(markdown), {
-      RETURN_DOM_FRAGMENT: true,
-      ADD_ATTR: ['target'],
-    })
-    place.current?.replaceChildren(elements)
-  }, [markdown])
-  return <div ref={place} className="prose" />
 }

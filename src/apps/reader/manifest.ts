@@ -24,6 +24,12 @@ export const reader: AppManifest<ReaderContent | null> = {
   opens: ['.txt', ...Object.keys(PICTURES), '.pdf'],
   drafts: false,
   contents: READER,
+  keys: [
+    ['Ctrl+F', 'find'],
+    ['Left', 'page before; → the page after'],
+    ['+', 'larger; - smaller, 0 as it fits'],
+    ['R', 'turn the pages'],
+  ],
   load: () => import('./Reader'),
   read: async (file) => {
     const extension = /\.\w+$/.exec(file.name.toLowerCase())?.[0] ?? ''

@@ -24,7 +24,7 @@ const CONTROL = {
   'Shift+/': 'filter',
 } as const
 
-export type Edits = Record<(typeof CONTROL)[keyof typeof CONTROL], () => void>
+type Edits = Record<(typeof CONTROL)[keyof typeof CONTROL], () => void>
 
 /** What keys do to a table. */
 interface Acts {

@@ -43,7 +43,7 @@ export function textAt(
 const OPERATORS = ['<=', '>=', '<>', '=', '<', '>', ':'] as const
 
 /** What the cells of one column have to be. */
-export interface Clause {
+interface Clause {
   column: number
   operator: (typeof OPERATORS)[number]
   wanted: string
@@ -53,7 +53,7 @@ export interface Clause {
  * A filter that speaks of columns, such as “station: kestrel”, “new cm > 10” or several with “and” between.
  * @returns null where it does not: then it is a text that any cell may have
  */
-export function clausesOf(filter: string, columns: string[]): Clause[] | null {
+function clausesOf(filter: string, columns: string[]): Clause[] | null {
   const clauses: Clause[] = []
   for (const part of filter.split(/\s+and\s+/i)) {
     const clause = clauseOf(part, columns)

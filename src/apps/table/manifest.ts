@@ -20,6 +20,16 @@ export const table: AppManifest<TableContent> = {
   extension: '.csv',
   contents: TABLE,
   drafts: true,
+  keys: [
+    ['Ctrl+F', 'find and replace'],
+    ['Ctrl+/', 'filter rows'],
+    ['Ctrl+Shift+F', 'fill down'],
+    ['Ctrl+Enter', 'row below'],
+    ['Ctrl+Shift+Enter', 'column at the right'],
+    ['Ctrl+Backspace', 'remove rows; with Shift columns'],
+    ['Ctrl+Home', 'first cell; Ctrl+End the last'],
+    ['Shift+F10', 'menu of the cell'],
+  ],
   load: () => import('./Table'),
   read: async (file, working) => {
     const { text, ...written } = await readTextFile(file)

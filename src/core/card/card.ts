@@ -3,6 +3,7 @@ import { registry } from '@/core/commands/registry'
 import {
   type Bound,
   bindings,
+  isTaken,
   keysFor,
   PLACES,
   THIS,
@@ -13,6 +14,7 @@ import { KEYMAPS } from '@/core/keys/keymaps'
 import { strokesOfLetter } from '@/core/keys/letters'
 import { bindingsIn } from '@/core/keys/places'
 import { asPressed, BEGINNINGS } from '@/core/keys/sets'
+import type { AppFacts } from '@/core/model/kinds/app'
 import { KEY_PLACES, type KeyPlace } from '@/core/model/kinds/binding'
 import { desktop } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
@@ -138,6 +140,15 @@ export function firstPage(state: State, { begin, verbs }: Card, appName: AppName
   ]
 }
 
+/** The keys that apps have of their own, a group for each; each is heard where the shelf does not take it. */
+export const appGroups = (state: State, apps: readonly (AppFacts | undefined)[]): CardGroup[] =>
+  apps.flatMap((app) => {
+    const rows = (app?.keys ?? []).filter(([keys]) => !isTaken(state, keys))
+    return app && rows.length > 0
+      ? { name: app.name, rows: rows.map(([keys, does]) => ({ keys, does })) }
+      : []
+  })
+
 /** Rows without what begins the keys of their group, which stands above them. */
 export const shortRows = ({ rows, begin = '' }: CardGroup): CardRow[] =>
   rows.map(({ keys, does }) => ({
@@ -146,9 +157,9 @@ export const shortRows = ({ rows, begin = '' }: CardGroup): CardRow[] =>
   }))
 
 /** The groups with the rows that have all words of a query in their keys or in what they do. */
-export function searchCard(card: Card, query: string): CardGroup[] {
+export function searchCard(card: Card, query: string, apps: CardGroup[] = []): CardGroup[] {
   const has = allWords(query)
-  return cardGroups(card).flatMap(({ name, rows, ...more }) => {
+  return [...cardGroups(card), ...apps].flatMap(({ name, rows, ...more }) => {
     const found = rows.filter(({ keys, does }) => has(`${name} ${keys} ${does}`))
     return found.length > 0 ? { name, rows: found, ...more } : []
   })

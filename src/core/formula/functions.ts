@@ -180,9 +180,6 @@ const ALSO: Record<string, string> = {
   pow: 'power',
 }
 
-/** The names of all functions there are. */
-export const FUNCTION_NAMES = Object.keys(FUNCTIONS)
-
 export function callFunction(called: string, given: Given[], scope: Scope): Value {
   const name = ALSO[called] ?? called
   const known = Object.hasOwn(FUNCTIONS, name) ? FUNCTIONS[name] : undefined

@@ -51,7 +51,7 @@ const NUMBER = new RegExp(
 )
 
 /** @returns null where it is no number */
-export function readNumber(text: string, decimal: Forms['decimal']): number | null {
+function readNumber(text: string, decimal: Forms['decimal']): number | null {
   const match = NUMBER.exec(text)
   if (!match) return null
   const [, before, after, figures = '', unit] = match

@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react'
-import { appOf } from '@/apps/list'
-import { cardGroups, firstPage, keyCard, searchCard } from '@/core/card/card'
+import { allApps, appOf } from '@/apps/list'
+import { appGroups, cardGroups, firstPage, keyCard, searchCard } from '@/core/card/card'
 import { cardIntro } from '@/core/card/markdown'
 import { shareByKey } from '@/core/journal/share'
+import { focusId } from '@/core/model/selectors'
 import { counted } from '@/core/text/counted'
 import { CommandButton } from '@/parts/CommandButton'
 import { Dialog } from '@/parts/Dialog'
@@ -19,11 +20,16 @@ export function KeyCard({ print = false }: { print?: boolean }) {
   const [whole, setWhole] = useState(print)
   const appName = (id: string) => appOf(shelf, id)?.name ?? id
   const card = keyCard(state, appName)
+  const focused = state.windows[focusId(state) ?? '']?.app
   const groups = query
-    ? searchCard(card, query)
+    ? searchCard(card, query, appGroups(state, allApps(state.apps)))
     : whole
       ? cardGroups(card)
-      : firstPage(state, card, appName)
+      : [
+          ...firstPage(state, card, appName),
+          // Of the window that has the keys.
+          ...(focused ? appGroups(state, [appOf(shelf, focused)]) : []),
+        ]
   useEffect(() => {
     if (print) window.print()
   }, [print])

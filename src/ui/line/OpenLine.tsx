@@ -1,6 +1,7 @@
 import { Command } from 'cmdk'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { allApps, appOf } from '@/apps/list'
+import { useForms } from '@/apps/useForms'
 import { followers } from '@/core/card/card'
 import { aboutHere, desktopsFor, everything, type Found } from '@/core/finding/find'
 import { prepare, rank } from '@/core/finding/rank'
@@ -8,6 +9,7 @@ import { sentences } from '@/core/finding/verbs'
 import { keysFor, THIS } from '@/core/keys/bindings'
 import { asPressed } from '@/core/keys/sets'
 import { plain } from '@/core/text/plain'
+import { NOT_COPIED } from '@/parts/clipboard'
 import { Keys } from '@/parts/Keys'
 import { Kite } from '@/parts/Kite'
 import { bringBack, useAllDocuments } from '@/store/documents/catalogue'
@@ -18,6 +20,7 @@ import type { Shelf } from '@/store/shelf'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
 import { isPossible } from '@/ui/keys/possible'
 import { useChosen } from '@/ui/keys/useChosen'
+import { sumOf } from './sums'
 
 const NAMES = {
   windows: 'Windows',
@@ -50,6 +53,8 @@ function Field({ about }: { about: boolean }) {
   const { results, pending, looked } = useResults(about, asking, typed)
   const kinds = [...new Set(results.map(({ kind }) => kind))]
   const first = results[0]
+  const forms = useForms()
+  const sum = asking ? null : sumOf(typed, forms)
   useEffect(() => setChosen(first ? keyOf(first) : ''), [first])
   useChosen(results.find((result) => keyOf(result) === chosen)?.window ?? null)
   const pick = (found: Found) => {
@@ -61,7 +66,10 @@ function Field({ about }: { about: boolean }) {
   useEffect(() => {
     if (pending || !hasty) return
     if (first) pick(first)
-    else if (looked) setHasty(false)
+    else if (looked) {
+      setHasty(false)
+      if (sum) copySum(shelf, sum)
+    }
   })
   return (
     <Command
@@ -75,7 +83,10 @@ function Field({ about }: { about: boolean }) {
       onValueChange={setChosen}
       className="rise fixed bottom-[42px] left-1/2 z-40 flex max-h-[70vh] w-[640px] max-w-[calc(100vw-32px)] -translate-x-1/2 flex-col border-2 border-ink bg-panel outline-none"
       onKeyDown={(event) => {
-        if (event.key === 'Enter' && (pending || (!first && !looked))) {
+        if (event.key === 'Enter' && sum && !first && looked && !pending) {
+          event.preventDefault()
+          copySum(shelf, sum)
+        } else if (event.key === 'Enter' && (pending || (!first && !looked))) {
           event.preventDefault()
           setHasty(true)
         }
@@ -91,7 +102,11 @@ function Field({ about }: { about: boolean }) {
       <Command.List className="min-h-0 flex-1 overflow-auto p-2" label="Results">
         {results.length === 0 ? (
           <p className="px-2 py-3 text-soft">
-            {looked && !pending ? 'Nothing found. Try fewer or other words.' : 'Looking…'}
+            {sum
+              ? 'Enter copies it.'
+              : looked && !pending
+                ? 'Nothing found. Try fewer or other words.'
+                : 'Looking…'}
           </p>
         ) : null}
         {kinds.map((kind) => {
@@ -124,6 +139,7 @@ function Field({ about }: { about: boolean }) {
           }
           className="min-w-0 flex-1 bg-transparent text-[15px] outline-none"
         />
+        {sum ? <output className="shrink-0 font-mono font-semibold">= {sum}</output> : null}
         <span className="flex shrink-0 items-center gap-1.5 text-soft">
           <Keys keys="Enter" /> {asking ? 'there' : 'go or run'}{' '}
           <Keys keys={`${asPressed('Alt+]', state)} …`} /> send
@@ -159,6 +175,14 @@ function useResults(about: boolean, asking: Found | null, typed: string) {
   }, [all, typed, asking, about, state, looked, pending])
   last.current = results
   return { results, pending, looked: looked !== null }
+}
+
+function copySum(shelf: Shelf, sum: string): void {
+  shelf.closeView()
+  void navigator.clipboard
+    .writeText(sum)
+    .then(() => shelf.say(`Copied ${sum}`))
+    .catch(() => shelf.say(NOT_COPIED, { refused: true }))
 }
 
 /** Goes to what was found or does it; a document may have been put away, and is fetched first. */

@@ -37,6 +37,8 @@ export interface AppFacts extends Size {
   limits: Limits
   /** Title of a new, empty document. */
   untitled: string
+  /** Its own keys, and what they do in its windows. */
+  keys?: [keys: string, does: string][]
 }
 
 /** Ways in which an app's windows are treated otherwise than others. */
