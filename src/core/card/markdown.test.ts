@@ -1,6 +1,6 @@
-import { World } from '@testing/world'
+import { APPS, World } from '@testing/world'
 import { KEY_SETS, type KeySet } from '@/core/settings/keySets'
-import { cardGroups, keyCard, searchCard, shortRows } from './card'
+import { appGroups, cardGroups, keyCard, searchCard, shortRows } from './card'
 import { cardAsMarkdown, cardIntro } from './markdown'
 
 const card = (world: World) => keyCard(world.state, (id) => id)
@@ -61,4 +61,17 @@ test('many keys that do the same are told by the first and the last, with Shift 
   const { there } = card(new World())
   const pad = there.find(({ name }) => name === 'On the pad')?.rows.map(({ keys }) => keys)
   expect(pad).toEqual(expect.arrayContaining(['Q…C', 'Shift+Q…C']))
+})
+
+test('apps tell keys of their own, but for those the shelf takes; they are found as well', () => {
+  const world = new World()
+  const [notes] = APPS
+  if (!notes) throw new Error('no app')
+  const keys: [string, string][] = [
+    ['Ctrl+K', 'link'],
+    ['Alt+Enter', 'taken by the shelf'],
+  ]
+  const groups = appGroups(world.state, [{ ...notes, keys }, notes, undefined])
+  expect(groups).toEqual([{ name: 'Notes', rows: [{ keys: 'Ctrl+K', does: 'link' }] }])
+  expect(searchCard(card(world), 'notes link', groups)).toEqual(groups)
 })
