@@ -2,30 +2,21 @@
 import { DataGrid, type DataGridHandle, type SortColumn } from 'react-data-grid'
 import 'react-data-grid/lib/styles.css'
 import { type RefObject, useEffect, useMemo, useRef, useState } from 'react'
-import { carried } from '@/core/formula/moved'
 import { FindBar } from '@/parts/FindBar'
 import { usePassage } from '@/store/documents/passages'
 import type { AppProps } from '../contract'
 import { useShownContent } from '../useContents'
 import { useForms } from '../useForms'
+import { actsOn } from './acts'
 import { CellMenu } from './CellMenu'
 import type { CopiedCells } from './clipboard'
 import { type Row, useColumns } from './columns'
 import { TABLE, type TableContent } from './content'
-import {
-  addColumn,
-  addRow,
-  fill,
-  fillDown,
-  putBlock,
-  removeColumns,
-  removeRows,
-  renameColumn,
-  setCell,
-} from './edits'
+import { addRow, fill, renameColumn, setCell } from './edits'
 import { Figures } from './Figures'
 import { press } from './keys'
-import { edgeFrom, onlyWith, textAt } from './looking'
+import { edgeOf, textAt } from './looking'
+import { copiedFrom, filledWith, isSingle, pasted } from './pasting'
 import { Surface } from './Surface'
 import { Tools } from './Tools'
 import { useFinding } from './useFinding'
@@ -62,7 +53,6 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
   const selection = useSelection(grid, extent)
   const { active, range, many, goTo } = selection
   const inRange = shown.slice(Math.max(0, range.top), range.bottom + 1)
-  const here = shown[active.row]
   const finding = useFinding(table, shown, { sheet, forms }, selection, change)
   const [area, width] = useWidth()
   useFoundCell(id, area, rows, goTo)
@@ -84,18 +74,17 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
     onRename: (column, name) =>
       name === null ? sorting.back() : change(renameColumn(table, column, name)),
   })
+  const acts = actsOn(table, {
+    shown,
+    selection,
+    change,
+    view,
+    textAt: (at, column) => textAt(table, sheet, forms, at, column),
+  })
   const edits = {
-    addRow: () => {
-      change(addRow(table, here ?? table.rows.length - 1))
-      goTo({ row: active.row + 1, column: active.column })
-    },
-    addColumn: () => {
-      change(addColumn(table, active.column))
-      goTo({ row: active.row, column: active.column + 1 })
-    },
-    removeRows: () => change(removeRows(table, inRange)),
-    removeColumns: () => change(removeColumns(table, range.left, range.right)),
-    fillDown: () => change(fillDown(table, inRange, range.left, range.right)),
+    ...acts,
+    addRow: acts.rowBelow,
+    addColumn: acts.columnRight,
     find: finding.show,
     filter: () => filter.current?.select(),
     undo,
@@ -113,52 +102,15 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
     goTo(to)
   }
   /** Puts what was dropped or pasted into the cells from a place on; one value fills a range. */
-  const put = ({ cells, from }: CopiedCells, at: Place, over: boolean) => {
-    const [first] = cells
-    if (!first || at.row < 0) return
-    const fills = over && cells.length === 1 && first.length === 1
-    const into = fills ? inRange : shown.slice(at.row, at.row + cells.length)
-    const left = fills ? range.left : Math.max(0, at.column)
-    const block = fills ? inRange.map(() => Array(range.right - left + 1).fill(first[0])) : cells
-    const gone = (cell: string, row: number, column: number) => {
-      if (!from) return cell
-      const was = fills
-        ? { row: from.rows[0], column: from.column }
-        : { row: from.rows[row], column: from.column + column }
-      const to = into[row] ?? table.rows.length + row - into.length
-      return carried(cell, to - (was.row ?? to), left + column - was.column)
-    }
+  const put = (copied: CopiedCells, at: Place, over: boolean) => {
+    if (at.row < 0) return
     change(
-      putBlock(
-        table,
-        into,
-        left,
-        block.map((line: string[], row) => line.map((cell, column) => gone(cell, row, column))),
-      ),
+      over && isSingle(copied)
+        ? filledWith(table, inRange, range, copied)
+        : pasted(table, shown, at, copied),
     )
-    goTo({ row: at.row, column: left })
+    goTo({ row: at.row, column: Math.max(0, at.column) })
   }
-  const filled = (row: number, column: number) => table.rows[shown[row] ?? -1]?.[column] !== ''
-  const edge = ([down, across]: readonly [number, number]): Place =>
-    down
-      ? {
-          ...active,
-          row: edgeFrom(
-            (row) => filled(row, active.column),
-            active.row,
-            down as 1 | -1,
-            extent.rows,
-          ),
-        }
-      : {
-          ...active,
-          column: edgeFrom(
-            (column) => filled(active.row, column),
-            active.column,
-            across as 1 | -1,
-            extent.columns,
-          ),
-        }
   return (
     <>
       <Tools
@@ -184,28 +136,7 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
           replace={{ one: finding.replaceOne, all: finding.replaceAll }}
         />
       ) : null}
-      <CellMenu
-        firstStays={table.firstStays === true}
-        acts={{
-          ...edits,
-          rowBelow: edits.addRow,
-          rowAbove: () => change(addRow(table, (here ?? 0) - 1)),
-          columnLeft: () => change(addColumn(table, Math.max(0, active.column) - 1)),
-          columnRight: edits.addColumn,
-          onlyThese: () =>
-            here !== undefined &&
-            view({
-              ...table,
-              filter: onlyWith(
-                table,
-                Math.max(0, active.column),
-                textAt(table, sheet, forms, here, Math.max(0, active.column)),
-              ),
-            }),
-          sort: (down) => view({ ...table, sort: { column: Math.max(0, active.column), down } }),
-          firstStays: () => view({ ...table, firstStays: !table.firstStays }),
-        }}
-      >
+      <CellMenu firstStays={table.firstStays === true} acts={acts}>
         <Surface
           area={area}
           hasRows={rows.length > 0}
@@ -215,10 +146,7 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
             shown: inRange.map((at) =>
               span(range.left, range.right, (column) => textAt(table, sheet, forms, at, column)),
             ),
-            copied: {
-              cells: inRange.map((at) => table.rows[at]?.slice(range.left, range.right + 1) ?? []),
-              from: { rows: inRange, column: range.left },
-            },
+            copied: copiedFrom(table, inRange, range),
           })}
           onEmpty={empty}
           onPut={put}
@@ -248,7 +176,18 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
               selection.extend({ row: rowIdx, column: column.idx - NUMBERS })
             }}
             onCellKeyDown={(args, event) =>
-              press({ edits, selection, empty, leave, edge, extent }, args, event)
+              press(
+                {
+                  edits,
+                  selection,
+                  empty,
+                  leave,
+                  edge: (step) => edgeOf(table, shown, active, step),
+                  extent,
+                },
+                args,
+                event,
+              )
             }
             onActivePositionChange={({ rowIdx, column }) => {
               if (rowIdx !== typedRow) setTypedRow(null)

@@ -13,6 +13,7 @@ import {
   setCell,
   widths,
 } from './edits'
+import { copiedFrom, filledWith, isSingle, pasted } from './pasting'
 
 const cell = fc.oneof(
   fc.constantFrom('', 'NW 34', '−5.1', '-7', '12', '118', 'Tarn'),
@@ -131,4 +132,37 @@ test('formulas name the same cells after rows and columns come and go; filled do
   expect(wider.widths).toEqual([0, 0, 80, 0])
   expect(removeColumns(wider, 1, 1)).toEqual(sums)
   expect(removeColumns(sums, 1, 1).sort).toBeNull()
+})
+
+test('what is copied goes along with its formulas, into rows wherever they stand and beyond the last', () => {
+  const sums = {
+    columns: ['a', 'b'],
+    rows: [
+      ['1', '=A1*2'],
+      ['2', ''],
+      ['3', ''],
+    ],
+  }
+  const one = copiedFrom(sums, [0], { top: 0, left: 1, bottom: 0, right: 1 })
+  expect(isSingle(one)).toBe(true)
+  expect(filledWith(sums, [1, 2], { top: 1, left: 1, bottom: 2, right: 1 }, one).rows).toEqual([
+    ['1', '=A1*2'],
+    ['2', '=A2*2'],
+    ['3', '=A3*2'],
+  ])
+  const row = copiedFrom(sums, [0], { top: 0, left: 0, bottom: 0, right: 1 })
+  expect(isSingle(row)).toBe(false)
+  expect(pasted(sums, [2, 0, 1], { row: 0, column: 0 }, row).rows[2]).toEqual(['1', '=A3*2'])
+  const two = copiedFrom(sums, [0, 1], { top: 0, left: 0, bottom: 1, right: 1 })
+  expect(pasted(sums, [0, 1, 2], { row: 2, column: 0 }, two).rows).toEqual([
+    ['1', '=A1*2'],
+    ['2', ''],
+    ['1', '=A3*2'],
+    ['2', ''],
+  ])
+  // What was cut goes as it is.
+  expect(pasted(sums, [0, 1, 2], { row: 1, column: 0 }, { ...row, from: null }).rows[1]).toEqual([
+    '1',
+    '=A1*2',
+  ])
 })

@@ -154,6 +154,24 @@ export function edgeFrom(
   return at
 }
 
+/** Where Ctrl and an arrow go from a cell. */
+export function edgeOf(
+  { rows, columns }: TableContent,
+  shown: number[],
+  from: { row: number; column: number },
+  [down, across]: readonly [rows: number, columns: number],
+): { row: number; column: number } {
+  const filled = (row: number, column: number) => rows[shown[row] ?? -1]?.[column] !== ''
+  const way = Math.sign(down || across) as 1 | -1
+  if (down)
+    return {
+      ...from,
+      row: edgeFrom((row) => filled(row, from.column), from.row, way, shown.length),
+    }
+  const column = edgeFrom((at) => filled(from.row, at), from.column, way, columns.length)
+  return { ...from, column }
+}
+
 /** A filter for the rows that have a text in a column, beside what is asked for already. */
 export function onlyWith({ columns, filter }: TableContent, column: number, text: string): string {
   const clause = `${columns[column]} = ${text}`
