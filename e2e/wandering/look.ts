@@ -73,7 +73,7 @@ const seen = (): string => {
     (!inWindow && field) ||
     byTab
   const takesText =
-    active.matches('textarea, [contenteditable=true], [role=gridcell]') ||
+    active.matches('textarea, [contenteditable=true], [role=gridcell]:not(.row-number)') ||
     (active instanceof HTMLInputElement &&
       !['range', 'checkbox', 'radio', 'button'].includes(active.type))
   const named = (element: Element) =>

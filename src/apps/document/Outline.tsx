@@ -67,7 +67,7 @@ export function Outline({
             style={{ paddingInlineStart: 12 * heading.level }}
             onSelect={() => go(heading)}
           >
-            <span dir="auto" className="max-w-80 truncate">
+            <span dir="auto" title={heading.text} className="max-w-80 truncate">
               {heading.text || 'Empty heading'}
             </span>
           </DropdownMenu.Item>

@@ -49,7 +49,7 @@ export function Contents({ shown, onGone }: { shown: Shown; onGone(): void }) {
             style={{ paddingInlineStart: 12 * (level + 1) }}
             onSelect={() => dest && void shown.links.goToDestination(dest)}
           >
-            <span dir="auto" className="max-w-80 truncate">
+            <span dir="auto" title={title} className="max-w-80 truncate">
               {title}
             </span>
           </DropdownMenu.Item>
