@@ -29,6 +29,22 @@ test('a text that is read is searched, word by word, with capitals or without', 
   await expect(reader.getByRole('search')).toHaveCount(0)
   await expect(reader.getByRole('region', { name: 'Text' })).toBeFocused()
   expect(await page.evaluate(() => CSS.highlights.get('found')?.size)).toBe(0)
+  // It is written on, read on, and goes out as the file it is.
+  await shelf.press('F2')
+  await expect(reader.getByRole('textbox', { name: 'Text' })).toBeFocused()
+  await shelf.press('Control+End')
+  await page.keyboard.type('Fog at noon.')
+  await shelf.press('Escape')
+  await expect(reader.getByRole('region', { name: 'Text' })).toBeFocused()
+  await shelf.reload()
+  await expect(reader.getByText('Fog at noon.')).toBeVisible()
+  const given = page.waitForEvent('download')
+  await shelf.run('window.export')
+  expect((await given).suggestedFilename()).toBe('Log.txt')
+  const stream = await (await given).createReadStream()
+  let text = ''
+  for await (const chunk of stream) text += chunk
+  expect(text).toBe(`${content}Fog at noon.`)
 })
 
 test('a thread is begun, found in, marked unread and deleted', async ({ shelf, page }) => {

@@ -44,7 +44,7 @@ export interface AppManifest<Content = unknown> extends AppFacts {
   /** What `write` leaves out, to follow what was exported; null where it is nothing. */
   leavesOut?(content: Content): string | null
   /** Extension of the files `write` makes. */
-  extension?: string
+  extension?(content: Content): string
 }
 
 /** What another app shows better, and why. */

@@ -17,7 +17,7 @@ export const document: AppManifest<DocumentContent> = {
   height: 520,
   limits: { minWidth: 260, minHeight: 180 },
   opens: ['.md', '.markdown'],
-  extension: '.md',
+  extension: () => '.md',
   contents: DOCUMENT,
   drafts: true,
   keys: [

@@ -12,7 +12,7 @@ export const messages: AppManifest<MessagesContent> = {
   height: 420,
   limits: { minWidth: 380, minHeight: 240 },
   opens: [],
-  extension: '.txt',
+  extension: () => '.txt',
   worksUnseen: true,
   drafts: false,
   contents: MESSAGES,

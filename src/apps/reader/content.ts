@@ -10,11 +10,16 @@ export interface PdfContent {
   zoom?: string
 }
 
+/** A text, as it is or in Markdown. */
+export interface WrittenContent {
+  kind: 'markdown' | 'text'
+  text: string
+  /** How its file was written, where that was not plain UTF-8. */
+  encoding?: string
+}
+
 /** Content of a reader: text, a picture as a data address, or a PDF. */
-export type ReaderContent =
-  | { kind: 'markdown' | 'text'; text: string; encoding?: string }
-  | { kind: 'picture'; data: string }
-  | PdfContent
+export type ReaderContent = WrittenContent | { kind: 'picture'; data: string } | PdfContent
 
 export const READER: Contents<ReaderContent | null> = {
   shape: byKind({

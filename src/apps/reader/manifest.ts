@@ -1,7 +1,7 @@
 import { BookOpen } from 'lucide-react'
 import { isUnloaded } from '@/store/unloaded'
 import { type AppManifest, FileProblem } from '../contract'
-import { readTextFile } from '../encoding'
+import { bytesOf, readTextFile } from '../encoding'
 import { READER, type ReaderContent } from './content'
 import { pictureSize } from './pictureSize'
 
@@ -26,17 +26,40 @@ export const reader: AppManifest<ReaderContent | null> = {
   contents: READER,
   keys: [
     ['Ctrl+F', 'find'],
+    ['F2', 'write on a text; Escape reads on'],
     ['Left', 'page before; → the page after'],
     ['+', 'larger; - smaller, 0 as it fits'],
     ['R', 'turn the pages'],
   ],
   load: () => import('./Reader'),
+  extension: (content) => {
+    if (content?.kind === 'markdown') return '.md'
+    if (content?.kind === 'pdf') return '.pdf'
+    return content?.kind === 'picture' ? extensionOf(content.data) : '.txt'
+  },
+  write: (content) => {
+    if (content === null) return new Blob([''], { type: 'text/plain' })
+    if ('data' in content) return blobOf(content.data)
+    return new Blob([bytesOf(content.text, content.encoding)], { type: 'text/plain' })
+  },
   read: async (file) => {
     const extension = /\.\w+$/.exec(file.name.toLowerCase())?.[0] ?? ''
     if (extension === '.txt') return readText(file)
     if (extension === '.pdf') return readPdf(file)
     return readPicture(file, PICTURES[extension] ?? '')
   },
+}
+
+/** The extension of a picture, by the kind its data address tells. */
+const extensionOf = (data: string): string =>
+  Object.entries(PICTURES).find(([, type]) => data.startsWith(`data:${type}`))?.[0] ?? ''
+
+/** A file as it was, from its data address. */
+function blobOf(data: string): Blob {
+  const [head = '', body = ''] = data.split(',', 2)
+  const type = /^data:([^;,]+)/.exec(head)?.[1] ?? ''
+  if (!head.endsWith(';base64')) return new Blob([decodeURIComponent(body)], { type })
+  return new Blob([Uint8Array.from(atob(body), (letter) => letter.charCodeAt(0))], { type })
 }
 
 async function readText(file: File): Promise<ReaderContent> {

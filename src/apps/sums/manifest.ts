@@ -12,7 +12,7 @@ export const sums: AppManifest<SumsContent> = {
   height: 260,
   limits: { minWidth: 220, minHeight: 120 },
   opens: [],
-  extension: '.txt',
+  extension: () => '.txt',
   drafts: false,
   contents: SUMS,
   keys: [['Ctrl+Enter', 'copy what the line comes to']],

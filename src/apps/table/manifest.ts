@@ -17,7 +17,7 @@ export const table: AppManifest<TableContent> = {
   height: 340,
   limits: { minWidth: 260, minHeight: 160 },
   opens: ['.csv', '.tsv'],
-  extension: '.csv',
+  extension: () => '.csv',
   contents: TABLE,
   drafts: true,
   keys: [

@@ -78,7 +78,7 @@ async function begin(
 }
 
 function give(shelf: Shelf, { app, title }: DocumentInfo, file: Blob, content?: unknown): void {
-  download(file, `${title}${appOf(shelf, app)?.extension ?? ''}`)
+  download(file, `${title}${appOf(shelf, app)?.extension?.(content) ?? ''}`)
   const left = content === undefined ? null : appOf(shelf, app)?.leavesOut?.(content)
   shelf.say(left ? `Exported “${title}”. ${left}` : `Exported “${title}”`)
 }
