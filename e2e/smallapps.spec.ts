@@ -198,7 +198,7 @@ test('the drawer finds what is written, shows where it is open, and takes severa
   const drawer = page.locator('[data-app=drawer]')
   const filter = drawer.getByRole('textbox', { name: 'Filter the drawer' })
   await filter.fill('evening forecaster')
-  const items = drawer.getByRole('listitem')
+  const items = drawer.getByRole('list', { name: 'Files' }).getByRole('listitem')
   await expect(items).toHaveCount(1)
   await expect(items).toContainText('Handover')
   await expect(items.locator('mark')).toHaveText('evening forecaster')

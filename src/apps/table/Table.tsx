@@ -118,7 +118,7 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
         shown={shown.length}
         filter={filter}
         onFilter={(text) => view({ ...table, filter: text })}
-        onLeaveFilter={selection.focus}
+        onLeaveFilter={() => area.current?.focus()}
         edits={edits}
         can={{ undo: canUndo, redo: canRedo, removeRow: inRange.length > 0 }}
       />
@@ -131,7 +131,7 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
           onStep={finding.step}
           onClose={() => {
             finding.hide()
-            selection.focus()
+            area.current?.focus()
           }}
           replace={{ one: finding.replaceOne, all: finding.replaceAll }}
         />
