@@ -208,12 +208,12 @@ test('the drawer finds what is written, shows where it is open, and takes severa
   await shelf.press('Enter')
   await expect.poll(async () => (await shelf.state()).focus).toBe('handover')
   // Two made and closed, found, marked by key, and deleted in one step.
-  for (const title of ['Spare one', 'Spare two']) {
+  for (const title of ['Quillwort one', 'Quillwort two']) {
     await shelf.run('window.open', { app: 'table', title })
     await shelf.press('Alt+Backspace')
   }
   await shelf.press('Alt+9')
-  await filter.fill('spare')
+  await filter.fill('quillwort')
   await expect(items).toHaveCount(2)
   await shelf.press('Control+Enter', 'Control+Enter')
   await expect(drawer.getByText('2 marked')).toBeVisible()
@@ -223,7 +223,7 @@ test('the drawer finds what is written, shows where it is open, and takes severa
   await expect(items.locator('.line-through')).toHaveCount(0)
   await drawer.getByRole('combobox', { name: 'Order' }).selectOption('last opened first')
   await filter.fill('')
-  await expect(items.first()).toContainText('Spare two')
+  await expect(items.first()).toContainText('Quillwort two')
   await shelf.reload()
   await expect(drawer.getByRole('combobox', { name: 'Order' })).toHaveValue('opened')
 })

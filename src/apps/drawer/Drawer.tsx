@@ -38,13 +38,13 @@ export default function Drawer({ document: own }: AppProps) {
   const named = allWords(filter)
   const passage = (id: string) =>
     looked?.typed === filter ? looked.hits.get(id)?.get(typed) : undefined
-  // Deleted ones stand last, to be taken back; those found in what is written after those by name.
+  // Those found in what is written stand after those by name; deleted ones last, to be taken back.
   const listed = Object.values(documents)
     .filter((one) => one.id !== own && (named(one.title) || passage(one.id)))
     .sort(
       (a, b) =>
-        Number(a.discarded ?? false) - Number(b.discarded ?? false) ||
         Number(named(b.title)) - Number(named(a.title)) ||
+        Number(a.discarded ?? false) - Number(b.discarded ?? false) ||
         compare[order](a, b),
     )
   const shown = listed.find(({ id }) => id === chosen) ?? listed[0]
