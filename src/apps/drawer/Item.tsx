@@ -67,7 +67,9 @@ export function Item({
           {passage ? (
             <>
               {' · '}
-              {passage.before}
+              {passage.before.length > BEFORE
+                ? `…${passage.before.slice(-BEFORE)}`
+                : passage.before}
               <mark className="bg-ink/14 text-ink">{passage.match}</mark>
               {passage.after}
             </>
@@ -77,5 +79,8 @@ export function Item({
     </li>
   )
 }
+
+/** So much of what stands before what was found is shown: what was found itself has room. */
+const BEFORE = 16
 
 const DATE = new Intl.DateTimeFormat([], { dateStyle: 'medium' })
