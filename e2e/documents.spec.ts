@@ -81,7 +81,7 @@ test('Markdown and pictures from other programs are pasted as what they are; hea
   await shelf.press('Control+z')
   await expect(text.locator('h1')).toHaveCount(0)
   await shelf.press('Control+Shift+z')
-  await shelf.press('Control+Shift+o')
+  await shelf.press('Control+Shift+g')
   await expect(page.getByRole('menuitem', { name: 'Ridge' })).toBeFocused()
   await shelf.press('ArrowDown')
   await expect(page.getByRole('menuitem', { name: 'Valley' })).toBeFocused()

@@ -79,7 +79,7 @@ function Editable({ id }: { id: DocumentId }) {
         if (asksToFind(event)) setBar('find')
         else if (asksToPrint(event)) printText(shelf, id, view.dom)
         else if (isControl(event, 'k')) setBar('link')
-        else if (isControl(event, 'Shift+o')) setOutlined(true)
+        else if (isControl(event, 'Shift+g')) setOutlined(true)
         else return false
         return true
       },

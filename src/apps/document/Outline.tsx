@@ -43,8 +43,8 @@ export function Outline({
         <button
           type="button"
           className="tool"
-          title="Headings, Ctrl+Shift+O"
-          aria-label="Headings, Ctrl+Shift+O"
+          title="Headings, Ctrl+Shift+G"
+          aria-label="Headings, Ctrl+Shift+G"
         >
           <TableOfContents size={15} />
         </button>

@@ -23,7 +23,7 @@ export const document: AppManifest<DocumentContent> = {
   keys: [
     ['Ctrl+F', 'find and replace'],
     ['Ctrl+K', 'link to an address or a document'],
-    ['Ctrl+Shift+O', 'go to a heading'],
+    ['Ctrl+Shift+G', 'go to a heading'],
     ['Ctrl+Shift+1', 'heading; 2 and 3 smaller ones, 0 none'],
     ['Ctrl+B', 'bold'],
     ['Ctrl+I', 'italic'],
