@@ -16,10 +16,9 @@ export function Foot({ editor, onPrint }: { editor: Editor; onPrint(): void }) {
         if (editor.isDestroyed) return
         const { doc, selection } = editor.state
         const text = (from: number, to: number) => doc.textBetween(from, to, '\n', ' ')
-        setCount({
-          all: counted(text(0, doc.content.size)),
-          chosen: selection.empty ? 0 : counted(text(selection.from, selection.to)),
-        })
+        const all = counted(text(0, doc.content.size))
+        const chosen = selection.empty ? 0 : counted(text(selection.from, selection.to))
+        setCount((was) => (was.all === all && was.chosen === chosen ? was : { all, chosen }))
       }, QUIET)
     }
     look()
