@@ -12,7 +12,7 @@ test('an address asks for a time of today, and how fast it goes on', () => {
   expect(clockFrom('?speed=20', NOW)).toBeNull()
 })
 
-test.each(['?at=25:10', '?at=noon', '?at=', '?at=9:00&speed=0', '?at=9:00&speed=fast'])(
+test.each(['?at=25:10', '?at=midday', '?at=', '?at=9:00&speed=0', '?at=9:00&speed=fast'])(
   '%s is refused in words that say how to ask',
   (search) => {
     expect(clockFrom(search, NOW)).toMatchObject({ problem: expect.stringContaining('/demo?at=') })
