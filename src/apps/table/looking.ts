@@ -1,8 +1,10 @@
 import { Sheet } from '@/core/formula/sheet'
 import {
+  type Comparison,
   compareValues,
-  dayNumber,
+  dayOf,
   type Forms,
+  meets,
   readValue,
   type Value,
   writeValue,
@@ -20,9 +22,7 @@ export function sheetOf(
   forms: Forms,
   now: number,
 ): Sheet {
-  const date = new Date(now)
-  const today = dayNumber(date.getFullYear(), date.getMonth() + 1, date.getDate()) ?? 0
-  return new Sheet(rows, columns.length, forms, today)
+  return new Sheet(rows, columns.length, forms, dayOf(now))
 }
 
 /** What a cell shows: what it comes to, or why it comes to nothing. */
@@ -40,12 +40,10 @@ export function textAt(
   return writeValue(worked.value, forms)
 }
 
-const OPERATORS = ['<=', '>=', '<>', '=', '<', '>', ':'] as const
-
 /** What the cells of one column have to be. */
 interface Clause {
   column: number
-  operator: (typeof OPERATORS)[number]
+  operator: Comparison | ':'
   wanted: string
 }
 
@@ -72,14 +70,7 @@ function clauseOf(part: string, columns: string[]): Clause | null {
 
 function fits({ operator, wanted }: Clause, text: string, value: Value, forms: Forms): boolean {
   if (operator === ':') return text.toLowerCase().includes(wanted.toLowerCase())
-  const compared = readValue(wanted, forms)
-  if (typeof compared !== typeof value) return operator === '<>'
-  const difference = compareValues(value, compared)
-  if (operator === '=') return difference === 0
-  if (operator === '<>') return difference !== 0
-  if (operator === '<') return difference < 0
-  if (operator === '<=') return difference <= 0
-  return operator === '>' ? difference > 0 : difference >= 0
+  return meets(value, operator, readValue(wanted, forms))
 }
 
 /** The rows on screen: those that match the filter, in the sorted order, by their index. */

@@ -2,7 +2,7 @@ import { callFunction, type Given } from './functions'
 import type { Expression, Operator } from './parse'
 import { FormulaProblem } from './problem'
 import { asNumber, asText, finite, GONE, type Scope } from './scope'
-import { compareValues, isDay, type Value } from './value'
+import { compareValues, holds, isComparison, isDay, type Value } from './value'
 
 /**
  * What a formula comes to.
@@ -17,13 +17,15 @@ export function evaluate(expression: Expression, scope: Scope): Value {
     case 'cell':
       return scope.cell(expression.place)
     case 'range':
-      throw new FormulaProblem('a range belongs into a function such as sum')
+      throw new FormulaProblem('use a range inside a function such as sum')
     case 'minus':
       return -asNumber(evaluate(expression.of, scope))
     case 'percent':
       return asNumber(evaluate(expression.of, scope)) / 100
     case 'both':
-      return both(expression.operator, evaluate(expression.left, scope), () =>
+      return both(
+        expression.operator,
+        evaluate(expression.left, scope),
         evaluate(expression.right, scope),
       )
     case 'call':
@@ -57,29 +59,13 @@ function named(name: string, scope: Scope): Value {
   const value = scope.name(name) ?? CONSTANTS[name]
   if (value !== undefined) return value
   if (name === GONE) throw new FormulaProblem('a cell it needs was removed')
-  throw new FormulaProblem(`“${name}” is not known`)
+  throw new FormulaProblem(`“${name}” isn’t defined`)
 }
 
-function both(operator: Operator, left: Value, rightOf: () => Value): Value {
-  const right = rightOf()
-  switch (operator) {
-    case '&':
-      return asText(left) + asText(right)
-    case '=':
-      return compareValues(...alike(left, right)) === 0
-    case '<>':
-      return compareValues(...alike(left, right)) !== 0
-    case '<':
-      return compareValues(...alike(left, right)) < 0
-    case '<=':
-      return compareValues(...alike(left, right)) <= 0
-    case '>':
-      return compareValues(...alike(left, right)) > 0
-    case '>=':
-      return compareValues(...alike(left, right)) >= 0
-    default:
-      return reckoned(operator, left, right)
-  }
+function both(operator: Operator, left: Value, right: Value): Value {
+  if (operator === '&') return asText(left) + asText(right)
+  if (isComparison(operator)) return holds(compareValues(...alike(left, right)), operator)
+  return reckoned(operator, left, right)
 }
 
 /** An empty cell beside a number is 0; what differs in the fifteenth figure is the same: 0.1 + 0.2 is 0.3. */

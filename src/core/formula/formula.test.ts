@@ -51,21 +51,21 @@ test.each([
   ['=left("kite",2)&right("shelf",3)', 'kielf'],
   ['=year(today())', 2026],
   ['=0.1+0.2=0.3', true],
-  ['=sum()', '! sum needs more in its brackets'],
+  ['=sum()', '! sum needs more values'],
   ['=1/0', '! it divides by 0'],
   ['=1+', '! it ends too early'],
   ['=(1', '! a bracket is not closed'],
   ['="a', '! a quote is not closed'],
-  ['=1 2', '! “2” means nothing here'],
-  ['=#', '! “#” means nothing here'],
+  ['=1 2', '! “2” isn’t expected here'],
+  ['=#', '! “#” isn’t expected here'],
   ['=frob(1)', '! there is no function “frob”'],
   ['=constructor(1)', '! there is no function “constructor”'],
-  ['=wind', '! “wind” is not known'],
+  ['=wind', '! “wind” isn’t defined'],
   ['="x"+1', '! “x” is not a number'],
   ['=Z9', '! there is no cell Z9'],
-  ['=A1', '! it needs itself'],
-  ['=9^9^9', '! it is too large'],
-  ['=sqrt(-1)', '! it has no value'],
+  ['=A1', '! it refers to itself'],
+  ['=9^9^9', '! the result is too large'],
+  ['=sqrt(-1)', '! there is no result'],
 ])('%s comes to %s', (formula, expected) => {
   expect(value(formula)).toBe(expected)
 })
@@ -96,7 +96,7 @@ test.each([
   ['=B2+1', 1],
   ['=B3+1', '! “broken” is not a number'],
   ['=average(A1:A3)', '! there are no numbers'],
-  ['=B1:B3', '! a range belongs into a function such as sum'],
+  ['=B1:B3', '! use a range inside a function such as sum'],
 ])('over cells, %s comes to %s', (formula, expected) => {
   const result = value(formula, SHEET)
   if (typeof expected === 'number') expect(result).toBeCloseTo(expected, 9)
@@ -107,7 +107,7 @@ test('a problem names the cell it began in; a circle is found however long', () 
   const chain = new Sheet([['=B1', '=C1', '=1/0']], 3, PLAIN, TODAY)
   expect(chain.at(0, 0)).toEqual({ problem: 'B1: it divides by 0' })
   const circle = [['=A2'], ...Array.from({ length: 5000 }, (_, at) => [`=A${at + 3}`]), ['=A1']]
-  expect(new Sheet(circle, 1, PLAIN, TODAY).at(0, 0)).toEqual({ problem: 'it needs itself' })
+  expect(new Sheet(circle, 1, PLAIN, TODAY).at(0, 0)).toEqual({ problem: 'it refers to itself' })
 })
 
 test('a chain of a hundred thousand cells is worked out from either end', () => {

@@ -1,6 +1,6 @@
 import { FormulaProblem } from './problem'
 import { asNumber, asText, finite, type Scope } from './scope'
-import { compareValues, isDay, PLAIN, partsOfDay, readValue, type Value } from './value'
+import { type Comparison, isDay, meets, PLAIN, partsOfDay, readValue, type Value } from './value'
 
 /** What is given to a function: one value, or those of a range. */
 export type Given = { range: false; value(): Value } | { range: true; values(): Iterable<Value> }
@@ -15,8 +15,8 @@ interface Known {
 }
 
 const one = (given: Given | undefined): Value => {
-  if (!given) throw new FormulaProblem('something is missing in the brackets')
-  if (given.range) throw new FormulaProblem('a range cannot stand here')
+  if (!given) throw new FormulaProblem('a value is missing in the brackets')
+  if (given.range) throw new FormulaProblem('a range can’t be used here')
   return given.value()
 }
 const number = (given: Given | undefined): number => asNumber(one(given))
@@ -73,15 +73,7 @@ function condition(asked: Value): (value: Value) => boolean {
   const [, operator = '=', rest = ''] =
     typeof asked === 'string' ? (/^(<=|>=|<>|<|>|=)?(.*)$/su.exec(asked) ?? []) : []
   const wanted = typeof asked === 'string' ? readValue(rest, PLAIN) : asked
-  return (value) => {
-    const same = typeof value === typeof wanted
-    const difference = same ? compareValues(value, wanted) : Number.NaN
-    if (operator === '=') return difference === 0
-    if (operator === '<>') return difference !== 0
-    if (operator === '<') return difference < 0
-    if (operator === '<=') return difference <= 0
-    return operator === '>' ? difference > 0 : difference >= 0
-  }
+  return (value) => meets(value, operator as Comparison, wanted)
 }
 
 const valuesOf = (given: Given | undefined): Value[] =>
@@ -184,7 +176,7 @@ export function callFunction(called: string, given: Given[], scope: Scope): Valu
   const name = ALSO[called] ?? called
   const known = Object.hasOwn(FUNCTIONS, name) ? FUNCTIONS[name] : undefined
   if (!known) throw new FormulaProblem(`there is no function “${called}”`)
-  if (given.length < known.least) throw new FormulaProblem(`${called} needs more in its brackets`)
-  if (given.length > known.most) throw new FormulaProblem(`${called} has too much in its brackets`)
+  if (given.length < known.least) throw new FormulaProblem(`${called} needs more values`)
+  if (given.length > known.most) throw new FormulaProblem(`${called} has too many values`)
   return known.work(given, scope)
 }

@@ -1,8 +1,8 @@
 import { FormulaProblem } from './problem'
 import { type CellPlace, columnOf, placeOf, type Token, tokensOf } from './tokens'
-import { readValue, type Value } from './value'
+import { type Comparison, readValue, type Value } from './value'
 
-export type Operator = '+' | '-' | '*' | '/' | '^' | '&' | '=' | '<>' | '<' | '<=' | '>' | '>='
+export type Operator = '+' | '-' | '*' | '/' | '^' | '&' | Comparison
 
 export type Expression =
   | { kind: 'value'; value: Value }
@@ -62,7 +62,7 @@ class Parser {
     if (this.tokens.length === 0) throw new FormulaProblem('there is nothing to work out')
     const whole = this.expression(0)
     const left = this.peek()
-    if (left) throw new FormulaProblem(`“${left.text}” means nothing here`)
+    if (left) throw new FormulaProblem(`“${left.text}” isn’t expected here`)
     return whole
   }
 
@@ -123,7 +123,7 @@ class Parser {
       case 'name':
         return this.named(token)
       default:
-        throw new FormulaProblem(`“${token.text}” means nothing here`)
+        throw new FormulaProblem(`“${token.text}” isn’t expected here`)
     }
   }
 
@@ -131,14 +131,14 @@ class Parser {
     const from = placeOf(token.text)
     if (!this.takeSign(':')) return { kind: 'cell', place: from }
     const end = this.tokens[this.next++]
-    if (end?.kind !== 'cell') throw new FormulaProblem(`“${token.text}:” lacks its last cell`)
+    if (end?.kind !== 'cell') throw new FormulaProblem(`“${token.text}:” has no end`)
     return rangeOf(from, placeOf(end.text))
   }
 
   private columns(token: Token): Expression {
     this.takeSign(':')
     const end = this.tokens[this.next++]
-    if (end?.kind !== 'column') throw new FormulaProblem(`“${token.text}:” lacks its last column`)
+    if (end?.kind !== 'column') throw new FormulaProblem(`“${token.text}:” has no end`)
     return rangeOf(
       { row: 0, column: columnOf(token.text) },
       { row: LAST_ROW, column: columnOf(end.text) },

@@ -42,7 +42,7 @@ export const asText = (value: Value): string =>
 
 /** @throws FormulaProblem where it is no number that can be written */
 export function finite(value: number): number {
-  if (Number.isNaN(value)) throw new FormulaProblem('it has no value')
-  if (!Number.isFinite(value)) throw new FormulaProblem('it is too large')
+  if (Number.isNaN(value)) throw new FormulaProblem('there is no result')
+  if (!Number.isFinite(value)) throw new FormulaProblem('the result is too large')
   return value
 }

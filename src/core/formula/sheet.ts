@@ -136,7 +136,7 @@ export class Sheet {
   }
 }
 
-const CIRCLE = { problem: 'it needs itself' }
+const CIRCLE = { problem: 'it refers to itself' }
 
 const nameOf = ({ row, column }: CellPlace): string => `${lettersOf(column)}${row + 1}`
 

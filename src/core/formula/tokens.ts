@@ -57,7 +57,7 @@ export function tokensOf(formula: string, decimal: '.' | ',' = '.'): Token[] {
     }
     if (at > before) continue
     if (formula[at] === '"') throw new FormulaProblem('a quote is not closed')
-    throw new FormulaProblem(`“${[...formula.slice(at)][0]}” means nothing here`)
+    throw new FormulaProblem(`“${[...formula.slice(at)][0]}” isn’t expected here`)
   }
   return tokens
 }

@@ -29,6 +29,15 @@ export function dayNumber(year: number, month: number, day: number): number | nu
   return is && date.getUTCDate() === day ? Math.round(date.getTime() / DAY_MS) : null
 }
 
+/**
+ * The number of the day it is, by the local clock.
+ * @param moment in milliseconds since 1970
+ */
+export function dayOf(moment: number): number {
+  const date = new Date(moment)
+  return Math.round(Date.UTC(date.getFullYear(), date.getMonth(), date.getDate()) / DAY_MS)
+}
+
 /** Year, month (from 1) and day of a day’s number. */
 export function partsOfDay(number: number): [year: number, month: number, day: number] {
   const date = new Date(number * DAY_MS)
@@ -125,3 +134,36 @@ export function compareValues(a: Value, b: Value): number {
   if (typeof a === 'object' && typeof b === 'object') return a.day - b.day
   return rank(a) - rank(b) || Number(a) - Number(b)
 }
+
+const COMPARISONS = ['<=', '>=', '<>', '=', '<', '>'] as const
+export type Comparison = (typeof COMPARISONS)[number]
+
+export const isComparison = (operator: string): operator is Comparison =>
+  (COMPARISONS as readonly string[]).includes(operator)
+
+/**
+ * Whether a comparison is true.
+ * @param difference of what stands at its left from what stands at its right, as `compareValues` tells it
+ */
+export function holds(difference: number, comparison: Comparison): boolean {
+  switch (comparison) {
+    case '=':
+      return difference === 0
+    case '<>':
+      return difference !== 0
+    case '<':
+      return difference < 0
+    case '<=':
+      return difference <= 0
+    case '>':
+      return difference > 0
+    case '>=':
+      return difference >= 0
+  }
+}
+
+/** Whether a value is as wanted; one of another kind is only ever “not the same”. */
+export const meets = (value: Value, comparison: Comparison, wanted: Value): boolean =>
+  typeof value === typeof wanted
+    ? holds(compareValues(value, wanted), comparison)
+    : comparison === '<>'
