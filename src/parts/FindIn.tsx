@@ -10,12 +10,15 @@ const MOST = 10_000
 export function FindIn({
   within,
   anew,
+  back = within,
   label,
   onClose,
 }: {
   within: RefObject<HTMLElement | null>
   /** What is shown: with it what is found is looked for again. */
   anew: unknown
+  /** Where the keys go on. */
+  back?: RefObject<HTMLElement | null>
   label: string
   onClose(): void
 }) {
@@ -43,7 +46,7 @@ export function FindIn({
       onStep={(by) => setAt((at + by + found.length) % Math.max(1, found.length))}
       onClose={() => {
         onClose()
-        within.current?.focus()
+        back.current?.focus()
       }}
     />
   )

@@ -1,0 +1,168 @@
+import { MailQuestionMark, Search, Trash2 } from 'lucide-react'
+import { Fragment, type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import type { DocumentId, WindowId } from '@/core/model/ids'
+import { counted } from '@/core/text/counted'
+import { FindIn } from '@/parts/FindIn'
+import { isControl } from '@/parts/isControl'
+import { Tool } from '@/parts/Tool'
+import { useTyped } from '@/store/documents/documents'
+import { useFindable } from '@/store/finding'
+import type { Message, Thread } from './content'
+import { REPLY_MOST } from './protocol'
+import { Said } from './Said'
+import { unread } from './threads'
+
+/** What was said in a thread, and the reply. */
+export function Talk({
+  window,
+  document,
+  thread,
+  onSay,
+  onChange,
+  onUnread,
+  onDelete,
+  onStep,
+}: {
+  window: WindowId
+  document: DocumentId
+  thread: Thread
+  onSay(text: string): void
+  /** Puts another in the place of a message, or takes it away. */
+  onChange(message: Message, to: Message | null): void
+  onUnread(): void
+  /** Takes the whole thread away. */
+  onDelete(): void
+  onStep(by: number): void
+}) {
+  const [finding, setFinding] = useState(false)
+  const [typed, setTyped] = useTyped(document, thread.id)
+  const over = typed.trim().length - REPLY_MOST
+  const log = useRef<HTMLDivElement>(null)
+  const reply = useRef<HTMLTextAreaElement>(null)
+  useFindable(window, () => setFinding(true))
+  const count = thread.messages.length
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new message is the reason to scroll
+  useEffect(() => {
+    log.current?.scrollTo(0, log.current.scrollHeight)
+  }, [count])
+  const say = () => {
+    if (!typed.trim() || over > 0) return
+    onSay(typed.trim())
+    setTyped('')
+  }
+  const keys = (event: KeyboardEvent) => {
+    if (event.altKey || event.nativeEvent.isComposing) return
+    if (isControl(event, 'f')) setFinding(true)
+    else if (event.key === 'Enter' && !event.shiftKey) say()
+    else if (event.key === 'PageDown') onStep(1)
+    else if (event.key === 'PageUp') onStep(-1)
+    else return
+    event.preventDefault()
+  }
+  const days = thread.messages.map(({ at }) => DAY.format(at))
+  return (
+    <>
+      <div role="toolbar" aria-label="Thread" className="bar">
+        <span dir="auto" className="min-w-0 truncate font-semibold">
+          {thread.who}
+        </span>
+        <span className="ml-auto flex">
+          <Tool label="Find in this thread" keys="Ctrl+F" onClick={() => setFinding(true)}>
+            <Search size={15} />
+          </Tool>
+          <Tool label="Mark as unread" disabled={!count || unread(thread) > 0} onClick={onUnread}>
+            <MailQuestionMark size={15} />
+          </Tool>
+          <DeleteThread
+            onDelete={() => {
+              setTyped('')
+              onDelete()
+            }}
+          />
+        </span>
+      </div>
+      {finding ? (
+        <FindIn
+          within={log}
+          anew={count}
+          label="Find in this thread"
+          back={reply}
+          onClose={() => setFinding(false)}
+        />
+      ) : null}
+      <div
+        ref={log}
+        role="log"
+        aria-label={`Messages with ${thread.who}`}
+        tabIndex={0}
+        onKeyDown={(event) => {
+          if (!isControl(event, 'f')) return
+          event.preventDefault()
+          setFinding(true)
+        }}
+        className="flex min-h-0 flex-1 flex-col gap-2 overflow-auto p-3 text-[15px]"
+      >
+        {thread.messages.map((message, index) => (
+          <Fragment key={message.id ?? `${message.at} ${index}`}>
+            {days[index] === days[index - 1] ? null : (
+              <p className="self-center text-[12px] text-soft">{days[index]}</p>
+            )}
+            <Said
+              message={message}
+              onRetry={() => onChange(message, { ...message, failed: undefined, waiting: true })}
+              onEdit={() => {
+                onChange(message, null)
+                setTyped(typed.trim() ? `${message.text}\n${typed}` : message.text)
+              }}
+              onDelete={() => onChange(message, null)}
+            />
+          </Fragment>
+        ))}
+      </div>
+      {over > 0 ? (
+        <p role="alert" className="border-seam border-t border-dashed px-3 py-1 text-alarm">
+          {counted(over, 'letter')} too many: a reply has {REPLY_MOST} at most.
+        </p>
+      ) : null}
+      <div className="flex items-end gap-2 border-seam border-t p-2">
+        <textarea
+          ref={reply}
+          data-autofocus=""
+          aria-label={`Reply to ${thread.who}`}
+          title="Enter sends, Shift+Enter starts a line"
+          rows={Math.min(6, typed.split('\n').length)}
+          className="field field-sizing-content max-h-36 min-h-8 min-w-0 flex-1 resize-none py-1 text-[15px] leading-snug"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={keys}
+        />
+        <button type="button" className="btn" onClick={say}>
+          Reply <span className="key">Enter</span>
+        </button>
+      </div>
+    </>
+  )
+}
+
+/** Deleting is asked about once more: it is for good. */
+function DeleteThread({ onDelete }: { onDelete(): void }) {
+  const [asks, setAsks] = useState(false)
+  return asks ? (
+    <button
+      type="button"
+      className="tool text-alarm"
+      // biome-ignore lint/a11y/noAutofocus: it was asked for
+      autoFocus
+      onBlur={() => setAsks(false)}
+      onClick={onDelete}
+    >
+      Delete for good
+    </button>
+  ) : (
+    <Tool label="Delete this thread" onClick={() => setAsks(true)}>
+      <Trash2 size={14} />
+    </Tool>
+  )
+}
+
+const DAY = new Intl.DateTimeFormat([], { weekday: 'short', day: 'numeric', month: 'short' })
