@@ -161,10 +161,9 @@ test('a PDF is zoomed, searched, selected from, and found in the line; its page 
     return (box?.height ?? 0) > (box?.width ?? 0)
   }
   expect(await tall()).toBe(false)
-  await reader.getByRole('button', { name: 'Turn right' }).click()
+  await reader.getByRole('button', { name: 'Rotate' }).click()
   await expect.poll(tall).toBe(true)
-  for (let turn = 0; turn < 3; turn++)
-    await reader.getByRole('button', { name: 'Turn right' }).click()
+  for (let turn = 0; turn < 3; turn++) await reader.getByRole('button', { name: 'Rotate' }).click()
   await expect.poll(tall).toBe(false)
   await reader.getByRole('textbox', { name: 'Page' }).fill('9')
   await shelf.press('Enter')

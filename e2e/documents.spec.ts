@@ -42,7 +42,7 @@ test('a document is named by its heading until it has a name; addresses and titl
   await expect(field).toBeFocused()
   await page.keyboard.type('javascript:alert(1)')
   await shelf.press('Enter')
-  await expect(page.getByText('Links lead to the web')).toBeVisible()
+  await expect(page.getByText('A link must lead to the web')).toBeVisible()
   await field.fill('new table')
   await shelf.press('Enter')
   await expect(text).toBeFocused()

@@ -9,7 +9,11 @@ test('a text that is read is searched, word by word, with capitals or without', 
   await shelf.drop({ name: 'Log.txt', type: 'text/plain', content })
   const reader = page.locator('[data-app=reader]')
   await expect(reader.getByText('Snowfall')).toBeVisible()
-  await shelf.press('Control+f')
+  // From the line as by its own keys.
+  await shelf.press('Alt+;')
+  await page.keyboard.type('find in this window')
+  await shelf.press('Enter')
+  await expect(reader.getByRole('searchbox', { name: 'Find in this text' })).toBeFocused()
   await page.keyboard.type('snow')
   const count = reader.getByRole('search').getByRole('status')
   await expect(count).toHaveText('1/3')
@@ -52,17 +56,20 @@ test('a thread is begun, found in, marked unread and deleted', async ({ shelf, p
   await shelf.run('desktop.go', { to: 'Public line' })
   const line = shelf.window('line')
   const threads = line.getByRole('navigation', { name: 'Threads' })
-  await threads.getByRole('textbox', { name: 'Write to somebody new' }).fill('Avalanche school')
+  await threads.getByRole('textbox', { name: 'Start a thread with' }).fill('Avalanche school')
   await shelf.press('Enter')
   const entry = threads.getByRole('button', { name: /Avalanche school/ })
   await expect(entry).toHaveAttribute('aria-current', 'true')
-  await line.getByRole('textbox', { name: 'Reply to Avalanche school' }).fill('Course on Friday?')
+  const reply = line.getByRole('textbox', { name: 'Reply to Avalanche school' })
+  await expect(reply).toBeFocused()
+  await page.keyboard.type('Course on Friday?')
   await shelf.press('Enter')
   await expect(line.getByRole('log')).toContainText('Course on Friday?')
   await shelf.press('Control+f')
   await page.keyboard.type('friday')
   await expect(line.getByRole('search').getByRole('status')).toHaveText('1/1')
   await shelf.press('Escape')
+  await expect(reply).toBeFocused()
   await line.getByRole('button', { name: 'Mark as unread' }).click()
   await expect(entry).toContainText('1 new')
   // It is read again when one comes back to it.
@@ -74,6 +81,7 @@ test('a thread is begun, found in, marked unread and deleted', async ({ shelf, p
   await line.getByRole('button', { name: 'Delete this thread' }).click()
   await shelf.press('Enter')
   await expect(entry).toHaveCount(0)
+  await expect(line.getByRole('textbox', { name: /^Reply to/ })).toBeFocused()
 })
 
 test('countdowns are typed as one says them, several at once; a stopwatch counts up', async ({
@@ -119,14 +127,14 @@ test('a player is led by keys: its list, back and on, mixed, and by the keys for
   await shelf.press('ArrowDown', 'ArrowDown', 'Enter')
   const name = player.getByRole('status')
   await expect(name).toHaveText('Low Saddle, evening')
-  await shelf.press('n')
+  await shelf.press('PageDown')
   await expect(name).toHaveText('Hut lights')
-  await shelf.press('p')
+  await shelf.press('PageUp')
   await expect(name).toHaveText('Low Saddle, evening')
   expect(await page.evaluate(() => navigator.mediaSession.metadata?.title)).toBe(
     'Low Saddle, evening',
   )
-  await shelf.press('s')
+  await shelf.press('x')
   await expect(player.getByRole('button', { name: 'Shuffle' })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -215,7 +223,8 @@ test('the drawer finds what is written, shows where it is open, and takes severa
   await shelf.press('Alt+9')
   await filter.fill('quillwort')
   await expect(items).toHaveCount(2)
-  await shelf.press('Control+Enter', 'Control+Enter')
+  await shelf.press('Control+Enter')
+  await drawer.getByRole('button', { name: 'Mark, to do something with several' }).click()
   await expect(drawer.getByText('2 marked')).toBeVisible()
   await drawer.getByRole('button', { name: 'Delete' }).click()
   await expect(shelf.said()).toContainText('Deleted 2 documents')

@@ -1,5 +1,5 @@
 import type { Locator } from '@playwright/test'
-import { expect, test } from './shelf'
+import { expect, type ShelfPage, test } from './shelf'
 
 const CSV = `station,new cm,wind,day
 Kestrel Bowl,9,12,2026-12-01
@@ -11,15 +11,21 @@ Crag,,41,2026-12-03
 const cells = (table: Locator, column: number): Promise<string[]> =>
   table.locator(`[role=gridcell][aria-colindex="${column + 1}"]`).allTextContents()
 
+/** A table of snow, its first cell with the keys. */
+async function snow(shelf: ShelfPage) {
+  await shelf.open('shelf')
+  await shelf.drop({ name: 'snow.csv', type: 'text/csv', content: CSV })
+  const table = shelf.page.locator('[data-app=table]')
+  const cell = (name: string) => table.getByRole('gridcell', { name, exact: true })
+  await expect(cell('Kestrel Bowl')).toBeFocused()
+  return { table, cell }
+}
+
 test('a table reckons: formulas, filling, what rows do to them, figures, and out and in again', async ({
   shelf,
   page,
 }) => {
-  await shelf.open('shelf')
-  await shelf.drop({ name: 'snow.csv', type: 'text/csv', content: CSV })
-  const table = page.locator('[data-app=table]')
-  const cell = (name: string) => table.getByRole('gridcell', { name, exact: true })
-  await expect(cell('Kestrel Bowl')).toBeFocused()
+  const { table, cell } = await snow(shelf)
   await expect(cell('22')).toHaveClass(/cell-figure/)
   // A column of its own at the right end, by keys alone.
   await shelf.press('End', 'Control+Shift+Enter')
@@ -56,8 +62,8 @@ test('a table reckons: formulas, filling, what rows do to them, figures, and out
   const given = page.waitForEvent('download')
   await shelf.run('window.export')
   await page
-    .getByRole('radio', { name: 'With what they come to' })
-    .or(page.getByRole('button', { name: 'With what they come to' }))
+    .getByRole('radio', { name: 'With their results' })
+    .or(page.getByRole('button', { name: 'With their results' }))
     .click()
   const stream = await (await given).createReadStream()
   let text = ''
@@ -69,11 +75,7 @@ test('a table is looked at: by column, by value, from the menu; what one types i
   shelf,
   page,
 }) => {
-  await shelf.open('shelf')
-  await shelf.drop({ name: 'snow.csv', type: 'text/csv', content: CSV })
-  const table = page.locator('[data-app=table]')
-  const cell = (name: string) => table.getByRole('gridcell', { name, exact: true })
-  await expect(cell('Kestrel Bowl')).toBeFocused()
+  const { table, cell } = await snow(shelf)
   await shelf.press('Control+/')
   await page.keyboard.type('new cm > 5 and wind < 10')
   await expect.poll(() => cells(table, 1)).toEqual(['Ford'])
@@ -83,7 +85,7 @@ test('a table is looked at: by column, by value, from the menu; what one types i
   await expect(cell('Kestrel Bowl')).toBeFocused()
   // Sorted by the wind; the row that is typed into moves when it is left.
   await shelf.press('ArrowRight', 'ArrowRight', 'Shift+F10')
-  await page.getByRole('menuitem', { name: 'Sort up by this column' }).press('Enter')
+  await page.getByRole('menuitem', { name: 'Sort ascending' }).press('Enter')
   await expect.poll(() => cells(table, 3)).toEqual(['8', '12', '30', '41'])
   await shelf.press('Control+Home', 'ArrowRight', 'ArrowRight')
   await page.keyboard.type('35')
@@ -99,7 +101,7 @@ test('a table is looked at: by column, by value, from the menu; what one types i
   await expect(table.getByRole('columnheader', { name: 'gusts' })).toBeVisible()
   await expect.poll(() => cells(table, 3)).toEqual(['12', '30', '35', '41'])
   await cell('Tarn').click({ button: 'right' })
-  await page.getByRole('menuitem', { name: 'Only rows with this' }).click()
+  await page.getByRole('menuitem', { name: 'Show only rows with this value' }).click()
   await expect.poll(() => cells(table, 1)).toEqual(['Tarn'])
   await table.getByRole('textbox', { name: 'Filter rows' }).fill('')
   // The number of a row is all of it.
@@ -115,11 +117,7 @@ test('what is found in a table is gone to and replaced, all in one step', async 
   shelf,
   page,
 }) => {
-  await shelf.open('shelf')
-  await shelf.drop({ name: 'snow.csv', type: 'text/csv', content: CSV })
-  const table = page.locator('[data-app=table]')
-  const cell = (name: string) => table.getByRole('gridcell', { name, exact: true })
-  await expect(cell('Kestrel Bowl')).toBeFocused()
+  const { table } = await snow(shelf)
   await shelf.press('Control+f')
   await page.keyboard.type('r')
   await expect(table.getByRole('search').getByRole('status')).toHaveText('1/4')

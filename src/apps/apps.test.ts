@@ -73,21 +73,27 @@ test('what a countdown is for stands before or after its time; alarms come again
   expect(set('25 min call the hut')).toMatchObject({ label: 'call the hut', of: 1_500_000 })
   expect(set('bulletin at 4pm')).toMatchObject({ label: 'bulletin', until: clock(16) })
   expect(set('noon')).toMatchObject({ until: clock(12, 1) })
-  expect(set('weekdays 9:00 rounds')).toMatchObject({
+  const rounds = set('weekdays 9:00 rounds')
+  expect(rounds).toMatchObject({
     label: 'rounds',
-    repeat: 'weekdays',
+    repeat: { on: 'weekdays', clock: 540 },
     until: clock(9, 3),
   })
-  expect(set('daily 9:00')).toMatchObject({ repeat: 'daily', until: clock(9, 1) })
+  expect(set('daily 9:00')).toMatchObject({ until: clock(9, 1) })
   expect(set('daily 5 min')).toBeNull()
   expect(set('tea')).toBeNull()
-  const alarm = { kind: 'running', until: friday, of: 1, told: true, repeat: 'weekdays' } as const
-  expect(again(alarm, friday)).toEqual({
-    kind: 'running',
-    until: clock(12, 3),
-    of: clock(12, 3) - friday,
-    repeat: 'weekdays',
+  if (rounds?.kind !== 'running') throw new Error('not set')
+  // Over and seen, a minute later it is set anew; not while nobody has seen it.
+  const over = { ...rounds, told: true }
+  expect(again(over, over.until + 59_000)).toBeNull()
+  expect(again(rounds, rounds.until + 60_000)).toBeNull()
+  expect(again(over, over.until + 60_000)).toMatchObject({
+    label: 'rounds',
+    repeat: rounds.repeat,
+    until: clock(9, 4),
   })
+  // Paused and going on, it is at its time again.
+  expect(goneOn(paused(rounds, friday), friday + 3_600_000)).toMatchObject({ until: clock(9, 3) })
   const watch = parse('stopwatch climb', 1000)
   if (!watch) throw new Error('not set')
   expect(left(watch, 5000)).toBe(4000)

@@ -26,13 +26,3 @@ export function patternOf({ text, caseSensitive, wholeWord }: Asked): RegExp | n
   const whole = wholeWord ? `(?<!${edge})${word}(?!${edge})` : word
   return new RegExp(whole, caseSensitive ? 'gu' : 'giu')
 }
-
-/** Whether a key asks to find something in what has the keys. */
-export const asksToFind = ({
-  key,
-  ctrlKey,
-  metaKey,
-  altKey,
-  shiftKey,
-}: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>): boolean =>
-  (ctrlKey || metaKey) && !altKey && !shiftKey && key.toLowerCase() === 'f'

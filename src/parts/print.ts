@@ -20,13 +20,3 @@ export function print(element: Element, title: string): void {
   )
   window.print()
 }
-
-/** Whether a key asks to print what has the keys. */
-export const asksToPrint = ({
-  key,
-  ctrlKey,
-  metaKey,
-  altKey,
-  shiftKey,
-}: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>): boolean =>
-  (ctrlKey || metaKey) && !altKey && !shiftKey && key.toLowerCase() === 'p'

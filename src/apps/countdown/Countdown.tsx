@@ -1,10 +1,10 @@
 'use client'
-import { Pause, Play, RotateCcw } from 'lucide-react'
+import { Pause, Play, Plus, RotateCcw } from 'lucide-react'
 import { type FormEvent, type KeyboardEvent, useEffect, useState } from 'react'
 import { Tool } from '@/parts/Tool'
 import { useTime } from '@/store/clock'
-import { changeContent, putContent, useTyped } from '@/store/documents/documents'
-import { newId } from '@/store/newId'
+import { addDocument } from '@/store/documents/adding'
+import { changeContent, useTyped } from '@/store/documents/documents'
 import { report } from '@/store/reports'
 import { useSeen } from '@/store/seen'
 import { pauseOr, useTether } from '@/store/tethers'
@@ -31,6 +31,10 @@ export default function Countdown({ document: id, window }: AppProps) {
   useEffect(() => {
     if (over && seen) change({ ...content, told: true })
   }, [over, seen])
+  const next = content ? again(content, now) : null
+  useEffect(() => {
+    if (next) change(next)
+  })
   const change = (next: CountdownContent) => changeContent(shelf, id, next, 'saved')
   const toggle = () => {
     if (content) change(runs ? paused(content, shelf.clock()) : goneOn(content, shelf.clock()))
@@ -61,11 +65,8 @@ export default function Countdown({ document: id, window }: AppProps) {
   }
   /** One more beside this one, in a window of its own. */
   const another = (next: CountdownContent) => {
-    const document = newId('document')
     const title = ('label' in next && next.label) || 'Countdown'
-    putContent(shelf, document, { saved: next, draft: null })
-    const info = { id: document, app: 'countdown', title, unsaved: false, openedAt: shelf.clock() }
-    shelf.dispatch('documents.bring', { documents: [info] }, 'app')
+    const document = addDocument(shelf, { app: 'countdown', title }, next)
     shelf.dispatch('window.open', { app: 'countdown', document })
   }
   const stands = content.kind === 'paused' || (content.kind === 'stopwatch' && !runs)
@@ -114,7 +115,7 @@ export default function Countdown({ document: id, window }: AppProps) {
           data-autofocus=""
           className="field w-28"
           aria-label="Time or duration"
-          title="tea 25 min, weekdays 9:00, stopwatch; Ctrl+Enter adds one"
+          title="16:00, 4pm, tea 25 min, weekdays 9:00, stopwatch"
           aria-invalid={problem !== ''}
           placeholder="16:00 or 25 min"
           value={typed}
@@ -123,6 +124,9 @@ export default function Countdown({ document: id, window }: AppProps) {
         <button type="submit" className="btn min-h-7 px-2">
           Start
         </button>
+        <Tool label="Start another" keys="Ctrl+Enter" onClick={() => set(another)}>
+          <Plus size={15} />
+        </Tool>
         {runs && !done ? (
           <Tool label="Pause" onClick={toggle}>
             <Pause size={15} />
@@ -134,10 +138,7 @@ export default function Countdown({ document: id, window }: AppProps) {
           </Tool>
         ) : null}
         {content.kind !== 'idle' ? (
-          <Tool
-            label={done && content.repeat ? 'Set it to the next time' : 'Clear'}
-            onClick={() => change((done && again(content, shelf.clock())) || COUNTDOWN.empty)}
-          >
+          <Tool label="Clear" onClick={() => change(COUNTDOWN.empty)}>
             <RotateCcw size={14} />
           </Tool>
         ) : null}
@@ -164,7 +165,7 @@ function status(content: CountdownContent, done: boolean): string {
   if (content.kind === 'paused') return 'Paused'
   if (content.kind === 'stopwatch') return content.since === null ? 'Paused' : 'Stopwatch'
   const at = clockAt(content.until)
-  const repeat = content.repeat ? `, ${REPEATS[content.repeat]}` : ''
+  const repeat = content.repeat ? `, ${REPEATS[content.repeat.on]}` : ''
   return `${done ? `It was ${at}` : `until ${at}`}${repeat}`
 }
 

@@ -1,4 +1,4 @@
-import { object, string } from 'yup'
+import { number, object, string } from 'yup'
 import { byKind, type Contents, flag, moment } from '../contents'
 
 /** On which days an alarm comes again. */
@@ -7,7 +7,8 @@ export type Repeat = 'daily' | 'weekdays'
 interface Meant {
   /** What it is for. */
   label?: string
-  repeat?: Repeat
+  /** On which days it comes again, and when: in minutes after midnight. */
+  repeat?: { on: Repeat; clock: number }
 }
 
 /** A countdown to a moment, or paused with some time left, or not set; or how long something takes. */
@@ -19,7 +20,13 @@ export type CountdownContent =
   /** Since when, none while it stands, and how long it went before. */
   | { kind: 'stopwatch'; since: number | null; before: number; label?: string }
 
-const meant = { label: string(), repeat: string().oneOf(['daily', 'weekdays']) }
+const meant = {
+  label: string(),
+  repeat: object({
+    on: string().oneOf(['daily', 'weekdays']).required(),
+    clock: number().integer().min(0).max(1439).required(),
+  }).default(undefined),
+}
 
 export const COUNTDOWN: Contents<CountdownContent> = {
   shape: byKind({

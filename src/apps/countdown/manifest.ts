@@ -17,7 +17,7 @@ export const countdown: AppManifest<CountdownContent> = {
   contents: COUNTDOWN,
   keys: [
     ['Enter', 'start what is typed'],
-    ['Ctrl+Enter', 'one more beside it'],
+    ['Ctrl+Enter', 'start another countdown'],
   ],
   load: () => import('./Countdown'),
 }

@@ -54,37 +54,39 @@ export function parse(text: string, now: number): CountdownContent | null {
       const label = words.toSpliced(from, count).join(' ')
       // “1000 h” is too long, and no 1000 minutes for h.
       if (UNIT.test(label)) continue
-      const found = repeat ? againAt(time, repeat[0], now) : typedMoment(time, now)
-      if (found !== null)
-        return {
-          kind: 'running',
-          until: found,
-          of: found - now,
-          ...labelled(label),
-          ...(repeat && { repeat: repeat[0] }),
-        }
+      const set = repeat ? alarm(time, repeat[0], now) : counting(time, now)
+      if (set) return { ...set, ...labelled(label) }
     }
   return null
 }
 
 const labelled = (label: string | undefined) => (label ? { label } : {})
 
-function againAt(time: string, repeat: Repeat, now: number): number | null {
-  const clock = typedClock(time.replace(/^at\s+/i, ''))
-  return clock === null ? null : nextAt(clock, now, DAYS[repeat])
+type Running = Extract<CountdownContent, { kind: 'running' }>
+
+function counting(time: string, now: number): Running | null {
+  const until = typedMoment(time, now)
+  return until === null ? null : { kind: 'running', until, of: until - now }
 }
 
-/** An alarm that comes again, set to the next time it does; null where it does not. */
-export function again(
-  content: Extract<CountdownContent, { kind: 'running' }>,
-  now: number,
-): CountdownContent | null {
-  if (!content.repeat) return null
-  const last = new Date(content.until)
-  const until = nextAt(last.getHours() * 60 + last.getMinutes(), now, DAYS[content.repeat])
-  const { label, repeat } = content
-  return { kind: 'running', until, of: until - now, repeat, ...labelled(label) }
+function alarm(time: string, on: Repeat, now: number): Running | null {
+  const clock = typedClock(time.replace(/^at\s+/i, ''))
+  return clock === null ? null : nextTime({ on, clock }, now)
 }
+
+function nextTime(repeat: { on: Repeat; clock: number }, now: number): Running {
+  const until = nextAt(repeat.clock, now, DAYS[repeat.on])
+  return { kind: 'running', until, of: until - now, repeat }
+}
+
+/** How long an alarm that comes again says that it is over, once that was seen, in milliseconds. */
+const SAID = 60_000
+
+/** An alarm that was seen to be over, set to the next time it comes; null as long as it is not. */
+export const again = (content: CountdownContent, now: number): CountdownContent | null =>
+  content.kind === 'running' && content.repeat && content.told && now >= content.until + SAID
+    ? { ...nextTime(content.repeat, now), ...labelled(content.label) }
+    : null
 
 /** It stands, with what is left of it or went by. */
 export function paused(content: CountdownContent, now: number): CountdownContent {
@@ -100,10 +102,11 @@ export function paused(content: CountdownContent, now: number): CountdownContent
   }
 }
 
-/** It goes on. */
+/** It goes on; an alarm is at its time again. */
 export function goneOn(content: CountdownContent, now: number): CountdownContent {
   if (content.kind === 'stopwatch') return { ...content, since: now }
   if (content.kind !== 'paused') return content
+  if (content.repeat) return { ...nextTime(content.repeat, now), ...labelled(content.label) }
   const { left: rest, ...more } = content
   return { ...more, kind: 'running', until: now + rest }
 }

@@ -5,12 +5,13 @@ import { EditorContent, useEditor } from '@tiptap/react'
 import { collab } from 'prosemirror-collab'
 import { useEffect, useState } from 'react'
 import type { KeptContent } from '@/core/formats/shelfFile'
-import type { DocumentId } from '@/core/model/ids'
-import { asksToFind } from '@/parts/finding'
+import type { DocumentId, WindowId } from '@/core/model/ids'
+import { isControl } from '@/parts/isControl'
 import { LongText } from '@/parts/LongText'
 import { isLong } from '@/parts/longParts'
-import { asksToPrint, print } from '@/parts/print'
+import { print } from '@/parts/print'
 import { onContent, shownContent, useContentPart } from '@/store/documents/documents'
+import { useFindable } from '@/store/finding'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { asContent } from '../contents'
@@ -32,11 +33,11 @@ import { useNaming } from './useNaming'
 import { Writing } from './writing'
 
 /** Rich text, kept as Markdown. */
-export default function Document({ document: id }: AppProps) {
+export default function Document({ document: id, window }: AppProps) {
   // What is typed draws nothing anew but the text itself.
   const long = useContentPart(id, (kept) => kept && isLong(markdownOf(kept)))
   if (long === undefined) return null
-  return long ? <Long id={id} /> : <Editable id={id} />
+  return long ? <Long id={id} /> : <Editable id={id} window={window} />
 }
 
 const markdownOf = (kept: KeptContent): string => asContent(DOCUMENT, shownContent(kept)).markdown
@@ -51,7 +52,7 @@ const Steps = Extension.create({ name: 'steps', addProseMirrorPlugins: () => [co
 
 const extensions = [...schemaOf(picture), Tab, Chords, Steps, Search]
 
-function Editable({ id }: { id: DocumentId }) {
+function Editable({ id, window }: { id: DocumentId; window: WindowId }) {
   const shelf = useShelf()
   const [writing] = useState(() => new Writing(shelf, id, shownNow(shelf, DOCUMENT, id).markdown))
   // What is open above the text.
@@ -76,8 +77,8 @@ function Editable({ id }: { id: DocumentId }) {
       },
       handleDOMEvents: { keydown: tellCaret, focus: placeCaret },
       handleKeyDown: (view, event) => {
-        if (asksToFind(event)) setBar('find')
-        else if (asksToPrint(event)) printText(shelf, id, view.dom)
+        if (isControl(event, 'f')) setBar('find')
+        else if (isControl(event, 'p')) printText(shelf, id, view.dom)
         else if (isControl(event, 'k')) setBar('link')
         else if (isControl(event, 'Shift+g')) setOutlined(true)
         else return false
@@ -109,6 +110,7 @@ function Editable({ id }: { id: DocumentId }) {
     onUpdate: () => writing.typed(),
   })
   useNaming(editor, id)
+  useFindable(window, () => setBar('find'))
   useEffect(() => {
     let shown = true
     // Whoever changes it is in the middle of that.
@@ -162,6 +164,3 @@ const picturesIn = (data: DataTransfer | null): File[] => [...(data?.files ?? []
 
 const printText = (shelf: Shelf, id: DocumentId, text: Element): void =>
   print(text, shelf.state().documents[id]?.title ?? '')
-
-const isControl = ({ key, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent, wanted: string) =>
-  (ctrlKey || metaKey) && !altKey && `${shiftKey ? 'Shift+' : ''}${key.toLowerCase()}` === wanted

@@ -24,7 +24,9 @@ export function LinkBar({ editor, onClose }: { editor: Editor; onClose(): void }
     event.preventDefault()
     const address = typed.trim() ? (documentCalled(shelf, typed) ?? addressOf(typed)) : ''
     if (!isAllowedUri(address))
-      return setProblem('Links lead to the web, to mail or to documents of this shelf.')
+      return setProblem(
+        'A link must lead to the web, an email address or a document on this shelf.',
+      )
     link(editor, address)
     close()
   }
@@ -39,7 +41,7 @@ export function LinkBar({ editor, onClose }: { editor: Editor; onClose(): void }
       <input
         ref={field}
         aria-label="Address or title"
-        placeholder="address, or title of a document"
+        placeholder="address or document title"
         className="field min-h-7 min-w-0 flex-1 basis-40"
         list={titles}
         value={typed}
@@ -58,11 +60,11 @@ export function LinkBar({ editor, onClose }: { editor: Editor; onClose(): void }
       <button type="submit" className="button min-h-7">
         Link
       </button>
-      <Tool label="Open it" disabled={!was} onClick={() => openAddress(shelf, was)}>
+      <Tool label="Open link" disabled={!was} onClick={() => openAddress(shelf, was)}>
         <ExternalLink size={15} />
       </Tool>
       <Tool
-        label="Remove the link"
+        label="Remove link"
         disabled={!was}
         onClick={() => {
           link(editor, '')

@@ -24,7 +24,7 @@ export const document: AppManifest<DocumentContent> = {
     ['Ctrl+F', 'find and replace'],
     ['Ctrl+K', 'link to an address or a document'],
     ['Ctrl+Shift+G', 'go to a heading'],
-    ['Ctrl+Shift+1', 'heading; 2 and 3 smaller ones, 0 none'],
+    ['Ctrl+Shift+1', 'heading; 2 and 3 are smaller, 0 is plain text'],
     ['Ctrl+B', 'bold'],
     ['Ctrl+I', 'italic'],
     ['Ctrl+E', 'code'],

@@ -1,7 +1,7 @@
 import type { EditorView } from '@tiptap/pm/view'
-import { loadContent, putContent } from '@/store/documents/documents'
+import { addDocument } from '@/store/documents/adding'
+import { loadContent } from '@/store/documents/documents'
 import { expected } from '@/store/faults'
-import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 import { asContent } from '../contents'
 import { whyUnread } from '../contract'
@@ -65,11 +65,8 @@ export async function insertPicture(
       signal: new AbortController().signal,
       progress: () => {},
     })
-    const id = newId('document')
     const title = file.name.replace(/\.\w+$/, '').trim() || file.name
-    const info = { id, app: 'reader', title, unsaved: false, openedAt: shelf.clock() }
-    putContent(shelf, id, { saved: content, draft: null })
-    shelf.dispatch('documents.bring', { documents: [info] }, 'app')
+    const id = addDocument(shelf, { app: 'reader', title }, content)
     insert(view, id, title, at, true)
   } catch (error) {
     shelf.say(`“${file.name}” was not put in: ${whyUnread(error)}. Nothing was changed.`, {

@@ -1,11 +1,20 @@
-import { Download, Pencil, Trash2 } from 'lucide-react'
+import { Download, ListChecks, Pencil, Trash2 } from 'lucide-react'
 import type { DocumentInfo } from '@/core/model/kinds/document'
 import { Tool } from '@/parts/Tool'
 import { useShelf } from '@/store/useShelf'
 import { about, open } from './opening'
 
 /** What can be done with what is chosen, or with all that are marked. */
-export function Actions({ shown }: { shown: DocumentInfo[] }) {
+export function Actions({
+  shown,
+  marked,
+  onMark,
+}: {
+  shown: DocumentInfo[]
+  /** Whether the one that is chosen is marked. */
+  marked: boolean
+  onMark(): void
+}) {
   const shelf = useShelf()
   const ids = shown.map(({ id }) => id)
   const [first, ...more] = shown
@@ -23,6 +32,9 @@ export function Actions({ shown }: { shown: DocumentInfo[] }) {
   return (
     <>
       {more.length > 0 ? <span className="text-soft">{shown.length} marked</span> : null}
+      <Tool label="Mark, to do something with several" on={marked} onClick={onMark}>
+        <ListChecks size={15} />
+      </Tool>
       <button
         type="button"
         className="tool"

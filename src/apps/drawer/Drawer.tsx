@@ -76,7 +76,7 @@ export default function Drawer({ document: own }: AppProps) {
         <input
           data-autofocus=""
           aria-label="Filter the drawer"
-          title="Names and what is written in them; Ctrl+Enter marks several"
+          title="Searches names and text; Ctrl+Enter marks several files"
           placeholder="filter"
           className="field min-h-7 w-36"
           value={filter}
@@ -102,8 +102,12 @@ export default function Drawer({ document: own }: AppProps) {
           <Brush size={15} />
         </Tool>
         <span className="flex-1" />
-        {several.length > 1 || shown ? (
-          <Actions shown={several.length > 0 ? several : shown ? [shown] : []} />
+        {shown ? (
+          <Actions
+            shown={several.length > 0 ? several : [shown]}
+            marked={marked.has(shown.id)}
+            onMark={() => mark(shown.id)}
+          />
         ) : null}
       </div>
       <div className="flex min-h-0 flex-1">
@@ -123,7 +127,7 @@ export default function Drawer({ document: own }: AppProps) {
         {shown ? (
           <Preview shown={shown} />
         ) : (
-          <p className="m-auto p-4 text-soft">No file has that name, or that in it.</p>
+          <p className="m-auto p-4 text-soft">No file has that in its name or text.</p>
         )}
       </div>
     </>

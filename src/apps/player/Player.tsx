@@ -119,9 +119,9 @@ export default function Player({ document: id }: AppProps) {
     if (key === ' ' && !(target instanceof HTMLButtonElement)) toggle()
     else if (key === 'ArrowRight') seek(at + STEP)
     else if (key === 'ArrowLeft') seek(at - STEP)
-    else if (key === 'n') skip()
-    else if (key === 'p') skip(-1)
-    else if (key === 's') playing.setShuffle(content.shuffle === undefined)
+    else if (key === 'PageDown') skip()
+    else if (key === 'PageUp') skip(-1)
+    else if (key === 'x') playing.setShuffle(content.shuffle === undefined)
     else if (walked(event)) return
     else return
     event.preventDefault()
@@ -143,17 +143,17 @@ export default function Player({ document: id }: AppProps) {
         </span>
       </div>
       <div className="flex items-center gap-2">
-        <Tool label="Tune before, P" onClick={() => skip(-1)}>
+        <Tool label="Previous tune" keys="PageUp" onClick={() => skip(-1)}>
           <SkipBack size={16} />
         </Tool>
         <Tool label={playing.playing ? 'Pause' : 'Play'} onClick={toggle}>
           {playing.playing ? <Pause size={18} /> : <Play size={18} />}
         </Tool>
-        <Tool label="Next tune, N" onClick={() => skip()}>
+        <Tool label="Next tune" keys="PageDown" onClick={() => skip()}>
           <SkipForward size={16} />
         </Tool>
         <Tool
-          label="Shuffle, S"
+          label="Shuffle, X"
           on={content.shuffle !== undefined}
           onClick={() => playing.setShuffle(content.shuffle === undefined)}
         >

@@ -17,8 +17,8 @@ export const player: AppManifest<PlayerContent> = {
   contents: PLAYER,
   keys: [
     ['Space', 'play or pause'],
-    ['N', 'next tune; P the one before'],
-    ['S', 'shuffle'],
+    ['PageDown', 'next tune; PageUp the previous one'],
+    ['X', 'shuffle'],
     ['Right', '5 seconds on; ← back'],
   ],
   load: () => import('./Player'),

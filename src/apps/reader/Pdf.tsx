@@ -8,12 +8,14 @@ import {
   ZoomOut,
 } from 'lucide-react'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
-import type { DocumentId } from '@/core/model/ids'
+import type { DocumentId, WindowId } from '@/core/model/ids'
 import { FindBar } from '@/parts/FindBar'
-import { type Asked, asksToFind, NOTHING } from '@/parts/finding'
+import { type Asked, NOTHING } from '@/parts/finding'
+import { isControl } from '@/parts/isControl'
 import { Tool } from '@/parts/Tool'
 import { changeContent } from '@/store/documents/documents'
 import { usePassage } from '@/store/documents/passages'
+import { useFindable } from '@/store/finding'
 import { useShelf } from '@/store/useShelf'
 import { Contents } from './Contents'
 import type { PdfContent } from './content'
@@ -26,13 +28,22 @@ const STAYED = 1500
 const STEP = 1.2
 
 /** A PDF: its pages one below the other, with zoom, search, its contents, and text to select. */
-export default function Pdf({ id, content }: { id: DocumentId; content: PdfContent }) {
+export default function Pdf({
+  id,
+  window,
+  content,
+}: {
+  id: DocumentId
+  window: WindowId
+  content: PdfContent
+}) {
   const shelf = useShelf()
   const box = useRef<HTMLDivElement>(null)
   const [place, setPlace] = useState({ page: content.page ?? 1, zoom: content.zoom ?? WIDTH })
   const pdf = usePdf(box, content.data, place)
   const shown = typeof pdf === 'object' ? pdf : null
   const search = useSearch(id, shown)
+  useFindable(window, search.open)
   useEffect(() => {
     if (!shown) return
     const { viewer, bus } = shown
@@ -61,7 +72,7 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
     const { key } = event
     if (event.altKey) return
     if (event.ctrlKey || event.metaKey) {
-      if (!asksToFind(event)) return
+      if (!isControl(event, 'f')) return
       search.open()
     } else if (key === 'ArrowRight') turn(1)
     else if (key === 'ArrowLeft') turn(-1)
@@ -69,7 +80,7 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
     else if (key === '-') zoom(1 / STEP)
     else if (key === '0') zoom(null)
     else if (key === '/') search.open()
-    else if (key === 'r') rotate()
+    else if (key === 't') rotate()
     else return
     event.preventDefault()
   }
@@ -96,10 +107,10 @@ export default function Pdf({ id, content }: { id: DocumentId; content: PdfConte
         <Tool label="As wide as the window, 0" on={place.zoom === WIDTH} onClick={() => zoom(null)}>
           <MoveHorizontal size={15} />
         </Tool>
-        <Tool label="Turn right, R" onClick={rotate}>
+        <Tool label="Rotate, T" onClick={rotate}>
           <RotateCw size={15} />
         </Tool>
-        {shown ? <Contents shown={shown} onGone={() => box.current?.focus()} /> : null}
+        {shown ? <Contents shown={shown} onLeave={() => box.current?.focus()} /> : null}
         <Tool label="Find, /" onClick={search.open}>
           <Search size={15} />
         </Tool>

@@ -9,7 +9,7 @@ import { Picture } from './Picture'
 import { Written } from './Written'
 
 /** Shows Markdown, text, a picture or a PDF. */
-export default function Reader({ document: id }: AppProps) {
+export default function Reader({ document: id, window }: AppProps) {
   const shown = useShownContent(READER, id)
   // Each time anew: code that did not come once would never come.
   const [Pdf] = useState(() => lazy(() => import('./Pdf')))
@@ -26,14 +26,14 @@ export default function Reader({ document: id }: AppProps) {
     case 'pdf':
       return (
         <Suspense fallback={<span data-coming="" />}>
-          <Pdf id={id} content={shown} />
+          <Pdf id={id} window={window} content={shown} />
         </Suspense>
       )
     default:
       return isLong(shown.text) ? (
         <LongText document={id} text={shown.text} label="Text" />
       ) : (
-        <Written id={id} content={shown} />
+        <Written id={id} window={window} content={shown} />
       )
   }
 }

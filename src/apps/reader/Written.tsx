@@ -1,28 +1,41 @@
 import { Eye, Pencil, Printer, Search } from 'lucide-react'
 import { type KeyboardEvent, useRef, useState } from 'react'
-import type { DocumentId } from '@/core/model/ids'
+import type { DocumentId, WindowId } from '@/core/model/ids'
 import { FindIn } from '@/parts/FindIn'
-import { asksToFind } from '@/parts/finding'
-import { asksToPrint, print } from '@/parts/print'
+import { isControl } from '@/parts/isControl'
+import { print } from '@/parts/print'
 import { Tool } from '@/parts/Tool'
 import { changeContent } from '@/store/documents/documents'
+import { useFindable } from '@/store/finding'
 import { useShelf } from '@/store/useShelf'
 import { Prose } from '../markdown/Prose'
 import type { WrittenContent } from './content'
 
-/** A text to be read, found in, printed and, where one wants to, written on. */
-export function Written({ id, content }: { id: DocumentId; content: WrittenContent }) {
+/** A text to be read, found in, printed and edited. */
+export function Written({
+  id,
+  window,
+  content,
+}: {
+  id: DocumentId
+  window: WindowId
+  content: WrittenContent
+}) {
   const shelf = useShelf()
   const area = useRef<HTMLElement>(null)
   const [finding, setFinding] = useState(false)
   const [editing, setEditing] = useState(false)
   const { text, kind } = content
+  useFindable(window, () => {
+    setEditing(false)
+    setFinding(true)
+  })
   const printed = () => {
     if (area.current) print(area.current, shelf.state().documents[id]?.title ?? '')
   }
   const keys = (event: KeyboardEvent) => {
-    if (asksToFind(event)) setFinding(true)
-    else if (asksToPrint(event)) printed()
+    if (isControl(event, 'f')) setFinding(true)
+    else if (isControl(event, 'p')) printed()
     else if (event.key === 'F2') setEditing(true)
     else return
     event.preventDefault()
@@ -35,12 +48,12 @@ export function Written({ id, content }: { id: DocumentId; content: WrittenConte
     <>
       <div className="bar" role="toolbar" aria-label="Text">
         {editing ? (
-          <Tool label="Read it, Escape" onClick={look}>
+          <Tool label="Done, Escape" onClick={look}>
             <Eye size={15} />
           </Tool>
         ) : (
           <>
-            <Tool label="Write on it" keys="F2" onClick={() => setEditing(true)}>
+            <Tool label="Edit" keys="F2" onClick={() => setEditing(true)}>
               <Pencil size={14} />
             </Tool>
             <Tool label="Find" keys="Ctrl+F" onClick={() => setFinding(true)}>

@@ -26,10 +26,10 @@ export const reader: AppManifest<ReaderContent | null> = {
   contents: READER,
   keys: [
     ['Ctrl+F', 'find'],
-    ['F2', 'write on a text; Escape reads on'],
+    ['F2', 'edit a text; Escape ends editing'],
     ['Left', 'page before; → the page after'],
     ['+', 'larger; - smaller, 0 as it fits'],
-    ['R', 'turn the pages'],
+    ['T', 'rotate the pages'],
   ],
   load: () => import('./Reader'),
   extension: (content) => {

@@ -1,7 +1,7 @@
 'use client'
 import { type KeyboardEvent, useMemo, useRef, useState } from 'react'
-import { dayNumber } from '@/core/formula/value'
-import { NOT_COPIED } from '@/parts/clipboard'
+import { dayOf } from '@/core/formula/value'
+import { copyText } from '@/parts/clipboard'
 import { changeContent } from '@/store/documents/documents'
 import { usePassage } from '@/store/documents/passages'
 import { useShelf } from '@/store/useShelf'
@@ -19,11 +19,7 @@ export default function Sums({ document: id }: AppProps) {
   const field = useRef<HTMLTextAreaElement>(null)
   const [line, setLine] = useState(0)
   const text = content?.text ?? ''
-  const results = useMemo(() => {
-    const now = new Date(shelf.clock())
-    const today = dayNumber(now.getFullYear(), now.getMonth() + 1, now.getDate()) ?? 0
-    return worked(text, forms, today)
-  }, [text, forms, shelf])
+  const results = useMemo(() => worked(text, forms, dayOf(shelf.clock())), [text, forms, shelf])
   usePassage(id, (wanted) => {
     const at = text.toLowerCase().indexOf(wanted.toLowerCase())
     if (at < 0 || document.activeElement !== field.current) return false
@@ -32,12 +28,8 @@ export default function Sums({ document: id }: AppProps) {
   })
   if (!content) return null
   const here = results[line]
-  const copy = () => {
-    if (!here || 'problem' in here) return
-    void navigator.clipboard
-      .writeText(here.shown)
-      .then(() => shelf.say(`Copied ${here.shown}`))
-      .catch(() => shelf.say(NOT_COPIED, { refused: true }))
+  const copy = (result = here) => {
+    if (result && 'shown' in result) void copyText(shelf, result.shown, `Copied ${result.shown}`)
   }
   const keys = (event: KeyboardEvent) => {
     if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || event.altKey) return
@@ -83,7 +75,17 @@ export default function Sums({ document: id }: AppProps) {
                   {at === line ? '…' : result.problem}
                 </em>
               ) : (
-                result.shown
+                <button
+                  type="button"
+                  title="Copy"
+                  aria-label={`Copy ${result.shown}`}
+                  // The keys stay with the sums; by keys it is Ctrl+Enter.
+                  tabIndex={-1}
+                  onMouseDown={(event) => event.preventDefault()}
+                  onClick={() => copy(result)}
+                >
+                  {result.shown}
+                </button>
               )}
             </li>
           ))}

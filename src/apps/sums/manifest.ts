@@ -15,7 +15,7 @@ export const sums: AppManifest<SumsContent> = {
   extension: () => '.txt',
   drafts: false,
   contents: SUMS,
-  keys: [['Ctrl+Enter', 'copy what the line comes to']],
+  keys: [['Ctrl+Enter', 'copy the result of the line']],
   load: () => import('./Sums'),
   write: ({ text }) => new Blob([text], { type: 'text/plain' }),
 }

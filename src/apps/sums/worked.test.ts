@@ -31,10 +31,11 @@ test('numbers as people write them, percent, days and functions', () => {
 test('what comes to nothing says why, and the other lines go on', () => {
   expect(shown('1/0\nwind + 1\n2 +\n3\nA1')).toEqual([
     '! it divides by 0',
-    '! “wind” is not known',
+    '! “wind” isn’t defined',
     '! it ends too early',
     '3',
-    '! there are no cells here',
+    '! “a1” isn’t defined',
   ])
   expect(shown('')).toEqual([''])
+  expect(shown('b2 = 4\nB2 * 2')).toEqual(['4', '8'])
 })

@@ -2,6 +2,7 @@ import { evaluate } from '@/core/formula/evaluate'
 import { type Expression, parseFormula } from '@/core/formula/parse'
 import { FormulaProblem } from '@/core/formula/problem'
 import type { Scope } from '@/core/formula/scope'
+import { lettersOf } from '@/core/formula/tokens'
 import { type Forms, readValue, type Value, writeValue } from '@/core/formula/value'
 
 /** What a line comes to, or why it comes to nothing; null for what is no sum: a remark, an empty line. */
@@ -22,6 +23,11 @@ const TOTAL = 'total'
 export function worked(text: string, forms: Forms, today: number): Result[] {
   const names = new Map<string, Value>()
   let since: number[] = []
+  const known = (name: string): Value => {
+    const value = names.get(name)
+    if (value === undefined) throw new FormulaProblem(`“${name}” isn’t defined`)
+    return value
+  }
   return text.split('\n').map((line) => {
     const sum = line.replace(/#.*$/, '').trim()
     if (sum === '') {
@@ -30,9 +36,8 @@ export function worked(text: string, forms: Forms, today: number): Result[] {
     }
     const [, name, rest] = NAMED.exec(sum) ?? []
     const scope: Scope = {
-      cell: () => {
-        throw new FormulaProblem('there are no cells here')
-      },
+      // A name such as “a1” is one like others here.
+      cell: ({ row, column }) => known(`${lettersOf(column)}${row + 1}`.toLowerCase()),
       extent: { rows: 0, columns: 0 },
       name: (asked) => names.get(asked),
       today,

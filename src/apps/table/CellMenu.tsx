@@ -32,26 +32,26 @@ export function CellMenu({
         <section aria-label="Menu">
           <ContextMenu.Content className="menu" collisionPadding={8}>
             <Item label="Fill down" keys="Ctrl+Shift+F" onSelect={acts.fillDown} />
-            <Item label="Only rows with this" onSelect={acts.onlyThese} />
+            <Item label="Show only rows with this value" onSelect={acts.onlyThese} />
             <Seam />
-            <Item label="Sort up by this column" onSelect={() => acts.sort(false)} />
-            <Item label="Sort down by this column" onSelect={() => acts.sort(true)} />
+            <Item label="Sort ascending" onSelect={() => acts.sort(false)} />
+            <Item label="Sort descending" onSelect={() => acts.sort(true)} />
             <ContextMenu.CheckboxItem
               className="menu-item"
               checked={firstStays}
               onSelect={acts.firstStays}
             >
-              First column stays in sight
+              Keep the first column in view
               <ContextMenu.ItemIndicator className="ml-auto pl-6">✓</ContextMenu.ItemIndicator>
             </ContextMenu.CheckboxItem>
             <Seam />
-            <Item label="Row above" onSelect={acts.rowAbove} />
-            <Item label="Row below" keys="Ctrl+Enter" onSelect={acts.rowBelow} />
-            <Item label="Column at the left" onSelect={acts.columnLeft} />
-            <Item label="Column at the right" keys="Ctrl+Shift+Enter" onSelect={acts.columnRight} />
-            <Item label="Remove these rows" keys="Ctrl+Backspace" onSelect={acts.removeRows} />
+            <Item label="Insert row above" onSelect={acts.rowAbove} />
+            <Item label="Insert row below" keys="Ctrl+Enter" onSelect={acts.rowBelow} />
+            <Item label="Insert column left" onSelect={acts.columnLeft} />
+            <Item label="Insert column right" keys="Ctrl+Shift+Enter" onSelect={acts.columnRight} />
+            <Item label="Remove rows" keys="Ctrl+Backspace" onSelect={acts.removeRows} />
             <Item
-              label="Remove these columns"
+              label="Remove columns"
               keys="Ctrl+Shift+Backspace"
               onSelect={acts.removeColumns}
             />

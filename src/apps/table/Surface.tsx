@@ -1,5 +1,5 @@
 import { type ClipboardEvent, type ComponentProps, type RefObject, useRef } from 'react'
-import { asksToFind } from '@/parts/finding'
+import { isControl } from '@/parts/isControl'
 import { type CopiedCells, copiedIn, putOwn, toText } from './clipboard'
 import { NUMBERS, type Place, type Selection } from './useSelection'
 
@@ -56,7 +56,7 @@ export function Surface({
       }}
       onKeyDown={(event) => {
         // From the header, and where no row is left.
-        if (event.defaultPrevented || !asksToFind(event)) return
+        if (event.defaultPrevented || !isControl(event, 'f')) return
         event.preventDefault()
         onFind()
       }}

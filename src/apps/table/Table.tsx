@@ -1,9 +1,11 @@
 'use client'
 import { DataGrid, type DataGridHandle, type SortColumn } from 'react-data-grid'
 import 'react-data-grid/lib/styles.css'
-import { type RefObject, useEffect, useMemo, useRef, useState } from 'react'
+import { type RefObject, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
+import type { DocumentId, WindowId } from '@/core/model/ids'
 import { FindBar } from '@/parts/FindBar'
 import { usePassage } from '@/store/documents/passages'
+import { useFindable } from '@/store/finding'
 import type { AppProps } from '../contract'
 import { useShownContent } from '../useContents'
 import { useForms } from '../useForms'
@@ -26,12 +28,12 @@ import { useTable } from './useTable'
 
 const ROW_HEIGHT = 27
 
-export default function Table({ document: id }: AppProps) {
+export default function Table({ document: id, window }: AppProps) {
   const table = useShownContent(TABLE, id)
-  return table ? <Grid id={id} table={table} /> : null
+  return table ? <Grid id={id} window={window} table={table} /> : null
 }
 
-function Grid({ id, table }: { id: string; table: TableContent }) {
+function Grid({ id, window, table }: { id: DocumentId; window: WindowId; table: TableContent }) {
   const grid = useRef<DataGridHandle>(null)
   const filter = useRef<HTMLInputElement>(null)
   const [editing, setEditing] = useState(false)
@@ -44,7 +46,9 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
   }
   const forms = useForms()
   const sheet = useSheet(table, forms)
-  const shown = useShown(table, sheet, forms, editing || typedRow !== null)
+  // What is typed into the filter does not wait for the rows.
+  const sought = useDeferredValue(table.filter)
+  const shown = useShown({ ...table, filter: sought }, sheet, forms, editing || typedRow !== null)
   const rows = useMemo(
     () => shown.map((at, index): Row => ({ at, index, cells: table.rows[at] ?? [] })),
     [shown, table.rows],
@@ -54,6 +58,7 @@ function Grid({ id, table }: { id: string; table: TableContent }) {
   const { active, range, many, goTo } = selection
   const inRange = shown.slice(Math.max(0, range.top), range.bottom + 1)
   const finding = useFinding(table, shown, { sheet, forms }, selection, change)
+  useFindable(window, finding.show)
   const [area, width] = useWidth()
   useFoundCell(id, area, rows, goTo)
   const sorting = useSorting(table, view)

@@ -28,7 +28,7 @@ export const table: AppManifest<TableContent> = {
     ['Ctrl+Shift+Enter', 'column at the right'],
     ['Ctrl+Backspace', 'remove rows; with Shift columns'],
     ['Ctrl+Home', 'first cell; Ctrl+End the last'],
-    ['Shift+F10', 'menu of the cell'],
+    ['Shift+F10', 'cell menu'],
   ],
   load: () => import('./Table'),
   read: async (file, working) => {
@@ -48,7 +48,7 @@ export const table: AppManifest<TableContent> = {
       ways: [
         { label: 'As text, with ’ before them', write: () => csvFile(table, true) },
         { label: 'As they are', write: () => csvFile(table, false) },
-        { label: 'With what they come to', write: () => csvFile(workedOut(table, now), true) },
+        { label: 'With their results', write: () => csvFile(workedOut(table, now), true) },
       ],
     }
   },

@@ -124,6 +124,7 @@ export type Effect =
   | { does: 'keep folder' }
   | { does: 'save document'; window: WindowId }
   | { does: 'copy reference'; document: DocumentId }
+  | { does: 'find'; window: WindowId }
 
 export interface Result {
   /** Whether a sequence was not done to its end. */

@@ -90,7 +90,7 @@ const THROUGH: Record<string, string[]> = {
   'window.side': ['pair.divide'],
   'app.launch': ['window.open'],
   'shelf.openFile': ['window.openAll'],
-  'line.open': ['app.openOn'],
+  'line.open': ['app.openOn', 'window.find'],
   'app.askAdd': ['app.add'],
   'home.ask': ['home.set'],
   'home.list': ['home.setFor', 'home.remove', 'home.reorder'],

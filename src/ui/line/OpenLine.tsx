@@ -9,7 +9,7 @@ import { sentences } from '@/core/finding/verbs'
 import { keysFor, THIS } from '@/core/keys/bindings'
 import { asPressed } from '@/core/keys/sets'
 import { plain } from '@/core/text/plain'
-import { NOT_COPIED } from '@/parts/clipboard'
+import { copyText } from '@/parts/clipboard'
 import { Keys } from '@/parts/Keys'
 import { Kite } from '@/parts/Kite'
 import { bringBack, useAllDocuments } from '@/store/documents/catalogue'
@@ -179,10 +179,7 @@ function useResults(about: boolean, asking: Found | null, typed: string) {
 
 function copySum(shelf: Shelf, sum: string): void {
   shelf.closeView()
-  void navigator.clipboard
-    .writeText(sum)
-    .then(() => shelf.say(`Copied ${sum}`))
-    .catch(() => shelf.say(NOT_COPIED, { refused: true }))
+  void copyText(shelf, sum, `Copied ${sum}`)
 }
 
 /** Goes to what was found or does it; a document may have been put away, and is fetched first. */

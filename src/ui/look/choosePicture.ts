@@ -1,8 +1,7 @@
 import type { DesktopId } from '@/core/model/ids'
 import { current } from '@/core/model/selectors'
-import { putContent } from '@/store/documents/documents'
+import { addDocument } from '@/store/documents/adding'
 import { expected } from '@/store/faults'
-import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
 import { chooseFiles } from '@/ui/files/openFiles'
 
@@ -20,11 +19,8 @@ export async function choosePicture(shelf: Shelf, id: DesktopId): Promise<void> 
       { refused: true },
     )
   const state = shelf.state()
-  const document = newId('document')
   const title = file.name.replace(/\.\w+$/, '').slice(0, 200) || current(state).name
-  putContent(shelf, document, { saved: { kind: 'picture', data }, draft: null })
-  const info = { id: document, app: 'reader', title, unsaved: false, openedAt: shelf.clock() }
-  shelf.dispatch('documents.bring', { documents: [info] }, 'app')
+  const document = addDocument(shelf, { app: 'reader', title }, { kind: 'picture', data })
   const before = state.desktops[id]?.picture
   const picture = { fit: 'fill' as const, x: 50, y: 50, strength: 100, ...before, document }
   shelf.dispatch('desktop.look', { desktop: id, backdrop: 'picture', picture }, 'key')

@@ -5,10 +5,11 @@ import type { Effect } from '@/core/commands/command'
 import { referenceTo } from '@/core/formats/reference'
 import type { DesktopId } from '@/core/model/ids'
 import { title } from '@/core/model/selectors'
-import { NOT_COPIED } from '@/parts/clipboard'
+import { copyText } from '@/parts/clipboard'
 import { download } from '@/parts/download'
 import { saveDraft } from '@/store/documents/documents'
 import { exportDesktop, exportShelf } from '@/store/documents/exporting'
+import { findIn } from '@/store/finding'
 import { damagedCopies, keepInFolder } from '@/store/opening/begin'
 import type { Shelf } from '@/store/shelf'
 import { isUnloaded } from '@/store/unloaded'
@@ -86,6 +87,8 @@ async function run(shelf: Shelf, effect: Effect): Promise<void> {
       return rest(shelf, [effect.desktop])
     case 'save document':
       return saveDocument(shelf, effect.window)
+    case 'find':
+      return find(shelf, effect.window)
     case 'copy reference':
       return copyReference(shelf, effect.document)
   }
@@ -148,13 +151,25 @@ async function walkTo(first: string): Promise<void> {
   document.querySelector<HTMLElement>(first)?.focus()
 }
 
+async function find(shelf: Shelf, id: string): Promise<void> {
+  // The line is shut and the window has the keys by then.
+  await new Promise((drawn) => requestAnimationFrame(drawn))
+  if (findIn(shelf, id)) return
+  const { app = '' } = shelf.state().windows[id] ?? {}
+  shelf.say(
+    `There is nothing to find in: ${shelf.appFacts(app)?.name ?? app} has no text of its own.`,
+    {
+      refused: true,
+    },
+  )
+}
+
 async function copyReference(shelf: Shelf, id: string): Promise<void> {
   const known = shelf.state().documents[id]
   if (!known) return
-  try {
-    await navigator.clipboard.writeText(referenceTo(known))
-    shelf.say(`Copied a reference to “${known.title}”: paste it anywhere`)
-  } catch {
-    shelf.say(NOT_COPIED, { refused: true })
-  }
+  await copyText(
+    shelf,
+    referenceTo(known),
+    `Copied a reference to “${known.title}”: paste it anywhere`,
+  )
 }

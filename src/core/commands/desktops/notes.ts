@@ -7,7 +7,7 @@ import { named } from '@/core/commands/places'
 /** A sheet of notes of its own for each desktop: always the same, wherever its window is by now. */
 export const notes = command({
   id: 'desktop.notes',
-  title: 'Notes of the desktop',
+  title: 'Desktop notes',
   group: 'Desktops',
   args: { desktop: string() },
   plan: (draft, { desktop }, env) => {

@@ -171,6 +171,9 @@ export const windowCommands = [
   aboutDocument('window.save', 'Save document', ({ id }) => ({
     effect: { does: 'save document', window: id },
   })),
+  aboutDocument('window.find', 'Find in this window', ({ id }) => ({
+    effect: { does: 'find', window: id },
+  })),
   aboutDocument('window.askTitle', 'Rename document…', ({ document }) => ({
     show: { view: 'title', document },
   })),
