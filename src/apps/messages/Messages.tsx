@@ -112,9 +112,10 @@ export default function Messages({ document: id, window }: AppProps) {
   const root = useRef<HTMLDivElement>(null)
   /** The keys go on in the reply of what is open then. */
   const toReply = () =>
-    requestAnimationFrame(() =>
-      root.current?.querySelector<HTMLElement>('[data-autofocus], form input')?.focus(),
-    )
+    requestAnimationFrame(() => {
+      const within = (selector: string) => root.current?.querySelector<HTMLElement>(selector)
+      ;(within('[data-autofocus]') ?? within('form input'))?.focus()
+    })
   if (!content) return null
   const step = (by: number) => {
     const { threads } = content
