@@ -455,7 +455,7 @@ test('a countdown runs, pauses over a reload, and is done', async ({ shelf, page
   await expect(page.getByRole('textbox', { name: 'Time or duration' })).toBeFocused()
   await page.keyboard.type('tomorrow')
   await shelf.press('Enter')
-  await expect(page.getByText('Type a time like 16:00')).toBeVisible()
+  await expect(page.getByText('Type 16:00, 4pm, tea 25 min')).toBeVisible()
   await page.getByRole('textbox', { name: 'Time or duration' }).fill('10 min')
   await shelf.press('Enter')
   await expect(page.getByRole('timer')).toHaveText(/9:5\d|10:00/)

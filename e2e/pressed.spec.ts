@@ -46,7 +46,7 @@ for (const set of ['alt', 'leader'] as const)
     shelf,
     page,
   }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(300_000)
     await shelf.furnish({
       Field: { Notes: 'document', Pit: 'job', Slides: 'countdown' },
       Model: { Output: 'table' },
@@ -76,7 +76,7 @@ for (const set of ['alt', 'leader'] as const)
       for (const stroke of asPressed(keys, state).split(' '))
         await page.keyboard.press(asTyped(stroke))
       return expect
-        .poll(() => seen(shelf), { timeout: 1500, intervals: [20, 40, 80, 160] })
+        .poll(() => seen(shelf), { timeout: 5000, intervals: [20, 40, 80, 160] })
         .not.toBe(before)
         .then(
           () => true,

@@ -89,7 +89,7 @@ test('a push on a thread leaves the keys with its reply', async ({ shelf, page }
   for (const thread of (await threads.getByRole('button').all()).reverse()) {
     await thread.click()
     await page.keyboard.type('Ok')
-    await expect(shelf.window('line').getByRole('textbox')).toHaveValue('Ok')
+    await expect(shelf.window('line').getByRole('textbox', { name: /^Reply/ })).toHaveValue('Ok')
   }
 })
 

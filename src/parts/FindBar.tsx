@@ -42,7 +42,7 @@ export function FindBar({
         type="search"
         aria-label={label}
         placeholder="find"
-        className="field min-h-7 w-28 min-w-0 flex-1"
+        className="field min-h-7 w-28 min-w-0 max-w-80 flex-1"
         value={asked.text}
         onChange={(event) => set({ text: event.target.value })}
       />
@@ -74,7 +74,7 @@ export function FindBar({
           <input
             aria-label="Replace with"
             placeholder="replace with"
-            className="field min-h-7 w-28 min-w-0 flex-1"
+            className="field min-h-7 w-28 min-w-0 max-w-80 flex-1"
             value={asked.instead}
             onChange={(event) => set({ instead: event.target.value })}
           />

@@ -14,7 +14,7 @@ import { useShownContent } from '../useContents'
 import { COUNTDOWN, type CountdownContent } from './content'
 import { again, goneOn, inWords, left, parse, paused } from './time'
 
-const WRONG = 'Type a time like 16:00 or 4pm, a duration like tea 25 min, or stopwatch.'
+const WRONG = 'Type 16:00, 4pm, tea 25 min or stopwatch.'
 
 /** Counts down to a time of day or for a duration, comes again on some days, or counts up. */
 export default function Countdown({ document: id, window }: AppProps) {
@@ -96,11 +96,17 @@ export default function Countdown({ document: id, window }: AppProps) {
           />
         </div>
       )}
-      <p className="text-soft" role="status">
-        {status(content, done)}
-      </p>
+      {problem ? (
+        <p role="alert" className="text-center text-alarm">
+          {problem}
+        </p>
+      ) : (
+        <p className="text-soft" role="status">
+          {status(content, done)}
+        </p>
+      )}
       <form
-        className="flex items-center gap-1.5"
+        className="flex max-w-full items-center gap-1.5"
         onSubmit={(event: FormEvent) => {
           event.preventDefault()
           set(change)
@@ -113,13 +119,16 @@ export default function Countdown({ document: id, window }: AppProps) {
       >
         <input
           data-autofocus=""
-          className="field w-28"
+          className="field w-32 min-w-0"
           aria-label="Time or duration"
           title="16:00, 4pm, tea 25 min, weekdays 9:00, stopwatch"
           aria-invalid={problem !== ''}
           placeholder="16:00 or 25 min"
           value={typed}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => {
+            setProblem('')
+            setTyped(event.target.value)
+          }}
         />
         <button type="submit" className="btn min-h-7 px-2">
           Start
@@ -143,11 +152,6 @@ export default function Countdown({ document: id, window }: AppProps) {
           </Tool>
         ) : null}
       </form>
-      {problem ? (
-        <p role="alert" className="text-center text-alarm">
-          {problem}
-        </p>
-      ) : null}
     </div>
   )
 }

@@ -42,7 +42,7 @@ export function LinkBar({ editor, onClose }: { editor: Editor; onClose(): void }
         ref={field}
         aria-label="Address or title"
         placeholder="address or document title"
-        className="field min-h-7 min-w-0 flex-1 basis-40"
+        className="field min-h-7 min-w-0 max-w-xl flex-1 basis-40"
         list={titles}
         value={typed}
         onChange={(event) => {

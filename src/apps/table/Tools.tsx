@@ -72,12 +72,12 @@ export function Tools({
       <Tool label="Find and replace" keys="Ctrl+F" onClick={edits.find}>
         <Search size={15} />
       </Tool>
-      <label className="ml-auto flex min-w-0 items-center gap-1.5 text-soft">
+      <label className="ml-auto flex min-w-24 max-w-64 flex-1 items-center gap-1.5 text-soft">
         <ListFilter size={14} aria-hidden />
         <input
           ref={filter}
           title={`Ctrl+/: a text, or “${table.columns[0]}: text”, “${table.columns.at(-1)} > 5”`}
-          className="w-24 min-w-0 border-seam border-b border-dashed bg-transparent text-ink"
+          className="min-w-0 flex-1 border-seam border-b border-dashed bg-transparent text-ink"
           aria-label="Filter rows"
           placeholder="filter"
           value={table.filter ?? ''}
