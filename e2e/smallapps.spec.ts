@@ -236,3 +236,78 @@ test('the drawer finds what is written, shows where it is open, and takes severa
   await shelf.reload()
   await expect(drawer.getByRole('combobox', { name: 'Order' })).toHaveValue('opened')
 })
+
+test('a job of one’s own replaces words, joins and sums tables, and makes pictures smaller', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.furnish({
+    Field: {
+      Note: { app: 'document', frame: { x: 20, y: 20, width: 380, height: 260 } },
+      Jobs: { app: 'job', frame: { x: 420, y: 20, width: 460, height: 420 } },
+    },
+  })
+  await shelf.drop({
+    name: 'Depths.csv',
+    type: 'text/csv',
+    content: 'place,cm\nTarn,20\nWren,31\nTarn,22\n',
+  })
+  await shelf.drop({ name: 'Huts.csv', type: 'text/csv', content: 'place,hut\nTarn,yes\n' })
+  await page.locator('[data-app=document] [contenteditable=true]').click()
+  await page.keyboard.type('Snow on snow')
+  await shelf.press('Control+s')
+  const jobs = page.locator('[data-app=job]')
+  const kind = jobs.getByLabel('Kind of job')
+  await kind.selectOption('replace')
+  await jobs.getByLabel('Replace', { exact: true }).fill('snow')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('ice')
+  await jobs.getByLabel('In files named').fill('note')
+  await expect(jobs.getByText('1 file', { exact: true })).toBeVisible()
+  await shelf.press('Enter')
+  await expect(jobs.getByRole('log')).toContainText('Note: 2 matches')
+  await expect(page.locator('[data-app=document]').getByText('ice on ice')).toBeVisible()
+  // What was replaced waits over a reload, and goes back as a whole.
+  await expect(jobs.getByText('1 file not saved')).toBeVisible()
+  await shelf.reload()
+  await expect(page.locator('[data-app=document]').getByText('ice on ice')).toBeVisible()
+  await jobs.getByRole('button', { name: 'Discard all' }).click()
+  await expect(page.locator('[data-app=document]').getByText('Snow on snow')).toBeVisible()
+  await kind.selectOption('sum')
+  await jobs.getByRole('button', { name: 'Queue' }).click()
+  await expect(jobs.getByRole('alert')).toHaveText('Choose a table.')
+  await jobs.getByLabel('Table', { exact: true }).selectOption({ label: 'Depths' })
+  await jobs.getByLabel('Column to sum').selectOption('cm')
+  await jobs.getByLabel('Group by column').selectOption('place')
+  await jobs.getByRole('button', { name: 'Queue' }).click()
+  const summed = jobs.getByRole('listitem').filter({ hasText: 'Sum of cm by place, Depths' })
+  await summed.getByRole('button', { name: 'Open result' }).click()
+  const result = page.locator('[data-app=table]').filter({ hasText: 'Sum of cm by place' })
+  await expect(result.getByRole('row').nth(1)).toContainText(/Tarn\s*2\s*42\s*21/)
+  await kind.selectOption('join')
+  await jobs.getByLabel('First table').selectOption({ label: 'Depths' })
+  await jobs.getByLabel('Second table').selectOption({ label: 'Huts' })
+  await jobs.getByLabel('By its column').selectOption('place')
+  await jobs.getByLabel('By that column').selectOption('place')
+  await jobs.getByRole('button', { name: 'Queue' }).click()
+  await expect(jobs.getByRole('log')).toContainText('3 rows: 1 without a match in Huts')
+  // A picture of 40 × 20, made smaller beside the one it was made of.
+  const data = await page.evaluate(() => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 40, height: 20 })
+    canvas.getContext('2d')?.fillRect(0, 0, 40, 20)
+    return canvas.toDataURL('image/png').split(',')[1] ?? ''
+  })
+  await shelf.drop({ name: 'Ridge.png', type: 'image/png', content: Buffer.from(data, 'base64') })
+  await kind.selectOption('resize')
+  await jobs.getByLabel('In files named').fill('ridge')
+  await jobs.getByLabel('Longest side, pixels').fill('huge')
+  await shelf.press('Enter')
+  await expect(jobs.getByRole('alert')).toHaveText('Type a number of pixels from 16 to 8000.')
+  await jobs.getByLabel('Longest side, pixels').fill('20')
+  await shelf.press('Enter')
+  await expect(jobs.getByRole('log')).toContainText('Ridge: 40 × 20 → 20 × 10')
+  await expect
+    .poll(async () => Object.values((await shelf.state()).documents).map(({ title }) => title))
+    .toContain('Ridge, 20 × 10')
+  expect(await shelf.violations()).toEqual([])
+})

@@ -2,7 +2,7 @@ import { Download, ListChecks, Pencil, Trash2 } from 'lucide-react'
 import type { DocumentInfo } from '@/core/model/kinds/document'
 import { Tool } from '@/parts/Tool'
 import { useShelf } from '@/store/useShelf'
-import { about, open } from './opening'
+import { about, open } from '../opening'
 
 /** What can be done with what is chosen, or with all that are marked. */
 export function Actions({

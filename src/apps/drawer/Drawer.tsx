@@ -9,9 +9,9 @@ import { useTyped } from '@/store/documents/documents'
 import { useLooked } from '@/store/documents/texts'
 import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
+import { open } from '../opening'
 import { Actions } from './Actions'
 import { Item } from './Item'
-import { open } from './opening'
 import { Preview } from './Preview'
 
 const ORDERS = { title: 'by name', opened: 'last opened first', app: 'by app' }

@@ -4,7 +4,7 @@ import { referenceTo } from '@/core/formats/reference'
 import type { DocumentInfo } from '@/core/model/kinds/document'
 import { useInSight } from '@/parts/useInSight'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { open } from './opening'
+import { open } from '../opening'
 
 /** A document in the list: its name, where it is open or when it was, and what was found in it. */
 export function Item({

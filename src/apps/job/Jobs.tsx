@@ -1,8 +1,6 @@
 'use client'
-import { Pause, Play, Trash2 } from 'lucide-react'
-import { type FormEvent, useEffect, useState } from 'react'
-import { Tool } from '@/parts/Tool'
-import { changeContent, useTyped } from '@/store/documents/documents'
+import { useEffect, useState } from 'react'
+import { changeContent } from '@/store/documents/documents'
 import { expected } from '@/store/faults'
 import { newId } from '@/store/newId'
 import { report } from '@/store/reports'
@@ -13,8 +11,13 @@ import type { AppProps } from '../contract'
 import { shownNow, useShownContent } from '../useContents'
 import { serviceSpeed, useService } from '../useService'
 import { JOBS, type Job, type JobContent } from './content'
+import { JobRow } from './JobRow'
+import { NewJob } from './NewJob'
 import type { JobEvent } from './protocol'
 import { heard, queue, remove, running, setState } from './queue'
+import { Replaced } from './Replaced'
+import { useWork } from './work/doing'
+import { nameOf } from './work/works'
 
 /** Long computations in a queue: one runs at a time, outside; its log and progress are followed. */
 export default function Jobs({ document: id, window }: AppProps) {
@@ -26,7 +29,7 @@ export default function Jobs({ document: id, window }: AppProps) {
   const change = (next: JobContent) => next !== now() && changeContent(shelf, id, next, 'saved')
   const active = content ? running(content) : undefined
   const connection = useService<JobEvent>(
-    active?.id ?? null,
+    active && !active.work ? active.id : null,
     () => {
       const { steps = 1, at = 0, fails = 0 } = now().jobs.find((job) => job.id === active?.id) ?? {}
       return { service: 'job', steps, at, fails, speed: serviceSpeed() }
@@ -36,7 +39,7 @@ export default function Jobs({ document: id, window }: AppProps) {
   const act = async (job: Job, action: 'pause' | 'go on' | 'drop') => {
     if (action === 'drop') change(remove(now(), job.id))
     else change(setState(now(), job.id, action === 'pause' ? 'paused' : 'running'))
-    if (job.state === 'waiting') return
+    if (job.state === 'waiting' || job.work) return
     const body = JSON.stringify({ id: job.id, action })
     const answer = await fetch('/api/jobs', { method: 'POST', body }).catch(
       expected('told below', null),
@@ -44,6 +47,7 @@ export default function Jobs({ document: id, window }: AppProps) {
     if (!answer)
       shelf.say('The service does not answer. The job will be retried.', { refused: true })
   }
+  useWork(id, content)
   useReported(id, content, seen)
   const held = content?.jobs.find(({ state }) => state === 'paused')
   const far = active ?? held
@@ -91,7 +95,18 @@ export default function Jobs({ document: id, window }: AppProps) {
         ))}
         {shown?.why ? <p className="text-alarm">{shown.why}</p> : null}
       </div>
-      <NewJob document={id} onQueue={(name) => change(queue(now(), newId('job'), name))} />
+      {shown?.work?.kind === 'replace' && shown.state === 'done' ? (
+        <Replaced documents={shown.work.documents} />
+      ) : null}
+      <NewJob
+        document={id}
+        onQueue={(made) => {
+          const titleOf = (one: string) => shelf.state().documents[one]?.title ?? 'a table'
+          const work = 'work' in made ? made.work : undefined
+          const name = 'work' in made ? nameOf(made.work, titleOf) : made.name
+          change(queue(now(), newId('job'), name, work))
+        }}
+      />
     </>
   )
 }
@@ -118,94 +133,4 @@ function useReported(id: string, content: JobContent | undefined, looked: boolea
       ...(fresh && { says: `${fresh.name} ${fresh.state === 'failed' ? 'failed' : 'is done'}` }),
     })
   }, [id, active, fresh, shelf])
-}
-
-const STATES: Record<Job['state'], string> = {
-  waiting: 'waits',
-  running: 'runs',
-  paused: 'paused',
-  done: 'done',
-  failed: 'failed',
-}
-
-function JobRow({
-  job,
-  shown,
-  onShow,
-  onAct,
-}: {
-  job: Job
-  shown: boolean
-  onShow(): void
-  onAct(action: 'pause' | 'go on' | 'drop'): void
-}) {
-  const share = Math.round((job.at / job.steps) * 100)
-  return (
-    <li data-job={job.id} className={`px-3 py-2 ${shown ? 'bg-ink/6' : ''}`}>
-      <div className="flex items-center gap-2">
-        <button
-          type="button"
-          aria-expanded={shown}
-          className="min-w-0 flex-1 truncate text-left font-semibold"
-          onClick={onShow}
-        >
-          {job.name}
-        </button>
-        <span className={job.state === 'failed' ? 'text-alarm' : 'text-soft'}>
-          {STATES[job.state]} {share} %
-        </span>
-        {job.state === 'running' ? (
-          <Tool label={`Pause ${job.name}`} onClick={() => onAct('pause')}>
-            <Pause size={14} />
-          </Tool>
-        ) : null}
-        {job.state === 'paused' ? (
-          <Tool label={`Go on with ${job.name}`} onClick={() => onAct('go on')}>
-            <Play size={14} />
-          </Tool>
-        ) : null}
-        <Tool label={`Remove ${job.name}`} onClick={() => onAct('drop')}>
-          <Trash2 size={14} />
-        </Tool>
-      </div>
-      <div
-        role="progressbar"
-        aria-label={job.name}
-        aria-valuenow={share}
-        aria-valuemin={0}
-        aria-valuemax={100}
-        className="mt-1 h-2 border border-edge bg-ground"
-      >
-        <div
-          className={job.state === 'failed' ? 'meter h-full bg-alarm' : 'meter h-full bg-ink'}
-          style={{ width: `${share}%` }}
-        />
-      </div>
-    </li>
-  )
-}
-
-function NewJob({ document, onQueue }: { document: string; onQueue(name: string): void }) {
-  const [name, setName] = useTyped(document, 'name')
-  const add = (event: FormEvent) => {
-    event.preventDefault()
-    if (!name.trim()) return
-    onQueue(name.trim())
-    setName('')
-  }
-  return (
-    <form onSubmit={add} className="flex gap-2 p-2">
-      <input
-        data-autofocus=""
-        aria-label="Name of a new job"
-        placeholder="Snowpack run, 12 h"
-        className="field min-w-0 flex-1"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-      />
-      <button type="submit" className="btn">
-        Queue
-      </button>
-    </form>
-  )
 }

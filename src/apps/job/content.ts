@@ -1,5 +1,6 @@
 import { array, number, object, string } from 'yup'
 import { type Contents, count, listById, text } from '../contents'
+import { WORK, type Work } from './work/works'
 
 export type JobState = 'waiting' | 'running' | 'paused' | 'done' | 'failed'
 
@@ -13,6 +14,10 @@ export interface Job {
   /** The step it fails at, for jobs that do. */
   fails?: number
   why?: string
+  /** What it does, where it is done here and not by the service. */
+  work?: Work
+  /** The document that tells what came out. */
+  result?: string
 }
 
 export interface JobContent {
@@ -31,6 +36,8 @@ export const JOBS: Contents<JobContent> = {
         log: array(text()).required(),
         fails: number(),
         why: string(),
+        work: WORK,
+        result: string(),
       }),
     ),
   }),

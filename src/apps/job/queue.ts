@@ -1,5 +1,6 @@
 import type { Job, JobContent, JobState } from './content'
 import type { JobEvent } from './protocol'
+import type { Work } from './work/works'
 
 /** How many lines of a job's log are kept. */
 const LOG_KEPT = 200
@@ -18,17 +19,29 @@ export function advance(content: JobContent): JobContent {
   return next ? change(content, next.id, (job) => ({ ...job, state: 'running' })) : content
 }
 
+/** How far a job is, and a line for its log. */
+export const progressed = (content: JobContent, id: string, at: number, line = ''): JobContent =>
+  change(content, id, (one) => ({
+    ...one,
+    at,
+    log: line ? [...one.log, line].slice(-LOG_KEPT) : one.log,
+  }))
+
+/** The work of a job was done, and a document tells what came out. */
+export const worked = (content: JobContent, id: string, result: string): JobContent =>
+  heard(
+    change(content, id, (one) => ({ ...one, result })),
+    id,
+    { kind: 'done' },
+  )
+
 /** What the service said of a job. A step that is known already changes nothing. */
 export function heard(content: JobContent, id: string, event: JobEvent): JobContent {
   const job = content.jobs.find((one) => one.id === id)
   if (!job || (event.kind === 'step' && event.step <= job.at)) return content
   switch (event.kind) {
     case 'step':
-      return change(content, id, (one) => ({
-        ...one,
-        at: event.step,
-        log: [...one.log, event.log].slice(-LOG_KEPT),
-      }))
+      return progressed(content, id, event.step, event.log)
     case 'done':
       return advance(change(content, id, (one) => ({ ...one, state: 'done', at: one.steps })))
     case 'failed':
@@ -39,8 +52,11 @@ export function heard(content: JobContent, id: string, event: JobEvent): JobCont
 export const setState = (content: JobContent, id: string, state: JobState): JobContent =>
   change(content, id, (job) => ({ ...job, state }))
 
-export const queue = (content: JobContent, id: string, name: string): JobContent =>
-  advance({ jobs: [...content.jobs, { id, name, steps: 12, at: 0, state: 'waiting', log: [] }] })
+export const queue = (content: JobContent, id: string, name: string, work?: Work): JobContent => {
+  const steps = work ? 100 : 12
+  const job: Job = { id, name, steps, at: 0, state: 'waiting', log: [], ...(work && { work }) }
+  return advance({ jobs: [...content.jobs, job] })
+}
 
 export const remove = (content: JobContent, id: string): JobContent =>
   advance({ jobs: content.jobs.filter((job) => job.id !== id) })

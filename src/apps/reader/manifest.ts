@@ -3,6 +3,7 @@ import { isUnloaded } from '@/store/unloaded'
 import { type AppManifest, FileProblem } from '../contract'
 import { bytesOf, readTextFile } from '../encoding'
 import { READER, type ReaderContent } from './content'
+import { addressOf, blobOf } from './dataAddress'
 import { pictureSize } from './pictureSize'
 
 const PICTURES: Record<string, string> = {
@@ -53,14 +54,6 @@ export const reader: AppManifest<ReaderContent | null> = {
 /** The extension of a picture, by the kind its data address tells. */
 const extensionOf = (data: string): string =>
   Object.entries(PICTURES).find(([, type]) => data.startsWith(`data:${type}`))?.[0] ?? ''
-
-/** A file as it was, from its data address. */
-function blobOf(data: string): Blob {
-  const [head = '', body = ''] = data.split(',', 2)
-  const type = /^data:([^;,]+)/.exec(head)?.[1] ?? ''
-  if (!head.endsWith(';base64')) return new Blob([decodeURIComponent(body)], { type })
-  return new Blob([Uint8Array.from(atob(body), (letter) => letter.charCodeAt(0))], { type })
-}
 
 async function readText(file: File): Promise<ReaderContent> {
   return { kind: 'text', ...(await readTextFile(file)) }
@@ -113,11 +106,7 @@ async function cleanSvg(file: File): Promise<string> {
     : clean.replace('<svg', '<svg xmlns="http://www.w3.org/2000/svg"')
 }
 
-function dataAddress(blob: Blob, type: string): Promise<string> {
-  return new Promise((resolve, reject) => {
-    const reader = new FileReader()
-    reader.onload = () => resolve(String(reader.result))
-    reader.onerror = () => reject(new FileProblem('it cannot be read'))
-    reader.readAsDataURL(new Blob([blob], { type }))
+const dataAddress = (blob: Blob, type: string): Promise<string> =>
+  addressOf(new Blob([blob], { type })).catch(() => {
+    throw new FileProblem('it cannot be read')
   })
-}

@@ -1,5 +1,5 @@
 import { isFormula } from '@/core/formula/sheet'
-import { PLAIN } from '@/core/formula/value'
+import { type Forms, PLAIN } from '@/core/formula/value'
 import type { TableContent } from './content'
 import { sheetOf, textAt } from './looking'
 
@@ -24,13 +24,13 @@ export function csvOf(content: TableContent, asText = false): string {
 }
 
 /** The table with what its formulas come to, where they come to something. */
-export function workedOut(content: TableContent, now: number): TableContent {
-  const sheet = sheetOf(content, PLAIN, now)
+export function workedOut(content: TableContent, now: number, forms: Forms = PLAIN): TableContent {
+  const sheet = sheetOf(content, forms, now)
   return {
     ...content,
     rows: content.rows.map((cells, row) =>
       cells.some(isFormula)
-        ? cells.map((_, column) => textAt(content, sheet, PLAIN, row, column))
+        ? cells.map((_, column) => textAt(content, sheet, forms, row, column))
         : cells,
     ),
   }

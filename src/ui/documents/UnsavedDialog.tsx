@@ -3,9 +3,9 @@ import type { WindowId } from '@/core/model/ids'
 import { title, window as windowOf } from '@/core/model/selectors'
 import { Dialog } from '@/parts/Dialog'
 import { Keys } from '@/parts/Keys'
+import { discard } from '@/store/documents/discard'
 import { saveDraft } from '@/store/documents/documents'
 import { useArrangement, useShelf } from '@/store/useShelf'
-import { discard } from './discard'
 
 /** It may come while one types on: so long no key answers, in milliseconds. */
 const TYPED_ON = 600

@@ -1,7 +1,7 @@
 import type { DocumentId } from '@/core/model/ids'
-import { addDocument } from '@/store/documents/adding'
-import { discardDraft, keptContent } from '@/store/documents/documents'
 import type { Shelf } from '@/store/shelf'
+import { addDocument } from './adding'
+import { discardDraft, keptContent } from './documents'
 
 /** Discards what was not saved; as it was typed it stays in the drawer, among what was deleted. */
 export function discard(shelf: Shelf, id: DocumentId): void {

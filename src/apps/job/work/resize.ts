@@ -1,0 +1,64 @@
+import type { ReaderContent } from '../../reader/content'
+import { addressOf, blobOf } from '../../reader/dataAddress'
+import type { Input, Outcome, Step } from './outcome'
+import type { Work } from './works'
+
+/** How much of a photograph's detail is kept, as encoders count it. */
+const QUALITY = 0.9
+
+/** Pictures of which no side is longer than wanted, each beside the one it was made of. */
+export async function* resized(
+  work: Extract<Work, { kind: 'resize' }>,
+  inputs: Input[],
+): AsyncGenerator<Step> {
+  const rows: string[][] = []
+  const made: Outcome['made'] = []
+  for (const [at, { title, content }] of inputs.entries()) {
+    const told = await smaller(content as ReaderContent | null, work.most).catch(
+      () => 'it cannot be read',
+    )
+    const share = (at + 1) / inputs.length
+    if (typeof told === 'string') {
+      rows.push([title, '', told])
+      yield { share, log: `${title}: ${told}` }
+    } else {
+      rows.push([title, told.before, told.after])
+      made.push({ title: `${title}, ${told.after}`, content: told.content })
+      yield { share, log: `${title}: ${told.before} → ${told.after}` }
+    }
+  }
+  yield {
+    share: 1,
+    outcome: { table: { columns: ['picture', 'before', 'after'], rows }, changed: [], made },
+  }
+}
+
+/** @returns the picture with its sizes, or why there is none */
+async function smaller(
+  content: ReaderContent | null,
+  most: number,
+): Promise<{ content: ReaderContent; before: string; after: string } | string> {
+  if (content?.kind !== 'picture') return 'it is no picture'
+  const blob = blobOf(content.data)
+  if (blob.type === 'image/svg+xml') return 'a drawing fits every size'
+  const picture = await createImageBitmap(blob)
+  const { width, height } = picture
+  const scale = most / Math.max(width, height)
+  if (scale >= 1) return `it has ${width} × ${height} already`
+  const [w, h] = [width, height].map((side) => Math.max(1, Math.round(side * scale))) as [
+    number,
+    number,
+  ]
+  const canvas = new OffscreenCanvas(w, h)
+  const context = canvas.getContext('2d')
+  if (!context) return 'the browser cannot draw it'
+  context.imageSmoothingQuality = 'high'
+  context.drawImage(picture, 0, 0, w, h)
+  picture.close()
+  const drawn = await canvas.convertToBlob({ type: blob.type, quality: QUALITY })
+  return {
+    content: { kind: 'picture', data: await addressOf(drawn) },
+    before: `${width} × ${height}`,
+    after: `${w} × ${h}`,
+  }
+}

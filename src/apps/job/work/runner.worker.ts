@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { Runner } from './runner'
+
+expose(new Runner())
