@@ -1,9 +1,11 @@
-import type { Incoming } from '@/apps/messages/protocol'
+import type { Incoming, WritingEvent } from '@/apps/messages/protocol'
 import { isKey } from './guard'
 import { numberIn, type Source } from './streams'
 
 /** How long it is from one message to the next at speed 1, in milliseconds. */
 export const MESSAGE_EVERY = 45_000
+/** How long somebody is seen to write before it. */
+const WRITES_FOR = 6000
 
 const SAID: Omit<Incoming, 'number'>[] = [
   {
@@ -73,8 +75,22 @@ export function messageSource(query: URLSearchParams): Source | string {
   return {
     key,
     begin(send) {
-      const timer = setInterval(() => send(messageAt(seed, ++number)), MESSAGE_EVERY / speed)
-      return () => clearInterval(timer)
+      const told = (event: Incoming | WritingEvent) => send(event)
+      let timer: ReturnType<typeof setTimeout>
+      const wait = () => {
+        timer = setTimeout(
+          () => {
+            told({ writing: messageAt(seed, number + 1).thread })
+            timer = setTimeout(() => {
+              told(messageAt(seed, ++number))
+              wait()
+            }, WRITES_FOR / speed)
+          },
+          (MESSAGE_EVERY - WRITES_FOR) / speed,
+        )
+      }
+      wait()
+      return () => clearTimeout(timer)
     },
   }
 }

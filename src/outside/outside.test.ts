@@ -168,13 +168,17 @@ test('a job told of twice is one job, joined where it is', async () => {
 test('messages come after the number that is known, faster when asked to be', () => {
   jest.useFakeTimers()
   try {
-    const told: { number?: number }[] = []
+    const told: { number?: number; thread?: string; writing?: string }[] = []
     const query = new URLSearchParams({ key: 'line', seed: '2', after: '5', speed: '10' })
     const stop = source(messageSource(query)).begin((event) => told.push(event))
     jest.advanceTimersByTime((MESSAGE_EVERY / 10) * 3)
     stop()
     jest.advanceTimersByTime(MESSAGE_EVERY)
-    expect(told.map(({ number }) => number)).toEqual([6, 7, 8])
+    expect(told.map(({ number }) => number)).toEqual([undefined, 6, undefined, 7, undefined, 8])
+    // Who wrote it was seen to write.
+    expect(told.map(({ writing }) => writing).filter(Boolean)).toEqual(
+      told.map(({ thread }) => thread).filter(Boolean),
+    )
   } finally {
     jest.useRealTimers()
   }

@@ -10,8 +10,8 @@ import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
 import { shownNow, useShownContent } from '../useContents'
 import { serviceSpeed, useService } from '../useService'
-import { MESSAGES, type Message, type MessagesContent } from './content'
-import { type Incoming, REPLY_MOST } from './protocol'
+import { type Attached, MESSAGES, type Message, type MessagesContent } from './content'
+import { type Incoming, REPLY_MOST, type WritingEvent } from './protocol'
 import { keepSending } from './sending'
 import { Talk } from './Talk'
 import { ThreadList } from './ThreadList'
@@ -20,6 +20,7 @@ import {
   markRead,
   markUnread,
   mentioned,
+  nextToSend,
   receive,
   reply,
   unread,
@@ -27,6 +28,7 @@ import {
   withoutThread,
   written,
 } from './threads'
+import { useWriting } from './useWriting'
 
 /** The name under which it is kept which thread is open; threads have ids of their own. */
 const OPEN = 'open thread'
@@ -44,17 +46,22 @@ export default function Messages({ document: id, window }: AppProps) {
     const next = to(now)
     if (next !== now) changeContent(shelf, id, next, 'saved')
   }
-  const connection = useService<Incoming>(
+  const [writing, setWriting] = useWriting()
+  const connection = useService<Incoming | WritingEvent>(
     content ? id : null,
     () => {
       const { received } = shownNow(shelf, MESSAGES, id)
       return { service: 'messages', seed: 2, after: received, speed: serviceSpeed() }
     },
-    (incoming) => change((now) => receive(now, incoming, shelf.clock())),
+    (event) => {
+      if ('writing' in event) return setWriting(event.writing)
+      setWriting(null)
+      change((now) => receive(now, event, shelf.clock()))
+    },
   )
-  const say = (thread: string, text: string) =>
+  const say = (thread: string, text: string, files: Attached[] = []) =>
     change((was) =>
-      markRead(reply(was, thread, written(text, newId('message'), shelf.clock())), thread),
+      markRead(reply(was, thread, written(text, newId('message'), shelf.clock(), files)), thread),
     )
   const open = content?.threads.find((thread) => thread.id === chosen) ?? content?.threads[0]
   // What was marked unread by hand stays so until it is opened again.
@@ -68,6 +75,13 @@ export default function Messages({ document: id, window }: AppProps) {
   useEffect(
     () => (connection === 'heard' && waits ? keepSending(shelf, id) : undefined),
     [connection, waits, id, shelf],
+  )
+  // What could still be taken back goes out when the window is shut.
+  useEffect(
+    () => () => {
+      if (nextToSend(shownNow(shelf, MESSAGES, id))) keepSending(shelf, id, false)
+    },
+    [id, shelf],
   )
   // biome-ignore lint/correctness/useExhaustiveDependencies: a thread is read when it is seen
   useEffect(() => {
@@ -128,6 +142,7 @@ export default function Messages({ document: id, window }: AppProps) {
       <ThreadList
         threads={content.threads}
         open={open}
+        writing={writing}
         onOpen={choose}
         onStart={(who) => {
           const thread = newId('thread')
@@ -149,7 +164,8 @@ export default function Messages({ document: id, window }: AppProps) {
             document={id}
             thread={open}
             onStep={step}
-            onSay={(text) => say(open.id, text)}
+            writing={writing === open.id}
+            onSay={(text, files) => say(open.id, text, files)}
             onChange={(message, to) => change((now) => withMessage(now, message, to))}
             onUnread={() => {
               held.current = open.id

@@ -1,11 +1,14 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
+import { useShelf } from '@/store/useShelf'
 import type { Message } from './content'
+import { Files } from './Files'
+import { heldFor } from './sending'
 
 /** So much of a message is drawn until one wants all of it, in characters. */
 const SHOWN = 4000
 
 export function Said({
-  message: { by, text, at, mention, waiting, failed },
+  message,
   onRetry,
   onEdit,
   onDelete,
@@ -16,6 +19,8 @@ export function Said({
   onDelete(): void
 }) {
   const [whole, setWhole] = useState(false)
+  const { by, text, at, mention, waiting, failed, files } = message
+  const held = useHeld(message)
   const cut = !whole && text.length > SHOWN
   return (
     <div
@@ -30,8 +35,9 @@ export function Said({
         </button>
       ) : null}
       <span className="ml-2 text-[12px] text-soft">
-        {failed ? `Not sent: ${failed}` : waiting ? 'Waiting' : clock(at)}
+        {failed ? `Not sent: ${failed}` : held ? 'Sending' : waiting ? 'Waiting' : clock(at)}
       </span>
+      {files ? <Files files={files} /> : null}
       {failed || (waiting && by === 'me') ? (
         <span className="mt-1 flex gap-2 text-[12px]">
           {failed ? (
@@ -40,7 +46,7 @@ export function Said({
             </button>
           ) : null}
           <button type="button" className="underline" onClick={onEdit}>
-            Edit
+            {held ? 'Undo' : 'Edit'}
           </button>
           <button type="button" className="underline" onClick={onDelete}>
             Delete
@@ -49,6 +55,19 @@ export function Said({
       ) : null}
     </div>
   )
+}
+
+/** Whether a message of one's own can still be taken back before it goes out. */
+function useHeld(message: Message): boolean {
+  const shelf = useShelf()
+  const wait = message.waiting ? heldFor(shelf, message) : 0
+  const [, look] = useState(0)
+  useEffect(() => {
+    if (wait === 0) return
+    const timer = setTimeout(() => look((count) => count + 1), wait)
+    return () => clearTimeout(timer)
+  }, [wait])
+  return wait > 0
 }
 
 const CLOCK = new Intl.DateTimeFormat([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })

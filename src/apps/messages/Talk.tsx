@@ -1,4 +1,4 @@
-import { MailQuestionMark, Search, Trash2 } from 'lucide-react'
+import { MailQuestionMark, Paperclip, Search, Trash2 } from 'lucide-react'
 import { Fragment, type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import type { DocumentId, WindowId } from '@/core/model/ids'
 import { counted } from '@/core/text/counted'
@@ -7,7 +7,9 @@ import { isControl } from '@/parts/isControl'
 import { Tool } from '@/parts/Tool'
 import { useTyped } from '@/store/documents/documents'
 import { useFindable } from '@/store/finding'
-import type { Message, Thread } from './content'
+import { Attach } from './Attach'
+import type { Attached, Message, Thread } from './content'
+import { Files } from './Files'
 import { REPLY_MOST } from './protocol'
 import { Said } from './Said'
 import { unread } from './threads'
@@ -17,6 +19,7 @@ export function Talk({
   window,
   document,
   thread,
+  writing,
   onSay,
   onChange,
   onUnread,
@@ -26,7 +29,9 @@ export function Talk({
   window: WindowId
   document: DocumentId
   thread: Thread
-  onSay(text: string): void
+  /** Whether the other is writing now. */
+  writing: boolean
+  onSay(text: string, files: Attached[]): void
   /** Puts another in the place of a message, or takes it away. */
   onChange(message: Message, to: Message | null): void
   onUnread(): void
@@ -36,6 +41,11 @@ export function Talk({
 }) {
   const [finding, setFinding] = useState(false)
   const [typed, setTyped] = useTyped(document, thread.id)
+  const [kept, setKept] = useTyped(document, `files of ${thread.id}`)
+  const files = filesIn(kept)
+  const setFiles = (next: Attached[]) =>
+    setKept(next.map(({ id, title }) => `${id} ${title}`).join('\n'))
+  const [attaching, setAttaching] = useState(false)
   const over = typed.trim().length - REPLY_MOST
   const log = useRef<HTMLDivElement>(null)
   const reply = useRef<HTMLTextAreaElement>(null)
@@ -46,13 +56,24 @@ export function Talk({
     log.current?.scrollTo(0, log.current.scrollHeight)
   }, [count])
   const say = () => {
-    if (!typed.trim() || over > 0) return
-    onSay(typed.trim())
+    const text = typed.trim() || files.map(({ title }) => title).join(', ')
+    if (!text || over > 0) return
+    onSay(text, files)
     setTyped('')
+    setFiles([])
   }
+  /** What has not been sent, or was not taken, comes back into the reply. */
+  const edit = (message: Message) => {
+    onChange(message, null)
+    setTyped(typed.trim() ? `${message.text}\n${typed}` : message.text)
+    if (message.files) setFiles([...message.files, ...files])
+    reply.current?.focus()
+  }
+  const last = thread.messages.at(-1)
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.nativeEvent.isComposing) return
     if (isControl(event, 'f')) setFinding(true)
+    else if (isControl(event, 'z') && !typed && last?.waiting) edit(last)
     else if (event.key === 'Enter' && !event.shiftKey) say()
     else if (event.key === 'PageDown') onStep(1)
     else if (event.key === 'PageUp') onStep(-1)
@@ -110,15 +131,32 @@ export function Talk({
             <Said
               message={message}
               onRetry={() => onChange(message, { ...message, failed: undefined, waiting: true })}
-              onEdit={() => {
-                onChange(message, null)
-                setTyped(typed.trim() ? `${message.text}\n${typed}` : message.text)
-              }}
+              onEdit={() => edit(message)}
               onDelete={() => onChange(message, null)}
             />
           </Fragment>
         ))}
       </div>
+      <p role="status" className="px-3 text-[12px] text-soft">
+        {writing ? `${thread.who} is writing…` : ''}
+      </p>
+      {files.length > 0 ? (
+        <div className="px-2 pb-1">
+          <Files
+            files={files}
+            onRemove={(id) => setFiles(files.filter((file) => file.id !== id))}
+          />
+        </div>
+      ) : null}
+      {attaching ? (
+        <Attach
+          onAttach={(file) => setFiles([...files.filter(({ id }) => id !== file.id), file])}
+          onClose={() => {
+            setAttaching(false)
+            reply.current?.focus()
+          }}
+        />
+      ) : null}
       {over > 0 ? (
         <p role="alert" className="border-seam border-t border-dashed px-3 py-1 text-alarm">
           {counted(over, 'letter')} too many: a reply has {REPLY_MOST} at most.
@@ -136,6 +174,9 @@ export function Talk({
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={keys}
         />
+        <Tool label="Attach a file" onClick={() => setAttaching(true)}>
+          <Paperclip size={15} />
+        </Tool>
         <button type="button" className="btn" onClick={say}>
           Reply <span className="key">Enter</span>
         </button>
@@ -143,6 +184,16 @@ export function Talk({
     </>
   )
 }
+
+/** What is to go with a reply, as it is kept: a line for each, its id first. */
+const filesIn = (kept: string): Attached[] =>
+  kept
+    .split('\n')
+    .filter(Boolean)
+    .map((line) => {
+      const [id = '', ...title] = line.split(' ')
+      return { id, title: title.join(' ') }
+    })
 
 /** Deleting is asked about once more: it is for good. */
 function DeleteThread({ onDelete }: { onDelete(): void }) {

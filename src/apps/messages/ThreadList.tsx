@@ -7,11 +7,14 @@ import { mentioned, unread } from './threads'
 export function ThreadList({
   threads,
   open,
+  writing,
   onOpen,
   onStart,
 }: {
   threads: Thread[]
   open: Thread | undefined
+  /** The thread somebody is writing in. */
+  writing: string | null
   onOpen(id: string): void
   /** Begins to write to somebody. */
   onStart(who: string): void
@@ -22,7 +25,13 @@ export function ThreadList({
       className="flex w-40 shrink-0 flex-col overflow-auto border-seam border-r"
     >
       {threads.map((thread) => (
-        <Entry key={thread.id} thread={thread} open={thread === open} onOpen={onOpen} />
+        <Entry
+          key={thread.id}
+          thread={thread}
+          open={thread === open}
+          writing={thread.id === writing}
+          onOpen={onOpen}
+        />
       ))}
       <StartThread onStart={onStart} />
     </nav>
@@ -56,10 +65,12 @@ function StartThread({ onStart }: { onStart(who: string): void }) {
 function Entry({
   thread,
   open,
+  writing,
   onOpen,
 }: {
   thread: Thread
   open: boolean
+  writing: boolean
   onOpen(id: string): void
 }) {
   const button = useInSight<HTMLButtonElement>(open)
@@ -77,6 +88,7 @@ function Entry({
       <span dir="auto" title={who} className="min-w-0 flex-1 truncate text-left">
         {who}
       </span>
+      {writing ? <span className="shrink-0 text-[12px] text-soft">writing</span> : null}
       {mentioned(thread) ? <b className="font-mono text-alarm">!</b> : null}
       {unread(thread) ? (
         <span className="shrink-0 font-mono text-[12px]">{unread(thread)} new</span>

@@ -13,6 +13,14 @@ export interface Message {
   waiting?: boolean
   /** Of one's own: the service did not take it, and why. */
   failed?: string
+  /** Documents of the shelf that go with it. */
+  files?: Attached[]
+}
+
+export interface Attached {
+  id: string
+  /** What it was called then. */
+  title: string
 }
 
 export interface Thread {
@@ -44,6 +52,7 @@ export const MESSAGES: Contents<MessagesContent> = {
             mention: flag(),
             waiting: flag(),
             failed: string(),
+            files: array(object({ id: text(), title: text() }).required()).default(undefined),
             id: string(),
           }).required(),
         ).required(),

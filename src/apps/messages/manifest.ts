@@ -18,6 +18,7 @@ export const messages: AppManifest<MessagesContent> = {
   contents: MESSAGES,
   keys: [
     ['Enter', 'reply'],
+    ['Ctrl+Z', 'take back what is being sent'],
     ['PageDown', 'next thread; PageUp the one before'],
     ['Ctrl+F', 'find in the thread'],
   ],

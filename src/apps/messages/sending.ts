@@ -3,20 +3,29 @@ import { newId } from '@/store/newId'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { shownNow } from '../useContents'
+import { serviceSpeed } from '../useService'
 import { MESSAGES, type Message, type MessagesContent } from './content'
 import { nextToSend, withMessage } from './threads'
 
 /** After a fault it waits so long before it tries again, in milliseconds; longer each time. */
 const WAITS = [500, 1000, 2000, 4000, 8000]
 
+/** For so long what was sent can be taken back, in milliseconds. */
+const HELD = 10_000
+
+/** How much longer a message is held; it is the service's time. */
+export const heldFor = (shelf: Shelf, { at }: Message): number =>
+  Math.max(0, Math.min(HELD, at + HELD / serviceSpeed() - shelf.clock()))
+
 const sending = ofShelf(() => new Map<string, { stopped: boolean }>())
 
 /**
  * Sends what waits in a document of messages, one after the other in the order they were written. Each
  * is marked by the service's own answer: sent, or failed with why; what gets no answer is tried again.
+ * @param hold whether each is held for a while, to be taken back; not when its window is shut
  * @returns how to stop
  */
-export function keepSending(shelf: Shelf, id: string): () => void {
+export function keepSending(shelf: Shelf, id: string, hold = true): () => void {
   const before = sending(shelf).get(id)
   if (before) before.stopped = true
   const mine = { stopped: false }
@@ -25,6 +34,11 @@ export function keepSending(shelf: Shelf, id: string): () => void {
     for (let tries = 0; !mine.stopped; ) {
       const next = nextToSend(content(shelf, id))
       if (!next) break
+      const wait = hold ? heldFor(shelf, next) : 0
+      if (wait > 0) {
+        await new Promise((done) => setTimeout(done, wait))
+        continue
+      }
       // The same again is known by its id, should the answer get lost.
       const message = next.id ? next : named(shelf, id, next)
       const answer = await post(id, message)

@@ -1,4 +1,4 @@
-import type { Message, MessagesContent, Thread } from './content'
+import type { Attached, Message, MessagesContent, Thread } from './content'
 import type { Incoming } from './protocol'
 
 export const unread = ({ messages, read }: Thread): number => messages.length - read
@@ -90,10 +90,11 @@ export const withMessage = (
 })
 
 /** A message of one's own, as it is before the service has it. */
-export const written = (text: string, id: string, at: number): Message => ({
+export const written = (text: string, id: string, at: number, files: Attached[] = []): Message => ({
   by: 'me',
   text,
   at,
   id,
   waiting: true,
+  ...(files.length > 0 && { files }),
 })
