@@ -146,6 +146,90 @@ test('a player is led by keys: its list, back and on, mixed, and by the keys for
   )
 })
 
+test('files of a player are put in order, and a file’s chapters are gone to', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open('shelf')
+  await shelf.run('window.open', { app: 'player' })
+  const player = page.locator('[data-app=player]')
+  const file = (name: string) => ({ name, mimeType: 'audio/wav', buffer: silence(8) })
+  await player.locator('input[type=file]').setInputFiles(['A.wav', 'B.wav', 'C.wav'].map(file))
+  const names = () =>
+    player
+      .locator('[data-tune] span:first-child')
+      .allTextContents()
+      .then((all) => all.slice(-3))
+  await expect.poll(names).toEqual(['A', 'B', 'C'])
+  const tune = (name: string) => player.getByRole('button', { name: new RegExp(`^${name} ?\\d`) })
+  await tune('C').focus()
+  await shelf.press('Shift+ArrowUp', 'Shift+ArrowUp', 'Shift+ArrowUp')
+  await expect.poll(names).toEqual(['C', 'A', 'B'])
+  await expect(tune('C')).toBeFocused()
+  const [from, to] = [await tune('C').boundingBox(), await tune('B').boundingBox()]
+  await page.mouse.move((from?.x ?? 0) + 60, (from?.y ?? 0) + 10)
+  await page.mouse.down()
+  await page.mouse.move((to?.x ?? 0) + 60, (to?.y ?? 0) + 16, { steps: 8 })
+  await page.mouse.up()
+  await expect.poll(names).toEqual(['A', 'B', 'C'])
+  await tune('B').click()
+  await expect(player.getByRole('status')).toHaveText('B')
+  const chapters = player.getByRole('list', { name: 'Chapters' })
+  await expect(chapters.getByRole('button')).toHaveText(['Ridge0:00', 'Saddle0:03', 'Hut0:05'])
+  await chapters.getByRole('button', { name: 'Hut' }).click()
+  await expect(player.getByText(/^0:0[567] \/ 0:08$/)).toBeVisible()
+  await shelf.reload()
+  await expect(chapters.getByRole('button')).toHaveCount(3)
+  expect(await shelf.violations()).toEqual([])
+})
+
+/** So many seconds of silence as a WAV file, with three chapters (ID3 2.3, frames CHAP). */
+function silence(seconds: number): Buffer {
+  const chunk = (id: string, body: Buffer) => {
+    const head = Buffer.alloc(8)
+    head.write(id)
+    head.writeUInt32LE(body.length, 4)
+    return Buffer.concat([head, body])
+  }
+  const frame = (id: string, body: Buffer) => {
+    const head = Buffer.alloc(10)
+    head.write(id)
+    head.writeUInt32BE(body.length, 4)
+    return Buffer.concat([head, body])
+  }
+  const chapter = (title: string, from: number, to: number) => {
+    const times = Buffer.alloc(16, 0xff)
+    times.writeUInt32BE(from * 1000, 0)
+    times.writeUInt32BE(to * 1000, 4)
+    const named = frame('TIT2', Buffer.from(`\0${title}`))
+    return frame('CHAP', Buffer.concat([Buffer.from(`${title}\0`), times, named]))
+  }
+  const frames = Buffer.concat([
+    chapter('Ridge', 0, 3),
+    chapter('Saddle', 3, 5),
+    chapter('Hut', 5, 8),
+  ])
+  const tag = Buffer.alloc(10)
+  tag.write('ID3')
+  tag[3] = 3
+  for (const at of [0, 1, 2, 3]) tag[6 + at] = (frames.length >> (7 * (3 - at))) & 127
+  const rate = 8000
+  const format = Buffer.alloc(16)
+  format.writeUInt16LE(1, 0)
+  format.writeUInt16LE(1, 2)
+  format.writeUInt32LE(rate, 4)
+  format.writeUInt32LE(rate, 8)
+  format.writeUInt16LE(1, 12)
+  format.writeUInt16LE(8, 14)
+  const body = Buffer.concat([
+    Buffer.from('WAVE'),
+    chunk('fmt ', format),
+    chunk('data', Buffer.alloc(rate * seconds, 128)),
+    chunk('id3 ', Buffer.concat([tag, frames])),
+  ])
+  return chunk('RIFF', body)
+}
+
 test('sums are worked out line by line as they are typed, and copied', async ({ shelf, page }) => {
   await shelf.open('shelf')
   await shelf.press('Alt+;')

@@ -1,5 +1,5 @@
 'use client'
-import { FilePlus, Pause, Play, Shuffle, SkipBack, SkipForward, Trash2 } from 'lucide-react'
+import { FilePlus, Pause, Play, Shuffle, SkipBack, SkipForward } from 'lucide-react'
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { Tool } from '@/parts/Tool'
 import { changeContent } from '@/store/documents/documents'
@@ -10,8 +10,10 @@ import type { AppProps } from '../contract'
 import { shownNow, useShownContent } from '../useContents'
 import { PLAYER, type PlayerContent, SPEEDS } from './content'
 import { readAudio } from './files'
-import { beside } from './order'
+import { beside, moved, placeAfter } from './order'
 import { Sound, type Track } from './sound'
+import { Tunes, walked } from './Tunes'
+import { clock } from './time'
 import { TUNES } from './tunes'
 import { useMediaKeys } from './useMediaKeys'
 
@@ -79,6 +81,13 @@ function usePlaying(id: string, content: PlayerContent | undefined) {
       const left = files.filter((_, other) => other !== index - TUNES.length)
       keep({ files: left, ...(tune >= index && { tune: tune > index ? tune - 1 : 0, at: 0 }) })
     },
+    /** Puts a file at the place of another; what plays goes on. */
+    move: (from: number, to: number) => {
+      const { tune, files = [] } = now()
+      const [a, b] = [from - TUNES.length, to - TUNES.length]
+      if (a === b || !files[a] || !files[b]) return
+      keep({ files: moved(files, a, b), tune: placeAfter(tune, from, to) })
+    },
     add: (files: NonNullable<PlayerContent['files']>) =>
       keep({ files: [...(now().files ?? []), ...files] }),
     setShuffle: (on: boolean) => keep({ shuffle: on ? shelf.clock() : undefined }),
@@ -93,7 +102,7 @@ function usePlaying(id: string, content: PlayerContent | undefined) {
   }
 }
 
-type Playing = ReturnType<typeof usePlaying>
+export type Playing = ReturnType<typeof usePlaying>
 
 /** Tunes made on the spot and files of one's own; they go on while one is elsewhere. */
 export default function Player({ document: id }: AppProps) {
@@ -175,7 +184,7 @@ export default function Player({ document: id }: AppProps) {
         value={Math.floor(at)}
         onChange={(event) => seek(Number(event.target.value))}
       />
-      <Tunes playing={playing} current={content.tune} />
+      <Tunes playing={playing} current={content.tune} at={at} />
       <label className="flex items-center gap-2">
         {'notes' in track ? null : (
           <select
@@ -203,51 +212,6 @@ export default function Player({ document: id }: AppProps) {
         />
       </label>
     </div>
-  )
-}
-
-/** Arrows walk the list of tunes, where one is in it. */
-function walked(event: KeyboardEvent): boolean {
-  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
-  const buttons = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-tune]')]
-  if (by === 0 || buttons.length === 0) return false
-  const at = buttons.indexOf(event.target as HTMLElement)
-  const from = at < 0 ? buttons.findIndex((one) => one.ariaCurrent === 'true') - by : at
-  buttons[(from + by + buttons.length) % buttons.length]?.focus()
-  event.preventDefault()
-  return true
-}
-
-function Tunes({
-  playing: { tracks, play, remove },
-  current,
-}: {
-  playing: Playing
-  current: number
-}) {
-  return (
-    <ul aria-label="Tunes" className="min-h-0 flex-1 overflow-auto">
-      {tracks.map(({ name, length }, index) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: the same file may be there twice
-        <li key={`${index} ${name}`} className="flex items-center">
-          <button
-            type="button"
-            data-tune=""
-            aria-current={index === current ? 'true' : undefined}
-            className="flex min-w-0 flex-1 px-2 py-1.5 text-left hover:bg-ink/6 aria-[current]:font-semibold"
-            onClick={() => play(index, 0)}
-          >
-            <span className="min-w-0 flex-1 truncate">{name}</span>
-            <span className="font-mono text-[12px] text-soft">{clock(length)}</span>
-          </button>
-          {index < TUNES.length ? null : (
-            <Tool label={`Remove ${name}`} onClick={() => remove(index)}>
-              <Trash2 size={13} />
-            </Tool>
-          )}
-        </li>
-      ))}
-    </ul>
   )
 }
 
@@ -289,9 +253,6 @@ function AddFiles({ onAdd }: { onAdd(files: NonNullable<PlayerContent['files']>)
     </>
   )
 }
-
-const clock = (seconds: number): string =>
-  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
 
 /** The second the tune is at, looked at once a second while it plays. */
 function usePosition(playing: boolean, sound: React.RefObject<Sound | null>): number {

@@ -7,6 +7,14 @@ export interface AudioFileContent {
   data: string
   /** Length in seconds. */
   length: number
+  /** Its parts, where the file tells them. */
+  chapters?: Chapter[]
+}
+
+export interface Chapter {
+  title: string
+  /** The second it begins at. */
+  at: number
 }
 
 /** Content of a player: which tune, how loud, how far into it it was stopped, and own files. */
@@ -32,7 +40,14 @@ export const PLAYER: Contents<PlayerContent> = {
     at: number().min(0).max(1e9).required(),
     files: array(
       // How long a stream lasts is not known.
-      object({ name: text(), data: data(''), length: number().min(0).nullable() }).required(),
+      object({
+        name: text(),
+        data: data(''),
+        length: number().min(0).nullable(),
+        chapters: array(
+          object({ title: text(), at: number().min(0).required() }).required(),
+        ).default(undefined),
+      }).required(),
     ),
     shuffle: number().integer().min(0),
     speed: number().oneOf(SPEEDS),

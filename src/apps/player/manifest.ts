@@ -19,6 +19,7 @@ export const player: AppManifest<PlayerContent> = {
     ['Space', 'play or pause'],
     ['PageDown', 'next tune; PageUp the previous one'],
     ['X', 'shuffle'],
+    ['Shift+Down', 'move a file down; with ↑ up'],
     ['Right', '5 seconds on; ← back'],
   ],
   load: () => import('./Player'),

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { beside, playOrder } from './order'
+import { beside, moved, placeAfter, playOrder } from './order'
 
 test('mixed or not, each tune comes once in a round, forwards and back', () => {
   fc.assert(
@@ -27,4 +27,15 @@ test('as they are listed without a seed; mixed the same for the same seed', () =
   expect(playOrder(4, undefined)).toEqual([0, 1, 2, 3])
   expect(playOrder(20, 7)).toEqual(playOrder(20, 7))
   expect(playOrder(20, 7)).not.toEqual(playOrder(20, 8))
+})
+
+test('what is moved stands at its new place, and everything else is known where it stands', () => {
+  const list = ['a', 'b', 'c', 'd', 'e']
+  for (const from of list.keys())
+    for (const to of list.keys()) {
+      const next = moved(list, from, to)
+      expect(next[to]).toBe(list[from])
+      expect([...next].sort()).toEqual(list)
+      for (const [at, one] of list.entries()) expect(next[placeAfter(at, from, to)]).toBe(one)
+    }
 })

@@ -25,3 +25,16 @@ export function beside(
   const order = playOrder(count, shuffle)
   return order[(order.indexOf(tune) + by + count) % count] ?? 0
 }
+
+/** A list with one of it at another place. */
+export function moved<One>(list: One[], from: number, to: number): One[] {
+  const next = list.toSpliced(from, 1)
+  return next.toSpliced(to, 0, ...list.slice(from, from + 1))
+}
+
+/** Where something of a list stands after another was moved, or it itself. */
+export function placeAfter(at: number, from: number, to: number): number {
+  if (at === from) return to
+  if (from < at && at <= to) return at - 1
+  return to <= at && at < from ? at + 1 : at
+}
