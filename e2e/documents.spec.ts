@@ -1,4 +1,6 @@
+import { readFile } from 'node:fs/promises'
 import type { Locator } from '@playwright/test'
+import { pdf } from './pdf'
 import { expect, type ShelfPage, test } from './shelf'
 
 async function begin(shelf: ShelfPage): Promise<Locator> {
@@ -119,4 +121,105 @@ test('a document is printed alone', async ({ shelf, page }) => {
   await page.emulateMedia({ media: null })
   await expect(page.locator('#printed')).toHaveCount(0)
   await expect(page.locator('#desktop')).toBeVisible()
+})
+
+test('a document goes out with its pictures, and comes in again with them', async ({
+  shelf,
+  page,
+}) => {
+  await begin(shelf)
+  await page.keyboard.type('# North')
+  await expect.poll(() => titles(shelf)).toEqual(['North'])
+  await shelf.press('Enter')
+  const png = await page.evaluate(() => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 4, height: 3 })
+    canvas.getContext('2d')?.fillRect(0, 0, 4, 3)
+    return canvas.toDataURL('image/png').split(',')[1] ?? ''
+  })
+  // A picture from the clipboard is kept in the shelf.
+  await page.evaluate((base64) => {
+    const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0))
+    const data = new DataTransfer()
+    data.items.add(new File([bytes], 'Pit (1).png', { type: 'image/png' }))
+    document.activeElement?.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    )
+  }, png)
+  const shown = page.locator(
+    '[data-app=document] [contenteditable] img:not(.ProseMirror-separator)',
+  )
+  await expect(shown.last()).toBeVisible()
+  const download = page.waitForEvent('download')
+  await shelf.run('window.export')
+  const file = await download
+  expect(file.suggestedFilename()).toBe('North.zip')
+  const content = await readFile(await file.path())
+  await shelf.press('Alt+N', 'Enter')
+  await shelf.drop({ name: 'North.zip', type: 'application/zip', content })
+  await expect(page.getByRole('heading', { name: 'North' }).last()).toBeVisible()
+  await expect
+    .poll(() => shown.last().evaluate((image) => (image as HTMLImageElement).naturalWidth))
+    .toBe(4)
+  const pictures = Object.values((await shelf.state()).documents).filter(
+    ({ title }) => title === 'Pit (1)',
+  )
+  expect(pictures).toHaveLength(2)
+  await shelf.drop({ name: 'Broken.zip', type: 'application/zip', content: 'nothing' })
+  await expect(page.locator('[data-said]')).toContainText('it is no ZIP, or it is damaged')
+})
+
+test('a table, a picture and the pages of a PDF are printed alone', async ({ shelf, page }) => {
+  await shelf.open('shelf')
+  await page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-asked-to-print', document.title)
+  })
+  const printed = async (title: string) => {
+    await expect(page.locator('body')).toHaveAttribute('data-asked-to-print', title)
+    await page.emulateMedia({ media: 'print' })
+    await expect(page.locator('#desktop')).toBeHidden()
+  }
+  const done = async () => {
+    await page.evaluate(() => dispatchEvent(new Event('afterprint')))
+    await page.emulateMedia({ media: null })
+    await expect(page.locator('#printed')).toHaveCount(0)
+  }
+  await shelf.drop({
+    name: 'Depths.csv',
+    type: 'text/csv',
+    content: 'place,cm\nTarn,=10+12\nWren,9\n',
+  })
+  await page.getByRole('gridcell', { name: 'Tarn' }).click()
+  await shelf.press('Control+p')
+  await printed('Depths')
+  await expect(page.locator('#printed tr')).toHaveText(['placecm', 'Tarn22', 'Wren9'])
+  await done()
+  await shelf.drop({
+    name: 'Pit.svg',
+    type: 'image/svg+xml',
+    content:
+      '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect width="40" height="30"/></svg>',
+  })
+  await page.getByLabel(/^Picture: arrows/).click()
+  await shelf.press('Control+p')
+  await printed('Pit')
+  await expect(page.locator('#printed img')).toBeVisible()
+  await done()
+  await shelf.drop({ name: 'Pages.pdf', type: 'application/pdf', content: pdf('One', 'Two') })
+  const pages = page.locator('[data-app=reader]').last()
+  await expect(pages.locator('.page').first()).toBeVisible()
+  await pages.locator('[data-autofocus]').focus()
+  await shelf.press('8')
+  await expect(pages.locator('.spread')).toHaveCount(1)
+  await shelf.press('9')
+  await expect(pages.getByRole('button', { name: 'Whole page' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await shelf.press('Control+p')
+  await printed('Pages')
+  await expect(page.locator('#printed img')).toHaveCount(2)
+  await done()
+  await page.waitForTimeout(1700)
+  await shelf.reload()
+  await expect(pages.locator('.spread')).toHaveCount(1)
 })

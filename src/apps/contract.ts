@@ -2,6 +2,7 @@ import type { LucideIcon } from 'lucide-react'
 import type { ComponentType } from 'react'
 import type { AppId, DocumentId, WindowId } from '@/core/model/ids'
 import type { AppFacts } from '@/core/model/kinds/app'
+import type { Shelf } from '@/store/shelf'
 import { isUnloaded, Unloaded } from '@/store/unloaded'
 import type { Working } from '@/store/working'
 import type { Contents } from './contents'
@@ -41,8 +42,15 @@ export interface AppManifest<Content = unknown> extends AppFacts {
     content: Content,
     now: number,
   ): { why: string; ways: { label: string; write(): Blob }[] } | null
-  /** What `write` leaves out, to follow what was exported; null where it is nothing. */
-  leavesOut?(content: Content): string | null
+  /**
+   * Writes a content that shows other documents with all of them in one file; null where it shows none.
+   * `says` follows what was exported, where something is missing.
+   */
+  packs?(
+    content: Content,
+    title: string,
+    shelf: Shelf,
+  ): Promise<{ file: Blob; extension: string; says?: string } | null>
   /** Extension of the files `write` makes. */
   extension?(content: Content): string
 }

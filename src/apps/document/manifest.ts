@@ -4,9 +4,6 @@ import { type AppManifest, OpensIn } from '../contract'
 import { bytesOf, readTextFile } from '../encoding'
 import { DOCUMENT, type DocumentContent, UNTITLED } from './content'
 
-/** How many pictures a text shows that are documents of the shelf. */
-const picturesIn = (markdown: string): number => markdown.match(/!\[[^\]]*\]\(kite:/g)?.length ?? 0
-
 export const document: AppManifest<DocumentContent> = {
   id: 'document',
   name: 'Document',
@@ -16,7 +13,7 @@ export const document: AppManifest<DocumentContent> = {
   width: 480,
   height: 520,
   limits: { minWidth: 260, minHeight: 180 },
-  opens: ['.md', '.markdown'],
+  opens: ['.md', '.markdown', '.zip'],
   extension: () => '.md',
   contents: DOCUMENT,
   drafts: true,
@@ -32,7 +29,9 @@ export const document: AppManifest<DocumentContent> = {
     ['Ctrl+P', 'print'],
   ],
   load: () => import('./Document'),
-  read: async (file) => {
+  read: async (file, working) => {
+    if (/\.zip$/i.test(file.name))
+      return (await import('./exporting')).unpackDocument(file, working)
     const { text: markdown, ...written } = await readTextFile(file)
     if (isLong(markdown))
       return new OpensIn(
@@ -44,9 +43,6 @@ export const document: AppManifest<DocumentContent> = {
   },
   write: ({ markdown, encoding }) =>
     new Blob([bytesOf(markdown, encoding)], { type: 'text/markdown' }),
-  leavesOut: ({ markdown }) => {
-    const count = picturesIn(markdown)
-    if (count === 0) return null
-    return `${count === 1 ? '1 picture of the shelf is' : `${count} pictures of the shelf are`} not in the file. Export the desktop to keep pictures with it`
-  },
+  packs: async (content, title, shelf) =>
+    (await import('./exporting')).packDocument(content, title, shelf),
 }

@@ -5,10 +5,10 @@ import { Trash2 } from 'lucide-react'
 import { type KeyboardEvent, useRef } from 'react'
 import { Tool } from '@/parts/Tool'
 import type { Chapter } from './content'
-import type { Playing } from './Player'
 import type { Track } from './sound'
 import { clock } from './time'
 import { TUNES } from './tunes'
+import type { Playing } from './usePlaying'
 
 /** Arrows walk the list of tunes, where one is in it. */
 export function walked(event: KeyboardEvent): boolean {

@@ -1,7 +1,10 @@
 import {
+  BookOpen,
   ChevronLeft,
   ChevronRight,
   MoveHorizontal,
+  Printer,
+  RectangleVertical,
   RotateCw,
   Search,
   ZoomIn,
@@ -20,7 +23,8 @@ import { useShelf } from '@/store/useShelf'
 import { Contents } from './Contents'
 import type { PdfContent } from './content'
 import './pdf.css'
-import { type Shown, usePdf, WIDTH } from './usePdf'
+import { printPdf } from './printing'
+import { type Shown, usePdf, WHOLE, WIDTH } from './usePdf'
 
 /** How long one stays somewhere before it is kept, in milliseconds: the file is kept with it. */
 const STAYED = 1500
@@ -39,7 +43,11 @@ export default function Pdf({
 }) {
   const shelf = useShelf()
   const box = useRef<HTMLDivElement>(null)
-  const [place, setPlace] = useState({ page: content.page ?? 1, zoom: content.zoom ?? WIDTH })
+  const [place, setPlace] = useState({
+    page: content.page ?? 1,
+    zoom: content.zoom ?? WIDTH,
+    spread: content.spread ?? false,
+  })
   const pdf = usePdf(box, content.data, place)
   const shown = typeof pdf === 'object' ? pdf : null
   const search = useSearch(id, shown)
@@ -48,12 +56,17 @@ export default function Pdf({
     if (!shown) return
     const { viewer, bus } = shown
     const look = () =>
-      setPlace({ page: viewer.currentPageNumber, zoom: String(viewer.currentScaleValue) })
+      setPlace(({ spread }) => ({
+        page: viewer.currentPageNumber,
+        zoom: String(viewer.currentScaleValue),
+        spread,
+      }))
     bus.on('pagechanging', look)
     bus.on('scalechanging', look)
   }, [shown])
   useEffect(() => {
-    if (place.page === (content.page ?? 1) && place.zoom === (content.zoom ?? WIDTH)) return
+    const { page = 1, zoom = WIDTH, spread = false } = content
+    if (place.page === page && place.zoom === zoom && place.spread === spread) return
     const timer = setTimeout(
       () => changeContent(shelf, id, { ...content, ...place }, 'look'),
       STAYED,
@@ -63,26 +76,37 @@ export default function Pdf({
   const turn = (by: number) => {
     if (shown) shown.viewer.currentPageNumber = place.page + by
   }
-  const zoom = (by: number | null) => {
+  /** @param by a factor, or what of a page fits into the window */
+  const zoom = (by: number | typeof WIDTH | typeof WHOLE) => {
     if (!shown) return
-    if (by === null) shown.viewer.currentScaleValue = WIDTH
+    if (typeof by === 'string') shown.viewer.currentScaleValue = by
     else shown.viewer.currentScale = Math.max(0.2, Math.min(shown.viewer.currentScale * by, 8))
   }
   const keys = (event: KeyboardEvent) => {
     const { key } = event
     if (event.altKey) return
     if (event.ctrlKey || event.metaKey) {
-      if (!isControl(event, 'f')) return
-      search.open()
+      if (isControl(event, 'f')) search.open()
+      else if (isControl(event, 'p')) printed()
+      else return
     } else if (key === 'ArrowRight') turn(1)
     else if (key === 'ArrowLeft') turn(-1)
     else if (key === '+' || key === '=') zoom(STEP)
     else if (key === '-') zoom(1 / STEP)
-    else if (key === '0') zoom(null)
+    else if (key === '0') zoom(WIDTH)
+    else if (key === '9') zoom(WHOLE)
+    else if (key === '8') spread()
     else if (key === '/') search.open()
     else if (key === 't') rotate()
     else return
     event.preventDefault()
+  }
+  const spread = () => {
+    if (shown) shown.viewer.spreadMode = place.spread ? 0 : 1
+    setPlace((now) => ({ ...now, spread: !now.spread }))
+  }
+  const printed = () => {
+    if (shown) void printPdf(shelf, shown.pdf, shelf.state().documents[id]?.title ?? '')
   }
   const rotate = () => {
     if (shown) shown.viewer.pagesRotation = (shown.viewer.pagesRotation + 90) % 360
@@ -104,8 +128,18 @@ export default function Pdf({
         <Tool label="Zoom out, -" onClick={() => zoom(1 / STEP)}>
           <ZoomOut size={15} />
         </Tool>
-        <Tool label="As wide as the window, 0" on={place.zoom === WIDTH} onClick={() => zoom(null)}>
+        <Tool
+          label="As wide as the window, 0"
+          on={place.zoom === WIDTH}
+          onClick={() => zoom(WIDTH)}
+        >
           <MoveHorizontal size={15} />
+        </Tool>
+        <Tool label="Whole page, 9" on={place.zoom === WHOLE} onClick={() => zoom(WHOLE)}>
+          <RectangleVertical size={15} />
+        </Tool>
+        <Tool label="Pages side by side, 8" on={place.spread} onClick={spread}>
+          <BookOpen size={15} />
         </Tool>
         <Tool label="Rotate, T" onClick={rotate}>
           <RotateCw size={15} />
@@ -113,6 +147,9 @@ export default function Pdf({
         {shown ? <Contents shown={shown} onLeave={() => box.current?.focus()} /> : null}
         <Tool label="Find, /" onClick={search.open}>
           <Search size={15} />
+        </Tool>
+        <Tool label="Print" keys="Ctrl+P" onClick={printed}>
+          <Printer size={15} />
         </Tool>
         <span className="ml-auto flex shrink-0 items-center gap-1.5 font-mono text-[11px] text-soft">
           <PageField page={place.page} pages={pages} onGo={(page) => turn(page - place.page)} />

@@ -1,10 +1,13 @@
 import { useGesture } from '@use-gesture/react'
-import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react'
+import { Maximize2, Printer, ZoomIn, ZoomOut } from 'lucide-react'
 import { type KeyboardEvent, useRef, useState } from 'react'
 import { referenceTo } from '@/core/formats/reference'
 import type { DocumentId } from '@/core/model/ids'
+import { isControl } from '@/parts/isControl'
+import { print } from '@/parts/print'
 import { Tool } from '@/parts/Tool'
 import { useShelf } from '@/store/useShelf'
+import { cannotPrint } from './printing'
 
 const STEP = 1.25
 const clampZoom = (zoom: number) => Math.max(1, Math.min(zoom, 12))
@@ -44,7 +47,17 @@ export function Picture({ source, document }: { source: string; document: Docume
     },
     { target: area, eventOptions: { passive: false }, drag: { pointer: { keys: false } } },
   )
+  const printed = () => {
+    const image = Object.assign(new Image(), { src: source })
+    void image
+      .decode()
+      .then(() => print(image, shelf.state().documents[document]?.title ?? ''), cannotPrint(shelf))
+  }
   const keys = (event: KeyboardEvent) => {
+    if (isControl(event, 'p')) {
+      event.preventDefault()
+      return printed()
+    }
     if (event.altKey || event.ctrlKey || event.metaKey) return
     const does: Record<string, () => void> = {
       '+': () => zoomBy(STEP),
@@ -72,6 +85,9 @@ export function Picture({ source, document }: { source: string; document: Docume
         </Tool>
         <Tool label="Fit, 0" disabled={view.zoom === 1} onClick={() => setView(FIT)}>
           <Maximize2 size={14} />
+        </Tool>
+        <Tool label="Print" keys="Ctrl+P" onClick={printed}>
+          <Printer size={15} />
         </Tool>
         <span className="ml-auto font-mono text-[11px] text-soft">
           {view.zoom === 1 ? 'fit' : `${Math.round(view.zoom * 100)} %`}

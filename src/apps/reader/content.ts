@@ -1,5 +1,5 @@
 import { number, object, string } from 'yup'
-import { byKind, type Contents, data, text } from '../contents'
+import { byKind, type Contents, data, flag, text } from '../contents'
 
 /** A PDF as a data address, with its words to be found and where it was looked at last. */
 export interface PdfContent {
@@ -8,6 +8,8 @@ export interface PdfContent {
   text?: string
   page?: number
   zoom?: string
+  /** Whether two pages stand side by side. */
+  spread?: boolean
 }
 
 /** A text, as it is or in Markdown. */
@@ -31,6 +33,7 @@ export const READER: Contents<ReaderContent | null> = {
       text: string(),
       page: number().integer().min(1).max(1e6),
       zoom: string().max(40),
+      spread: flag(),
     }),
   }),
   empty: null,

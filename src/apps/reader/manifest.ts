@@ -29,8 +29,10 @@ export const reader: AppManifest<ReaderContent | null> = {
     ['Ctrl+F', 'find'],
     ['F2', 'edit a text; Escape ends editing'],
     ['Left', 'page before; → the page after'],
-    ['+', 'larger; - smaller, 0 as it fits'],
+    ['+', 'larger; - smaller, 0 as wide as the window'],
+    ['9', 'whole page; 8 pages side by side'],
     ['T', 'rotate the pages'],
+    ['Ctrl+P', 'print'],
   ],
   load: () => import('./Reader'),
   extension: (content) => {

@@ -9,6 +9,8 @@ type Bus = InstanceType<Parts['EventBus']>
 
 /** Fits a page into the width of the window. */
 export const WIDTH = 'page-width'
+/** Fits a whole page into the window. */
+export const WHOLE = 'page-fit'
 
 export interface Shown {
   pdf: Awaited<ReturnType<typeof openPdf>>['pdf']
@@ -25,7 +27,7 @@ export interface Shown {
 export function usePdf(
   box: RefObject<HTMLDivElement | null>,
   data: string,
-  from: { page: number; zoom: string },
+  from: { page: number; zoom: string; spread: boolean },
 ): Shown | 'problem' | null {
   const { showBoundary } = useErrorBoundary()
   const [shown, setShown] = useState<Shown | 'problem' | null>(null)
@@ -54,6 +56,7 @@ export function usePdf(
       })
       linkService.setViewer(viewer)
       bus.on('pagesinit', () => {
+        viewer.spreadMode = from.spread ? 1 : 0
         viewer.currentScaleValue = from.zoom
         viewer.currentPageNumber = Math.min(from.page, pdf.numPages)
         if (!left) setShown({ pdf, viewer, bus, links: linkService })
@@ -61,7 +64,10 @@ export function usePdf(
       viewer.setDocument(pdf)
       linkService.setDocument(pdf)
       const fits = new ResizeObserver(() => {
-        if (viewer.currentScaleValue === WIDTH) viewer.currentScaleValue = WIDTH
+        // What is not laid out, as while something else is printed, fits nothing.
+        if (container.clientWidth === 0) return
+        const { currentScaleValue: fit } = viewer
+        if (fit === WIDTH || fit === WHOLE) viewer.currentScaleValue = fit
       })
       fits.observe(container)
       close = () => {

@@ -6,6 +6,7 @@ import type { DocumentId, WindowId } from '@/core/model/ids'
 import { FindBar } from '@/parts/FindBar'
 import { usePassage } from '@/store/documents/passages'
 import { useFindable } from '@/store/finding'
+import { useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
 import { useShownContent } from '../useContents'
 import { useForms } from '../useForms'
@@ -19,6 +20,7 @@ import { Figures } from './Figures'
 import { press } from './keys'
 import { edgeOf, textAt } from './looking'
 import { copiedFrom, filledWith, isSingle, pasted } from './pasting'
+import { printTable } from './print'
 import { Surface } from './Surface'
 import { Tools } from './Tools'
 import { useFinding } from './useFinding'
@@ -34,6 +36,7 @@ export default function Table({ document: id, window }: AppProps) {
 }
 
 function Grid({ id, window, table }: { id: DocumentId; window: WindowId; table: TableContent }) {
+  const shelf = useShelf()
   const grid = useRef<DataGridHandle>(null)
   const filter = useRef<HTMLInputElement>(null)
   const [editing, setEditing] = useState(false)
@@ -91,6 +94,8 @@ function Grid({ id, window, table }: { id: DocumentId; window: WindowId; table: 
     addRow: acts.rowBelow,
     addColumn: acts.columnRight,
     find: finding.show,
+    print: () =>
+      printTable(table, shown, { sheet, forms }, shelf.state().documents[id]?.title ?? ''),
     filter: () => filter.current?.select(),
     undo,
     redo,

@@ -1,4 +1,4 @@
-import { Columns3, ListFilter, Redo2, Rows3, Search, Trash2, Undo2 } from 'lucide-react'
+import { Columns3, ListFilter, Printer, Redo2, Rows3, Search, Trash2, Undo2 } from 'lucide-react'
 import type { RefObject } from 'react'
 import { Tool } from '@/parts/Tool'
 import type { TableContent } from './content'
@@ -11,6 +11,7 @@ interface Edits {
   undo(): void
   redo(): void
   find(): void
+  print(): void
 }
 
 /** What can be done to rows and columns, and the filter, above the cells. */
@@ -71,6 +72,9 @@ export function Tools({
       </Tool>
       <Tool label="Find and replace" keys="Ctrl+F" onClick={edits.find}>
         <Search size={15} />
+      </Tool>
+      <Tool label="Print" keys="Ctrl+P" onClick={edits.print}>
+        <Printer size={15} />
       </Tool>
       <label className="ml-auto flex min-w-24 max-w-64 flex-1 items-center gap-1.5 text-soft">
         <ListFilter size={14} aria-hidden />

@@ -20,6 +20,7 @@ const CONTROL = {
   'Shift+Backspace': 'removeColumns',
   'Shift+f': 'fillDown',
   f: 'find',
+  p: 'print',
   '/': 'filter',
   'Shift+/': 'filter',
 } as const

@@ -29,6 +29,7 @@ export const table: AppManifest<TableContent> = {
     ['Ctrl+Backspace', 'remove rows; with Shift columns'],
     ['Ctrl+Home', 'first cell; Ctrl+End the last'],
     ['Shift+F10', 'cell menu'],
+    ['Ctrl+P', 'print'],
   ],
   load: () => import('./Table'),
   read: async (file, working) => {

@@ -73,12 +73,16 @@ async function begin(
   }
   const shown = app.contents && asContent(app.contents, shownContent(content))
   const ways = app.writes?.(shown, shelf.clock()) ?? null
-  if (!ways) give(shelf, known, app.write(shown, known.title), shown)
-  return ways
+  if (ways) return ways
+  const pack = await app.packs?.(shown, known.title, shelf)
+  if (pack) {
+    download(pack.file, `${known.title}${pack.extension}`)
+    shelf.say(`Exported “${known.title}”${pack.says ? `. ${pack.says}` : ''}`)
+  } else give(shelf, known, app.write(shown, known.title), shown)
+  return null
 }
 
 function give(shelf: Shelf, { app, title }: DocumentInfo, file: Blob, content?: unknown): void {
   download(file, `${title}${appOf(shelf, app)?.extension?.(content) ?? ''}`)
-  const left = content === undefined ? null : appOf(shelf, app)?.leavesOut?.(content)
-  shelf.say(left ? `Exported “${title}”. ${left}` : `Exported “${title}”`)
+  shelf.say(`Exported “${title}”`)
 }
