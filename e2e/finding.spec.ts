@@ -144,7 +144,9 @@ test('a thread in which something is found is opened', async ({ shelf, page }) =
   ] as const) {
     await shelf.press('Alt+;')
     await page.keyboard.type(words)
-    await expect(page.getByRole('option').first()).toContainText(words)
+    await expect(
+      page.getByRole('dialog', { name: 'Line' }).getByRole('option').first(),
+    ).toContainText(words)
     await shelf.press('Enter')
     await expect(threads.locator('[aria-current]')).toContainText(who)
   }
@@ -221,7 +223,7 @@ test('axe finds nothing on line and trail', async ({ shelf, page }) => {
   await shelf.furnish(TWO)
   await shelf.press('Alt+;')
   await page.keyboard.type('st')
-  await expect(page.getByRole('option').first()).toBeVisible()
+  await expect(page.getByRole('dialog', { name: 'Line' }).getByRole('option').first()).toBeVisible()
   expect(await shelf.violations()).toEqual([])
   await shelf.press('Escape')
   await page.keyboard.down('Alt')

@@ -378,7 +378,9 @@ test('what may follow is told in groups, what cannot be done left out, in a thir
   // A word finds it as well.
   await shelf.press('Alt+J', ';')
   await page.keyboard.type('rename')
-  await expect(page.getByRole('option').first()).toHaveText(/^Rename document/)
+  await expect(page.getByRole('dialog', { name: 'Line' }).getByRole('option').first()).toHaveText(
+    /^Rename document/,
+  )
   await page.keyboard.press('ArrowDown')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('textbox', { name: 'Name of the desktop' })).toBeFocused()

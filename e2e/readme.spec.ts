@@ -145,7 +145,9 @@ const WALK: Walked[] = [
     walk: async (shelf) => {
       await shelf.press('Alt+;')
       await shelf.page.keyboard.type('mast')
-      await expect(shelf.page.getByRole('option').first()).toContainText('Run notes')
+      await expect(
+        shelf.page.getByRole('dialog', { name: 'Line' }).getByRole('option').first(),
+      ).toContainText('Run notes')
       await shelf.press('Enter')
       expect(await focused(shelf)).toBe('notes')
       await expect.poll(() => shelf.page.evaluate(() => String(getSelection()))).toBe('mast')
@@ -153,7 +155,9 @@ const WALK: Walked[] = [
         await shelf.press('Alt+;')
         await shelf.page.keyboard.type(sentence)
         const verb = new RegExp(`^${sentence.split(' ')[0]}`, 'i')
-        await expect(shelf.page.getByRole('option').first()).toHaveText(verb)
+        await expect(
+          shelf.page.getByRole('dialog', { name: 'Line' }).getByRole('option').first(),
+        ).toHaveText(verb)
         await shelf.press('Escape')
       }
     },

@@ -16,6 +16,11 @@ export const APPS: AppFacts[] = [
     width: 400,
     height: 300,
     limits: { minWidth: 160, minHeight: 120 },
+    keys: [
+      ['Ctrl+F', 'find'],
+      ['Ctrl+K', 'link'],
+      ['X', 'mix'],
+    ],
   },
   {
     id: 'dial',

@@ -38,6 +38,10 @@ export const wishes: Some = [
     id,
     args: (state: State) => ({ sequence: state.sequences[0]?.id ?? 'Evening' }),
   })),
+  fc.constantFrom('Ctrl+H', undefined).map((keys) => ({
+    id: 'keys.ofApp',
+    args: () => ({ app: 'notes', key: 'Ctrl+F', ...(keys && { keys }) }),
+  })),
   fc
     .constantFrom('control', 'leader')
     .map((to) => ({ id: 'keys.leaveTyping', args: () => ({ to }) })),

@@ -74,7 +74,8 @@ export default function Player({ document: id }: AppProps) {
           <SkipForward size={16} />
         </Tool>
         <Tool
-          label="Shuffle, X"
+          label="Shuffle"
+          keys="X"
           on={content.shuffle !== undefined}
           onClick={() => playing.setShuffle(content.shuffle === undefined)}
         >

@@ -91,7 +91,9 @@ function isSaying({ desktops }: State, { to, ...rest }: Record<string, unknown> 
 }
 
 const isOwn = (state: State, keys: string, place?: KeyPlace): boolean =>
-  state.bindings.some((one) => one.keys === keys && one.place === place && one.command !== null)
+  state.bindings.some(
+    (one) => !one.app && one.keys === keys && one.place === place && one.command !== null,
+  )
 
 /** A title with the arguments it does not tell. */
 const titled = (title: string, args: Record<string, unknown>): string =>
@@ -102,8 +104,10 @@ export const isWhole = ({ args }: Pick<Command, 'args'>): boolean => args.isVali
 
 /** Built-in keys the person switched off, and where they were heard. */
 export const switchedOff = (state: State): Pick<Binding, 'keys' | 'place'>[] =>
-  state.bindings.flatMap(({ keys, command, place }) =>
-    command === null && isBuiltInAt(state, keys, place) ? { keys, ...(place && { place }) } : [],
+  state.bindings.flatMap(({ keys, command, place, app }) =>
+    command === null && !app && isBuiltInAt(state, keys, place)
+      ? { keys, ...(place && { place }) }
+      : [],
   )
 
 /** The bindables with all words of a query in their title, group or keys. */

@@ -1,5 +1,6 @@
 import { GROUPS } from '@/core/commands/command'
 import { registry } from '@/core/commands/registry'
+import { appKeys } from '@/core/keys/appKeys'
 import {
   type Bound,
   bindings,
@@ -143,9 +144,9 @@ export function firstPage(state: State, { begin, verbs }: Card, appName: AppName
 /** The keys that apps have of their own, a group for each; each is heard where the shelf does not take it. */
 export const appGroups = (state: State, apps: readonly (AppFacts | undefined)[]): CardGroup[] =>
   apps.flatMap((app) => {
-    const rows = (app?.keys ?? []).filter(([keys]) => !isTaken(state, keys))
+    const rows = app ? appKeys(state, app).filter(({ keys }) => !isTaken(state, keys)) : []
     return app && rows.length > 0
-      ? { name: app.name, rows: rows.map(([keys, does]) => ({ keys, does })) }
+      ? { name: app.name, rows: rows.map(({ keys, does }) => ({ keys, does })) }
       : []
   })
 

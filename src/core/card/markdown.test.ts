@@ -71,7 +71,11 @@ test('apps tell keys of their own, but for those the shelf takes; they are found
     ['Ctrl+K', 'link'],
     ['Alt+Enter', 'taken by the shelf'],
   ]
-  const groups = appGroups(world.state, [{ ...notes, keys }, notes, undefined])
+  const groups = appGroups(world.state, [
+    { ...notes, keys },
+    { ...notes, keys: undefined },
+    undefined,
+  ])
   expect(groups).toEqual([{ name: 'Notes', rows: [{ keys: 'Ctrl+K', does: 'link' }] }])
   expect(searchCard(card(world), 'notes link', groups)).toEqual(groups)
 })

@@ -53,7 +53,9 @@ function keysOf(state: State): (said: Pick<Bindable, 'command' | 'args'>) => Bin
   const as = (command: string, args: object = {}) =>
     `${command} ${JSON.stringify(lettered(state, args))}`
   const own = new Set(
-    state.bindings.flatMap(({ keys, place, command }) => (place || !command ? [] : keys)),
+    state.bindings.flatMap(({ keys, place, app, command }) =>
+      place || app || !command ? [] : keys,
+    ),
   )
   const all = new Map<string, Bindable['keys']>()
   for (const { keys, command, args } of bindings(state).values()) {

@@ -103,7 +103,7 @@ export function readSettingsFile(content: string): Wanted {
   const wrong = problemOf(settings, settingsShape)
   if (wrong) throw new BadSettingsFile(`settings.${wrong.path} ${wrong.why}`)
   // Keys that windows are typed into with could be bound once.
-  const heard = bindings.filter(({ keys, place }) => place || !eatTyping(keys))
+  const heard = bindings.filter(({ keys, place, app }) => place || app || !eatTyping(keys))
   return { settings: settings as Settings, homes, bindings: heard, sequences }
 }
 

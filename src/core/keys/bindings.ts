@@ -253,8 +253,8 @@ function worked(state: Bindable): NonNullable<typeof memo> {
   if (memo && memo.letters === letters && memo.own === state.bindings) return memo
   const bound = new Map(builtIn(letters).map((binding) => [binding.keys, binding]))
   // Kept by an earlier version, or brought in: typing goes to windows, whatever is bound.
-  for (const { keys, command, args, place } of state.bindings)
-    if (place || isWay(keys) || eatTyping(keys)) continue
+  for (const { keys, command, args, place, app } of state.bindings)
+    if (place || app || isWay(keys) || eatTyping(keys)) continue
     else if (command) bound.set(keys, { keys, command, args })
     else bound.delete(keys)
   memo = { letters, own: state.bindings, bound, beginnings: beginningsOf(bound.keys()) }

@@ -100,7 +100,7 @@ const THROUGH: Record<string, string[]> = {
   'window.export': ['document.export'],
   'sessions.open': ['session.reopen', 'session.windows'],
   'settings.open': ['settings.bring', 'pointer.set'],
-  'keys.open': ['keys.bind', 'keys.unbind'],
+  'keys.open': ['keys.bind', 'keys.unbind', 'keys.ofApp'],
   'sequences.open': ['sequence.keep', 'sequence.run', 'sequence.remove'],
   'displays.arrange': [
     'display.add',

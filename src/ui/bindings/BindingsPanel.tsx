@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react'
-import { appOf } from '@/apps/list'
+import { APPS, appOf } from '@/apps/list'
 import { type Bindable, bindable, idOf, searchBindable, switchedOff } from '@/core/card/bindable'
 import { WHERE_HEARD } from '@/core/card/card'
 import { sayings, searchSayings } from '@/core/card/spoken'
@@ -13,6 +13,7 @@ import { PanelSection } from '@/parts/PanelSection'
 import { SearchField } from '@/parts/SearchField'
 import { SidePanel } from '@/parts/SidePanel'
 import { useArrangement, useShelf } from '@/store/useShelf'
+import { AppKeys, foundKeys } from './AppKeys'
 import { BindingRow } from './BindingRow'
 import { Sayings } from './Sayings'
 
@@ -30,6 +31,8 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
     useMemo(() => sayings(state), [state]),
     query,
   )
+  const ofApps = APPS.map((app) => ({ app, rows: foundKeys(state, app, query) }))
+  const inApps = ofApps.reduce((sum, { rows }) => sum + rows.length, 0)
   const changed = state.bindings.filter(({ keys }) => !isWay(keys)).length
   return (
     <SidePanel title="Bind keys">
@@ -38,7 +41,7 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
         placeholder="find a command, or its keys"
         query={query}
         onType={setQuery}
-        found={`${counted(all.length, 'command')}, ${counted(places.length, 'place')}`}
+        found={`${counted(all.length + inApps, 'command')}, ${counted(places.length, 'place')}`}
       />
       <Sayings places={places} bound={bound} onBind={setBound} />
       {GROUPS.map((group) => (
@@ -59,7 +62,10 @@ export function BindingsPanel({ find = '' }: { find?: string }) {
           onBind={setBound}
         />
       ))}
-      {all.length + places.length === 0 ? (
+      {ofApps.map(({ app, rows }) => (
+        <AppKeys key={app.id} app={app} rows={rows} bound={bound} onBind={setBound} />
+      ))}
+      {all.length + places.length + inApps === 0 ? (
         <p className="mt-4 text-soft">No commands match.</p>
       ) : null}
       <Off keys={switchedOff(state)} />

@@ -8,6 +8,7 @@ import type { State } from '@/core/model/state'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
+import { toApp } from './appKeys'
 import { isKeeping, keepEarly } from './early'
 import { inLayer, layerStrokes, leaveLayer, tapped } from './layer'
 import { askLayout, isMac, layout } from './layout'
@@ -42,7 +43,7 @@ export function useKeys(): void {
       ) {
         event.preventDefault()
         event.stopPropagation()
-      } else tellUntaken(shelf, event)
+      } else if (!toApp(shelf, event)) tellUntaken(shelf, event)
     }
     // A lone Alt let go would open the browser's menu and take the focus along.
     const up = (event: KeyboardEvent) => {

@@ -88,7 +88,7 @@ async function askedClock(shelf: Shelf, name: string): Promise<{ name: string; p
   return { name: AT_A_TIME }
 }
 
-const FACTS = APPS.map(({ id, name, plural, untitled, width, height, limits }) => ({
+const FACTS = APPS.map(({ id, name, plural, untitled, width, height, limits, keys }) => ({
   id,
   name,
   plural,
@@ -96,6 +96,7 @@ const FACTS = APPS.map(({ id, name, plural, untitled, width, height, limits }) =
   width,
   height,
   limits,
+  ...(keys && { keys }),
 }))
 
 /** Where a browser has no channels between its pages, nobody hears and nobody is heard. */

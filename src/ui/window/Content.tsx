@@ -3,6 +3,7 @@ import { ErrorBoundary } from 'react-error-boundary'
 import type { AppProps } from '@/apps/contract'
 import { appOf } from '@/apps/list'
 import type { DocumentId } from '@/core/model/ids'
+import { InApp } from '@/parts/inApp'
 import { contentOf, retryContent, useContentPart, useUnreadable } from '@/store/documents/documents'
 import { ofShelf } from '@/store/ofShelf'
 import type { Shelf } from '@/store/shelf'
@@ -73,7 +74,9 @@ export const Content = memo(function Content({ app, ...props }: AppProps & { app
     >
       <Suspense>
         <PutAside document={props.document} />
-        <App {...props} />
+        <InApp value={app}>
+          <App {...props} />
+        </InApp>
       </Suspense>
     </ErrorBoundary>
   )

@@ -1,5 +1,6 @@
 import { mixed, string } from 'yup'
 import { command, no } from '@/core/commands/command'
+import { APP_KEY, cannotStand } from '@/core/keys/appKeys'
 import { keysFor } from '@/core/keys/bindings'
 import { isBuiltInAt } from '@/core/keys/places'
 import { asPressed, LEADER } from '@/core/keys/sets'
@@ -21,7 +22,7 @@ const keyed = {
 const is =
   (keys: string | undefined, place: KeyPlace | undefined) =>
   (one: Binding): boolean =>
-    one.keys === keys && one.place === place
+    !one.app && one.keys === keys && one.place === place
 
 /** Keys as they are said: in a place they are pressed as they are written. */
 const said = (state: State, keys: string, place: KeyPlace | undefined): string =>
@@ -77,6 +78,32 @@ const reset = command({
     return {
       say: `${keys ? said(draft, keys, place) : 'All keys'} are back to their defaults`,
     }
+  },
+})
+
+const ofApp = command({
+  id: 'keys.ofApp',
+  title: 'Change a key of an app',
+  group,
+  unlisted: true,
+  args: {
+    app: string().required().max(100),
+    /** The key the app has for it from the first. */
+    key: string().required().max(60),
+    /** The keys it is to have; the app's own where none are given. */
+    keys: string().max(60),
+  },
+  plan: (draft, { app, key, keys = key }, env) => {
+    const facts = env.app(app)
+    if (!facts?.keys?.some(([own]) => own === key)) return no(`No app “${app}” has a key ${key}.`)
+    const why = keys === key ? null : cannotStand(draft, facts, key, keys)
+    if (why) return no(why)
+    if (draft.bindings.length >= MOST) return no('There are too many bindings. Remove some.')
+    const others = draft.bindings.filter((one) => one.app !== app || one.args?.key !== key)
+    const made: Binding = { keys, app, command: APP_KEY, args: { key } }
+    if (keys === key && others.length === draft.bindings.length) return no('No keys were changed.')
+    draft.bindings = keys === key ? others : [...others, made]
+    return { say: `${facts.name}: ${keys} ${keys === key ? 'is back' : `instead of ${key}`}` }
   },
 })
 
@@ -136,4 +163,14 @@ const markdown = command({
   plan: () => ({ effect: { does: 'export keys' } }),
 })
 
-export const keyCommands = [open, bind, unbind, reset, leaveTyping, practise, print, markdown]
+export const keyCommands = [
+  open,
+  bind,
+  unbind,
+  ofApp,
+  reset,
+  leaveTyping,
+  practise,
+  print,
+  markdown,
+]

@@ -1,4 +1,5 @@
 import { number, string } from 'yup'
+import type { AppId } from '@/core/model/ids'
 import type { Kind } from '@/core/model/kind'
 import { fields, laterArguments } from '@/core/model/shaping'
 
@@ -17,6 +18,8 @@ export interface Binding {
   keys: string
   /** Where it is heard, if not everywhere. */
   place?: KeyPlace
+  /** The app in whose windows it stands for one of the app’s own keys. */
+  app?: AppId
   command: string | null
   args?: Record<string, unknown>
   /** Of a corner or an edge: how long the pointer stays there, in milliseconds. */
@@ -28,6 +31,7 @@ export const BINDING: Kind<Binding> = {
   shape: fields<Binding>({
     keys: string().required(),
     place: string().oneOf(KEY_PLACES),
+    app: string().max(100),
     command: string().nullable().defined(),
     args: laterArguments(),
     time: number().integer().min(PUSH_TIME.least).max(PUSH_TIME.most),
