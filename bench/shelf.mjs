@@ -1,5 +1,5 @@
-/** What somebody has open: ten windows of a day, by app, over and over. */
-const paragraphs = (count, of) =>
+/** A text of so many paragraphs, with a heading now and then. */
+export const paragraphs = (count, of) =>
   Array.from(
     { length: count },
     (_, n) =>
@@ -29,6 +29,7 @@ const thread = (n) => ({
   })),
 })
 
+/** What somebody has open: ten windows of a day, by app, over and over. */
 const DAY = [
   ['document', (of) => ({ markdown: paragraphs(12, of) })],
   ['table', () => table(50)],

@@ -150,8 +150,9 @@ test('files of a player are put in order, and a file’s chapters are gone to', 
   shelf,
   page,
 }) => {
-  await shelf.open('shelf')
-  await shelf.run('window.open', { app: 'player' })
+  await shelf.furnish({
+    Field: { Radio: { app: 'player', frame: { x: 40, y: 40, width: 360, height: 560 } } },
+  })
   const player = page.locator('[data-app=player]')
   const file = (name: string) => ({ name, mimeType: 'audio/wav', buffer: silence(8) })
   await player.locator('input[type=file]').setInputFiles(['A.wav', 'B.wav', 'C.wav'].map(file))

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { barePage } from '../bench/bare.mjs'
 import { bareEditor } from '../bench/editor.mjs'
 import { framesOf, listen } from '../bench/keys.mjs'
+import { largeFile, largeOf } from '../bench/large.mjs'
 import { memoryOf } from '../bench/memory.mjs'
 import { largeShelf } from '../bench/shelf.mjs'
 import { scriptsOf } from '../bench/size.mjs'
@@ -279,14 +280,7 @@ for (const [desktops, each] of [
   await paper.close()
   const empty = await page.evaluate(() => window.kiteShelf.state())
   const file = largeShelf(desktops, each, empty, pdf)
-  const chooser = page.waitForEvent('filechooser')
-  await page.evaluate(() => window.kiteShelf.run('shelf.import'))
-  await (await chooser).setFiles({
-    name: 'large.kite.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(JSON.stringify(file)),
-  })
-  await page.getByRole('button', { name: 'Import', exact: true }).click()
+  await bring(page, file)
   // Every desktop is seen once, so that all windows are mounted, as on the bare page.
   for (let d = 0; d <= desktops; d++) {
     await page.evaluate(() => window.kiteShelf.run('desktop.go', { to: 'next' }))
@@ -368,6 +362,7 @@ for (const [desktops, each] of [
 }
 await displays()
 await attention()
+await large()
 const scripts = await scriptsOf(browser, address)
 tell(
   'scripts for the first window, compressed, KB',
@@ -425,6 +420,34 @@ async function memory(page, name) {
       digits,
     })
   }
+}
+
+/** Imports a shelf file. */
+async function bring(page, file) {
+  const chooser = page.waitForEvent('filechooser')
+  await page.evaluate(() => window.kiteShelf.run('shelf.import'))
+  await (await chooser).setFiles({
+    name: 'large.kite.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(file)),
+  })
+  await page.getByRole('button', { name: 'Import', exact: true }).click()
+}
+
+/** What is very large in one app alone. */
+async function large() {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await visit(page, address)
+  await page.goto(`${address}/shelf`)
+  await page.locator('#desktop').waitFor()
+  await bring(page, largeFile(await page.evaluate(() => window.kiteShelf.state())))
+  await page.waitForTimeout(2000)
+  await largeOf(page, (what, opening, frames) => {
+    tell(`opening ${what}, ms`, opening, { digits: 0 })
+    tell(`keys in ${what}, key to frame, median ms`, median(frames))
+    tell(`keys in ${what}, key to frame, p95 ms`, p95(frames))
+  })
+  await page.close()
 }
 
 /** Three displays in view; and a display in a browser window of its own. */

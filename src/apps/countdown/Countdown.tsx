@@ -123,7 +123,7 @@ export default function Countdown({ document: id, window }: AppProps) {
           aria-label="Time or duration"
           title="16:00, 4pm, tea 25 min, weekdays 9:00, stopwatch"
           aria-invalid={problem !== ''}
-          placeholder="16:00 or 25 min"
+          placeholder="16:00, 25 min"
           value={typed}
           onChange={(event) => {
             setProblem('')

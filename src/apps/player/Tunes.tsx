@@ -1,9 +1,6 @@
-import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
-import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
-import { CSS } from '@dnd-kit/utilities'
+import { useDrag } from '@use-gesture/react'
 import { Trash2 } from 'lucide-react'
-import { type KeyboardEvent, useRef } from 'react'
-import { Tool } from '@/parts/Tool'
+import { type KeyboardEvent, type MouseEvent, memo, type RefObject, useRef } from 'react'
 import type { Chapter } from './content'
 import type { Track } from './sound'
 import { clock } from './time'
@@ -13,7 +10,7 @@ import type { Playing } from './usePlaying'
 /** Arrows walk the list of tunes, where one is in it. */
 export function walked(event: KeyboardEvent): boolean {
   const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
-  const buttons = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-tune]')]
+  const buttons = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-tune], [data-part]')]
   if (by === 0 || buttons.length === 0) return false
   const at = buttons.indexOf(event.target as HTMLElement)
   const from = at < 0 ? buttons.findIndex((one) => one.ariaCurrent === 'true') - by : at
@@ -22,7 +19,13 @@ export function walked(event: KeyboardEvent): boolean {
   return true
 }
 
-/** What can be played: those of the radio, then files in an order of one's own. */
+/** The number of the tune something in the list belongs to; null where it is none. */
+function tuneOf(target: EventTarget | Element | null): number | null {
+  const row = (target as Element | null)?.closest<HTMLElement>('[data-row]')
+  return row ? Number(row.dataset.row) : null
+}
+
+/** What can be played: those of the radio, then files in an order of one's own. There may be thousands. */
 export function Tunes({
   playing,
   current,
@@ -33,111 +36,149 @@ export function Tunes({
   /** The second it is at. */
   at: number
 }) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
   const list = useRef<HTMLUListElement>(null)
   const { tracks } = playing
-  const chaptersOf = (track: Track) => ('chapters' in track && track.chapters) || []
-  /** Of those in the list the keys stay with what is moved. */
-  const move = (from: number, to: number) => {
+  const drag = useMoveByDrag(list, playing.move)
+  const keys = (event: KeyboardEvent) => {
+    const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
+    const from = tuneOf(event.target)
+    if (!event.shiftKey || by === 0 || from === null || from < TUNES.length) return
+    event.preventDefault()
+    event.stopPropagation()
+    const to = from + by
+    if (to < TUNES.length || to >= tracks.length) return
     playing.move(from, to)
+    // The keys stay with what is moved.
     requestAnimationFrame(() =>
       list.current?.querySelector<HTMLElement>(`[data-tune="${to}"]`)?.focus(),
     )
   }
+  const push = ({ target }: MouseEvent) => {
+    const tune = tuneOf(target)
+    if (tune === null || drag.moved()) return
+    if ((target as Element).closest('[data-tune]')) playing.play(tune, 0)
+    else if ((target as Element).closest('[data-remove]')) playing.remove(tune)
+  }
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      accessibility={{ container: document.body, announcements: SILENT, ...NO_WORDS }}
-      onDragEnd={({ active, over }) => over && playing.move(Number(active.id), Number(over.id))}
+    <ul
+      ref={list}
+      aria-label="Tunes"
+      className="min-h-0 flex-1 overflow-auto"
+      onKeyDown={keys}
+      onClick={push}
+      {...drag.bind()}
     >
-      <SortableContext
-        items={tracks.flatMap((_, index) => (index < TUNES.length ? [] : [String(index)]))}
-        strategy={verticalListSortingStrategy}
-      >
-        <ul ref={list} aria-label="Tunes" className="min-h-0 flex-1 overflow-auto">
-          {tracks.map((track, index) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: the same file may be there twice
-            <li key={`${index} ${track.name}`}>
-              <TuneRow
-                track={track}
-                index={index}
-                current={index === current}
-                playing={playing}
-                last={index === tracks.length - 1}
-                onMove={move}
-              />
-              {index === current ? (
-                <Chapters chapters={chaptersOf(track)} at={at} onGo={playing.seek} />
-              ) : null}
-            </li>
-          ))}
-        </ul>
-      </SortableContext>
-    </DndContext>
+      {tracks.map((track, index) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the same file may be there twice
+        <li key={`${index} ${track.name}`}>
+          <TuneRow
+            name={track.name}
+            length={track.length}
+            index={index}
+            current={index === current}
+          />
+          {index === current ? (
+            <Chapters chapters={chaptersOf(track)} at={at} onGo={playing.seek} />
+          ) : null}
+        </li>
+      ))}
+    </ul>
   )
 }
 
-/** What is dragged is seen to be; keys move it as well, and the list tells its order. */
-const silent = () => undefined
-const SILENT = { onDragStart: silent, onDragOver: silent, onDragEnd: silent, onDragCancel: silent }
-const NO_WORDS = { screenReaderInstructions: { draggable: '' } }
+const chaptersOf = (track: Track): Chapter[] => ('chapters' in track && track.chapters) || []
 
-function TuneRow({
-  track: { name, length },
+/** So near to an end of the list it is scrolled, in CSS pixels. */
+const EDGE = 8
+
+/** How far it is scrolled with each movement, in CSS pixels. */
+const SCROLLS = 12
+
+/** Dragging a file to another place: it moves along, and where it would come to is marked. */
+function useMoveByDrag(
+  list: RefObject<HTMLElement | null>,
+  onMove: (from: number, to: number) => void,
+) {
+  const moved = useRef(false)
+  const marked = useRef<HTMLElement | null>(null)
+  const mark = (row: HTMLElement | null, below = false) => {
+    if (marked.current) delete marked.current.dataset.comes
+    if (row) row.dataset.comes = below ? 'below' : 'above'
+    marked.current = row
+  }
+  const bind = useDrag(
+    ({ first, last, tap, canceled, initial, movement: [, y], xy: [x, top], memo }) => {
+      const from = first ? tuneOf(document.elementFromPoint(...initial)) : (memo as number | null)
+      if (from === null || from < TUNES.length || tap) return from
+      const row = list.current?.querySelector<HTMLElement>(`[data-row="${from}"]`)
+      const box = list.current?.getBoundingClientRect()
+      if (!box) return from
+      // Beyond an end of the list it goes on there.
+      const within = Math.max(box.top + EDGE, Math.min(top, box.bottom - EDGE))
+      if (within !== top) list.current?.scrollBy(0, Math.sign(top - within) * SCROLLS)
+      const under = document
+        .elementsFromPoint(x, within)
+        .map((one) => one.closest<HTMLElement>('[data-row]'))
+        .find((one) => one && one !== row)
+      const to = tuneOf(under ?? null)
+      if (last) {
+        // The push that ends it plays nothing.
+        moved.current = true
+        setTimeout(() => {
+          moved.current = false
+        })
+        mark(null)
+        if (row) row.style.translate = ''
+        if (to !== null && to >= TUNES.length && !canceled) onMove(from, to)
+        return from
+      }
+      if (row) row.style.translate = `0 ${y}px`
+      mark(to !== null && to >= TUNES.length ? (under ?? null) : null, to !== null && to > from)
+      return from
+    },
+    { filterTaps: true, pointer: { keys: false } },
+  )
+  return { bind, moved: () => moved.current }
+}
+
+const TuneRow = memo(function TuneRow({
+  name,
+  length,
   index,
   current,
-  playing: { play, remove },
-  last,
-  onMove,
 }: {
-  track: Track
+  name: string
+  length: number
   index: number
   current: boolean
-  playing: Playing
-  last: boolean
-  onMove(from: number, to: number): void
 }) {
   const own = index >= TUNES.length
-  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({
-    id: String(index),
-    disabled: !own,
-  })
-  const keys = (event: KeyboardEvent) => {
-    const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
-    const to = index + by
-    if (!own || !event.shiftKey || by === 0) return
-    event.preventDefault()
-    event.stopPropagation()
-    if (to >= TUNES.length && !(last && by > 0)) onMove(index, to)
-  }
   return (
-    <div
-      ref={setNodeRef}
-      className={`flex items-center ${isDragging ? 'relative z-10 bg-paper opacity-90' : ''}`}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
-    >
+    <div data-row={index} className="tune flex items-center">
       <button
         type="button"
         data-tune={index}
         aria-current={current ? 'true' : undefined}
         title={own ? `${name}. Shift+↑ and Shift+↓ move it` : undefined}
         className="flex min-w-0 flex-1 px-2 py-1.5 text-left hover:bg-ink/6 aria-[current]:font-semibold"
-        onClick={() => play(index, 0)}
-        onKeyDown={keys}
-        onPointerDown={listeners?.onPointerDown as never}
       >
         <span className="min-w-0 flex-1 truncate">{name}</span>
         <span className="font-mono text-[12px] text-soft">{clock(length)}</span>
       </button>
       {own ? (
-        <Tool label={`Remove ${name}`} onClick={() => remove(index)}>
-          <Trash2 size={13} />
-        </Tool>
+        <button
+          type="button"
+          data-remove=""
+          className="tool"
+          title={`Remove ${name}`}
+          aria-label={`Remove ${name}`}
+        >
+          <Trash2 size={13} aria-hidden />
+        </button>
       ) : null}
     </div>
   )
-}
+})
 
 /** The parts of what is played, to be gone to. */
 function Chapters({
@@ -157,7 +198,7 @@ function Chapters({
         <li key={`${chapter.at} ${chapter.title}`}>
           <button
             type="button"
-            data-tune="chapter"
+            data-part=""
             aria-current={chapter === here ? 'step' : undefined}
             className="flex w-full py-1 pr-2 pl-6 text-left text-[13px] hover:bg-ink/6 aria-[current]:underline"
             onClick={() => onGo(chapter.at)}
