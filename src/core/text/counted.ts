@@ -1,3 +1,5 @@
-/** “1 window”, “3 windows”: how many there are of something, in words. */
+const NUMBER = new Intl.NumberFormat()
+
+/** “1 window”, “3,000 windows”: how many there are of something, in words. */
 export const counted = (count: number, one: string, many = `${one}s`): string =>
-  `${count} ${count === 1 ? one : many}`
+  `${NUMBER.format(count)} ${count === 1 ? one : many}`

@@ -49,7 +49,7 @@ export function* joined(
     }
     if (rows.length > ROWS_MOST)
       throw new WorkProblem(
-        `More than ${ROWS_MOST} rows. “${work.leftBy}” has the same value many times in both tables: join by another column.`,
+        `More than ${counted(ROWS_MOST, 'row')}. “${work.leftBy}” has the same value many times in both tables: join by another column.`,
       )
     if (at % BATCH === BATCH - 1) yield { share: at / first.rows.length }
   }

@@ -155,7 +155,7 @@ describe('tables', () => {
     const again = { ...same, id: 'reports' }
     const many = { ...join, rightBy: 'place' }
     expect(await done(many, [same, again])).toMatchObject({
-      why: expect.stringMatching(/200000 rows/),
+      why: expect.stringMatching(/200,000 rows/),
     })
     expect(await done({ ...join, leftBy: 'gone' }, [stations, reports])).toMatchObject({
       why: 'There is no column “gone” any more.',
