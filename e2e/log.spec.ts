@@ -174,3 +174,51 @@ test('a line and a day are struck for good when that was said twice', async ({ s
   await shelf.run('settings.set', { log: 0 })
   await expect(log.getByText('The log is off.')).toBeVisible()
 })
+
+test('interruptions are told, periods compared, and an app is struck from every day', async ({
+  shelf,
+}) => {
+  await shelf.open()
+  const log = await openLog(shelf)
+  await log.getByRole('radio', { name: 'week', exact: true }).check()
+  const figures = log.getByRole('region', { name: 'Figures' })
+  const interruptions = figures.getByRole('table', { name: /^Interruptions/ })
+  await expect(
+    interruptions.getByRole('row', { name: /^Messages \d+ × mostly \d+ min$/ }),
+  ).toBeVisible()
+  await log.getByRole('radio', { name: 'day', exact: true }).check()
+  await shelf.press(',')
+  await figures.getByRole('checkbox', { name: 'compare with the period before' }).check()
+  await expect(figures).toContainText(/before: \d+, \d+\.\d per hour|before: 0/)
+  const apps = figures.getByRole('table', { name: 'Time by app' })
+  await expect(apps.getByRole('columnheader', { name: 'before' })).toBeVisible()
+  await log.getByRole('radio', { name: 'week', exact: true }).check()
+  const present = await figures.locator('dd').first().textContent()
+  await apps.getByRole('button', { name: 'Delete Table from the log' }).click()
+  expect(await shelf.violations()).toEqual([])
+  await apps.getByRole('button', { name: 'Delete all about Table for good' }).click()
+  await expect(apps.getByRole('row', { name: /^Table/ })).toHaveCount(0)
+  await expect(figures.locator('dd').first()).toHaveText(present ?? '')
+  await shelf.press('Escape')
+  await shelf.reload()
+  await openLog(shelf)
+  await log.getByRole('radio', { name: 'four weeks' }).check()
+  await expect(apps.getByRole('row', { name: /^Document/ })).toBeVisible()
+  // The seconds since are told again.
+  await expect(apps.getByRole('row', { name: /^Table .*\d (min|h)/ })).toHaveCount(0)
+})
+
+test('windows one goes to and fro between are brought together, from the log, in one step', async ({
+  shelf,
+}) => {
+  await shelf.furnish({ Field: { Stations: 'table' }, Model: { Notes: 'document' } })
+  for (let n = 0; n < 24; n++) await shelf.run('desktop.go', { to: 'next' })
+  const log = await openLog(shelf)
+  await log.getByRole('radio', { name: 'Suggestions' }).check()
+  await log.getByRole('button', { name: 'Send them there' }).click()
+  const { windows } = await shelf.state()
+  expect(new Set(Object.values(windows).map(({ desktop }) => desktop)).size).toBe(1)
+  await shelf.run('history.undo')
+  const after = await shelf.state()
+  expect(new Set(Object.values(after.windows).map(({ desktop }) => desktop)).size).toBe(2)
+})

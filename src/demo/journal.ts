@@ -108,7 +108,16 @@ function dayFrom(midnight: number, seed: number): JournalEvent[] {
     for (const [app, where, chance] of OPENS)
       if ((where === null || where === to) && random() < chance)
         add(at + 30_000, 'open', 'key', { app, to })
-    if (random() < 0.04) add(at + 25_000, 'asks', 'app', { app: 'messages' })
+    const room = at + 10 * MINUTE < until && (away || at + 10 * MINUTE < noon)
+    if (random() < 0.04 && on !== 'public' && room) {
+      add(at + 25_000, 'asks', 'app', { app: 'messages', to: 'public' })
+      // Mostly one goes there at once, and is back some minutes later.
+      if (random() < 0.7) {
+        add(at + 40_000, 'switch', 'key', { from: on, to: 'public', app: 'messages' })
+        at += Math.round((1.5 + random() * 5) * MINUTE)
+        add(at, 'switch', 'key', { from: 'public', to: on, app: one(APPS[on] ?? []) })
+      }
+    }
   }
   add(until, 'away', 'app')
   return events

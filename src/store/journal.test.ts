@@ -115,6 +115,27 @@ test('what is struck is gone for good, today and on days before, and what comes 
   }
 })
 
+test('an app is struck from every day, from today as well', async () => {
+  const records = new Map<string, unknown>()
+  const store = storeOf(records)
+  const journal = new Journal(makeShelf(), store)
+  const opens = (day: number, app: string): JournalEvent[] => [
+    { ...event(at(day, 9)), kind: 'open', app },
+    { ...event(at(day, 10)), app },
+  ]
+  for (const day of [3, 4, 5]) for (const app of ['table', 'reader']) journal.add(opens(day, app))
+  await journal.write()
+  await journal.strikeApp('table')
+  await journal.write()
+  expect(JSON.stringify([...records.values()])).not.toContain('table')
+  for (const day of [3, 4, 5])
+    expect(await eventsOf(store, at(day, 12))).toEqual([
+      { ...event(at(day, 9)), kind: 'focus' },
+      event(at(day, 10)),
+      ...opens(day, 'reader'),
+    ])
+})
+
 test('days before a moment are forgotten; where none is kept nothing is written', async () => {
   const records = new Map<string, unknown>()
   const store = storeOf(records)

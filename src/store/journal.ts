@@ -1,6 +1,6 @@
 import { createStore, useStore } from 'zustand'
 import type { JournalEvent } from '@/core/journal/events'
-import { without } from '@/core/journal/striking'
+import { without, withoutApp } from '@/core/journal/striking'
 import type { KeptStore } from './disk/storage'
 import { ofShelf } from './ofShelf'
 import type { Shelf } from './shelf'
@@ -140,20 +140,30 @@ export class Journal {
    * @param from milliseconds since 1970; so is `until`
    */
   async strike(from: number, until: number): Promise<void> {
-    const day = dayKey(from)
+    await this.change(dayKey(from), (events) => without(events, from, until))
+  }
+
+  /** Strikes an app from all days that are kept, for good. */
+  async strikeApp(app: string): Promise<void> {
+    const keys = await this.store.keys()
+    const days = new Set(keys.map((key) => key.replace(/\.\d+$/, '')))
+    if (this.last) days.add(this.last.day)
+    for (const day of days) await this.change(day, (events) => withoutApp(events, app))
+  }
+
+  private async change(
+    day: string,
+    to: (events: readonly JournalEvent[]) => JournalEvent[],
+  ): Promise<void> {
     const { last } = this
     if (last?.day !== day) {
       const before = await partsOf(this.store, day)
-      const left = without(
-        before.flatMap(({ events }) => events),
-        from,
-        until,
-      )
+      const left = to(before.flatMap(({ events }) => events))
       await this.rewrite(day, before.length, inParts(day, left))
       return
     }
     // Of today at once: what happens meanwhile comes after it.
-    const left = without(today(this.shelf).getState().events, from, until)
+    const left = to(today(this.shelf).getState().events)
     const parts = inParts(day, left)
     const at = Math.max(0, parts.length - 1)
     this.last = { day, at, ...(parts[at] ?? { key: keyOf(day, 0), events: [] }) }

@@ -196,11 +196,11 @@ function moves(direction: 'undo' | 'redo', before: State, after: State): Result[
   return from === to ? moved : [...moved, { kind: 'switch', from, to }]
 }
 
-/** With each switch stands the app that has the keys then. */
+/** With each switch stands the window that has the keys then, with its app. */
 function told(events: Result['journal'], { now, by }: Env, after: State): JournalEvent[] {
-  const app = focusedWindow(after)?.app
+  const focused = focusedWindow(after)
   return (events ?? []).map((event) => ({
-    ...(event.kind === 'switch' && app && { app }),
+    ...(event.kind === 'switch' && focused && { app: focused.app, window: focused.id }),
     ...event,
     at: now,
     by,

@@ -1,6 +1,7 @@
 import type { JournalEvent } from '@/core/journal/events'
 import { shareByKey } from '@/core/journal/share'
 import { type Stretch, stretchesOf } from '@/core/journal/time'
+import { byApp, type Interrupted, interruptionsOf } from './interruptions'
 
 /** How long something had, in milliseconds. */
 export interface Spent {
@@ -21,6 +22,8 @@ export interface Figures {
   perHour: number | null
   /** The longest time on one desktop without leaving it or looking away. */
   longest: Stretch | null
+  /** What one was interrupted by, the most often first. */
+  interrupted: Interrupted[]
   /** Of what was done by key or pointer. */
   byKey: { byKey: number; all: number }
 }
@@ -44,6 +47,7 @@ export function figuresOf(events: readonly JournalEvent[], from: number, until: 
       (most, one) => (!most || one.end - one.start > most.end - most.start ? one : most),
       null,
     ),
+    interrupted: byApp(interruptionsOf(events).filter(({ at }) => at >= from && at < until)),
     byKey: shareByKey(within),
   }
 }

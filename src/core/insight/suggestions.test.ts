@@ -9,7 +9,7 @@ const opened = (n: number, app: string, to: string): JournalEvent => ({
   app,
   to,
 })
-const nothing = { desktops: ['a', 'b', 'c'], homes: [], declined: [] }
+const nothing = { desktops: ['a', 'b', 'c'], homes: [], declined: [], letters: {}, windows: {} }
 
 test('the lower bound of Wilson’s interval', () => {
   // As tables have it.

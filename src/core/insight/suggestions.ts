@@ -1,6 +1,8 @@
 import type { JournalEvent } from '@/core/journal/events'
-import type { AppId, DesktopId } from '@/core/model/ids'
+import type { AppId, DesktopId, WindowId } from '@/core/model/ids'
 import type { Home } from '@/core/model/kinds/home'
+import { type Interruption, interruptionsOf } from './interruptions'
+import { alternationsOf, groupsOf } from './together'
 
 /** Something that would save steps, with what speaks for it. */
 export type Suggestion = { id: string } & (
@@ -19,7 +21,48 @@ export type Suggestion = { id: string } & (
       /** When it was looked at last, as far back as is known; null where that is not. */
       last: number | null
     }
+  | {
+      kind: 'group'
+      /** Windows that are used together, and stand on several desktops. */
+      windows: WindowId[]
+      /** Where most of them stand. */
+      desktop: DesktopId
+      /** How often one went to and fro between them. */
+      times: number
+    }
+  | {
+      kind: 'letter'
+      desktop: DesktopId
+      /** The letter of one stroke, and the desktop that has it. */
+      letter: string
+      other: DesktopId
+      /** How often one went to each by key. */
+      times: [desktop: number, other: number]
+    }
+  | {
+      kind: 'quiet'
+      /** The hour of the day in which interruptions took longest. */
+      hour: number
+      /** The desktop that was left most often then. */
+      desktop: DesktopId
+      times: number
+      /** How many days it was so. */
+      days: number
+      /** How long one was away in all, in milliseconds. */
+      away: number
+    }
 )
+
+/** What there is by now: only that can be meant. */
+export interface There {
+  desktops: readonly DesktopId[]
+  homes: readonly Home[]
+  /** What was not to be suggested again. */
+  declined: readonly string[]
+  letters: Readonly<Record<DesktopId, string | null>>
+  /** Where each window stands; those on every desktop are missing. */
+  windows: Readonly<Record<WindowId, DesktopId>>
+}
 
 /** So often windows of an app must have been opened. */
 const OPENED_LEAST = 5
@@ -28,26 +71,39 @@ const SURE = 0.6
 /** A desktop that nobody looked at for so long, in milliseconds. */
 const UNSEEN = 14 * 24 * 3_600_000
 
+/** So often one must have gone to and fro between windows that stand apart. */
+const TOGETHER_LEAST = 10
+/** So often one must have gone to a desktop with a letter of two strokes, and so many times as often as to the other. */
+const GONE_LEAST = 20
+const GONE_TIMES = 3
+/** So often, on so many days, and so long one must have been interrupted in an hour. */
+const INTERRUPTED_LEAST = 5
+const ON_DAYS = 3
+const AWAY_LEAST = 10 * 60_000
+
 /**
- * Apps whose windows are nearly always opened on one desktop, and desktops nobody looks at.
+ * What would save steps: homes for apps that are nearly always opened on one desktop, windows brought
+ * together, lighter letters, an hour of quiet, desktops put away that nobody looks at.
  *
  * @param events in order
- * @param state what there is: the desktops that can be meant, the homes that are there, what was declined
  * @param now milliseconds since 1970
  */
 export function suggestionsFrom(
   events: readonly JournalEvent[],
-  state: { desktops: readonly DesktopId[]; homes: readonly Home[]; declined: readonly string[] },
+  state: There,
   now: number,
 ): Suggestion[] {
-  const found = [...homes(events, state), ...unseen(events, state.desktops, now)]
+  const found = [
+    ...homes(events, state),
+    ...apart(events, state),
+    ...heavy(events, state),
+    ...loud(events, state),
+    ...unseen(events, state.desktops, now),
+  ]
   return found.filter(({ id }) => !state.declined.includes(id))
 }
 
-function homes(
-  events: readonly JournalEvent[],
-  { desktops, homes: known }: { desktops: readonly DesktopId[]; homes: readonly Home[] },
-): Suggestion[] {
+function homes(events: readonly JournalEvent[], { desktops, homes: known }: There): Suggestion[] {
   const opened = new Map<AppId, JournalEvent[]>()
   for (const event of events)
     if (event.kind === 'open' && event.app && event.to)
@@ -80,6 +136,82 @@ export function atLeast(times: number, of: number): number {
   const middle = share + square / (2 * of)
   const spread = Z * Math.sqrt((share * (1 - share)) / of + square / (4 * of * of))
   return (middle - spread) / (1 + square / of)
+}
+
+/** Windows that are used together and stand on several desktops. */
+function apart(events: readonly JournalEvent[], { desktops, windows }: There): Suggestion[] {
+  const on = (id: WindowId) => {
+    const desktop = windows[id]
+    return desktop !== undefined && desktops.includes(desktop) ? desktop : null
+  }
+  // Of those that are gone, or stand side by side, nothing is to be said.
+  const between = alternationsOf(events).filter(({ between: [one, other] }) => on(one) && on(other))
+  return groupsOf(between).flatMap((group): Suggestion[] => {
+    const places = counts(group.windows.flatMap((id) => on(id) ?? []))
+    const times = between
+      .filter(({ between: both }) => both.every((id) => group.windows.includes(id)))
+      .filter(({ between: [one, other] }) => on(one) !== on(other))
+      .reduce((sum, alternation) => sum + alternation.times, 0)
+    const [desktop] = places[0] ?? []
+    if (desktop === undefined || places.length < 2 || times < TOGETHER_LEAST) return []
+    const id = `group ${group.windows.join(' ')}`
+    return [{ id, kind: 'group', windows: group.windows, desktop, times }]
+  })
+}
+
+/** A desktop with a letter of two strokes that is gone to far more often than one with a single one. */
+function heavy(events: readonly JournalEvent[], { desktops, letters }: There): Suggestion[] {
+  const gone = new Map(
+    counts(
+      events.flatMap(({ kind, by, to }) => (kind === 'switch' && by === 'key' && to ? [to] : [])),
+    ),
+  )
+  const times = (id: DesktopId) => gone.get(id) ?? 0
+  const length = (id: DesktopId) => letters[id]?.length ?? 0
+  const most = desktops
+    .filter((id) => length(id) > 1)
+    .reduce<DesktopId | null>((best, id) => (best && times(best) >= times(id) ? best : id), null)
+  const least = desktops
+    .filter((id) => length(id) === 1)
+    .reduce<DesktopId | null>((best, id) => (best && times(best) <= times(id) ? best : id), null)
+  if (!most || !least) return []
+  const [often, seldom] = [times(most), times(least)]
+  if (often < GONE_LEAST || often < seldom * GONE_TIMES) return []
+  return [
+    {
+      id: `letter ${most} ${least}`,
+      kind: 'letter',
+      desktop: most,
+      letter: letters[least] ?? '',
+      other: least,
+      times: [often, seldom],
+    },
+  ]
+}
+
+/** The hour in which one was away longest for what had asked. */
+function loud(events: readonly JournalEvent[], { desktops }: There): Suggestion[] {
+  const hours = new Map<number, Interruption[]>()
+  for (const one of interruptionsOf(events)) {
+    const hour = new Date(one.at).getHours()
+    hours.set(hour, [...(hours.get(hour) ?? []), one])
+  }
+  const found = [...hours].flatMap(([hour, all]) => {
+    const days = new Set(all.map(({ at }) => new Date(at).toDateString())).size
+    const away = all.reduce((sum, { back }) => sum + (back ?? 0), 0)
+    const left = counts(all.map(({ from }) => from)).find(([id]) => desktops.includes(id))
+    const enough = all.length >= INTERRUPTED_LEAST && days >= ON_DAYS && away >= AWAY_LEAST
+    return left && enough ? [{ hour, desktop: left[0], times: all.length, days, away }] : []
+  })
+  const [worst] = found.sort((a, b) => b.away - a.away)
+  return worst ? [{ id: `quiet ${worst.hour}`, kind: 'quiet', ...worst }] : []
+}
+
+/** How often each is there, the most often first. */
+function counts<Id extends string>(ids: readonly Id[]): [id: Id, count: number][] {
+  const by = new Map<Id, number>()
+  for (const id of ids) by.set(id, (by.get(id) ?? 0) + 1)
+  return [...by].sort((a, b) => b[1] - a[1])
 }
 
 function unseen(

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import type { EventKind, JournalEvent } from './events'
 import { shareByKey } from './share'
+import { withoutApp } from './striking'
 import { timeOn } from './time'
 import { eventInWords, spell } from './words'
 
@@ -82,4 +83,21 @@ test('the share by keyboard counts what was done, by key or by pointer', () => {
     by('key', 'here'),
   ]
   expect(shareByKey(events)).toEqual({ byKey: 2, all: 3 })
+})
+
+test('an app that is struck is told of nowhere, and where one was stays told', () => {
+  const events: JournalEvent[] = [
+    { at: 1, kind: 'here', by: 'app', to: 'a', app: 'document' },
+    { at: 2, kind: 'open', by: 'key', to: 'a', app: 'table', window: 'w' },
+    { at: 3, kind: 'switch', by: 'key', from: 'a', to: 'b', app: 'table', window: 'w' },
+    { at: 4, kind: 'asks', by: 'app', to: 'b', app: 'messages', window: 'm' },
+  ]
+  const left = withoutApp(events, 'table')
+  expect(left).toEqual([
+    events[0],
+    { at: 2, kind: 'focus', by: 'key', to: 'a' },
+    { at: 3, kind: 'switch', by: 'key', from: 'a', to: 'b' },
+    events[3],
+  ])
+  expect(timeOn(left, 0, 10)).toEqual(timeOn(events, 0, 10))
 })

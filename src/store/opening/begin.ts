@@ -243,6 +243,13 @@ export async function strike(shelf: Shelf, from: number, until: number): Promise
   return opened !== null
 }
 
+/** Strikes an app from the journal, for good. @returns whether that could be done here */
+export async function strikeApp(shelf: Shelf, app: string): Promise<boolean> {
+  const { opened } = own(shelf)
+  await opened?.journal.strikeApp(app)
+  return opened !== null
+}
+
 /** All that was set aside, as it was found; null when there is nothing. */
 export async function damagedCopies(shelf: Shelf): Promise<Blob | null> {
   const { opened } = own(shelf)

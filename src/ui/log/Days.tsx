@@ -13,15 +13,24 @@ import type { LoggedDay } from './useSpan'
 export function Days({
   span,
   figures,
+  before,
+  compares,
+  onCompare,
   chosen,
   onChoose,
   onStrike,
+  onStrikeApp,
 }: {
   span: readonly LoggedDay[]
   figures: Given
+  /** Those of the period before, where they are compared. */
+  before: Given | null
+  compares: boolean
+  onCompare(on: boolean): void
   chosen: number | undefined
   onChoose(start: number): void
   onStrike(from: number, until: number): void
+  onStrikeApp(app: string): void
 }) {
   const plan = useArrangement((state) => state.plan)
   const days = useMemo(
@@ -71,7 +80,13 @@ export function Days({
           onStrike={({ start, end }) => onStrike(start, end)}
         />
       </div>
-      <Figures figures={figures} />
+      <Figures
+        figures={figures}
+        before={before}
+        compares={compares}
+        onCompare={onCompare}
+        onStrikeApp={onStrikeApp}
+      />
     </div>
   )
 }

@@ -10,7 +10,7 @@ import { Keys } from '@/parts/Keys'
 import { useMedia } from '@/parts/useMedia'
 import { useTime } from '@/store/clock'
 import { expected } from '@/store/faults'
-import { isWriting, strike } from '@/store/opening/begin'
+import { isWriting, strike, strikeApp } from '@/store/opening/begin'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Days } from './Days'
 import { Exports } from './Exports'
@@ -45,9 +45,27 @@ export function LogDialog() {
     () => span && figuresOf(events, span[0]?.midnight ?? 0, span.at(-1)?.until ?? 0),
     [span, events],
   )
+  const [compares, setCompares] = useState(false)
+  const former = useSpan(
+    atMinute(dayOf(last), -days * 24 * 60 + 12 * 60),
+    compares ? days : 0,
+    now,
+    round,
+  )
+  const before = useMemo(
+    () =>
+      former?.length
+        ? figuresOf(
+            former.flatMap((day) => day.events),
+            former[0]?.midnight ?? 0,
+            former.at(-1)?.until ?? 0,
+          )
+        : null,
+    [former],
+  )
   const matrix = useMemo(() => matrixOf(events, order), [events, order])
-  const struck = async (from: number, until: number) => {
-    const done = await strike(shelf, from, until).catch(expected('told below', false))
+  const struck = async (striking: Promise<boolean>) => {
+    const done = await striking.catch(expected('told below', false))
     if (!done)
       shelf.say('That can’t be deleted here. Try again in the main window.', { refused: true })
     setRound((before) => before + 1)
@@ -115,7 +133,11 @@ export function LogDialog() {
               figures={figures}
               chosen={chosen}
               onChoose={setChosen}
-              onStrike={struck}
+              before={before}
+              compares={compares}
+              onCompare={setCompares}
+              onStrike={(from, until) => struck(strike(shelf, from, until))}
+              onStrikeApp={(app) => struck(strikeApp(shelf, app))}
             />
           ) : null}
         </Shown>
@@ -123,7 +145,7 @@ export function LogDialog() {
           {days === 1 && events.length > 0 ? (
             <StrikeDay
               key={last}
-              onStrike={() => struck(dayOf(last), atMinute(dayOf(last), 24 * 60))}
+              onStrike={() => struck(strike(shelf, dayOf(last), atMinute(dayOf(last), 24 * 60)))}
             />
           ) : null}
         </Foot>

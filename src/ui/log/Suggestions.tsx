@@ -3,8 +3,10 @@ import { appOf } from '@/apps/list'
 import type { Matrix } from '@/core/insight/matrix'
 import { type Suggestion, suggestionsFrom } from '@/core/insight/suggestions'
 import type { JournalEvent } from '@/core/journal/events'
+import { counted } from '@/core/text/counted'
 import { timeOfDay } from '@/parts/Facts'
 import { useArrangement, useShelf } from '@/store/useShelf'
+import { lengthOf } from './Lines'
 import { Order } from './Order'
 
 /** So many stand here at a time. */
@@ -23,9 +25,14 @@ export function Suggestions({
   const shelf = useShelf()
   const state = useArrangement((now) => now)
   const all = useMemo(() => {
-    const { order, desktops, homes, declined } = state
+    const { order, desktops, homes, declined, windows } = state
     const open = order.filter((id) => desktops[id]?.kind === 'open')
-    return suggestionsFrom(events, { desktops: open, homes, declined }, shelf.clock())
+    const letters = Object.fromEntries(open.map((id) => [id, desktops[id]?.letter ?? null]))
+    const stand = Object.fromEntries(
+      Object.values(windows).flatMap(({ id, desktop }) => (desktop ? [[id, desktop]] : [])),
+    )
+    const there = { desktops: open, homes, declined, letters, windows: stand }
+    return suggestionsFrom(events, there, shelf.clock())
   }, [events, state, shelf])
   const ordering = !state.declined.includes('order')
   return (
@@ -67,6 +74,23 @@ function One({ suggestion }: { suggestion: Suggestion }) {
         </p>
       </Offer>
     )
+  if (suggestion.kind === 'group') return <Together suggestion={suggestion} name={name} />
+  if (suggestion.kind === 'letter') return <Lighter suggestion={suggestion} name={name} />
+  if (suggestion.kind === 'quiet')
+    return (
+      <Offer
+        id={suggestion.id}
+        act="Make it quiet…"
+        onTake={() => act('desktop.askQuiet', { desktop: suggestion.desktop })}
+      >
+        <p>
+          From {suggestion.hour}:00 to {suggestion.hour + 1}:00 you left for messages and alarms{' '}
+          {suggestion.times} times on {counted(suggestion.days, 'day')}, for{' '}
+          {lengthOf(suggestion.away)} in all, mostly from <bdi className="font-bold">{name}</bdi>.
+          While it is quiet only alarms come through.
+        </p>
+      </Offer>
+    )
   const { app, desktop, there, all } = suggestion
   const plural = appOf(shelf, app)?.plural ?? app
   return (
@@ -79,6 +103,53 @@ function One({ suggestion }: { suggestion: Suggestion }) {
         <summary>Show times</summary>
         {there.map((at) => `${dayOf(at)} ${timeOfDay(at)}`).join(' · ')}
       </details>
+    </Offer>
+  )
+}
+
+type Of<Kind extends Suggestion['kind']> = Extract<Suggestion, { kind: Kind }>
+
+function Together({ suggestion, name }: { suggestion: Of<'group'>; name: string }) {
+  const shelf = useShelf()
+  const { id, windows, desktop, times } = suggestion
+  const state = shelf.state()
+  const titled = windows.map((window) => {
+    const { document = '', desktop: on } = state.windows[window] ?? {}
+    const there = on && on !== desktop ? ` (${state.desktops[on]?.name})` : ''
+    return `“${state.documents[document]?.title ?? ''}”${there}`
+  })
+  const others = windows.filter((window) => state.windows[window]?.desktop !== desktop)
+  return (
+    <Offer
+      id={id}
+      act="Send them there"
+      onTake={() => shelf.dispatchAny('window.sendAll', { windows: others, to: desktop }, 'key')}
+    >
+      <p>
+        You went back and forth between these windows {times} times within five minutes. Together on{' '}
+        <bdi className="font-bold">{name}</bdi> you would not have to switch.
+      </p>
+      <p className="mt-1 text-[12px] text-soft">{titled.join(' · ')}</p>
+    </Offer>
+  )
+}
+
+function Lighter({ suggestion, name }: { suggestion: Of<'letter'>; name: string }) {
+  const shelf = useShelf()
+  const { id, desktop, other, letter, times } = suggestion
+  const names = shelf.state().desktops
+  const two = names[desktop]?.letter ?? ''
+  return (
+    <Offer
+      id={id}
+      act="Swap letters"
+      onTake={() => shelf.dispatchAny('desktop.letter', { desktop, letter, swap: true }, 'key')}
+    >
+      <p>
+        You went to <bdi className="font-bold">{name}</bdi> ({two}) {times[0]} times by key, and to{' '}
+        <bdi className="font-bold">{names[other]?.name}</bdi> ({letter}) {times[1]} times. With the
+        letters swapped the first needs one stroke.
+      </p>
     </Offer>
   )
 }

@@ -57,9 +57,11 @@ function tell(draft: State, document: string, now: number): Result {
   waiting.told = true
   const { window, says, title } = asking
   const focused = peek(draft.windows, focusId(draft) ?? '')?.document === document
+  const asks = peek(draft.windows, window)
+  const to = asks?.desktop
   return {
     ...(!focused && { announce: says || title }),
-    journal: [{ kind: 'asks', window, app: peek(draft.windows, window)?.app ?? '' }],
+    journal: [{ kind: 'asks', window, app: asks?.app ?? '', ...(to && { to }) }],
   }
 }
 
