@@ -184,7 +184,7 @@ test('interruptions are told, periods compared, and an app is struck from every 
   const figures = log.getByRole('region', { name: 'Figures' })
   const interruptions = figures.getByRole('table', { name: /^Interruptions/ })
   await expect(
-    interruptions.getByRole('row', { name: /^Messages \d+ × mostly \d+ min$/ }),
+    interruptions.getByRole('row', { name: /^Messages \d+ × half within \d+ min$/ }),
   ).toBeVisible()
   await log.getByRole('radio', { name: 'day', exact: true }).check()
   await shelf.press(',')

@@ -100,6 +100,7 @@ export type View =
   | { view: 'clear up' }
   | { view: 'health' }
   | { view: 'import shelf' }
+  | { view: 'lock shelf' }
   | { view: 'export document'; document: DocumentId }
 
 /** Something the page does at once, with nothing to look at: core says what, the page how. */

@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { aloneIn } from '@/core/formats/desktopFile'
+import { BadLockedFile, isLocked } from '@/core/formats/locked'
 import { type Difference, difference } from '@/core/formats/merge'
 import { BadShelfFile, readShelfFile, type ShelfFile } from '@/core/formats/shelfFile'
 import type { State } from '@/core/model/state'
@@ -16,6 +17,7 @@ import { useShelf } from '@/store/useShelf'
 import { chooseFiles } from '@/ui/files/openFiles'
 import { ImportDesktop } from './ImportDesktop'
 import { Misfits } from './Misfits'
+import { Unlock } from './Unlock'
 
 interface Read {
   file: ShelfFile
@@ -29,22 +31,48 @@ interface Read {
 export function ImportShelf() {
   const shelf = useShelf()
   const [read, setRead] = useState<Read | null>(null)
+  const [locked, setLocked] = useState<{ name: string; text: string } | null>(null)
   const asked = useRef(false)
+  const open = useCallback(
+    (chosen: { name: string; text: string }) =>
+      void readFile(shelf, chosen).then((found) => (found ? setRead(found) : shelf.closeView())),
+    [shelf],
+  )
   useEffect(() => {
     if (asked.current) return
     asked.current = true
-    void ask(shelf).then((found) => (found ? setRead(found) : shelf.closeView()))
-  }, [shelf])
-  if (!read) return null
+    void choose().then((chosen) => {
+      if (chosen && isLocked(chosen.text)) setLocked(chosen)
+      else if (chosen) open(chosen)
+      else shelf.closeView()
+    })
+  }, [shelf, open])
+  if (!read)
+    return locked ? (
+      <Unlock
+        {...locked}
+        onOpen={(text) => open({ name: locked.name, text })}
+        onBad={(error) => {
+          shelf.say(notShelf(locked.name, error), { refused: true })
+          shelf.closeView()
+        }}
+      />
+    ) : null
   const one = aloneIn(read.file)
   return one ? <ImportDesktop entry={one} {...read} /> : <Preview {...read} />
 }
 
-async function ask(shelf: Shelf): Promise<Read | null> {
+async function choose(): Promise<{ name: string; text: string } | null> {
   const [chosen] = await chooseFiles('.json', false)
-  if (!chosen) return null
+  return chosen ? { name: chosen.name, text: await chosen.text() } : null
+}
+
+async function readFile(
+  shelf: Shelf,
+  chosen: { name: string; text: string },
+): Promise<Read | null> {
   try {
-    const file = readShelfFile(await chosen.text())
+    const file = readShelfFile(chosen.text)
     const refused = await whyNotBrought(shelf, file)
     if (refused) {
       shelf.say(`“${chosen.name}” can’t be imported. ${refused}`, { refused: true })
@@ -59,15 +87,15 @@ async function ask(shelf: Shelf): Promise<Read | null> {
       here: { ...shelf.state(), documents: await allDocuments(shelf) },
     }
   } catch (error) {
-    const why = error instanceof BadShelfFile ? error.message : 'it cannot be read'
-    shelf.say(
-      `“${chosen.name}” is not a shelf file: ${why}. Nothing was changed. Choose a .kite.json file.`,
-      {
-        refused: true,
-      },
-    )
+    shelf.say(notShelf(chosen.name, error), { refused: true })
     return null
   }
+}
+
+function notShelf(name: string, error: unknown): string {
+  const known = error instanceof BadShelfFile || error instanceof BadLockedFile
+  const why = known ? error.message : 'it cannot be read'
+  return `“${name}” is not a shelf file: ${why}. Nothing was changed. Choose a .kite.json file.`
 }
 
 const some = (names: string[]): string => {

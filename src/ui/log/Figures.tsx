@@ -150,7 +150,7 @@ function Interruptions({ of, name }: { of: readonly Interrupted[]; name(id: stri
             </th>
             <td className="w-12 text-right tabular-nums">{times} ×</td>
             <td className="w-28 whitespace-nowrap text-right text-soft tabular-nums">
-              {back === null ? 'not within 1 h' : `mostly ${lengthOf(back)}`}
+              {back === null ? 'not within 1 h' : `half within ${lengthOf(back)}`}
             </td>
           </tr>
         ))}

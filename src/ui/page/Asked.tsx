@@ -10,6 +10,7 @@ import { ClearUp } from '@/ui/documents/ClearUp'
 import { ExportDocument } from '@/ui/documents/ExportDocument'
 import { TitleDialog } from '@/ui/documents/TitleDialog'
 import { UnsavedDialog } from '@/ui/documents/UnsavedDialog'
+import { LockShelf } from '@/ui/files/LockShelf'
 import { FoldPreview } from '@/ui/fold/FoldPreview'
 import { HealthSheet } from '@/ui/health/HealthSheet'
 import { AppHomeDialog, HomeDialog } from '@/ui/homes/HomeDialog'
@@ -45,6 +46,8 @@ export function Asked() {
       return <Practice />
     case 'plan':
       return <PlanPanel />
+    case 'lock shelf':
+      return <LockShelf />
     case 'log':
       return <LogDialog />
     case 'import calendar':

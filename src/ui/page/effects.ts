@@ -19,6 +19,7 @@ import { lowerCover } from '@/ui/cover/cover'
 import { toggleFullScreen } from '@/ui/desktop/fullScreen'
 import { rest } from '@/ui/desktop/rest'
 import { openDisplay } from '@/ui/displays/openDisplay'
+import { sayExported, shelfName } from '@/ui/files/exported'
 import { chooseFiles, OPENED, openFiles } from '@/ui/files/openFiles'
 import { takePicture } from '@/ui/pictures/takePicture'
 import { planFile } from '@/ui/plan/calendar'
@@ -106,7 +107,7 @@ function exportKeys(shelf: Shelf): void {
 
 async function exportWhole(shelf: Shelf): Promise<void> {
   const { file, missing } = await exportShelf(shelf)
-  download(file, `shelf-${new Date(shelf.clock()).toISOString().slice(0, 10)}.kite.json`)
+  download(file, `${shelfName(shelf)}.kite.json`)
   sayExported(shelf, 'the shelf file', missing)
 }
 
@@ -117,19 +118,6 @@ async function exportOne(shelf: Shelf, id: DesktopId): Promise<void> {
   const name = desktops[id]?.name ?? stowed.find((one) => one.id === id)?.desktop.name ?? 'desktop'
   download(exported.file, `${name}.kite.json`)
   sayExported(shelf, name, exported.missing)
-}
-
-/** Says so when something could not be read and is not in the file. */
-function sayExported(shelf: Shelf, what: string, missing: string[]): void {
-  if (missing.length === 0) {
-    shelf.say(`Exported ${what}`)
-    return
-  }
-  const names = missing.slice(0, 3).map((title) => `“${title}”`)
-  const more = missing.length > 3 ? ` and ${missing.length - 3} more` : ''
-  shelf.say(`Exported ${what} without ${names.join(', ')}${more}: their contents can’t be read`, {
-    refused: true,
-  })
 }
 
 function saveDocument(shelf: Shelf, id: string): void {

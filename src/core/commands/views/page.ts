@@ -12,6 +12,7 @@ export const pageCommands = [
   does('float', 'line.float', 'Keep the line on top'),
   does('open file', 'shelf.openFile', 'Open a file from this computer…'),
   does('export shelf', 'shelf.export', 'Export the shelf file'),
+  opens('lock shelf', 'shelf.exportLocked', 'Export with a passphrase…'),
   does('export damaged', 'shelf.exportDamaged', 'Export damaged saved copies'),
   does('keep folder', 'shelf.keepFolder', 'Keep a copy in a folder…'),
   opens('health', 'shelf.health', 'Check saving and services…'),

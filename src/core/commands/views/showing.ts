@@ -11,6 +11,7 @@ export const opens = <Id extends string>(
     | 'loft'
     | 'clear up'
     | 'import shelf'
+    | 'lock shelf'
     | 'sessions'
     | 'menu'
     | 'displays'
