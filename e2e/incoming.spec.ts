@@ -98,3 +98,38 @@ test('an address that is added by a bookmark of another page opens on the deskto
     'No desktop answers to 7. “example.org” was opened here.',
   )
 })
+
+test('a link leads back to a desktop and to a document, from anywhere, once', async ({
+  shelf,
+  page,
+}) => {
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
+  await shelf.furnish({ Field: { Notes: 'document' }, Model: { Output: 'table' } })
+  const copied = () => page.evaluate(() => navigator.clipboard.readText())
+  await shelf.press('Alt+;')
+  await page.keyboard.type('copy link to this desktop')
+  await shelf.press('Enter')
+  await expect(page.locator('[data-said]')).toContainText('Copied a link to “Field”')
+  const toField = await copied()
+  await shelf.run('window.copyLink')
+  await expect.poll(copied).not.toBe(toField)
+  const toNotes = await copied()
+  await shelf.run('desktop.go', { to: 'Model' })
+  // From another program: a page of its own, which begins there.
+  await page.goto('about:blank')
+  await page.goto(toField)
+  await expect(shelf.row('Field')).toHaveAttribute('aria-current', 'true')
+  expect(new URL(page.url()).hash).toBe('')
+  await shelf.run('desktop.go', { to: 'Model' })
+  // On this page: the document’s window, or a new one.
+  await page.evaluate((to) => location.assign(to), toNotes)
+  await expect(page.locator('.win-focused')).toHaveAttribute('aria-label', /Notes/)
+  await shelf.run('window.close')
+  await shelf.run('desktop.go', { to: 'Model' })
+  await page.evaluate((to) => location.assign(to), toNotes)
+  await expect(page.locator('.win-focused')).toHaveAttribute('aria-label', /Notes/)
+  await page.evaluate(() => location.assign('#go=gone%'))
+  await expect(page.locator('[data-said]')).toContainText(
+    'What this link leads to is not on this shelf.',
+  )
+})

@@ -125,6 +125,8 @@ export type Effect =
   | { does: 'keep folder' }
   | { does: 'save document'; window: WindowId }
   | { does: 'copy reference'; document: DocumentId }
+  /** The address that leads to a desktop or a document. */
+  | { does: 'copy link'; to: DesktopId | DocumentId; name: string }
   | { does: 'find'; window: WindowId }
 
 export interface Result {

@@ -14,6 +14,7 @@ import { furl } from './desktops/furl'
 import { goCommands } from './desktops/go'
 import { gridCommands } from './desktops/grid'
 import { letterCommands } from './desktops/letters'
+import { copyLink } from './desktops/link'
 import { lookCommands } from './desktops/look'
 import { notes } from './desktops/notes'
 import { patternCommands } from './desktops/patterns'
@@ -57,6 +58,7 @@ const all = [
   ...letterCommands,
   furl,
   notes,
+  copyLink,
   ...quietCommands,
   ...lookCommands,
   ...foldCommands,

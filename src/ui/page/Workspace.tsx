@@ -38,6 +38,7 @@ import { Line } from '@/ui/line/Line'
 import { OpenLine } from '@/ui/line/OpenLine'
 import { OpenMenu } from '@/ui/menu/OpenMenu'
 import { Notices } from '@/ui/notices/Notices'
+import { useLink } from '@/ui/page/useLink'
 import { usePointerWays } from '@/ui/pointer/usePointerWays'
 import { Rack } from '@/ui/rack/Rack'
 import { useLeftNote } from '@/ui/run/leftNotes'
@@ -202,6 +203,7 @@ function Open({ name }: { name: string }) {
   useKeptPage()
   useLeftNote()
   useAdded()
+  useLink()
   const full = useFullScreen()
   const { fixed, rack: wanted } = useSeat()
   const runs = useRunsHere()

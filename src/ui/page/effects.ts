@@ -21,6 +21,7 @@ import { rest } from '@/ui/desktop/rest'
 import { openDisplay } from '@/ui/displays/openDisplay'
 import { sayExported, shelfName } from '@/ui/files/exported'
 import { chooseFiles, OPENED, openFiles } from '@/ui/files/openFiles'
+import { linkTo } from '@/ui/page/useLink'
 import { takePicture } from '@/ui/pictures/takePicture'
 import { planFile } from '@/ui/plan/calendar'
 import { record } from '@/ui/run/record'
@@ -90,6 +91,12 @@ async function run(shelf: Shelf, effect: Effect): Promise<void> {
       return saveDocument(shelf, effect.window)
     case 'find':
       return find(shelf, effect.window)
+    case 'copy link':
+      return copyText(
+        shelf,
+        linkTo(effect.to),
+        `Copied a link to “${effect.name}”: open it in this browser`,
+      )
     case 'copy reference':
       return copyReference(shelf, effect.document)
   }

@@ -15,6 +15,7 @@ const DOCUMENT = [
   'window.askTitle',
   'window.export',
   'window.copyReference',
+  'window.copyLink',
   'picture.window.png',
   'picture.window.svg',
   'picture.window.clipboard',

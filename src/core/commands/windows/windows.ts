@@ -183,4 +183,14 @@ export const windowCommands = [
   aboutDocument('window.copyReference', 'Copy reference to this document', ({ document }) => ({
     effect: { does: 'copy reference', document },
   })),
+  command({
+    id: 'window.copyLink',
+    title: 'Copy link to this document',
+    group,
+    step: false,
+    args: which,
+    plan: lookingAt((draft, { document: to }) => ({
+      effect: { does: 'copy link', to, name: draft.documents[to]?.title ?? '' },
+    })),
+  }),
 ]

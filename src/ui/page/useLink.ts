@@ -1,0 +1,57 @@
+import { useEffect } from 'react'
+import { refused } from '@/core/commands/command'
+import { resolvePlace } from '@/core/commands/places'
+import { bringBack } from '@/store/documents/catalogue'
+import { expected } from '@/store/faults'
+import type { Shelf } from '@/store/shelf'
+import { useShelf } from '@/store/useShelf'
+
+const GOES = '#go='
+
+/** The address of this shelf that leads to a desktop or a document. */
+export const linkTo = (id: string): string =>
+  `${location.origin}${location.pathname}${GOES}${encodeURIComponent(id)}`
+
+/**
+ * An address with `#go=` leads to a desktop, by its id, call letter or name, or to a document. It is gone
+ * to once: the address of the page forgets it.
+ */
+export function useLink(): void {
+  const shelf = useShelf()
+  useEffect(() => {
+    const follow = () => {
+      const { hash, pathname, search } = location
+      if (!hash.startsWith(GOES)) return
+      history.replaceState(history.state, '', `${pathname}${search}`)
+      void go(shelf, idIn(hash.slice(GOES.length)))
+    }
+    follow()
+    addEventListener('hashchange', follow)
+    return () => removeEventListener('hashchange', follow)
+  }, [shelf])
+}
+
+function idIn(written: string): string {
+  try {
+    return decodeURIComponent(written)
+  } catch {
+    return written
+  }
+}
+
+async function go(shelf: Shelf, to: string): Promise<void> {
+  // What nobody has looked at for long comes back to hand first.
+  await bringBack(shelf, [to]).catch(expected('what is at hand is looked at all the same'))
+  const { windows, documents } = shelf.state()
+  const known = Object.hasOwn(documents, to) ? documents[to] : undefined
+  const window = Object.values(windows).find(({ id, document }) => id === to || document === to)
+  if (window) shelf.dispatch('window.focus', { window: window.id })
+  else if (known && !known.discarded)
+    shelf.dispatch('window.open', { app: known.app, document: known.id })
+  else {
+    const place = resolvePlace(shelf.state(), to)
+    if (refused(place))
+      shelf.say('What this link leads to is not on this shelf.', { refused: true })
+    else shelf.dispatch('desktop.go', { to: place })
+  }
+}
