@@ -80,7 +80,8 @@ function About({ state, window }: { state: State; window: Window }) {
 const LATEST = 6
 
 function History({ state, id }: { state: State; id: string }) {
-  const events = useToday().filter((event) => event.window === id)
+  // That one came to it by going to its desktop is no news of it.
+  const events = useToday().filter(({ window, kind }) => window === id && kind !== 'switch')
   const told = events.filter((event, at) => !repeated(event, events[at + 1])).slice(-LATEST)
   if (told.length === 0) return null
   return (
