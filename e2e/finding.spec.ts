@@ -159,7 +159,9 @@ test('where something is found beside a field, one types on in the field', async
   await shelf.open()
   await shelf.press('Alt+;')
   await page.keyboard.type('the two parties here')
-  await expect(page.getByRole('option', { selected: true })).toContainText('the two parties here')
+  await expect(page.locator('[cmdk-item][aria-selected=true]')).toContainText(
+    'the two parties here',
+  )
   await shelf.press('Enter')
   const reply = shelf.window('line').getByRole('textbox', { name: /^Reply/ })
   await expect(reply).toBeFocused()

@@ -194,7 +194,7 @@ const lofts = (page, times, each) =>
 /** Milliseconds from a letter typed into the line to its results laid out. */
 const keystrokes = async (page, text) => {
   await page.evaluate(() => window.kiteShelf.run('line.open'))
-  await page.getByRole('combobox').waitFor()
+  await page.locator('[cmdk-input]').waitFor()
   await page.waitForTimeout(1500)
   const taken = await page.evaluate(async (letters) => {
     const field = document.querySelector('[cmdk-input]')
