@@ -72,9 +72,12 @@ test('pasted where nothing is typed it becomes a window: on the bare desktop, or
   await expect(shelf.said()).toContainText('Opened “example.org”')
   // With a window in front a paste is for that window.
   await page.locator('.win-focused .hem').click()
+  await expect(page.locator('.win-focused:focus-within')).toBeVisible()
   await paste(page, 'For nobody')
   expect(Object.keys((await shelf.state()).windows)).toHaveLength(1)
-  await page.locator(`[data-desktop-row="${id('There')}"] [data-row-name]`).focus()
+  const row = page.locator(`[data-desktop-row="${id('There')}"] [data-row-name]`)
+  await row.focus()
+  await expect(row).toBeFocused()
   await paste(page, 'Wind from the north')
   await expect(shelf.said()).toContainText('Opened “Wind from the north” on There')
 })
