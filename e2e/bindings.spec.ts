@@ -116,6 +116,7 @@ test('a key of an app is changed, heard in its windows, told, and set back', asy
   shelf,
   page,
 }) => {
+  test.setTimeout(120_000)
   await shelf.furnish({ Field: { Stations: 'table', Mix: 'player' } })
   const panel = page.getByRole('dialog', { name: 'Bind keys' })
   const table = page.locator('[data-app=table]')

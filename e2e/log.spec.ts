@@ -178,6 +178,8 @@ test('a line and a day are struck for good when that was said twice', async ({ s
 test('interruptions are told, periods compared, and an app is struck from every day', async ({
   shelf,
 }) => {
+  // Four spans are read and drawn, two of them anew.
+  test.setTimeout(180_000)
   await shelf.open()
   const log = await openLog(shelf)
   await log.getByRole('radio', { name: 'week', exact: true }).check()

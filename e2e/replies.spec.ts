@@ -102,6 +102,7 @@ test('a reply is held for a while: it is taken back by key and by push, with its
   shelf,
   page,
 }) => {
+  test.setTimeout(120_000)
   const posted = await service(page, () => 200, 0)
   await page.goto('/shelf')
   await expect(page.locator('#desktop')).toBeVisible()

@@ -326,6 +326,8 @@ test('a job of one’s own replaces words, joins and sums tables, and makes pict
   shelf,
   page,
 }) => {
+  // Four works, one after the other.
+  test.setTimeout(120_000)
   await shelf.furnish({
     Field: {
       Note: { app: 'document', frame: { x: 20, y: 20, width: 380, height: 260 } },
