@@ -1,5 +1,15 @@
+import { pdf } from '../testing/pdf.mjs'
 import { framesOf, listen } from './keys.mjs'
 import { paragraphs } from './shelf.mjs'
+
+/** 500 pages of A4, as a data address. */
+const PAGES = `data:application/pdf;base64,${Buffer.from(
+  pdf(
+    Array.from({ length: 500 }, (_, n) => `Page ${n + 1}`),
+    [595, 842],
+  ),
+  'latin1',
+).toString('base64')}`
 
 /** What is large in each app, how it is known to be open, and keys pressed in it. */
 const LARGE = [
@@ -30,7 +40,7 @@ const LARGE = [
   {
     what: 'a PDF of 500 pages',
     app: 'reader',
-    content: () => ({ kind: 'pdf', data: pdfOf(500) }),
+    content: () => ({ kind: 'pdf', data: PAGES }),
     open: '.page[data-loaded] .textLayer span >> nth=0',
     into: '[data-autofocus]',
     keys: Array(20).fill('ArrowRight'),
@@ -109,31 +119,4 @@ export async function largeOf(page, tell) {
     await page.keyboard.press('Escape')
     await page.waitForTimeout(500)
   }
-}
-
-/** A PDF (1.4) of so many pages with a line on each, as a data address. */
-function pdfOf(count) {
-  const pages = Array.from({ length: count }, (_, at) => 4 + 2 * at)
-  const objects = [
-    '<< /Type /Catalog /Pages 2 0 R >>',
-    `<< /Type /Pages /Kids [${pages.map((at) => `${at} 0 R`).join(' ')}] /Count ${count} >>`,
-    '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>',
-    ...pages.flatMap((at, n) => {
-      const stream = `BT /F1 24 Tf 40 700 Td (Page ${n + 1}) Tj ET`
-      return [
-        `<< /Type /Page /Parent 2 0 R /MediaBox [0 0 595 842] /Contents ${at + 1} 0 R /Resources << /Font << /F1 3 0 R >> >> >>`,
-        `<< /Length ${stream.length} >>\nstream\n${stream}\nendstream`,
-      ]
-    }),
-  ]
-  let text = '%PDF-1.4\n'
-  const offsets = objects.map((body, at) => {
-    const offset = text.length
-    text += `${at + 1} 0 obj\n${body}\nendobj\n`
-    return offset
-  })
-  const table = offsets.map((offset) => `${String(offset).padStart(10, '0')} 00000 n \n`).join('')
-  const trailer = `trailer\n<< /Size ${objects.length + 1} /Root 1 0 R >>\nstartxref\n${text.length}\n%%EOF\n`
-  const whole = `${text}xref\n0 ${objects.length + 1}\n0000000000 65535 f \n${table}${trailer}`
-  return `data:application/pdf;base64,${Buffer.from(whole, 'latin1').toString('base64')}`
 }

@@ -1,5 +1,5 @@
 import type { Locator } from '@playwright/test'
-import { pdf } from './pdf'
+import { pdf } from '../testing/pdf.mjs'
 import { expect, test } from './shelf'
 
 async function middle(place: Locator): Promise<{ x: number; y: number }> {
@@ -65,7 +65,7 @@ test('a file of this computer opens by key; a PDF shows its page', async ({ shel
   const chooser = page.waitForEvent('filechooser')
   await shelf.press('Alt+Shift+;', 'O')
   await (await chooser).setFiles([
-    { name: 'Route.pdf', mimeType: 'application/pdf', buffer: Buffer.from(pdf('Couloir')) },
+    { name: 'Route.pdf', mimeType: 'application/pdf', buffer: Buffer.from(pdf(['Couloir'])) },
     { name: 'Words.txt', mimeType: 'text/plain', buffer: Buffer.from('plain words') },
   ])
   await expect(page.getByText('Couloir')).toBeVisible()
@@ -94,7 +94,7 @@ test('where what shows PDFs did not come it is asked for again', { tag: '@first'
   await shelf.drop({ name: 'Words.txt', type: 'text/plain', content: 'plain words' })
   await expect(page.getByText('plain words')).toBeVisible()
   down = true
-  const file = { name: 'Route.pdf', type: 'application/pdf', content: pdf('Couloir') }
+  const file = { name: 'Route.pdf', type: 'application/pdf', content: pdf(['Couloir']) }
   await shelf.drop(file)
   const unloaded = (name: string) =>
     expect(shelf.said()).toContainText(`“${name}”: what reads it could not be loaded`)
@@ -128,7 +128,7 @@ test('a PDF is zoomed, searched, selected from, and found in the line; its page 
   page,
 }) => {
   await shelf.open('shelf')
-  const content = pdf('Gully', 'Ridge', 'Cornice', 'Saddle')
+  const content = pdf(['Gully', 'Ridge', 'Cornice', 'Saddle'])
   await shelf.drop({ name: 'Route.pdf', type: 'application/pdf', content })
   const reader = page.locator('[data-app="reader"]')
   const status = reader.getByRole('status').filter({ hasText: 'page' })

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import type { Locator } from '@playwright/test'
-import { pdf } from './pdf'
+import { pdf } from '../testing/pdf.mjs'
 import { expect, type ShelfPage, test } from './shelf'
 
 async function begin(shelf: ShelfPage): Promise<Locator> {
@@ -204,7 +204,7 @@ test('a table, a picture and the pages of a PDF are printed alone', async ({ she
   await printed('Pit')
   await expect(page.locator('#printed img')).toBeVisible()
   await done()
-  await shelf.drop({ name: 'Pages.pdf', type: 'application/pdf', content: pdf('One', 'Two') })
+  await shelf.drop({ name: 'Pages.pdf', type: 'application/pdf', content: pdf(['One', 'Two']) })
   const pages = page.locator('[data-app=reader]').last()
   await expect(pages.locator('.page').first()).toBeVisible()
   await pages.locator('[data-autofocus]').focus()

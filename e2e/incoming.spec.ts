@@ -131,6 +131,13 @@ test('a link leads back to a desktop and to a document, from anywhere, once', as
   await shelf.run('desktop.go', { to: 'Model' })
   await page.evaluate((to) => location.assign(to), toNotes)
   await expect(page.locator('.win-focused')).toHaveAttribute('aria-label', /Notes/)
+  // In a second page the shelf has to come there first.
+  const second = await page.context().newPage()
+  await second.goto(toField)
+  await second.getByRole('button', { name: 'Use it here' }).click()
+  await expect(second.locator('[data-desktop-row].row-current')).toContainText('Field')
+  await second.close()
+  await page.reload()
   await page.evaluate(() => location.assign('#go=gone%'))
   await expect(page.locator('[data-said]')).toContainText(
     'What this link leads to is not on this shelf.',

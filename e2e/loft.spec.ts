@@ -1,4 +1,4 @@
-import { pdf } from './pdf'
+import { pdf } from '../testing/pdf.mjs'
 import { expect, test } from './shelf'
 
 /** Three desktops with windows of the same few apps, and one without. */
@@ -332,7 +332,7 @@ test('the bench shows what stands in a window, drawn, typed or not seen yet, and
   await shelf.press('Alt+1')
   await page.keyboard.type('Snow of the night')
   await expect(page.getByRole('textbox', { name: 'Text' })).toHaveText('Snow of the night')
-  await shelf.drop({ name: 'Route.pdf', type: 'application/pdf', content: pdf('Cornice') })
+  await shelf.drop({ name: 'Route.pdf', type: 'application/pdf', content: pdf(['Cornice']) })
   await expect(page.locator('[data-app="reader"] canvas')).toBeVisible()
   // Made from a pattern behind, a desktop has windows that were never drawn.
   await shelf.run('pattern.keep', { name: 'Again' })

@@ -163,4 +163,4 @@ function followed(shelf: Shelf, event: MouseEvent): boolean {
 const picturesIn = (data: DataTransfer | null): File[] => [...(data?.files ?? [])].filter(isPicture)
 
 const printText = (shelf: Shelf, id: DocumentId, text: Element): void =>
-  print(text, shelf.state().documents[id]?.title ?? '')
+  print([text.cloneNode(true)], shelf.state().documents[id]?.title ?? '')

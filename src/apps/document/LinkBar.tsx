@@ -1,16 +1,18 @@
 import type { Editor } from '@tiptap/react'
 import { ExternalLink, Unlink, X } from 'lucide-react'
-import { type FormEvent, type KeyboardEvent, useEffect, useId, useRef, useState } from 'react'
+import { type FormEvent, type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { Tool } from '@/parts/Tool'
+import { useAllDocuments } from '@/store/documents/catalogue'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
+import { TitleField, titled } from '../TitleField'
 import { addressOf, isAllowedUri } from './addresses'
 import { openReference } from './references'
 
 /** Where what is chosen leads to: an address, or a document of the shelf by its title. */
 export function LinkBar({ editor, onClose }: { editor: Editor; onClose(): void }) {
   const shelf = useShelf()
-  const titles = useId()
+  const files = Object.values(useAllDocuments()).filter(({ discarded }) => !discarded)
   const field = useRef<HTMLInputElement>(null)
   const [was] = useState(() => begin(editor))
   const [typed, setTyped] = useState(() => shownAs(shelf, was))
@@ -22,7 +24,8 @@ export function LinkBar({ editor, onClose }: { editor: Editor; onClose(): void }
   }
   const set = (event: FormEvent) => {
     event.preventDefault()
-    const address = typed.trim() ? (documentCalled(shelf, typed) ?? addressOf(typed)) : ''
+    const file = titled(files, typed)
+    const address = file ? `kite:${file.id}` : typed.trim() && addressOf(typed)
     if (!isAllowedUri(address))
       return setProblem(
         'A link must lead to the web, an email address or a document on this shelf.',
@@ -38,25 +41,17 @@ export function LinkBar({ editor, onClose }: { editor: Editor; onClose(): void }
   }
   return (
     <form aria-label="Link" className="bar flex-wrap gap-1.5" onSubmit={set} onKeyDown={keys}>
-      <input
-        ref={field}
-        aria-label="Address or title"
+      <TitleField
+        field={field}
+        files={files}
+        label="Address or title"
         placeholder="address or document title"
-        className="field min-h-7 min-w-0 max-w-xl flex-1 basis-40"
-        list={titles}
         value={typed}
-        onChange={(event) => {
+        onChange={(to) => {
           setProblem('')
-          setTyped(event.target.value)
+          setTyped(to)
         }}
       />
-      <datalist id={titles}>
-        {Object.values(shelf.state().documents)
-          .filter(({ discarded }) => !discarded)
-          .map(({ id, title }) => (
-            <option key={id} value={title} />
-          ))}
-      </datalist>
       <button type="submit" className="button min-h-7">
         Link
       </button>
@@ -103,14 +98,6 @@ function link(editor: Editor, href: string): void {
       text: href.replace(/^mailto:/, ''),
       marks: [{ type: 'link', attrs: { href } }],
     })
-}
-
-function documentCalled(shelf: Shelf, title: string): string | null {
-  const wanted = title.trim().toLowerCase()
-  const found = Object.values(shelf.state().documents).find(
-    (one) => !one.discarded && one.title.toLowerCase() === wanted,
-  )
-  return found ? `kite:${found.id}` : null
 }
 
 function shownAs(shelf: Shelf, address: string): string {

@@ -5,6 +5,7 @@ import { expected } from '@/store/faults'
 import type { Shelf } from '@/store/shelf'
 import { asContent } from '../contents'
 import { whyUnread } from '../contract'
+import { goToDocument } from '../opening'
 import { READER } from '../reader/content'
 import { reader } from '../reader/manifest'
 
@@ -19,12 +20,9 @@ function referredTo(text: string): { id: string; title: string } | null {
 /** Goes to the window that shows a document, or opens one. */
 export function openReference(shelf: Shelf, address: string): void {
   const id = address.slice('kite:'.length)
-  const { documents, windows } = shelf.state()
-  const known = Object.hasOwn(documents, id) ? documents[id] : undefined
-  const shown = Object.values(windows).find(({ document }) => document === id)
-  if (shown) shelf.dispatch('window.focus', { window: shown.id })
-  else if (known) shelf.dispatch('window.open', { app: known.app, document: id })
-  else shelf.say('What this refers to is not on this shelf.', { refused: true })
+  void goToDocument(shelf, id).then(
+    (found) => found || shelf.say('What this refers to is not on this shelf.', { refused: true }),
+  )
 }
 
 /** A reference to a document that is dropped or pasted becomes a link to it, or its picture. */

@@ -51,7 +51,7 @@ function NewRun({ document, onQueue }: { document: string; onQueue(name: string)
         data-autofocus=""
         aria-label="Name of a new job"
         placeholder="Snowpack run, 12 h"
-        className="field min-w-24 flex-1"
+        className="field min-w-24 max-w-[30rem] flex-1"
         value={name}
         onChange={(event) => setName(event.target.value)}
       />

@@ -79,14 +79,14 @@ function NewReplace({ document, onQueue }: Props) {
         <ALargeSmall size={15} />
       </Tool>
       <Tool
-        label="Whole words"
+        label="Whole words only"
         on={wholeWord !== ''}
         onClick={() => setWhole(wholeWord ? '' : 'on')}
       >
         <WholeWord size={15} />
       </Tool>
       <Field label="In files named" value={named} onChange={setNamed} />
-      <Count count={files.length} one="file" />
+      <Count files={files} />
     </Form>
   )
 }
@@ -109,7 +109,7 @@ function NewResize({ document, onQueue }: Props) {
       onQueue={() => onQueue({ kind: 'resize', documents: files.map(({ id }) => id), most: side })}
     >
       <Field label="In files named" value={named} onChange={setNamed} first />
-      <Count count={files.length} one="file" />
+      <Count files={files} />
       <Field label="Longest side, pixels" placeholder="1600 px" value={most} onChange={setMost} />
     </Form>
   )
@@ -183,15 +183,19 @@ function Field({
       data-autofocus={first ? '' : undefined}
       aria-label={label}
       placeholder={placeholder ?? label.toLowerCase()}
-      className="field min-w-24 flex-1"
+      className="field min-w-24 max-w-80 flex-1"
       value={value}
       onChange={(event) => onChange(event.target.value)}
     />
   )
 }
 
-function Count({ count, one }: { count: number; one: string }) {
-  return <span className="shrink-0 font-mono text-[12px] text-soft">{counted(count, one)}</span>
+function Count({ files }: { files: DocumentInfo[] }) {
+  return (
+    <span className="shrink-0 font-mono text-[12px] text-soft">
+      {counted(files.length, 'file')}
+    </span>
+  )
 }
 
 function TableField({ label, value, onChange, first }: FieldProps) {
@@ -200,7 +204,7 @@ function TableField({ label, value, onChange, first }: FieldProps) {
     <select
       data-autofocus={first ? '' : undefined}
       aria-label={label}
-      className="field min-h-8 min-w-28 flex-1"
+      className="field min-h-8 min-w-28 max-w-80 flex-1"
       value={tables.some(({ id }) => id === value) ? value : ''}
       onChange={(event) => onChange(event.target.value)}
     >
@@ -227,7 +231,7 @@ function ColumnField({
   return (
     <select
       aria-label={label}
-      className="field min-h-8 min-w-24 flex-1"
+      className="field min-h-8 min-w-24 max-w-80 flex-1"
       disabled={!table}
       value={columns.includes(value) ? value : ''}
       onChange={(event) => onChange(event.target.value)}

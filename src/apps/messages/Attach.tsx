@@ -1,10 +1,10 @@
-import { type FormEvent, useEffect, useId, useRef, useState } from 'react'
+import { type FormEvent, useEffect, useRef, useState } from 'react'
 import { useAllDocuments } from '@/store/documents/catalogue'
+import { TitleField, titled } from '../TitleField'
 import type { Attached } from './content'
 
 /** A file of the shelf is attached by its title. */
 export function Attach({ onAttach, onClose }: { onAttach(file: Attached): void; onClose(): void }) {
-  const titles = useId()
   const field = useRef<HTMLInputElement>(null)
   const [typed, setTyped] = useState('')
   const [problem, setProblem] = useState('')
@@ -12,8 +12,7 @@ export function Attach({ onAttach, onClose }: { onAttach(file: Attached): void; 
   useEffect(() => field.current?.focus(), [])
   const attach = (event: FormEvent) => {
     event.preventDefault()
-    const sought = typed.trim().toLowerCase()
-    const file = files.find(({ title }) => title.toLowerCase() === sought)
+    const file = titled(files, typed)
     if (!file) return setProblem('No file has that title.')
     onAttach({ id: file.id, title: file.title })
     onClose()
@@ -30,23 +29,17 @@ export function Attach({ onAttach, onClose }: { onAttach(file: Attached): void; 
         onClose()
       }}
     >
-      <input
-        ref={field}
-        aria-label="File to attach"
+      <TitleField
+        field={field}
+        files={files}
+        label="File to attach"
         placeholder="title of a file"
-        className="field min-h-7 min-w-0 flex-1"
-        list={titles}
         value={typed}
-        onChange={(event) => {
+        onChange={(to) => {
           setProblem('')
-          setTyped(event.target.value)
+          setTyped(to)
         }}
       />
-      <datalist id={titles}>
-        {files.map(({ id, title }) => (
-          <option key={id} value={title} />
-        ))}
-      </datalist>
       <button type="submit" className="btn min-h-7 px-2">
         Attach
       </button>

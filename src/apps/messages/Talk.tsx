@@ -3,6 +3,7 @@ import { Fragment, type KeyboardEvent, useEffect, useRef, useState } from 'react
 import type { DocumentId, WindowId } from '@/core/model/ids'
 import { counted } from '@/core/text/counted'
 import { FindIn } from '@/parts/FindIn'
+import { useAppKeys } from '@/parts/inApp'
 import { isControl } from '@/parts/isControl'
 import { Tool } from '@/parts/Tool'
 import { useTyped } from '@/store/documents/documents'
@@ -51,10 +52,10 @@ export function Talk({
   const reply = useRef<HTMLTextAreaElement>(null)
   useFindable(window, () => setFinding(true))
   const count = thread.messages.length
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a new message is the reason to scroll
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new message, or less room, is the reason to scroll
   useEffect(() => {
     log.current?.scrollTo(0, log.current.scrollHeight)
-  }, [count])
+  }, [count, attaching, files.length])
   const say = () => {
     const text = typed.trim() || files.map(({ title }) => title).join(', ')
     if (!text || over > 0) return
@@ -70,6 +71,7 @@ export function Talk({
     reply.current?.focus()
   }
   const last = thread.messages.at(-1)
+  const sends = useAppKeys('Enter')
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.nativeEvent.isComposing) return
     if (isControl(event, 'f')) setFinding(true)
@@ -162,12 +164,12 @@ export function Talk({
           {counted(over, 'letter')} too many: a reply has {REPLY_MOST} at most.
         </p>
       ) : null}
-      <div className="flex items-end gap-2 border-seam border-t p-2">
+      <div className="@container flex items-end gap-2 border-seam border-t p-2">
         <textarea
           ref={reply}
           data-autofocus=""
           aria-label={`Reply to ${thread.who}`}
-          title="Enter sends, Shift+Enter starts a line"
+          title={sends ? `${sends} sends, Shift+Enter starts a line` : undefined}
           rows={Math.min(6, typed.split('\n').length)}
           className="field field-sizing-content max-h-36 min-h-8 min-w-0 flex-1 resize-none py-1 text-[15px] leading-snug"
           value={typed}
@@ -178,7 +180,7 @@ export function Talk({
           <Paperclip size={15} />
         </Tool>
         <button type="button" className="btn" onClick={say}>
-          Reply <span className="key">Enter</span>
+          Reply {sends ? <span className="key @max-[320px]:hidden">{sends}</span> : null}
         </button>
       </div>
     </>

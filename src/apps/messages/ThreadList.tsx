@@ -22,7 +22,7 @@ export function ThreadList({
   return (
     <nav
       aria-label="Threads"
-      className="flex w-40 shrink-0 flex-col overflow-auto border-seam border-r"
+      className="flex w-[clamp(6rem,28%,10rem)] shrink-0 flex-col overflow-auto border-seam border-r"
     >
       {threads.map((thread) => (
         <Entry

@@ -1,3 +1,4 @@
+import { addressOf, blobOf } from '@/parts/dataAddress'
 import { logged } from '@/store/faults'
 import type { AudioFileContent, Chapter } from './content'
 
@@ -8,7 +9,7 @@ export async function readAudio(file: File): Promise<AudioFileContent> {
     const length = await lengthOf(address)
     const name = file.name.replace(/\.\w+$/, '') || file.name
     const chapters = await chaptersOf(file).catch(logged('The chapters of a file', []))
-    return { name, data: await dataOf(file), length, ...(chapters.length > 0 && { chapters }) }
+    return { name, data: await addressOf(file), length, ...(chapters.length > 0 && { chapters }) }
   } finally {
     URL.revokeObjectURL(address)
   }
@@ -34,18 +35,5 @@ function lengthOf(address: string): Promise<number> {
   })
 }
 
-function dataOf(file: File): Promise<string> {
-  return new Promise((resolve, reject) => {
-    const reader = new FileReader()
-    reader.onload = () => resolve(String(reader.result))
-    reader.onerror = () => reject(reader.error)
-    reader.readAsDataURL(file)
-  })
-}
-
 /** The address of what is kept, for an element that plays it. */
-export function addressOf(data: string): string {
-  const [head = '', body = ''] = data.split(',', 2)
-  const bytes = Uint8Array.from(atob(body), (letter) => letter.charCodeAt(0))
-  return URL.createObjectURL(new Blob([bytes], { type: /data:([^;]+)/.exec(head)?.[1] ?? '' }))
-}
+export const playedFrom = (data: string): string => URL.createObjectURL(blobOf(data))

@@ -1,5 +1,5 @@
 import type { AudioFileContent } from './content'
-import { addressOf } from './files'
+import { playedFrom } from './files'
 import type { Tune } from './tunes'
 
 /** Something to listen to: notes that are made on the spot, or a file. */
@@ -58,7 +58,7 @@ class AudioFile implements Source {
   private audio = new Audio()
 
   constructor({ data }: AudioFileContent, ended: () => void) {
-    this.audio.src = addressOf(data)
+    this.audio.src = playedFrom(data)
     this.audio.onended = ended
   }
 

@@ -51,7 +51,10 @@ export function Picture({ source, document }: { source: string; document: Docume
     const image = Object.assign(new Image(), { src: source })
     void image
       .decode()
-      .then(() => print(image, shelf.state().documents[document]?.title ?? ''), cannotPrint(shelf))
+      .then(
+        () => print([image], shelf.state().documents[document]?.title ?? ''),
+        cannotPrint(shelf),
+      )
   }
   const keys = (event: KeyboardEvent) => {
     if (isControl(event, 'p')) {

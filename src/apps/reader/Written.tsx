@@ -31,7 +31,8 @@ export function Written({
     setFinding(true)
   })
   const printed = () => {
-    if (area.current) print(area.current, shelf.state().documents[id]?.title ?? '')
+    if (area.current)
+      print([area.current.cloneNode(true)], shelf.state().documents[id]?.title ?? '')
   }
   const keys = (event: KeyboardEvent) => {
     if (isControl(event, 'f')) setFinding(true)

@@ -1,9 +1,9 @@
 import { BookOpen } from 'lucide-react'
+import { addressOf, blobOf } from '@/parts/dataAddress'
 import { isUnloaded } from '@/store/unloaded'
 import { type AppManifest, FileProblem } from '../contract'
 import { bytesOf, readTextFile } from '../encoding'
 import { READER, type ReaderContent } from './content'
-import { addressOf, blobOf } from './dataAddress'
 import { pictureSize } from './pictureSize'
 
 const PICTURES: Record<string, string> = {

@@ -1,4 +1,5 @@
 import * as pdfjs from 'pdfjs-dist'
+import { fromBase64 } from '@/core/text/base64'
 import { expected } from '@/store/faults'
 import { Unloaded } from '@/store/unloaded'
 
@@ -11,8 +12,7 @@ async function asked(): Promise<void> {
   if (!answer?.ok) throw new Unloaded()
 }
 
-const bytesOf = (data: string): Uint8Array =>
-  Uint8Array.from(atob(data.slice(data.indexOf(',') + 1)), (c) => c.charCodeAt(0))
+const bytesOf = (data: string): Uint8Array => fromBase64(data.slice(data.indexOf(',') + 1))
 
 /** So many workers show all PDFs there are: the library would start one for each. */
 const AT_MOST = 2

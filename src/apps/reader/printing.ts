@@ -21,7 +21,10 @@ export function printPdf(shelf: Shelf, pdf: PDFDocumentProxy, title: string): Pr
         pages.push(await drawn(pdf, number))
         progress(number / pdf.numPages)
       }
-      if (signal.aborted) return shelf.say(`“${title}” was not printed.`)
+      if (signal.aborted) {
+        letGo(pages)
+        return shelf.say(`“${title}” was not printed`)
+      }
       addEventListener('afterprint', () => letGo(pages), { once: true })
       print(pages, title)
     } catch {

@@ -1,5 +1,6 @@
 import { ContextMenu } from 'radix-ui'
 import type { ReactNode } from 'react'
+import { useAppKeys } from '@/parts/inApp'
 
 export interface CellActs {
   fillDown(): void
@@ -65,10 +66,11 @@ export function CellMenu({
 const Seam = () => <ContextMenu.Separator className="my-1 border-seam border-t" />
 
 function Item({ label, keys, onSelect }: { label: string; keys?: string; onSelect(): void }) {
+  const told = useAppKeys(keys)
   return (
     <ContextMenu.Item className="menu-item" onSelect={onSelect}>
       {label}
-      {keys ? <kbd className="ml-auto pl-6 font-mono text-[11px] text-soft">{keys}</kbd> : null}
+      {told ? <kbd className="ml-auto pl-6 font-mono text-[11px] text-soft">{told}</kbd> : null}
     </ContextMenu.Item>
   )
 }

@@ -4,6 +4,7 @@ import 'react-data-grid/lib/styles.css'
 import { type RefObject, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import type { DocumentId, WindowId } from '@/core/model/ids'
 import { FindBar } from '@/parts/FindBar'
+import { useAppKeys } from '@/parts/inApp'
 import { usePassage } from '@/store/documents/passages'
 import { useFindable } from '@/store/finding'
 import { useShelf } from '@/store/useShelf'
@@ -244,11 +245,14 @@ function useSorting(table: TableContent, view: (table: TableContent) => void) {
 const widthsWith = ({ columns, widths }: TableContent, column: number, size: number): number[] =>
   columns.map((_, at) => (at === column ? Math.round(size) : (widths?.[at] ?? 0)))
 
-const NoRows = ({ filtered }: { filtered: boolean }) => (
-  <p className="p-3 font-sans text-soft">
-    {filtered ? 'No row matches the filter.' : 'No rows yet. Ctrl+Enter adds one.'}
-  </p>
-)
+function NoRows({ filtered }: { filtered: boolean }) {
+  const keys = useAppKeys('Ctrl+Enter')
+  return (
+    <p className="p-3 font-sans text-soft">
+      {filtered ? 'No row matches the filter.' : `No rows yet.${keys ? ` ${keys} adds one.` : ''}`}
+    </p>
+  )
+}
 
 /** How the grid says what the rows are sorted by. */
 const sorted = (sort: TableContent['sort']): SortColumn[] =>

@@ -1,5 +1,6 @@
 import { Columns3, ListFilter, Printer, Redo2, Rows3, Search, Trash2, Undo2 } from 'lucide-react'
 import type { RefObject } from 'react'
+import { useAppKeys } from '@/parts/inApp'
 import { Tool } from '@/parts/Tool'
 import type { TableContent } from './content'
 
@@ -33,6 +34,7 @@ export function Tools({
   edits: Edits
   can: { undo: boolean; redo: boolean; removeRow: boolean }
 }) {
+  const keys = useAppKeys('Ctrl+/')
   return (
     <div className="bar" role="toolbar" aria-label="Table">
       <Tool label="Add a row below" keys="Ctrl+Enter" onClick={edits.addRow}>
@@ -80,7 +82,7 @@ export function Tools({
         <ListFilter size={14} aria-hidden />
         <input
           ref={filter}
-          title={`Ctrl+/: a text, or “${table.columns[0]}: text”, “${table.columns.at(-1)} > 5”`}
+          title={`${keys ? `${keys}: a` : 'A'} text, or “${table.columns[0]}: text”, “${table.columns.at(-1)} > 5”`}
           className="min-w-0 flex-1 border-seam border-b border-dashed bg-transparent text-ink"
           aria-label="Filter rows"
           placeholder="filter"

@@ -112,8 +112,8 @@ export interface Figures {
   most: number
 }
 
-/** @returns null where there are fewer than two numbers */
-export function figuresOf(values: Iterable<Value>): Figures | null {
+/** @returns null where there are fewer numbers than it takes */
+export function figuresOf(values: Iterable<Value>, least = 2): Figures | null {
   const figures = {
     count: 0,
     sum: 0,
@@ -127,7 +127,7 @@ export function figuresOf(values: Iterable<Value>): Figures | null {
     figures.least = Math.min(figures.least, value)
     figures.most = Math.max(figures.most, value)
   }
-  return figures.count < 2 ? null : { ...figures, average: figures.sum / figures.count }
+  return figures.count < least ? null : { ...figures, average: figures.sum / figures.count }
 }
 
 /** Where Ctrl and an arrow go: to the end of what is filled, or to where something is again. */

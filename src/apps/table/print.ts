@@ -28,5 +28,5 @@ export function printTable(
       if ('value' in worked && typeof worked.value === 'number') cell.className = 'text-right'
     }
   }
-  print(table, title)
+  print([table], title)
 }

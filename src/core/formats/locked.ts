@@ -1,4 +1,5 @@
 import { number, object, string } from 'yup'
+import { fromBase64, inBase64 } from '@/core/text/base64'
 
 /**
  * A file that only a passphrase opens: AES-GCM with 256 bits (NIST SP 800-38D), its key from the phrase by
@@ -96,16 +97,3 @@ async function keyOf(
     ['encrypt', 'decrypt'],
   )
 }
-
-/** So many bytes become text at a time: more would be too many arguments. */
-const PART = 8192
-
-function inBase64(bytes: Uint8Array): string {
-  let text = ''
-  for (let from = 0; from < bytes.length; from += PART)
-    text += String.fromCharCode(...bytes.subarray(from, from + PART))
-  return btoa(text)
-}
-
-const fromBase64 = (text: string): Uint8Array<ArrayBuffer> =>
-  Uint8Array.from(atob(text), (letter) => letter.charCodeAt(0))

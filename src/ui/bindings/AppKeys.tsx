@@ -9,6 +9,7 @@ import { PanelSection } from '@/parts/PanelSection'
 import { useShelf } from '@/store/useShelf'
 import { layout } from '@/ui/keys/layout'
 import { strokeOf } from '@/ui/keys/stroke'
+import { useBack } from './useBack'
 
 /** The keys of an app that have all words of a query. */
 export function foundKeys(state: State, app: AppFacts, query: string): AppKey[] {
@@ -62,6 +63,7 @@ function AppKeyRow({
   onPress(wanted: boolean): void
 }) {
   const shelf = useShelf()
+  const button = useBack(pressing)
   const small = 'grid size-6 shrink-0 place-items-center border border-seam hover:border-ink'
   const set = (to?: string) =>
     shelf.dispatch('keys.ofApp', { app: app.id, key, ...(to && { keys: to }) }, 'key')
@@ -83,6 +85,7 @@ function AppKeyRow({
           </button>
         )}
         <button
+          ref={button}
           type="button"
           className={small}
           aria-label={`Keys for ${does} in ${app.name}`}

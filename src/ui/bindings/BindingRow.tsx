@@ -4,6 +4,7 @@ import { asPressed } from '@/core/keys/sets'
 import { Keys } from '@/parts/Keys'
 import { useShelf } from '@/store/useShelf'
 import { Press } from './Press'
+import { useBack } from './useBack'
 
 /** A command with the keys it has; each can be taken away, and others given. */
 export function BindingRow({
@@ -17,6 +18,7 @@ export function BindingRow({
 }) {
   const shelf = useShelf()
   const { title, keys, command, place } = row
+  const button = useBack(pressing)
   return (
     <li className="border-seam border-b border-dashed py-1.5 last:border-0" data-command={command}>
       <div className="flex items-center gap-2">
@@ -40,6 +42,7 @@ export function BindingRow({
           ))}
         </span>
         <button
+          ref={button}
           type="button"
           className="grid size-6 shrink-0 place-items-center border border-seam hover:border-ink"
           aria-label={`Keys for ${title}`}

@@ -21,7 +21,9 @@ const PICTURES = [
   'picture.area.png',
   'picture.area.clipboard',
 ]
-const KEPT = ['desktop.copyLink', 'desktop.stow', 'pattern.keep', 'desktop.export', 'desktop.rest']
+const KEPT = [
+  ...['desktop.stow', 'pattern.keep', 'desktop.export', 'desktop.copyLink', 'desktop.rest'],
+]
 const FOLDING = ['desktop.previewFold', 'desktop.previewFoldOthers']
 
 /** Everything that can be done with a desktop. */

@@ -1,5 +1,7 @@
 import type { DesktopId } from '@/core/model/ids'
 import { current } from '@/core/model/selectors'
+import { addressOf } from '@/parts/dataAddress'
+import { scaled } from '@/parts/scaled'
 import { addDocument } from '@/store/documents/adding'
 import { expected } from '@/store/faults'
 import type { Shelf } from '@/store/shelf'
@@ -27,18 +29,7 @@ export async function choosePicture(shelf: Shelf, id: DesktopId): Promise<void> 
 }
 
 /** The picture as a data address, made smaller where it is larger than a desktop needs. */
-async function smaller(file: File): Promise<string> {
-  const bitmap = await createImageBitmap(file)
-  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height))
-  const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)]
-  const canvas = new OffscreenCanvas(width, height)
-  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, width, height)
-  bitmap.close()
-  const blob = await canvas.convertToBlob({ type: 'image/webp', quality: 0.86 })
-  return new Promise((resolve, reject) => {
-    const reader = new FileReader()
-    reader.onload = () => resolve(String(reader.result))
-    reader.onerror = () => reject(reader.error)
-    reader.readAsDataURL(blob)
-  })
+async function smaller(given: File): Promise<string> {
+  const { file } = await scaled(given, LONGEST, { type: 'image/webp', quality: 0.86 })
+  return addressOf(file)
 }

@@ -1,8 +1,7 @@
 import { useEffect } from 'react'
+import { goToDocument } from '@/apps/opening'
 import { refused } from '@/core/commands/command'
 import { resolvePlace } from '@/core/commands/places'
-import { bringBack } from '@/store/documents/catalogue'
-import { expected } from '@/store/faults'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 
@@ -40,18 +39,8 @@ function idIn(written: string): string {
 }
 
 async function go(shelf: Shelf, to: string): Promise<void> {
-  // What nobody has looked at for long comes back to hand first.
-  await bringBack(shelf, [to]).catch(expected('what is at hand is looked at all the same'))
-  const { windows, documents } = shelf.state()
-  const known = Object.hasOwn(documents, to) ? documents[to] : undefined
-  const window = Object.values(windows).find(({ id, document }) => id === to || document === to)
-  if (window) shelf.dispatch('window.focus', { window: window.id })
-  else if (known && !known.discarded)
-    shelf.dispatch('window.open', { app: known.app, document: known.id })
-  else {
-    const place = resolvePlace(shelf.state(), to)
-    if (refused(place))
-      shelf.say('What this link leads to is not on this shelf.', { refused: true })
-    else shelf.dispatch('desktop.go', { to: place })
-  }
+  if (await goToDocument(shelf, to)) return
+  const place = resolvePlace(shelf.state(), to)
+  if (refused(place)) shelf.say('What this link leads to is not on this shelf.', { refused: true })
+  else shelf.dispatch('desktop.go', { to: place })
 }

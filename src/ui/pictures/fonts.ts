@@ -1,3 +1,4 @@
+import { addressOf } from '@/parts/dataAddress'
 /**
  * The fonts that are in use on the page, as style rules with the fonts in them: a picture is a file
  * by itself. Only the parts of them that were loaded, for only those are needed.
@@ -30,10 +31,6 @@ async function embedded(face: CSSFontFaceRule, base: string): Promise<string> {
   const address = /url\(["']?([^"')]+)["']?\)/.exec(of(face, 'src'))?.[1]
   if (!address) return ''
   const file = await (await fetch(new URL(address, base))).blob()
-  const data = await new Promise<string>((resolve) => {
-    const reader = new FileReader()
-    reader.onload = () => resolve(String(reader.result))
-    reader.readAsDataURL(file)
-  })
+  const data = await addressOf(file)
   return face.cssText.replace(/url\([^)]+\)/, `url(${data})`)
 }

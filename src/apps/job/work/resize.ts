@@ -1,5 +1,6 @@
+import { addressOf, blobOf } from '@/parts/dataAddress'
+import { scaled } from '@/parts/scaled'
 import type { ReaderContent } from '../../reader/content'
-import { addressOf, blobOf } from '../../reader/dataAddress'
 import type { Input, Outcome, Step } from './outcome'
 import type { Work } from './works'
 
@@ -41,24 +42,8 @@ async function smaller(
   if (content?.kind !== 'picture') return 'it is no picture'
   const blob = blobOf(content.data)
   if (blob.type === 'image/svg+xml') return 'a drawing fits every size'
-  const picture = await createImageBitmap(blob)
-  const { width, height } = picture
-  const scale = most / Math.max(width, height)
-  if (scale >= 1) return `it has ${width} × ${height} already`
-  const [w, h] = [width, height].map((side) => Math.max(1, Math.round(side * scale))) as [
-    number,
-    number,
-  ]
-  const canvas = new OffscreenCanvas(w, h)
-  const context = canvas.getContext('2d')
-  if (!context) return 'the browser cannot draw it'
-  context.imageSmoothingQuality = 'high'
-  context.drawImage(picture, 0, 0, w, h)
-  picture.close()
-  const drawn = await canvas.convertToBlob({ type: blob.type, quality: QUALITY })
-  return {
-    content: { kind: 'picture', data: await addressOf(drawn) },
-    before: `${width} × ${height}`,
-    after: `${w} × ${h}`,
-  }
+  const { file, before, after } = await scaled(blob, most, { type: blob.type, quality: QUALITY })
+  const [from, to] = [before.join(' × '), after.join(' × ')]
+  if (from === to) return `it has ${from} already`
+  return { content: { kind: 'picture', data: await addressOf(file) }, before: from, after: to }
 }

@@ -1,20 +1,13 @@
 import { readValue, writeNumber } from '@/core/formula/value'
 import { counted } from '@/core/text/counted'
 import { plain } from '@/core/text/plain'
+import { figuresOf } from '../../table/looking'
 import { type Input, type Step, tableOf } from './outcome'
 import { columnOf, type Reading, worked } from './tables'
 import type { Work } from './works'
 
 /** So many rows are done at a time. */
 const BATCH = 5000
-
-interface Group {
-  name: string
-  numbers: number
-  sum: number
-  least: number
-  most: number
-}
 
 /** What the numbers of a column come to, for each thing that stands in another; or for all rows. */
 export function* summed(
@@ -26,7 +19,7 @@ export function* summed(
   const { forms } = reading
   const column = columnOf(table, work.column)
   const by = work.by ? columnOf(table, work.by) : null
-  const groups = new Map<string, Group>()
+  const groups = new Map<string, { name: string; numbers: number[] }>()
   let skipped = 0
   for (const [at, row] of table.rows.entries()) {
     if (at % BATCH === BATCH - 1) yield { share: at / table.rows.length }
@@ -37,15 +30,9 @@ export function* summed(
       continue
     }
     const name = by === null ? 'all' : (row[by] ?? '').trim()
-    const key = plain(name)
-    const group = groups.get(key)
-    if (!group) groups.set(key, { name, numbers: 1, sum: value, least: value, most: value })
-    else {
-      group.numbers++
-      group.sum += value
-      group.least = Math.min(group.least, value)
-      group.most = Math.max(group.most, value)
-    }
+    const group = groups.get(plain(name))
+    if (group) group.numbers.push(value)
+    else groups.set(plain(name), { name, numbers: [value] })
   }
   const number = (value: number) => writeNumber(value, forms.decimal)
   yield {
@@ -53,14 +40,12 @@ export function* summed(
     log: `${counted(groups.size, 'row')}; ${counted(skipped, 'cell')} without a number left out`,
     outcome: tableOf(
       [work.by || 'rows', 'count', `sum of ${work.column}`, 'average', 'least', 'most'],
-      [...groups.values()].map(({ name, numbers, sum, least, most }) => [
-        name,
-        String(numbers),
-        number(sum),
-        number(sum / numbers),
-        number(least),
-        number(most),
-      ]),
+      [...groups.values()].flatMap(({ name, numbers }) => {
+        const figures = figuresOf(numbers, 1)
+        if (!figures) return []
+        const { count, sum, average, least, most } = figures
+        return [[name, String(count), ...[sum, average, least, most].map(number)]]
+      }),
     ),
   }
 }

@@ -1,9 +1,11 @@
+import { fromBase64 } from '@/core/text/base64'
+
 /** A file as it was, from its data address. */
 export function blobOf(data: string): Blob {
   const [head = '', body = ''] = data.split(',', 2)
   const type = /^data:([^;,]+)/.exec(head)?.[1] ?? ''
   if (!head.endsWith(';base64')) return new Blob([decodeURIComponent(body)], { type })
-  return new Blob([Uint8Array.from(atob(body), (letter) => letter.charCodeAt(0))], { type })
+  return new Blob([fromBase64(body)], { type })
 }
 
 /** A file as a data address. @throws when it cannot be read */
