@@ -198,7 +198,7 @@ test('interruptions are told, periods compared, and an app is struck from every 
   const present = await figures.locator('dd').first().textContent()
   await apps.getByRole('button', { name: 'Delete Table from the log' }).click()
   expect(await shelf.violations()).toEqual([])
-  await apps.getByRole('button', { name: 'Delete all about Table for good' }).click()
+  await apps.getByRole('button', { name: 'Delete everything about Table for good' }).click()
   await expect(apps.getByRole('row', { name: /^Table/ })).toHaveCount(0)
   await expect(figures.locator('dd').first()).toHaveText(present ?? '')
   await shelf.press('Escape')

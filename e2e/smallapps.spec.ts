@@ -374,8 +374,8 @@ test('a job of one’s own replaces words, joins and sums tables, and makes pict
   await kind.selectOption('join')
   await jobs.getByLabel('First table').selectOption({ label: 'Depths' })
   await jobs.getByLabel('Second table').selectOption({ label: 'Huts' })
-  await jobs.getByLabel('By its column').selectOption('place')
-  await jobs.getByLabel('By that column').selectOption('place')
+  await jobs.getByLabel('Column in first table').selectOption('place')
+  await jobs.getByLabel('Column in second table').selectOption('place')
   await jobs.getByRole('button', { name: 'Queue' }).click()
   await expect(jobs.getByRole('log')).toContainText('3 rows: 1 without a match in Huts')
   // A picture of 40 × 20, made smaller beside the one it was made of.

@@ -40,7 +40,7 @@ export async function packDocument(
     file: new Blob([zip as BlobPart], { type: 'application/zip' }),
     extension: '.zip',
     ...(missing > 0 && {
-      says: `Without ${counted(missing, 'picture')} that cannot be read or were deleted`,
+      says: `Missing: ${counted(missing, 'picture')} that can’t be read or was deleted`,
     }),
   }
 }

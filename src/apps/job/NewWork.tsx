@@ -154,9 +154,14 @@ function NewJoin({ document, onQueue }: Props) {
       onQueue={() => onQueue({ kind: 'join', left, right, leftBy, rightBy })}
     >
       <TableField label="First table" value={left} onChange={setLeft} first />
-      <ColumnField label="By its column" table={left} value={leftBy} onChange={setLeftBy} />
+      <ColumnField label="Column in first table" table={left} value={leftBy} onChange={setLeftBy} />
       <TableField label="Second table" value={right} onChange={setRight} />
-      <ColumnField label="By that column" table={right} value={rightBy} onChange={setRightBy} />
+      <ColumnField
+        label="Column in second table"
+        table={right}
+        value={rightBy}
+        onChange={setRightBy}
+      />
     </Form>
   )
 }

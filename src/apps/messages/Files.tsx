@@ -29,8 +29,8 @@ export function Files({ files, onRemove }: { files: Attached[]; onRemove?(id: st
               <button
                 type="button"
                 className="px-1"
-                aria-label={`Do not attach ${title}`}
-                title={`Do not attach ${title}`}
+                aria-label={`Remove ${title} from the reply`}
+                title={`Remove ${title} from the reply`}
                 onClick={() => onRemove(id)}
               >
                 <X size={12} aria-hidden />

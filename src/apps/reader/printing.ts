@@ -7,7 +7,7 @@ import { work } from '@/store/working'
 const DOTS = 200
 
 export const cannotPrint = (shelf: Shelf) => () => {
-  shelf.say('It cannot be printed: the browser does not draw it. Export it and try again.', {
+  shelf.say('This can’t be printed here. Export it and print the file.', {
     refused: true,
   })
 }

@@ -44,12 +44,12 @@ test('keys that cannot stand for one of an app are refused with why', () => {
     const outcome = change(world, keys, key)
     return outcome.ok ? null : outcome.reason
   }
-  expect(why('Alt+/')).toBe('Alt+/ is used everywhere. Press another key.')
+  expect(why('Alt+/')).toBe('Alt+/ is already used everywhere. Press another key.')
   expect(why('Ctrl+K')).toBe('Notes has Ctrl+K already: link.')
   expect(why('J')).toBe('“J” is typed into the window. Add Ctrl.')
   expect(why('J', 'X')).toBeNull()
-  expect(why('Ctrl+A B')).toMatch(/cannot be one key/)
-  expect(why('nonsense')).toMatch(/cannot be one key/)
+  expect(why('Ctrl+A B')).toMatch(/can’t be a key/)
+  expect(why('nonsense')).toMatch(/can’t be a key/)
   expect(why('Ctrl+H', 'Ctrl+9')).toBe('No app “notes” has a key Ctrl+9.')
   expect(why('Ctrl+F')).toBe('No keys were changed.')
 })

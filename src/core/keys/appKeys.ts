@@ -52,7 +52,7 @@ export function cannotStand(
 ): string | null {
   const [stroke, ...more] = readKeys(keys) ?? []
   if (!stroke || more.length > 0 || isMouse(stroke))
-    return `“${keys}” cannot be one key of an app. Press one key, with Ctrl or Shift if you like.`
+    return `“${keys}” can’t be a key of an app. Press one key, with Ctrl or Shift if you like.`
   const [was] = readKeys(key) ?? []
   // Where the app listens to plain keys nothing is typed.
   if (
@@ -62,7 +62,7 @@ export function cannotStand(
     !isTyped(was)
   )
     return `“${keys}” is typed into the window. Add Ctrl.`
-  if (isTaken(state, keys)) return `${keys} is used everywhere. Press another key.`
+  if (isTaken(state, keys)) return `${keys} is already used everywhere. Press another key.`
   const other = appKeys(state, app).find((one) => one.keys === keys && one.key !== key)
   return other ? `${app.name} has ${keys} already: ${other.does}.` : null
 }

@@ -132,7 +132,7 @@ function PressOne({
         className="flex min-h-7 items-center text-soft outline-none"
         onKeyDown={hear}
       >
-        press a key… Escape leaves
+        press a key… Escape cancels
       </div>
     </div>
   )

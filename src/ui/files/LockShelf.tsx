@@ -50,7 +50,7 @@ export function LockShelf() {
   return (
     <Dialog
       title="Export with a passphrase"
-      intro="Without its passphrase nobody can open the file, you included. The passphrase is kept nowhere, so write it down. Anyone can see how large the file is; the shelf in this browser stays unlocked."
+      intro="Nobody can open the file without the passphrase, not even you. It isn’t stored anywhere, so write it down. The size of the file stays visible, and the shelf in this browser stays unlocked."
       width={480}
     >
       <form className="mt-4 flex flex-col gap-3" onSubmit={send}>

@@ -125,7 +125,9 @@ function AppName({ name, onStrike }: { name: string; onStrike(): void }) {
       <button
         type="button"
         className={`${sure ? 'shrink-0 text-[12px] text-alarm underline decoration-dashed' : 'grid size-5 place-items-center opacity-0 focus-visible:opacity-100 group-hover:opacity-100'}`}
-        aria-label={sure ? `Delete all about ${name} for good` : `Delete ${name} from the log`}
+        aria-label={
+          sure ? `Delete everything about ${name} for good` : `Delete ${name} from the log`
+        }
         title={sure ? undefined : `Delete ${name} from the log`}
         onBlur={() => setSure(false)}
         onClick={() => (sure ? onStrike() : setSure(true))}
@@ -141,7 +143,7 @@ function Interruptions({ of, name }: { of: readonly Interrupted[]; name(id: stri
   if (of.length === 0) return null
   return (
     <table className="w-full">
-      <caption className="text-left font-semibold">Interruptions, and until you were back</caption>
+      <caption className="text-left font-semibold">Interruptions and how long they took</caption>
       <tbody>
         {of.map(({ app, times, back }) => (
           <tr key={app} className="border-seam border-t border-dashed">

@@ -84,10 +84,10 @@ function One({ suggestion }: { suggestion: Suggestion }) {
         onTake={() => act('desktop.askQuiet', { desktop: suggestion.desktop })}
       >
         <p>
-          From {suggestion.hour}:00 to {suggestion.hour + 1}:00 you left for messages and alarms{' '}
+          From {suggestion.hour}:00 to {suggestion.hour + 1}:00 you were interrupted{' '}
           {suggestion.times} times on {counted(suggestion.days, 'day')}, for{' '}
-          {lengthOf(suggestion.away)} in all, mostly from <bdi className="font-bold">{name}</bdi>.
-          While it is quiet only alarms come through.
+          {lengthOf(suggestion.away)} in all, mostly on <bdi className="font-bold">{name}</bdi>.
+          While it is quiet, only alarms come through.
         </p>
       </Offer>
     )
@@ -126,8 +126,8 @@ function Together({ suggestion, name }: { suggestion: Of<'group'>; name: string 
       onTake={() => shelf.dispatchAny('window.sendAll', { windows: others, to: desktop }, 'key')}
     >
       <p>
-        You went back and forth between these windows {times} times within five minutes. Together on{' '}
-        <bdi className="font-bold">{name}</bdi> you would not have to switch.
+        You went from one of these windows to another and back within five minutes {times} times. If
+        they were all on <bdi className="font-bold">{name}</bdi>, you would not have to switch.
       </p>
       <p className="mt-1 text-[12px] text-soft">{titled.join(' · ')}</p>
     </Offer>
@@ -147,8 +147,8 @@ function Lighter({ suggestion, name }: { suggestion: Of<'letter'>; name: string 
     >
       <p>
         You went to <bdi className="font-bold">{name}</bdi> ({two}) {times[0]} times by key, and to{' '}
-        <bdi className="font-bold">{names[other]?.name}</bdi> ({letter}) {times[1]} times. With the
-        letters swapped the first needs one stroke.
+        <bdi className="font-bold">{names[other]?.name}</bdi> ({letter}) {times[1]} times. Swap
+        their letters and the first one takes a single stroke.
       </p>
     </Offer>
   )

@@ -72,11 +72,11 @@ test('what is not saved is left alone, what changes meanwhile too, and both are 
   expect([markdown(a), markdown(b), markdown(c)]).toEqual(['more snow', 'snow again', 'ice'])
   expect(keptContent(shelf, a)?.saved).toEqual({ markdown: 'snow' })
   expect(job().log).toEqual([
-    'A: it has unsaved changes: save or discard them first',
-    'A file: it cannot be read',
+    'A has unsaved changes. Save or discard them first',
+    'A file can’t be read',
     'B: 1 match',
     'C: 1 match',
-    'B: it was changed meanwhile, and is left as it is',
+    'B was changed in the meantime, so it is left as it is',
   ])
 })
 

@@ -66,7 +66,7 @@ export class Doing {
       if (work) await this.work(work)
     } catch (error) {
       logged('The job')(error)
-      this.failed('It could not be done. Remove it and begin again.')
+      this.failed('It failed. Remove it and start again.')
     }
   }
 
@@ -92,7 +92,7 @@ export class Doing {
     if (inputs === null) return
     let died = () => {}
     const death = new Promise<{ why: string }>((resolve) => {
-      died = () => resolve({ why: 'The browser ended it. Remove it and begin again.' })
+      died = () => resolve({ why: 'The browser stopped it. Remove it and start again.' })
     })
     const ended = new Promise<null>((resolve) =>
       signal.addEventListener('abort', () => resolve(null)),
@@ -150,15 +150,15 @@ export class Doing {
       const info = known[id]
       const kept = info && (await peekContent(this.shelf, id).catch(expected('told below', null)))
       const why = !kept
-        ? 'it cannot be read'
+        ? 'can’t be read'
         : work.kind === 'replace' && kept.draft !== null
-          ? 'it has unsaved changes: save or discard them first'
+          ? 'has unsaved changes. Save or discard them first'
           : null
       if (info && kept && !why)
         inputs.push({ id, app: info.app, title: info.title, content: shownContent(kept) })
       else
         this.change((now) =>
-          progressed(now, this.id, this.job()?.at ?? 0, `${info?.title ?? 'A file'}: ${why}`),
+          progressed(now, this.id, this.job()?.at ?? 0, `${info?.title ?? 'A file'} ${why}`),
         )
     }
     const enough = work.kind === 'join' || work.kind === 'sum' ? documentsOf(work).length : 1
@@ -186,7 +186,12 @@ export class Doing {
         markAsKept(shelf, id)
       } else
         this.change((now) =>
-          progressed(now, this.id, 99, `${title}: it was changed meanwhile, and is left as it is`),
+          progressed(
+            now,
+            this.id,
+            99,
+            `${title} was changed in the meantime, so it is left as it is`,
+          ),
         )
     }
     for (const { title, content } of made) addDocument(shelf, { app: 'reader', title }, content)

@@ -16,7 +16,7 @@ export async function* resized(
   const made: Outcome['made'] = []
   for (const [at, { title, content }] of inputs.entries()) {
     const told = await smaller(content as ReaderContent | null, work.most).catch(
-      () => 'it cannot be read',
+      () => 'can’t be read',
     )
     const share = (at + 1) / inputs.length
     if (typeof told === 'string') {
@@ -39,11 +39,11 @@ async function smaller(
   content: ReaderContent | null,
   most: number,
 ): Promise<{ content: ReaderContent; before: string; after: string } | string> {
-  if (content?.kind !== 'picture') return 'it is no picture'
+  if (content?.kind !== 'picture') return 'not a picture'
   const blob = blobOf(content.data)
-  if (blob.type === 'image/svg+xml') return 'a drawing fits every size'
+  if (blob.type === 'image/svg+xml') return 'a drawing has no pixels'
   const { file, before, after } = await scaled(blob, most, { type: blob.type, quality: QUALITY })
   const [from, to] = [before.join(' × '), after.join(' × ')]
-  if (from === to) return `it has ${from} already`
+  if (from === to) return `already ${from}`
   return { content: { kind: 'picture', data: await addressOf(file) }, before: from, after: to }
 }

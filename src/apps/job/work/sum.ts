@@ -37,7 +37,7 @@ export function* summed(
   const number = (value: number) => writeNumber(value, forms.decimal)
   yield {
     share: 1,
-    log: `${counted(groups.size, 'row')}; ${counted(skipped, 'cell')} without a number left out`,
+    log: `${counted(groups.size, 'row')}; left out ${counted(skipped, 'cell')} without a number`,
     outcome: tableOf(
       [work.by || 'rows', 'count', `sum of ${work.column}`, 'average', 'least', 'most'],
       [...groups.values()].flatMap(({ name, numbers }) => {

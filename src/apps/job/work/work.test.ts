@@ -207,7 +207,7 @@ describe('tables', () => {
       ['Tarn', '2', '−2', '−1', '−4', '2'],
       ['Wren', '1', '1200.5', '1200.5', '1200.5', '1200.5'],
     ])
-    expect(log).toEqual(['2 rows; 1 cell without a number left out'])
+    expect(log).toEqual(['2 rows; left out 1 cell without a number'])
     const { table: all } = await out({ kind: 'sum', table: 'stations', column: 'cm', by: '' }, [
       given,
     ])

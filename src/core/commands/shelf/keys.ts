@@ -83,7 +83,7 @@ const reset = command({
 
 const ofApp = command({
   id: 'keys.ofApp',
-  title: 'Change a key of an app',
+  title: 'Change an app’s key',
   group,
   unlisted: true,
   args: {
