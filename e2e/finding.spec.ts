@@ -85,6 +85,7 @@ test('words in any order, settings and passages; what is found in a text is gone
   await expect.poll(() => page.evaluate(() => String(getSelection()))).toBe('two old slides')
   await shelf.press('Alt+;')
   await page.keyboard.type('one collapse heard')
+  await expect(options.first()).toContainText('one collapse heard')
   await shelf.press('Enter')
   await expect(page.locator('.win-focused [role=gridcell][aria-selected=true]')).toContainText(
     'one collapse heard',

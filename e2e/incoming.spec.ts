@@ -138,6 +138,7 @@ test('a link leads back to a desktop and to a document, from anywhere, once', as
   await expect(second.locator('[data-desktop-row].row-current')).toContainText('Field')
   await second.close()
   await page.reload()
+  await expect(shelf.row('Field')).toBeVisible()
   await page.evaluate(() => location.assign('#go=gone%'))
   await expect(page.locator('[data-said]')).toContainText(
     'What this link leads to is not on this shelf.',

@@ -120,7 +120,7 @@ function dayFrom(midnight: number, seed: number): JournalEvent[] {
     }
   }
   add(until, 'away', 'app')
-  return events
+  return events.sort((a, b) => a.at - b.at)
 }
 
 function weighed(ways: readonly [string, number][], random: () => number): string {

@@ -70,12 +70,12 @@ export function Talk({
     if (message.files) setFiles([...message.files, ...files])
     reply.current?.focus()
   }
-  const last = thread.messages.at(-1)
+  const held = thread.messages.findLast(({ waiting }) => waiting)
   const sends = useAppKeys('Enter')
   const keys = (event: KeyboardEvent) => {
     if (event.altKey || event.nativeEvent.isComposing) return
     if (isControl(event, 'f')) setFinding(true)
-    else if (isControl(event, 'z') && !typed && last?.waiting) edit(last)
+    else if (isControl(event, 'z') && !typed && held) edit(held)
     else if (event.key === 'Enter' && !event.shiftKey) say()
     else if (event.key === 'PageDown') onStep(1)
     else if (event.key === 'PageUp') onStep(-1)

@@ -91,6 +91,8 @@ test('an app that is struck is told of nowhere, and where one was stays told', (
     { at: 2, kind: 'open', by: 'key', to: 'a', app: 'table', window: 'w' },
     { at: 3, kind: 'switch', by: 'key', from: 'a', to: 'b', app: 'table', window: 'w' },
     { at: 4, kind: 'asks', by: 'app', to: 'b', app: 'messages', window: 'm' },
+    { at: 5, kind: 'seen', by: 'app', window: 'w' },
+    { at: 6, kind: 'seen', by: 'app', window: 'm' },
   ]
   const left = withoutApp(events, 'table')
   expect(left).toEqual([
@@ -98,6 +100,7 @@ test('an app that is struck is told of nowhere, and where one was stays told', (
     { at: 2, kind: 'focus', by: 'key', to: 'a' },
     { at: 3, kind: 'switch', by: 'key', from: 'a', to: 'b' },
     events[3],
+    events[5],
   ])
   expect(timeOn(left, 0, 10)).toEqual(timeOn(events, 0, 10))
 })

@@ -22,13 +22,16 @@ export function without(
  * A journal that tells nothing of an app: what was done in its windows is missing. That something had the
  * keys then is told all the same, or what had them before would seem to have had them on.
  */
-export const withoutApp = (events: readonly JournalEvent[], app: string): JournalEvent[] =>
-  events.flatMap((event) => {
-    if (event.app !== app) return event
+export function withoutApp(events: readonly JournalEvent[], app: string): JournalEvent[] {
+  // Some of what is told of a window does not name its app.
+  const windows = new Set(events.flatMap((event) => (event.app === app ? [event.window] : [])))
+  return events.flatMap((event) => {
+    if (event.app !== app && !(event.window && windows.has(event.window))) return event
     const { app: _app, window: _window, ...rest } = event
     if (event.kind === 'open') return { ...rest, kind: 'focus' }
     return ['switch', 'here', 'focus'].includes(event.kind) ? rest : []
   })
+}
 
 function nameless({ from: _from, ...event }: JournalEvent): JournalEvent {
   return event

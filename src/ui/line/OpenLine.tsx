@@ -46,7 +46,7 @@ function Field({ about }: { about: boolean }) {
   const state = useArrangement((now) => now)
   const [typed, setTyped] = useState('')
   const [asking, setAsking] = useState<Found | null>(null)
-  const [chosen, setChosen] = useState('')
+  const [moved, setMoved] = useState<{ from: Found | undefined; to: string } | null>(null)
   // Enter came before the texts were looked through: what is found first is picked then.
   const [hasty, setHasty] = useState(false)
   const box = useRef<HTMLDivElement>(null)
@@ -55,7 +55,8 @@ function Field({ about }: { about: boolean }) {
   const first = results[0]
   const forms = useForms()
   const sum = asking ? null : sumOf(typed, forms)
-  useEffect(() => setChosen(first ? keyOf(first) : ''), [first])
+  // With each new list the first is chosen, in the same moment: Enter must not pick what was first before.
+  const chosen = moved && moved.from === first ? moved.to : first ? keyOf(first) : ''
   useChosen(results.find((result) => keyOf(result) === chosen)?.window ?? null)
   const pick = (found: Found) => {
     setHasty(false)
@@ -80,7 +81,7 @@ function Field({ about }: { about: boolean }) {
       shouldFilter={false}
       loop
       value={chosen}
-      onValueChange={setChosen}
+      onValueChange={(to) => setMoved({ from: first, to })}
       className="rise fixed bottom-[42px] left-1/2 z-40 flex max-h-[70vh] w-[640px] max-w-[calc(100vw-32px)] -translate-x-1/2 flex-col border-2 border-ink bg-panel outline-none"
       onKeyDown={(event) => {
         if (event.key === 'Enter' && sum && !first && looked && !pending) {

@@ -41,10 +41,7 @@ export function LogDialog() {
   const [round, setRound] = useState(0)
   const span = useSpan(last, days, now, round)
   const events = useMemo(() => span?.flatMap((day) => day.events) ?? [], [span])
-  const figures = useMemo(
-    () => span && figuresOf(events, span[0]?.midnight ?? 0, span.at(-1)?.until ?? 0),
-    [span, events],
-  )
+  const figures = useMemo(() => span && figuresIn(span), [span])
   const [compares, setCompares] = useState(false)
   const former = useSpan(
     atMinute(dayOf(last), -days * 24 * 60 + 12 * 60),
@@ -52,17 +49,7 @@ export function LogDialog() {
     now,
     round,
   )
-  const before = useMemo(
-    () =>
-      former?.length
-        ? figuresOf(
-            former.flatMap((day) => day.events),
-            former[0]?.midnight ?? 0,
-            former.at(-1)?.until ?? 0,
-          )
-        : null,
-    [former],
-  )
+  const before = useMemo(() => former && figuresIn(former), [former])
   const matrix = useMemo(() => matrixOf(events, order), [events, order])
   const struck = async (striking: Promise<boolean>) => {
     const done = await striking.catch(expected('told below', false))
@@ -185,6 +172,18 @@ function StrikeDay({ onStrike }: { onStrike(): void }) {
     >
       {sure ? 'Delete this day for good' : 'Delete this day'}
     </button>
+  )
+}
+
+/** What a span came to; null where it has no days. */
+const figuresIn = (span: readonly LoggedDay[]) => {
+  const [first] = span
+  const last = span.at(-1)
+  if (!first || !last) return null
+  return figuresOf(
+    span.flatMap(({ events }) => events),
+    first.midnight,
+    last.until,
   )
 }
 
