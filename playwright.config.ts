@@ -19,8 +19,8 @@ export default defineConfig<object, { visit: Visit }>({
   // A second try would hide a cause.
   retries: 0,
   // Enough for a machine that does much else: what comes late is not wrong.
-  timeout: 60_000,
-  expect: { timeout: 15_000 },
+  timeout: 240_000,
+  expect: { timeout: 25_000 },
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['line'], ['json']] : 'line',
   use: {
     baseURL: `http://localhost:${port}`,

@@ -4,6 +4,8 @@ import { momentOf } from '@/core/homes/matching'
 import { putRightPlan } from '@/core/homes/putRight'
 import { EVERY } from '@/core/model/kinds/window'
 import { stack } from '@/core/model/selectors'
+import { stateAt } from '@/core/past/past'
+import { desktopSince, windowSince } from '@/core/past/since'
 import { check } from '@/core/rules/check'
 import { demo } from './demo'
 
@@ -68,4 +70,19 @@ test('it goes through a shelf file unchanged', () => {
   )
   const text = JSON.stringify(shelfFile(state, documents, NOW))
   expect(readShelfFile(text)).toMatchObject({ state, documents: JSON.parse(text).documents })
+})
+
+test('on the days before it stood otherwise, and by the rules at any moment', () => {
+  const { past = [] } = demo(NOW)
+  expect(past).toHaveLength(5)
+  const [day] = past
+  if (!day) throw new Error('No day')
+  for (const { at } of day.changes) expect(check(stateAt(day, at))).toEqual([])
+  const early = stateAt(day, day.at + 3_600_000)
+  const closure = early.order.find((id) => early.desktops[id]?.name === 'Road closure') ?? ''
+  expect(desktopSince(early, state, closure)).toBe('gone')
+  expect(windowSince(early, state, 'pit')).toBe('elsewhere')
+  // In the evening all is where it was.
+  const last = stateAt(day, day.changes.at(-1)?.at ?? 0)
+  for (const id of state.order) expect(desktopSince(last, state, id)).toBe('same')
 })

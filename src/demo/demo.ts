@@ -21,6 +21,7 @@ import type { Seed } from '@/store/opening/start'
 import { INCIDENT, stowCourse } from './away'
 import { BRIEFING } from './briefing'
 import { lastDays } from './journal'
+import { lastStood } from './past'
 import * as pictures from './pictures'
 import * as tables from './tables'
 import * as texts from './texts'
@@ -326,7 +327,7 @@ export function demo(now: number, room?: Size, alone = false): Seed {
       focus: state.desktops.public?.focus ?? null,
       visited: ['public'],
     }
-  return { state, contents, journal: lastDays(now) }
+  return { state, contents, journal: lastDays(now), past: lastStood(state, now) }
 }
 
 /** Upright, at the right of Near. */

@@ -62,15 +62,22 @@ const OPENS: [app: string, where: string | null, chance: number][] = [
 const MINUTE = 60_000
 const DAYS = 5
 
-/** @param now milliseconds since 1970 */
-export function lastDays(now: number): JournalEvent[] {
+/**
+ * The working days before today, each by its midnight.
+ * @param now milliseconds since 1970; so is what is returned
+ */
+export function workingDays(now: number): number[] {
   const days: number[] = []
   for (let back = 1; days.length < DAYS; back++) {
     const midnight = atMinute(dayOf(now), -back * 24 * 60 + 12 * 60)
     if (![0, 6].includes(new Date(midnight).getDay())) days.unshift(dayOf(midnight))
   }
-  return days.flatMap((midnight, nth) => dayFrom(midnight, nth + 1))
+  return days
 }
+
+/** @param now milliseconds since 1970 */
+export const lastDays = (now: number): JournalEvent[] =>
+  workingDays(now).flatMap((midnight, nth) => dayFrom(midnight, nth + 1))
 
 function dayFrom(midnight: number, seed: number): JournalEvent[] {
   const random = seeded(seed)

@@ -30,6 +30,20 @@ past.open()
 past.run('window.solo')
 const earlier = past.state
 
+/** How the shelf may have stood before, at two moments: what is brought back from one is moved from the other. */
+const before = new World()
+let beforeCount = 0
+before.env.id = (kind) => `before-${kind}-${++beforeCount}`
+before.desktops('One', 'Two')
+for (const app of ['notes', 'dial', 'notes']) before.open(app)
+before.run('window.send', { to: 'Two' })
+before.open()
+before.run('window.everywhere')
+const stood = before.state
+before.open()
+before.run('window.solo')
+const stoodLater = before.state
+
 /** What is put away and brought in. */
 export const put: Some = [
   maybe.map((at) => ({ id: 'desktop.stow', args: (state: State) => desktopAt(state, at) })),
@@ -59,6 +73,14 @@ export const put: Some = [
     id: 'session.windows',
     args: () => ({ windows: Object.keys(earlier.windows).slice(at % 2), from: earlier }),
   })),
+  fc.tuple(fc.nat(9), fc.boolean()).map(([at, late]) => {
+    const from = late ? stoodLater : stood
+    return { id: 'past.desktop', args: () => ({ desktop: nth(from.order, at), from }) }
+  }),
+  fc.tuple(fc.nat(9), fc.boolean()).map(([at, late]) => {
+    const from = late ? stoodLater : stood
+    return { id: 'past.window', args: () => ({ window: nth(Object.keys(from.windows), at), from }) }
+  }),
   fc.record({ id: fc.constant('shelf.merge'), args: fc.constant(() => ({ state: other.state })) }),
   fc.constantFrom('documents.discard', 'documents.putAway').chain((id) =>
     fc.nat(60).map((at) => ({

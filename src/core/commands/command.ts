@@ -83,6 +83,7 @@ export type View =
   | { view: 'waiting' }
   | { view: 'plan' }
   | { view: 'log' }
+  | { view: 'past' }
   | { view: 'runs' }
   | { view: 'import calendar'; given?: { name: string; text: string } }
   | { view: 'tether'; nth: number }

@@ -26,6 +26,7 @@ import { displayCommands } from './displays/displays'
 import { shownCommands } from './displays/shown'
 import { importCommands } from './shelf/import'
 import { keyCommands } from './shelf/keys'
+import { pastCommands } from './shelf/past'
 import { sequenceCommands } from './shelf/sequences'
 import { sessionCommands } from './shelf/sessions'
 import { settingCommands } from './shelf/settings'
@@ -66,6 +67,7 @@ const all = [
   ...patternCommands,
   ...planCommands,
   ...logCommands,
+  ...pastCommands,
   ...runCommands,
   ...gridCommands,
   ...windowCommands,

@@ -166,6 +166,7 @@ export const FIXED: Bound[] = [
   { keys: 'Alt+Shift+; Backspace', command: 'desktop.stow' },
   { keys: 'Alt+Shift+; Shift+P', command: 'plan.open' },
   { keys: 'Alt+Shift+; Shift+L', command: 'log.open' },
+  { keys: 'Alt+Shift+; Shift+B', command: 'past.open' },
   { keys: 'Alt+Shift+; /', command: 'plan.go' },
   { keys: 'Alt+Shift+; Shift+R', command: 'runs.open' },
   { keys: "Alt+Shift+; '", command: 'window.tether' },

@@ -82,6 +82,7 @@ const THROUGH: Record<string, string[]> = {
   'loft.open': ['desktop.bring', 'window.sendAll'],
   'patterns.open': ['pattern.make', 'pattern.remove'],
   'log.open': ['desktops.order', 'log.decline'],
+  'past.open': ['past.desktop', 'past.window'],
   'plan.open': ['plan.add', 'plan.put', 'plan.move', 'plan.goes', 'plan.remove'],
   'plan.skip': ['plan.leave'],
   'runs.open': ['run.make', 'run.note', 'run.move', 'run.drop'],

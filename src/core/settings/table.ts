@@ -332,6 +332,18 @@ export const SETTINGS = {
     zero: 'not at all',
     offered: [0, 7, 30, 90, 365],
   },
+  past: {
+    section: 'Page',
+    label: 'Keep how the shelf stood for',
+    help: 'To wind back to any moment. It stays in this browser.',
+    words: 'history past rewind earlier time wind back restore privacy',
+    default: 7,
+    least: 0,
+    most: 90,
+    unit: ['day', 'days'],
+    zero: 'not at all',
+    offered: [0, 1, 7, 30],
+  },
   coverAfter: {
     section: 'Page',
     label: 'Cover the page after',

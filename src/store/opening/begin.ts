@@ -3,6 +3,7 @@ import type { JournalEvent } from '@/core/journal/events'
 import type { DocumentId } from '@/core/model/ids'
 import { currentId, focusedWindow } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
+import type { Stretch } from '@/core/past/past'
 import { emptyHistory, type History } from '@/core/rules/history'
 import { every } from '@/store/clock'
 import type { FolderCopy } from '@/store/disk/folder'
@@ -18,6 +19,7 @@ import { afterFirstMoments } from '@/store/idle'
 import { eventsOf, forgetDays, type Journal } from '@/store/journal'
 import type { Notice } from '@/store/notices'
 import { ofShelf } from '@/store/ofShelf'
+import type { Past } from '@/store/past'
 import { keepSessions } from '@/store/sessions'
 import type { Shelf } from '@/store/shelf'
 import { seenFrom } from '@/store/views/replica'
@@ -36,6 +38,7 @@ interface Opened {
   folder: FolderCopy
   copies: Copies
   journal: Journal
+  past: Past
 }
 
 const own = ofShelf(() => ({
@@ -89,8 +92,8 @@ export async function begin(
   over.signal.addEventListener('abort', () => keeps.abort())
   const { signal } = keeps
   const writers = writersOf(shelf, name, stores, spare, given)
-  const { keeper, journal, copies, folder, log } = writers
-  own(shelf).opened = { name, stores, folder, copies, journal }
+  const { keeper, journal, past, copies, folder, log } = writers
+  own(shelf).opened = { name, stores, folder, copies, journal, past }
   Object.assign(finish, endings(shelf, writers, keeps))
   const touched = new Set<DocumentId>()
   const note = together(() => {
@@ -120,6 +123,7 @@ export async function begin(
   copies.note(state, [])
   await provideKeptNotices(shelf, stores.slots, notices)
   await journal.open(shelf.clock())
+  past.open(shelf.state())
   const stopSessions = await keepSessions(shelf, stores.sessions, written).catch((error) => {
     setHealth(shelf, 'sessions', { is: 'amiss', says: `They can’t be read. ${whyFailed(error)}` })
     return () => {}
@@ -185,13 +189,18 @@ function endings(
  */
 function follow(
   shelf: Shelf,
-  { journal, keeper, keeping, copies }: Writers,
+  { journal, past, keeper, keeping, copies }: Writers,
   changed: () => void,
   signal: AbortSignal,
 ): () => void {
   const offJournal = shelf.onJournal((events) => journal.add(events))
   const offShelf = shelf.page.subscribe((now, before) => {
-    if (now.session.state === before.session.state) return
+    const { state, history } = now.session
+    if (state === before.session.state) return
+    past.note(
+      state,
+      history.count > before.session.history.count ? history.past.at(-1)?.say : undefined,
+    )
     changed()
     settleLater(shelf, () => keeping.settle())
   })
@@ -233,13 +242,20 @@ export async function journalOf(shelf: Shelf, moment: number): Promise<JournalEv
   return opened ? eventsOf(opened.stores.journal, moment) : []
 }
 
+/** How the shelf stood in a span, as far as it is kept; null in a view that follows another. */
+export async function pastOf(shelf: Shelf, from: number, until: number): Promise<Stretch[] | null> {
+  const { opened } = own(shelf)
+  return opened ? opened.past.read(from, until) : null
+}
+
 /**
- * Strikes a span of one day from the journal, for good. @returns whether this view can
+ * Strikes a span of one day from the journal, and how the shelf stood in it, for good. @returns whether this view can
  * @param from milliseconds since 1970; so is `until`
  */
 export async function strike(shelf: Shelf, from: number, until: number): Promise<boolean> {
   const { opened } = own(shelf)
   await opened?.journal.strike(from, until)
+  await opened?.past.strike(from, until)
   return opened !== null
 }
 
@@ -315,7 +331,11 @@ function keepTidy(shelf: Shelf, signal: AbortSignal): void {
     // Where none is kept today goes too.
     const first = shelf.clock() + (log === 0 ? DAY : -log * DAY)
     const { opened } = own(shelf)
-    if (opened) void forgetDays(opened.stores.journal, first).catch(logged('The log is not tidied'))
+    if (!opened) return
+    void forgetDays(opened.stores.journal, first).catch(logged('The log is not tidied'))
+    const { past } = shelf.state().settings
+    const forgets = past ? opened.past.forget(shelf.clock() - past * DAY) : opened.past.forgetAll()
+    void forgets.catch(logged('How the shelf stood is not tidied'))
   }
   afterFirstMoments(work, signal)
   signal.addEventListener('abort', every(shelf, TIDY_EVERY, work))

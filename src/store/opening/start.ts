@@ -3,6 +3,7 @@ import type { JournalEvent } from '@/core/journal/events'
 import type { DocumentId } from '@/core/model/ids'
 import { initialState } from '@/core/model/initial'
 import type { State } from '@/core/model/state'
+import type { Stretch } from '@/core/past/past'
 import { emptyHistory } from '@/core/rules/history'
 import { followWaits } from '@/store/attention'
 import { findKept, type Kept } from '@/store/disk/keeping'
@@ -17,6 +18,7 @@ import { expected, logged } from '@/store/faults'
 import { setHealth, whyFailed } from '@/store/health'
 import { keepDays } from '@/store/journal'
 import type { Notice } from '@/store/notices'
+import { keepStretches } from '@/store/past'
 import { onReport } from '@/store/reports'
 import { setSaving } from '@/store/saving'
 import type { Shelf } from '@/store/shelf'
@@ -35,6 +37,8 @@ export interface Seed {
   contents: Record<string, unknown>
   /** What happened before, in order. */
   journal?: JournalEvent[]
+  /** How it stood before, in order. */
+  past?: Stretch[]
 }
 
 /** The shelf could not be read. Nothing is written until the person has chosen what to do. */
@@ -256,6 +260,8 @@ async function anew(
   )
   if (seed.journal)
     await keepDays(stores.journal, seed.journal).catch(logged('What happened before'))
+  if (seed.past)
+    await keepStretches(stores.sessions, seed.past).catch(logged('How it stood before'))
   const fresh = { state, revision, slots, written: null }
   const notices = missing
     ? [

@@ -10,8 +10,10 @@ import { Steps } from '@/store/disk/steps'
 import { type Stores, whyNotKept } from '@/store/disk/storage'
 import { NotWritten, writeContents } from '@/store/documents/documents'
 import { contentsOf } from '@/store/documents/importing'
+import { logged } from '@/store/faults'
 import { NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from '@/store/health'
 import { Journal } from '@/store/journal'
+import { Past } from '@/store/past'
 import { setSaving } from '@/store/saving'
 import type { Shelf } from '@/store/shelf'
 import { databaseFor } from './aside'
@@ -53,6 +55,7 @@ export function writersOf(
   const steps = new Steps(stores.slots, contents)
   const keeping = new Keeping(stores.slots, written, revision, slots, steps, given.history, isThere)
   const journal = new Journal(shelf, stores.journal)
+  const past = new Past(stores.sessions, shelf.clock)
   const folder = new FolderCopy(stores.slots, name)
   const writer = spare
     ? logOf(databaseFor(name), (way, why) => {
@@ -62,21 +65,23 @@ export function writersOf(
     : NO_LOG
   const log = new ChangeLog(writer, seq, stateSeq, contents, gap)
   const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
-  const keeper = keeperOf(shelf, () => writeAll(shelf, keeping, journal, log.seq))
-  return { keeping, journal, folder, log, copies, keeper }
+  const keeper = keeperOf(shelf, () => writeAll(shelf, keeping, { journal, past }, log.seq))
+  return { keeping, journal, past, folder, log, copies, keeper }
 }
 
 /** Each by itself: what can be written is, whatever cannot. @throws the first of what went wrong */
 async function writeAll(
   shelf: Shelf,
   keeping: Keeping,
-  journal: Journal,
+  { journal, past }: { journal: Journal; past: Past },
   seq: number,
 ): Promise<void> {
   const all = await Promise.allSettled([
     keeping.write(shelf.state(), seq, shelf.page.getState().session.history),
     writeContents(shelf),
     journal.write(),
+    // Without it the shelf is as safe as with it.
+    past.write().catch(logged('How the shelf stood is not kept')),
   ])
   const [, documents] = all
   const wrong = all.find(({ status }) => status === 'rejected') as PromiseRejectedResult | undefined

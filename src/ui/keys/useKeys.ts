@@ -21,7 +21,16 @@ import { tellUntaken } from './untaken'
 const CHORDS_IN = new Set('rename pad line keys practice menu unstack trail'.split(' '))
 
 /** Beside these one sees what is undone; no other chord acts there. */
-const UNDO_IN = new Set(['settings', 'look', 'bindings', 'sequences', 'plan', 'runs', 'log'])
+const UNDO_IN = new Set([
+  'settings',
+  'look',
+  'bindings',
+  'sequences',
+  'plan',
+  'runs',
+  'log',
+  'past',
+])
 const UNDOES = ['history.undo', 'history.redo']
 
 /** Turns key strokes anywhere on the page into commands. */

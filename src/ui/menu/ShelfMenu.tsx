@@ -10,7 +10,7 @@ const WINDOWS = [
   ...['loft.byApp', 'windows.sweep', 'windows.isolate', 'home.askPutRight'],
   ...['line.float', 'shelf.cover'],
 ]
-const DAY = ['plan.open', 'log.open', 'runs.open']
+const DAY = ['plan.open', 'log.open', 'past.open', 'runs.open']
 const ROWS = ['grid.addRow', 'grid.addColumn', 'grid.removeRow', 'grid.removeColumn']
 const FILES = ['app.askAdd', 'shelf.openFile', 'sessions.open', 'documents.clearUp']
 const KEEPING = [

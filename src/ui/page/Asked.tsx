@@ -24,6 +24,7 @@ import { CopyLook } from '@/ui/look/CopyLook'
 import { LookPanel } from '@/ui/look/LookPanel'
 import { FullDialog } from '@/ui/pair/FullDialog'
 import { PairDialog } from '@/ui/pair/PairDialog'
+import { PastDialog } from '@/ui/past/PastDialog'
 import { PatternsDialog } from '@/ui/patterns/PatternsDialog'
 import { DrawArea } from '@/ui/pictures/DrawArea'
 import { ImportCalendar } from '@/ui/plan/ImportCalendar'
@@ -50,6 +51,8 @@ export function Asked() {
       return <LockShelf />
     case 'log':
       return <LogDialog />
+    case 'past':
+      return <PastDialog />
     case 'import calendar':
       return <ImportCalendar {...view} />
     case 'runs':
