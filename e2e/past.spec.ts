@@ -74,6 +74,32 @@ test('by pointer, over a reload: the band is pushed, a window comes back alone, 
   await expect(notes).toBeVisible()
 })
 
+test('what a document said then is opened beside what it says now', async ({ shelf, page }) => {
+  await shelf.furnish({ Field: { Notes: 'document' } })
+  const text = page.locator('.win-focused [contenteditable=true]')
+  await text.click()
+  await page.keyboard.type('Two slides at noon')
+  await shelf.run('window.maximise')
+  await shelf.reload()
+  await text.click()
+  await page.keyboard.press('Control+End')
+  await page.keyboard.type(', none since')
+  await shelf.run('window.maximise')
+  await shelf.kept()
+  await shelf.press('Alt+J', 'Shift+B')
+  const dialog = page.getByRole('dialog', { name: 'Wind back' })
+  const said = dialog.getByRole('button', { name: 'Open what “Notes” said' })
+  await expect(dialog.getByRole('slider')).toBeFocused()
+  // Now it says what it says.
+  await expect(said).toBeHidden()
+  await shelf.press('ArrowLeft', 'ArrowLeft')
+  await expect(said).toBeVisible()
+  await said.click()
+  await expect(page.locator('.win-focused')).toHaveAttribute('aria-label', /^Notes, as it was/)
+  await expect(text).toHaveText('Two slides at noon')
+  await expect(page.getByText('Two slides at noon, none since')).toBeVisible()
+})
+
 test('the days of the demo are gone through; where nothing is kept that is told', async ({
   shelf,
   page,

@@ -9,7 +9,7 @@ import {
 } from '@/core/past/past'
 import { changesBetween } from '@/core/rules/changes'
 import type { KeptStore } from './disk/storage'
-import { expected, logged } from './faults'
+import { expected } from './faults'
 
 type PastStore = Pick<KeptStore, 'getItem' | 'setItem' | 'removeItem' | 'keys'>
 
@@ -67,13 +67,15 @@ export class Past {
     if (!kept) return
     // A clock that is set back does not turn the order round.
     const at = Math.max(this.clock(), this.since)
-    if (state.settings.past === 0) this.stretch = null
-    // Who wants none kept wants what was kept gone, and at once.
-    if (state.settings.past === 0 && before.settings.past !== 0)
-      void this.forgetAll().catch(logged('How the shelf stood'))
-    if (state.settings.past !== 0)
-      this.partFrom(before).push({ at, ...(say && { say }), changes: kept })
+    if (state.settings.past === 0) this.beginAnew()
+    else this.partFrom(before).push({ at, ...(say && { say }), changes: kept })
     this.since = at
+  }
+
+  /** What is not kept would be missing from what is kept after it. */
+  private beginAnew(): void {
+    this.stretch = null
+    this.unwritten.clear()
   }
 
   /** The part the next change goes to, of a stretch that begins with a state where there is none. */
@@ -158,13 +160,6 @@ export class Past {
     const ended = begins.filter((_, at) => (begins[at + 1] ?? Number.POSITIVE_INFINITY) <= before)
     const over = begins.slice(0, Math.max(0, begins.length - STRETCHES_MOST))
     for (const at of new Set([...ended, ...over])) await this.remove(at)
-  }
-
-  /** None of it is kept. */
-  async forgetAll(): Promise<void> {
-    this.stretch = null
-    this.unwritten.clear()
-    for (const at of await this.begins()) await this.remove(at)
   }
 
   private async remove(at: number): Promise<void> {

@@ -22,6 +22,7 @@ import { ofShelf } from '@/store/ofShelf'
 import type { Past } from '@/store/past'
 import { keepSessions } from '@/store/sessions'
 import type { Shelf } from '@/store/shelf'
+import type { Version, Versions } from '@/store/versions'
 import { seenFrom } from '@/store/views/replica'
 import type { Views } from '@/store/views/views'
 import { exportAside, setMarks } from './aside'
@@ -39,6 +40,7 @@ interface Opened {
   copies: Copies
   journal: Journal
   past: Past
+  versions: Versions
 }
 
 const own = ofShelf(() => ({
@@ -92,8 +94,8 @@ export async function begin(
   over.signal.addEventListener('abort', () => keeps.abort())
   const { signal } = keeps
   const writers = writersOf(shelf, name, stores, spare, given)
-  const { keeper, journal, past, copies, folder, log } = writers
-  own(shelf).opened = { name, stores, folder, copies, journal, past }
+  const { keeper, journal, past, versions, copies, folder, log } = writers
+  own(shelf).opened = { name, stores, folder, copies, journal, past, versions }
   Object.assign(finish, endings(shelf, writers, keeps))
   const touched = new Set<DocumentId>()
   const note = together(() => {
@@ -107,10 +109,13 @@ export async function begin(
   }
   provideCatalogue(shelf, stores.slots)
   provideContents(shelf, {
-    source: database(stores.documents, {
-      seq: () => log.seq,
-      ...(spare && { spare: (id) => spare.readDocument(id) }),
-    }),
+    source: versions.before(
+      database(stores.documents, {
+        seq: () => log.seq,
+        ...(spare && { spare: (id) => spare.readDocument(id) }),
+      }),
+      () => shelf.state().settings.past > 0,
+    ),
     changed: (id) => {
       touched.add(id)
       changed()
@@ -201,6 +206,7 @@ function follow(
       state,
       history.count > before.session.history.count ? history.past.at(-1)?.say : undefined,
     )
+    if (state.settings.past !== before.session.state.settings.past) tidyPast(shelf)
     changed()
     settleLater(shelf, () => keeping.settle())
   })
@@ -248,6 +254,14 @@ export async function pastOf(shelf: Shelf, from: number, until: number): Promise
   return opened ? opened.past.read(from, until) : null
 }
 
+/** What documents said before they changed, as far as it is kept. */
+export const versionsOf = async (shelf: Shelf): Promise<Version[]> =>
+  (await own(shelf).opened?.versions.all()) ?? []
+
+/** What a document said. @throws when it cannot be read */
+export const readVersion = async (shelf: Shelf, version: Version): Promise<unknown> =>
+  own(shelf).opened?.versions.read(version) ?? null
+
 /**
  * Strikes a span of one day from the journal, and how the shelf stood in it, for good. @returns whether this view can
  * @param from milliseconds since 1970; so is `until`
@@ -256,6 +270,7 @@ export async function strike(shelf: Shelf, from: number, until: number): Promise
   const { opened } = own(shelf)
   await opened?.journal.strike(from, until)
   await opened?.past.strike(from, until)
+  await opened?.versions.strike(from, until)
   return opened !== null
 }
 
@@ -333,12 +348,21 @@ function keepTidy(shelf: Shelf, signal: AbortSignal): void {
     const { opened } = own(shelf)
     if (!opened) return
     void forgetDays(opened.stores.journal, first).catch(logged('The log is not tidied'))
-    const { past } = shelf.state().settings
-    const forgets = past ? opened.past.forget(shelf.clock() - past * DAY) : opened.past.forgetAll()
-    void forgets.catch(logged('How the shelf stood is not tidied'))
+    tidyPast(shelf)
   }
   afterFirstMoments(work, signal)
   signal.addEventListener('abort', every(shelf, TIDY_EVERY, work))
+}
+
+/** How the shelf stood before the days that are wanted goes; where none are, all of it. */
+function tidyPast(shelf: Shelf): void {
+  const { opened } = own(shelf)
+  const { past } = shelf.state().settings
+  const before = past ? shelf.clock() - past * DAY : Number.POSITIVE_INFINITY
+  if (opened)
+    void Promise.all([opened.past.forget(before), opened.versions.forget(before)]).catch(
+      logged('How the shelf stood is not tidied'),
+    )
 }
 
 /** Tells when the page is looked at, first now, and when it is left. */

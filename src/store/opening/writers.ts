@@ -16,6 +16,7 @@ import { Journal } from '@/store/journal'
 import { Past } from '@/store/past'
 import { setSaving } from '@/store/saving'
 import type { Shelf } from '@/store/shelf'
+import { Versions } from '@/store/versions'
 import { databaseFor } from './aside'
 import { Copies } from './copies'
 import { copyToFolder } from './inFolder'
@@ -56,6 +57,7 @@ export function writersOf(
   const keeping = new Keeping(stores.slots, written, revision, slots, steps, given.history, isThere)
   const journal = new Journal(shelf, stores.journal)
   const past = new Past(stores.sessions, shelf.clock)
+  const versions = new Versions(stores.sessions, shelf.clock)
   const folder = new FolderCopy(stores.slots, name)
   const writer = spare
     ? logOf(databaseFor(name), (way, why) => {
@@ -66,7 +68,7 @@ export function writersOf(
   const log = new ChangeLog(writer, seq, stateSeq, contents, gap)
   const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
   const keeper = keeperOf(shelf, () => writeAll(shelf, keeping, { journal, past }, log.seq))
-  return { keeping, journal, past, folder, log, copies, keeper }
+  return { keeping, journal, past, versions, folder, log, copies, keeper }
 }
 
 /** Each by itself: what can be written is, whatever cannot. @throws the first of what went wrong */

@@ -18,7 +18,7 @@ import { Band, hoursFor } from '@/ui/log/Band'
 import { useSpan } from '@/ui/log/useSpan'
 import { Handle } from './Handle'
 import { Stood } from './Stood'
-import { usePast } from './usePast'
+import { type PastDay, usePast } from './usePast'
 
 const HOUR = 3_600_000
 
@@ -81,7 +81,7 @@ export function PastDialog() {
           <Moment
             midnight={midnight}
             now={now}
-            moments={known.moments}
+            past={known}
             moment={moment}
             then={then}
             begins={wanted === null && ago === 0}
@@ -117,7 +117,7 @@ export function PastDialog() {
 function Moment({
   midnight,
   now,
-  moments,
+  past: { moments, said },
   moment,
   then,
   begins,
@@ -125,7 +125,7 @@ function Moment({
 }: {
   midnight: number
   now: number
-  moments: readonly { at: number; say?: string }[]
+  past: PastDay
   moment: number
   then: State
   begins: boolean
@@ -178,6 +178,7 @@ function Moment({
       </p>
       <Stood
         then={then}
+        said={(document) => said(document, moment)}
         onDesktop={(desktop) =>
           void bring(
             'past.desktop',

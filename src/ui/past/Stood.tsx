@@ -1,6 +1,6 @@
 import type { KeyboardEvent } from 'react'
 import { appOf } from '@/apps/list'
-import type { DesktopId } from '@/core/model/ids'
+import type { DesktopId, DocumentId } from '@/core/model/ids'
 import { EVERY, type Window } from '@/core/model/kinds/window'
 import { title } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
@@ -8,6 +8,8 @@ import { type DesktopSince, desktopSince, windowSince } from '@/core/past/since'
 import { Kite } from '@/parts/Kite'
 import { LongList } from '@/parts/LongList'
 import { useArrangement, useShelf } from '@/store/useShelf'
+import type { Version } from '@/store/versions'
+import { Said } from './Said'
 
 /** How high a window is drawn that is as high as its display, in CSS pixels. */
 const HIGH = 78
@@ -24,6 +26,8 @@ const SINCE: Record<DesktopSince, string> = {
 export interface Bringing {
   onDesktop(id: DesktopId): void
   onWindow(window: Window): void
+  /** What a document said then, where it has changed since. */
+  said(document: DocumentId): Version | undefined
 }
 
 /** The loft as it stood: row by row, with what became of it. What is different now can be brought back. */
@@ -38,7 +42,7 @@ export function Stood({ then, ...bring }: { then: State } & Bringing) {
         {then.everywhere.length ? (
           <li className="flex gap-4 border-seam border-b border-dashed py-2">
             <p className="w-52 shrink-0 font-display font-semibold">On every desktop</p>
-            <Windows ids={then.everywhere} then={then} onWindow={bring.onWindow} />
+            <Windows ids={then.everywhere} then={then} {...bring} />
           </li>
         ) : null}
       </LongList>
@@ -56,7 +60,7 @@ function alongRow(event: KeyboardEvent): void {
   all[all.indexOf(target) + by]?.focus()
 }
 
-function Row({ id, then, onDesktop, onWindow }: { id: DesktopId; then: State } & Bringing) {
+function Row({ id, then, onDesktop, ...bring }: { id: DesktopId; then: State } & Bringing) {
   const since = useArrangement((now) => desktopSince(then, now, id))
   const was = then.desktops[id]
   if (!was) return null
@@ -86,7 +90,7 @@ function Row({ id, then, onDesktop, onWindow }: { id: DesktopId; then: State } &
         </p>
       </div>
       {windows.length ? (
-        <Windows ids={windows} then={then} onWindow={onWindow} />
+        <Windows ids={windows} then={then} {...bring} />
       ) : (
         <p className="text-soft">No windows</p>
       )}
@@ -97,17 +101,21 @@ function Row({ id, then, onDesktop, onWindow }: { id: DesktopId; then: State } &
 function Windows({
   ids,
   then,
+  said,
   onWindow,
-}: {
-  ids: readonly string[]
-  then: State
-  onWindow(window: Window): void
-}) {
+}: { ids: readonly string[]; then: State } & Omit<Bringing, 'onDesktop'>) {
   return (
     <div className="flex min-w-0 flex-wrap items-end gap-x-3 gap-y-1.5">
       {ids.map((id) => {
         const was = then.windows[id]
-        return was ? <Stands key={id} was={was} then={then} onWindow={onWindow} /> : null
+        if (!was) return null
+        const version = said(was.document)
+        return (
+          <div key={id} className="flex min-w-0 max-w-44 flex-col">
+            {version ? <Said was={was} name={title(then, was)} version={version} /> : null}
+            <Stands was={was} then={then} onWindow={onWindow} />
+          </div>
+        )
       })}
     </div>
   )
@@ -158,7 +166,7 @@ function Stands({
       </span>
     </>
   )
-  const look = 'flex min-w-0 max-w-44 flex-col text-left'
+  const look = 'flex min-w-0 flex-col text-left'
   if (since === 'same' || since === 'stowed')
     return (
       <span className={`${look} text-soft`} title={name}>

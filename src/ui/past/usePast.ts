@@ -1,9 +1,11 @@
 import { useEffect, useMemo, useState } from 'react'
+import type { DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
 import { type Stretch, stateAt, stretchAt } from '@/core/past/past'
 import { logged } from '@/store/faults'
-import { pastOf } from '@/store/opening/begin'
+import { pastOf, versionsOf } from '@/store/opening/begin'
 import { useArrangement, useShelf } from '@/store/useShelf'
+import { type Version, versionAt } from '@/store/versions'
 
 /** How the shelf stood on a day. */
 export interface PastDay {
@@ -11,6 +13,8 @@ export interface PastDay {
   moments: { at: number; say?: string }[]
   /** How it stood at a moment of the day; null where that is not known. */
   at(moment: number): State | null
+  /** What a document said then, where it has changed since. */
+  said(document: DocumentId, moment: number): Version | undefined
 }
 
 /**
@@ -21,20 +25,25 @@ export function usePast(from: number, until: number): PastDay | 'elsewhere' | nu
   const shelf = useShelf()
   // What is brought back is a change like any other.
   const now = useArrangement((state) => state)
-  const [read, setRead] = useState<{ from: number; stretches: Stretch[] | null } | null>(null)
+  const [read, setRead] = useState<{
+    from: number
+    stretches: Stretch[] | null
+    versions: Version[]
+  } | null>(null)
   // biome-ignore lint/correctness/useExhaustiveDependencies: another state is a reason to read again
   useEffect(() => {
     let over = false
-    void pastOf(shelf, from, until)
-      .catch(logged('How the shelf stood', []))
-      .then((stretches) => over || setRead({ from, stretches }))
+    void Promise.all([
+      pastOf(shelf, from, until).catch(logged('How the shelf stood', [])),
+      versionsOf(shelf).catch(logged('What documents said', [])),
+    ]).then(([stretches, versions]) => over || setRead({ from, stretches, versions }))
     return () => {
       over = true
     }
   }, [shelf, from, until, now])
   return useMemo(() => {
     if (read?.from !== from) return null
-    const { stretches } = read
+    const { stretches, versions } = read
     if (!stretches) return 'elsewhere'
     const moments = stretches.flatMap(({ at, changes }) => [{ at }, ...changes])
     return {
@@ -43,6 +52,7 @@ export function usePast(from: number, until: number): PastDay | 'elsewhere' | nu
         const stretch = stretchAt(stretches, moment)
         return stretch ? stateAt(stretch, moment) : null
       },
+      said: (document, moment) => versionAt(versions, document, moment),
     }
   }, [read, from, until])
 }
