@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import type { By, EventKind, JournalEvent } from '@/core/journal/events'
 import { figuresOf } from './figures'
 import { matrixOf, waysOf } from './matrix'
-import { bestOrder, EXACT_MOST, stepsOf } from './order'
+import { apartIn, type Between, bestOrder, EXACT_MOST, stepsOf } from './order'
 
 const happened = fc
   .array(
@@ -112,30 +112,71 @@ function* orders(left: number[]): Generator<number[]> {
     for (const rest of orders(left.filter((other) => other !== one))) yield [one, ...rest]
 }
 
-test('up to twelve the order is the best of all there are', () => {
+const LINE = { columns: 1, wrap: false, wrapRows: false }
+const RING = { ...LINE, wrap: true }
+
+test('places are as far apart as the keys for neighbours go', () => {
+  expect(apartIn(4, LINE)[0]).toEqual([0, 1, 2, 3])
+  expect(apartIn(5, RING)[0]).toEqual([0, 1, 2, 2, 1])
+  // Three in a row, and two below: 0 1 2 / 3 4.
+  expect(apartIn(5, { ...LINE, columns: 3 })[0]).toEqual([0, 1, 2, 1, 2])
+  expect(apartIn(5, { columns: 3, wrap: true, wrapRows: true })[2]).toEqual([1, 1, 0, 2, 2])
+})
+
+test('up to twelve in a line the order is the best of all there are', () => {
+  const steps = (between: Between, order: number[]) =>
+    stepsOf(between, order, apartIn(between.length, LINE))
   fc.assert(
     fc.property(square(6), (between) => {
-      const found = bestOrder(between)
+      const found = bestOrder(between, LINE)
       let least = Number.POSITIVE_INFINITY
       for (const order of orders([...between.keys()]))
-        least = Math.min(least, stepsOf(between, order))
+        least = Math.min(least, steps(between, order))
       expect(found.toSorted((a, b) => a - b)).toEqual([...between.keys()])
-      expect(stepsOf(between, found)).toBe(least)
+      expect(steps(between, found)).toBe(least)
     }),
     runs(60),
   )
   const eight = fc.sample(square(8, 8), { numRuns: 1, seed: 7 })[0] ?? []
-  const all = [...orders([...eight.keys()])].map((order) => stepsOf(eight, order))
-  expect(stepsOf(eight, bestOrder(eight))).toBe(Math.min(...all))
+  const all = [...orders([...eight.keys()])].map((order) => steps(eight, order))
+  expect(steps(eight, bestOrder(eight, LINE))).toBe(Math.min(...all))
+})
+
+test('where desktops go round, or stand in rows, the best is found nearly always', () => {
+  const layouts = fc.constantFrom(
+    RING,
+    { ...LINE, columns: 2 },
+    { columns: 3, wrap: true, wrapRows: true },
+    { columns: 2, wrap: false, wrapRows: true },
+  )
+  let all = 0
+  let best = 0
+  fc.assert(
+    fc.property(square(6), layouts, (between, layout) => {
+      const apart = apartIn(between.length, layout)
+      const found = stepsOf(between, bestOrder(between, layout), apart)
+      let least = Number.POSITIVE_INFINITY
+      for (const order of orders([...between.keys()]))
+        least = Math.min(least, stepsOf(between, order, apart))
+      all++
+      if (found === least) best++
+      expect(found).toBeLessThanOrEqual(stepsOf(between, [...between.keys()], apart))
+    }),
+    runs(60),
+  )
+  expect(best / all).toBeGreaterThan(0.95)
 })
 
 test('beyond that it is never worse than the one there is, and the same each time', () => {
   fc.assert(
-    fc.property(square(40, EXACT_MOST + 1), (between) => {
-      const found = bestOrder(between)
+    fc.property(square(40, EXACT_MOST + 1), fc.constantFrom(LINE, RING), (between, layout) => {
+      const found = bestOrder(between, layout)
+      const apart = apartIn(between.length, layout)
       expect(found.toSorted((a, b) => a - b)).toEqual([...between.keys()])
-      expect(stepsOf(between, found)).toBeLessThanOrEqual(stepsOf(between, [...between.keys()]))
-      expect(bestOrder(between)).toEqual(found)
+      expect(stepsOf(between, found, apart)).toBeLessThanOrEqual(
+        stepsOf(between, [...between.keys()], apart),
+      )
+      expect(bestOrder(between, layout)).toEqual(found)
     }),
     runs(4),
   )
@@ -148,5 +189,6 @@ test('a line that was shuffled is found again among forty', () => {
     shuffled.map((other) => (Math.abs(one - other) === 1 ? 5 : 0)),
   )
   const least = (count - 1) * 10
-  expect(stepsOf(between, bestOrder(between))).toBeLessThanOrEqual(least * 1.5)
+  const found = bestOrder(between, LINE)
+  expect(stepsOf(between, found, apartIn(count, LINE))).toBeLessThanOrEqual(least * 1.5)
 })

@@ -1,34 +1,77 @@
+import { besideIn } from '@/core/model/grid'
 import { seeded } from './seeded'
 
 /**
  * An order of desktops in which those one goes between stand near each other: the sum over all pairs of
- * how often one goes between them times how far apart they stand is as small as it can be.
+ * how often one goes between them times how many steps apart they stand is as small as it can be.
  */
 
-/** So many are ordered exactly; beyond, the best is looked for. */
+/** So many in a line that does not go round are ordered exactly; else the best is looked for. */
 export const EXACT_MOST = 12
 
 /** How often one goes between two, both ways; as many rows as columns. */
 export type Between = readonly (readonly number[])[]
 
+/** How many steps each place is from each; as many rows as columns. */
+export type Apart = readonly (readonly number[])[]
+
+/** How desktops stand. */
+interface Layout {
+  /** How many stand in a row; with 1 they stand in a line. */
+  columns: number
+  /** Whether the line, or a row, goes round. */
+  wrap: boolean
+  /** Whether a column does, where there are rows. */
+  wrapRows: boolean
+}
+
+/** How many steps it is from each place to each, as the keys for neighbours go. */
+export function apartIn(count: number, { columns, wrap, wrapRows }: Layout): Apart {
+  const places = Array.from({ length: count }, (_, at) => String(at))
+  const beside = (from: string) =>
+    ([1, -1] as const).flatMap((by) => [
+      besideIn(places, columns, from, 'row', by, wrap) ?? [],
+      columns > 1 ? (besideIn(places, columns, from, 'column', by, wrapRows) ?? []) : [],
+    ])
+  const neighbours = places.map((from) => beside(from).flat().map(Number))
+  return places.map((_, from) => {
+    const steps = new Array<number>(count).fill(Number.POSITIVE_INFINITY)
+    steps[from] = 0
+    for (const reached = [from]; reached.length; ) {
+      const one = reached.shift() ?? from
+      for (const next of neighbours[one] ?? []) {
+        if (Number.isFinite(steps[next])) continue
+        steps[next] = (steps[one] ?? 0) + 1
+        reached.push(next)
+      }
+    }
+    return steps
+  })
+}
+
 /** Steps from neighbour to neighbour that all ways together take in an order. */
-export function stepsOf(between: Between, order: readonly number[]): number {
+export function stepsOf(between: Between, order: readonly number[], apart: Apart): number {
   let steps = 0
   for (const [place, one] of order.entries())
-    for (const [apart, other] of order.slice(place + 1).entries())
-      steps += (apart + 1) * ((between[one]?.[other] ?? 0) + (between[other]?.[one] ?? 0))
+    for (let after = place + 1; after < order.length; after++) {
+      const other = order[after] ?? 0
+      const ways = (between[one]?.[other] ?? 0) + (between[other]?.[one] ?? 0)
+      if (ways) steps += ways * (apart[place]?.[after] ?? 0)
+    }
   return steps
 }
 
 /**
- * The order with the fewest steps; of those the one there is, where it is among them.
+ * The order with the fewest steps; the one there is, where none better is found.
  * @returns places in the given order, each once
  */
-export function bestOrder(between: Between): number[] {
+export function bestOrder(between: Between, layout: Layout): number[] {
   const count = between.length
   const now = Array.from({ length: count }, (_, at) => at)
-  const found = count <= EXACT_MOST ? exact(between) : annealed(between)
-  return stepsOf(between, found) < stepsOf(between, now) ? found : now
+  const apart = apartIn(count, layout)
+  const line = layout.columns === 1 && !layout.wrap
+  const found = line && count <= EXACT_MOST ? exact(between) : annealed(between, apart)
+  return stepsOf(between, found, apart) < stepsOf(between, now, apart) ? found : now
 }
 
 /**
@@ -70,50 +113,30 @@ function exact(between: Between): number[] {
   return order
 }
 
-/** Moves of one desktop to another place that are tried, for each of them. */
+/** Moves that are tried, for each desktop. */
 const TRIES = 1500
 
 /** From the order there is, by moves that may make it worse at first, less and less so. */
-function annealed(between: Between): number[] {
+function annealed(between: Between, apart: Apart): number[] {
   const random = seeded(1)
   const count = between.length
   let order = Array.from({ length: count }, (_, at) => at)
-  let steps = stepsOf(between, order)
+  let steps = stepsOf(between, order, apart)
   let best = { order, steps }
   const first = steps / count / 4
   for (let n = 0; n < TRIES * count; n++) {
     const warm = first * (1 - n / (TRIES * count)) ** 3
     const from = Math.floor(random() * count)
     const to = Math.floor(random() * count)
-    const [moved = 0] = order.slice(from, from + 1)
-    const next = order.toSpliced(from, 1).toSpliced(to, 0, moved)
-    const then = steps + change(between, order, from, to)
+    const [one = 0, other = 0] = [order[from], order[to]]
+    // One moves and the others make room, or two change places: in rows that is less.
+    const next =
+      n % 2 ? order.toSpliced(from, 1).toSpliced(to, 0, one) : order.with(from, other).with(to, one)
+    const then = stepsOf(between, next, apart)
     if (then > steps && random() >= Math.exp((steps - then) / (warm || 1e-9))) continue
     order = next
     steps = then
     if (steps < best.steps) best = { order, steps }
   }
   return best.order
-}
-
-/** What moving one changes: its own ways, and those over it of all that make room. */
-function change(between: Between, order: readonly number[], from: number, to: number): number {
-  if (from === to) return 0
-  const ways = (one: number, other: number) =>
-    (between[one]?.[other] ?? 0) + (between[other]?.[one] ?? 0)
-  const moved = order[from] ?? 0
-  const [low, high] = from < to ? [from + 1, to] : [to, from - 1]
-  const by = from < to ? -1 : 1
-  let sum = 0
-  for (const [place, other] of order.entries()) {
-    if (place === from) continue
-    const then = place >= low && place <= high ? place + by : place
-    sum += ways(moved, other) * (Math.abs(to - then) - Math.abs(from - place))
-    // Those that make room come nearer to, or further from, those that stay.
-    if (then === place) continue
-    for (const [stays, one] of order.entries())
-      if (stays !== from && (stays < low || stays > high))
-        sum += ways(other, one) * (Math.abs(then - stays) - Math.abs(place - stays))
-  }
-  return sum
 }

@@ -1,6 +1,6 @@
 import { type ReactNode, useEffect, useMemo, useState } from 'react'
 import type { Matrix } from '@/core/insight/matrix'
-import { type bestOrder, stepsOf } from '@/core/insight/order'
+import { apartIn, type bestOrder, stepsOf } from '@/core/insight/order'
 import { effort } from '@/core/keys/effort'
 import type { DesktopId } from '@/core/model/ids'
 import { DesktopName } from '@/parts/DesktopName'
@@ -26,10 +26,15 @@ export function Order({
     const at = (id: DesktopId) => matrix.desktops.indexOf(id)
     return order.map((from) => order.map((to) => matrix.counts[at(from)]?.[at(to)] ?? 0))
   }, [matrix, order])
-  const found = useBest(between)
+  const columns = useArrangement((state) => state.columns)
+  const wrap = useArrangement(({ settings }) => settings.wrap)
+  const wrapRows = useArrangement(({ settings }) => settings.wrapRows)
+  const layout = useMemo(() => ({ columns, wrap, wrapRows }), [columns, wrap, wrapRows])
+  const found = useBest(between, layout)
   if (!found) return <p className="text-soft">Working out an order…</p>
-  const now = stepsOf(between, [...order.keys()])
-  const then = stepsOf(between, found)
+  const apart = apartIn(order.length, layout)
+  const now = stepsOf(between, [...order.keys()], apart)
+  const then = stepsOf(between, found, apart)
   const better = found.flatMap((at) => order[at] ?? [])
   if (then >= now)
     return (
@@ -60,8 +65,8 @@ export function Order({
         {children}
       </p>
       <div className="flex gap-10">
-        <Column name="Now" ids={order} />
-        <Column name="Suggested" ids={better} before={order} />
+        <Column name="Now" ids={order} columns={columns} />
+        <Column name="Suggested" ids={better} columns={columns} before={order} />
       </div>
     </div>
   )
@@ -70,21 +75,27 @@ export function Order({
 function Column({
   name,
   ids,
+  columns,
   before,
 }: {
   name: string
   ids: readonly DesktopId[]
+  /** How many stand in a row. */
+  columns: number
   /** As they stand now; those that move are marked. */
   before?: readonly DesktopId[]
 }) {
   return (
     <section aria-label={name}>
       <h3 className="font-semibold">{name}</h3>
-      <ol className="mt-1 flex flex-col gap-1">
+      <ol
+        className="mt-1 grid gap-x-6 gap-y-1"
+        style={{ gridTemplateColumns: `repeat(${columns}, auto)` }}
+      >
         {ids.map((id, at) => (
           <li key={id} className="flex items-center gap-2">
-            <DesktopName id={id} width={15} className="max-w-56" />
-            {before && before.indexOf(id) !== at ? (
+            <DesktopName id={id} width={15} className={columns > 3 ? 'max-w-28' : 'max-w-56'} />
+            {before && columns === 1 && before.indexOf(id) !== at ? (
               <span className="text-[12px] text-soft">{moved(before.indexOf(id) - at)}</span>
             ) : null}
           </li>
@@ -100,22 +111,25 @@ const ORDERS: OffPage<{ bestOrder: typeof bestOrder }> = {
 }
 
 /** The best order, worked out off the page; null until it is known. */
-function useBest(between: readonly (readonly number[])[]): number[] | null {
+function useBest(
+  between: readonly (readonly number[])[],
+  layout: Parameters<typeof bestOrder>[1],
+): number[] | null {
   const shelf = useShelf()
-  const [best, setBest] = useState<{ of: typeof between; order: number[] } | null>(null)
+  const [best, setBest] = useState<{ of: [unknown, unknown]; order: number[] } | null>(null)
   useEffect(() => {
     const left = new AbortController()
     offPage(
       ORDERS,
       { shelf, signal: left.signal },
-      async (api) => await api.bestOrder(between),
+      async (api) => await api.bestOrder(between, layout),
       (why) => new Error(why),
     )
-      .then((order) => left.signal.aborted || setBest({ of: between, order }))
+      .then((order) => left.signal.aborted || setBest({ of: [between, layout], order }))
       .catch(expected('the log was left'))
     return () => left.abort()
-  }, [between, shelf])
-  return best?.of === between ? best.order : null
+  }, [between, layout, shelf])
+  return best?.of[0] === between && best.of[1] === layout ? best.order : null
 }
 
 /** “2 earlier”. */
