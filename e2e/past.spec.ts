@@ -72,6 +72,10 @@ test('by pointer, over a reload: the band is pushed, a window comes back alone, 
   })
   await dialog.getByRole('button', { name: 'Undo' }).click()
   await expect(notes).toBeVisible()
+  await dialog.getByRole('button', { name: 'Bring everything back' }).click()
+  await expect(dialog.getByText('Reopened all as it was')).toBeVisible()
+  await expect(notes).toBeHidden()
+  expect((await shelf.state()).windows[id('Notes')]).toMatchObject({ desktop: id('Field') })
 })
 
 test('what a document said then is opened beside what it says now', async ({ shelf, page }) => {

@@ -95,16 +95,7 @@ const shots = {
   keys: [['Alt+Shift+/']],
   pad: [['Alt+R', 'Alt+X', 'ArrowLeft', 'ArrowUp']],
   displays: [['Alt+J', 'Z', 'Tab']],
-  bindings: [
-    [],
-    {
-      prepare: async (page) => {
-        await first(['keys.open'])(page)
-        await page.getByRole('button', { name: /^Send window to Bulletin/ }).click()
-        await page.keyboard.press('Alt+/')
-      },
-    },
-  ],
+  past: [['Alt+J', 'Shift+B', ',', 'Home', ...Array(7).fill('ArrowRight')]],
   run: [['PageDown', 'PageDown', 'n'], { prepare: first(['run.start']) }],
   log: [['Alt+J', 'Shift+L', ',']],
   line: [['Alt+B', 'Alt+;', 'type stat']],

@@ -260,8 +260,8 @@ async function anew(
   )
   if (seed.journal)
     await keepDays(stores.journal, seed.journal).catch(logged('What happened before'))
-  if (seed.past)
-    await keepStretches(stores.sessions, seed.past).catch(logged('How it stood before'))
+  // Nobody looks at it at once: the start does not wait for it.
+  if (seed.past) void keepStretches(stores.sessions, seed.past).catch(logged('How it stood before'))
   const fresh = { state, revision, slots, written: null }
   const notices = missing
     ? [

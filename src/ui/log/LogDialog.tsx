@@ -14,6 +14,7 @@ import { isWriting, strike, strikeApp } from '@/store/opening/begin'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Days } from './Days'
 import { Exports } from './Exports'
+import { Steps, stepOf } from './Steps'
 import { Suggestions } from './Suggestions'
 import { type LoggedDay, useSpan } from './useSpan'
 import { Ways } from './Ways'
@@ -59,35 +60,15 @@ export function LogDialog() {
   }
   const go = (by: number) => setAgo(Math.max(0, ago + by))
   const keys = (event: KeyboardEvent) => {
-    const typed = event.target instanceof HTMLInputElement && event.target.type !== 'radio'
-    if (event.altKey || event.ctrlKey || event.metaKey || typed) return
-    const by = { ',': days, '.': -days }[event.key]
-    if (by === undefined) return
-    event.preventDefault()
-    go(by)
+    const by = stepOf(event)
+    if (by) go(by * days)
   }
   return (
     <Dialog title="Log" width={wide ? 1440 : 1080}>
       {/* biome-ignore lint/a11y/noStaticElementInteractions: the keys of all that is in it */}
       <div className="mt-3 flex h-[min(70vh,1000px)] flex-col gap-3" onKeyDown={keys}>
         <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-          <span className="flex items-center gap-1.5">
-            <button type="button" className="btn" aria-label="Earlier" onClick={() => go(days)}>
-              ‹ <Keys keys="," />
-            </button>
-            <b role="status" className="w-52 text-center">
-              {spanInWords(last, days)}
-            </b>
-            <button
-              type="button"
-              className="btn"
-              aria-label="Later"
-              disabled={ago === 0}
-              onClick={() => go(-days)}
-            >
-              <Keys keys="." /> ›
-            </button>
-          </span>
+          <Steps says={spanInWords(last, days)} last={ago === 0} onStep={(by) => go(by * days)} />
           <Choice
             label="Span"
             of={SPANS.map(([count, name]) => [String(count), name])}

@@ -44,8 +44,8 @@ export function Handle({
     const next = {
       ArrowRight: () => moments.find(({ at }) => at > moment)?.at,
       ArrowLeft: () => moments.findLast(({ at }) => at < moment)?.at,
-      PageDown: () => moment + HOUR,
-      PageUp: () => moment - HOUR,
+      PageUp: () => moment + HOUR,
+      PageDown: () => moment - HOUR,
       Home: () => first,
       End: () => last,
     }[event.key]

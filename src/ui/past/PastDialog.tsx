@@ -15,6 +15,7 @@ import { bringBack } from '@/store/documents/catalogue'
 import { expected } from '@/store/faults'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Band, hoursFor } from '@/ui/log/Band'
+import { Steps, stepOf } from '@/ui/log/Steps'
 import { useSpan } from '@/ui/log/useSpan'
 import { Handle } from './Handle'
 import { Stood } from './Stood'
@@ -36,47 +37,31 @@ export function PastDialog() {
   const last = known?.moments.at(-1)?.at
   const moment = wanted ?? last
   const then = known && moment !== undefined ? known.at(moment) : null
-  const go = (by: number) => {
+  // Who goes by pushes keeps the push.
+  const [begins, setBegins] = useState(true)
+  const go = (by: number, pushed = true) => {
+    setBegins(!pushed)
     setAgo(Math.max(0, Math.min(kept, ago + by)))
     setWanted(null)
   }
   const keys = (event: KeyboardEvent) => {
-    const by = { ',': 1, '.': -1 }[event.key]
-    if (by === undefined || event.altKey || event.ctrlKey || event.metaKey) return
-    event.preventDefault()
-    go(by)
+    const by = stepOf(event)
+    if (by) go(by, false)
   }
   return (
     <Dialog title="Wind back" width={wide ? 1440 : 1080}>
       {/* biome-ignore lint/a11y/noStaticElementInteractions: the keys of all that is in it */}
       <div className="mt-3 flex h-[min(70vh,1000px)] flex-col gap-3" onKeyDown={keys}>
-        <div className="flex items-center gap-1.5">
-          <button
-            type="button"
-            className="btn"
-            aria-label="Earlier"
-            disabled={ago >= kept}
-            onClick={() => go(1)}
-          >
-            ‹ <Keys keys="," />
-          </button>
-          <b role="status" className="w-52 text-center">
-            {new Date(midnight + 12 * HOUR).toLocaleDateString('en', {
-              weekday: 'long',
-              day: 'numeric',
-              month: 'long',
-            })}
-          </b>
-          <button
-            type="button"
-            className="btn"
-            aria-label="Later"
-            disabled={ago === 0}
-            onClick={() => go(-1)}
-          >
-            <Keys keys="." /> ›
-          </button>
-        </div>
+        <Steps
+          says={new Date(midnight + 12 * HOUR).toLocaleDateString('en', {
+            weekday: 'long',
+            day: 'numeric',
+            month: 'long',
+          })}
+          first={ago >= kept}
+          last={ago === 0}
+          onStep={go}
+        />
         {then && known && moment !== undefined ? (
           <Moment
             midnight={midnight}
@@ -84,7 +69,7 @@ export function PastDialog() {
             past={known}
             moment={moment}
             then={then}
-            begins={wanted === null && ago === 0}
+            begins={begins}
             onMove={setWanted}
           />
         ) : (
@@ -144,7 +129,7 @@ function Moment({
     // A document may have been put away since.
     const documents = windows.flatMap((one) => one?.document ?? [])
     await bringBack(shelf, documents).catch(expected('it is known from then', undefined))
-    shelf.dispatchAny(command, { ...args, from: then }, 'key')
+    shelf.dispatchAny(command, args, 'key')
   }
   return (
     <>
@@ -175,6 +160,14 @@ function Moment({
         <span className="ml-auto flex shrink-0 items-center gap-1.5 text-[12px] text-soft">
           <Keys keys="←" /> <Keys keys="→" /> from change to change
         </span>
+        <button
+          type="button"
+          className="btn shrink-0 py-0"
+          title="Nothing that is open now is taken away"
+          onClick={() => void bring('session.reopen', { state: then }, Object.values(then.windows))}
+        >
+          Bring everything back
+        </button>
       </p>
       <Stood
         then={then}
@@ -182,11 +175,13 @@ function Moment({
         onDesktop={(desktop) =>
           void bring(
             'past.desktop',
-            { desktop },
+            { desktop, from: then },
             (then.desktops[desktop]?.windows ?? []).map((id) => then.windows[id]),
           )
         }
-        onWindow={(window) => void bring('past.window', { window: window.id }, [window])}
+        onWindow={(window) =>
+          void bring('past.window', { window: window.id, from: then }, [window])
+        }
       />
     </>
   )

@@ -12,7 +12,7 @@ import type { Version } from '@/store/versions'
 import { Said } from './Said'
 
 /** How high a window is drawn that is as high as its display, in CSS pixels. */
-const HIGH = 78
+const HIGH = 104
 /** So large one is drawn at least: what became of it has to be read on it. */
 const LEAST = { width: 84, height: 24 }
 
@@ -65,12 +65,13 @@ function Row({ id, then, onDesktop, ...bring }: { id: DesktopId; then: State } &
   const was = then.desktops[id]
   if (!was) return null
   const { name, hue, letter, emblem, kind, windows } = was
+  const shown = Object.values(then.presence).some(({ shows }) => shows === id)
   const comesBack = kind === 'open' && (since === 'changed' || since === 'gone')
   return (
     <li className={`hue-${hue} flex gap-4 border-seam border-b border-dashed py-2`}>
       <div className="w-52 shrink-0">
         <p className="flex items-center gap-2">
-          <Kite hue={hue} letter={letter} emblem={emblem} width={20} />
+          <Kite hue={hue} letter={letter} emblem={emblem} filled={shown} width={20} />
           <b dir="auto" className="min-w-0 truncate font-display" title={name}>
             {name}
           </b>
