@@ -19,7 +19,11 @@ test('the log tells the day in lines, with its figures; what is exported is what
   await expect(lines).toHaveCount(1)
   await expect(lines.first()).toContainText('Field')
   // The last working day, or the one before it.
-  while ((await lines.count()) < 50) {
+  // Only those in sight are drawn.
+  const items = log.getByRole('list', { name: 'Lines of the log' }).getByRole('listitem')
+  const count = async () =>
+    (await items.count()) ? Number(await items.first().getAttribute('aria-setsize')) : 0
+  while ((await count()) < 50) {
     await shelf.press(',')
     await expect(log.getByText('Reading…')).toHaveCount(0)
   }
@@ -30,12 +34,16 @@ test('the log tells the day in lines, with its figures; what is exported is what
   await expect(lines.nth(2)).toBeFocused()
   await expect(lines.nth(2)).toHaveAttribute('aria-current', 'true')
   expect(await shelf.violations()).toEqual([])
+  // The one with the keys stays, however far the list goes; the last is gone to.
+  await shelf.press('End')
+  await expect(items.last().locator('[data-line]')).toBeFocused()
+  await expect(items.last()).toHaveAttribute('aria-posinset', String(await count()))
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     log.getByRole('button', { name: 'JSON' }).click(),
   ])
   const told = JSON.parse(readFileSync(await file.path(), 'utf8'))
-  expect(told.lines).toHaveLength(await lines.count())
+  expect(told.lines).toHaveLength(await count())
   const [sheet] = await Promise.all([
     page.waitForEvent('download'),
     log.getByRole('button', { name: 'CSV' }).click(),

@@ -31,6 +31,8 @@ test('a desktop that is gone, and a window that was sent, are brought back by ke
   await shelf.press('Enter')
   await expect(dialog.getByText('Field is as it stood')).toBeVisible()
   await expect(rows.filter({ hasText: 'Field' })).toContainText('as now')
+  // What was pushed is gone; the keys go on with the moment.
+  await expect(moment).toBeFocused()
   const { desktops, windows } = await shelf.state()
   expect(desktops[id('Field')]?.windows).toEqual(stood.desktops[id('Field')]?.windows)
   for (const name of ['Notes', 'Readings'])

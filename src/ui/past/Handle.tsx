@@ -1,4 +1,10 @@
-import { type KeyboardEvent, type PointerEvent, type ReactNode, useEffect, useRef } from 'react'
+import {
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactNode,
+  type RefObject,
+  useEffect,
+} from 'react'
 import { timeOfDay } from '@/parts/Facts'
 
 const HOUR = 3_600_000
@@ -8,6 +14,7 @@ const HOUR = 3_600_000
  * pointer to any moment.
  */
 export function Handle({
+  ref: band,
   from,
   until,
   moments,
@@ -17,6 +24,7 @@ export function Handle({
   onMove,
   children,
 }: {
+  ref: RefObject<HTMLDivElement | null>
   /** What the band shows, in milliseconds since 1970. */
   from: number
   until: number
@@ -30,7 +38,6 @@ export function Handle({
   onMove(to: number): void
   children: ReactNode
 }) {
-  const band = useRef<HTMLDivElement>(null)
   // biome-ignore lint/correctness/useExhaustiveDependencies: when it is first there, and not again
   useEffect(() => {
     if (begins) band.current?.focus()

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useState } from 'react'
+import { type KeyboardEvent, useRef, useState } from 'react'
 import { stretchesOf } from '@/core/journal/time'
 import type { Window } from '@/core/model/kinds/window'
 import type { State } from '@/core/model/state'
@@ -121,6 +121,7 @@ function Moment({
   const [day] = useSpan(midnight + 12 * HOUR, 1, now, 0) ?? []
   const stretches = day ? stretchesOf(day.events, day.midnight, day.until) : []
   const hours = hoursFor([{ midnight, stretches }])
+  const handle = useRef<HTMLDivElement>(null)
   const before = moments.findLast(({ at }) => at <= moment)
   const says = before?.say ?? ''
   const bring = async (command: string, args: object, windows: readonly (Window | undefined)[]) => {
@@ -130,10 +131,13 @@ function Moment({
     const documents = windows.flatMap((one) => one?.document ?? [])
     await bringBack(shelf, documents).catch(expected('it is known from then', undefined))
     shelf.dispatchAny(command, args, 'key')
+    // What was pushed may be gone.
+    handle.current?.focus()
   }
   return (
     <>
       <Handle
+        ref={handle}
         from={midnight + hours[0] * HOUR}
         until={midnight + hours[1] * HOUR}
         moments={moments}
