@@ -1,4 +1,22 @@
+import type { Page } from '@playwright/test'
 import { expect, test } from './shelf'
+
+/** What is written of how the shelf stood: that is done in a pause. */
+const kept = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<string>((done) => {
+        const asked = indexedDB.open('kite-shelf-own')
+        asked.onsuccess = () => {
+          const { result } = asked
+          const all = result.transaction('sessions').objectStore('sessions').getAll()
+          all.onsuccess = () => {
+            result.close()
+            done(JSON.stringify(all.result))
+          }
+        }
+      }),
+  )
 
 test('a desktop that is gone, and a window that was sent, are brought back by keys, and that is undone', async ({
   shelf,
@@ -53,6 +71,7 @@ test('by pointer, over a reload: the band is pushed, a window comes back alone, 
   const id = await shelf.furnish({ Field: { Notes: 'document' }, Model: { Output: 'table' } })
   await shelf.run('window.move', { window: id('Notes'), x: 200, y: 160 })
   await shelf.run('window.send', { window: id('Notes'), to: 'Model' })
+  await expect.poll(() => kept(page)).toContain('Sent “Notes” to Model')
   await shelf.reload()
   await page.getByRole('button', { name: 'Kite Shelf menu' }).click()
   await shelf.chooseWithin('The day', /^Wind back/)
@@ -86,6 +105,7 @@ test('what a document said then is opened beside what it says now', async ({ she
   await text.click()
   await page.keyboard.type('Two slides at noon')
   await shelf.run('window.maximise')
+  await expect.poll(() => kept(page)).toContain('Maximised “Notes”')
   await shelf.reload()
   await text.click()
   await page.keyboard.press('Control+End')

@@ -162,11 +162,12 @@ export async function begin(
 /** How a page ends to keep its shelf. */
 function endings(
   shelf: Shelf,
-  { keeper, copies }: Writers,
+  { keeper, past, copies }: Writers,
   keeps: AbortController,
 ): Opening['finish'] {
   const write = async () => {
     await keeper.flush()
+    await keepPast(past)
     await copies.now()
     // What could not be written now must not be tried again later, from a page that has nothing left.
     keeper.stop()
@@ -208,7 +209,10 @@ function follow(
     )
     if (state.settings.past !== before.session.state.settings.past) tidyPast(shelf)
     changed()
-    settleLater(shelf, () => keeping.settle())
+    settleLater(shelf, async () => {
+      await keepPast(past)
+      await keeping.settle()
+    })
   })
   keepPresence((kind) => {
     const app = focusedWindow(shelf.state())?.app
@@ -216,7 +220,7 @@ function follow(
     journal.add([{ kind, to, at: shelf.clock(), by: 'app', ...(app && { app }) }])
     keeper.soon()
   }, signal)
-  writeWhenLeft(keeper, copies, signal)
+  writeWhenLeft(keeper, past, copies, signal)
   return () => {
     offJournal()
     offShelf()
@@ -320,8 +324,11 @@ function together(work: () => void): () => void {
 }
 
 /** Who leaves may not come back for long. */
-function writeWhenLeft(keeper: Keeper, copies: Copies, signal: AbortSignal): void {
-  const flush = () => void keeper.flush()
+function writeWhenLeft(keeper: Keeper, past: Past, copies: Copies, signal: AbortSignal): void {
+  const flush = () => {
+    void keeper.flush()
+    void keepPast(past)
+  }
   addEventListener('pagehide', flush, { signal })
   const seen = () => {
     flush()
@@ -353,6 +360,10 @@ function keepTidy(shelf: Shelf, signal: AbortSignal): void {
   afterFirstMoments(work, signal)
   signal.addEventListener('abort', every(shelf, TIDY_EVERY, work))
 }
+
+/** With a pause, not with each change: without it the shelf is as safe as with it. */
+const keepPast = (past: Past): Promise<void> =>
+  past.write().catch(logged('How the shelf stood is not kept'))
 
 /** How the shelf stood before the days that are wanted goes; where none are, all of it. */
 function tidyPast(shelf: Shelf): void {

@@ -10,7 +10,6 @@ import { Steps } from '@/store/disk/steps'
 import { type Stores, whyNotKept } from '@/store/disk/storage'
 import { NotWritten, writeContents } from '@/store/documents/documents'
 import { contentsOf } from '@/store/documents/importing'
-import { logged } from '@/store/faults'
 import { NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from '@/store/health'
 import { Journal } from '@/store/journal'
 import { Past } from '@/store/past'
@@ -67,7 +66,7 @@ export function writersOf(
     : NO_LOG
   const log = new ChangeLog(writer, seq, stateSeq, contents, gap)
   const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
-  const keeper = keeperOf(shelf, () => writeAll(shelf, keeping, { journal, past }, log.seq))
+  const keeper = keeperOf(shelf, () => writeAll(shelf, keeping, journal, log.seq))
   return { keeping, journal, past, versions, folder, log, copies, keeper }
 }
 
@@ -75,15 +74,13 @@ export function writersOf(
 async function writeAll(
   shelf: Shelf,
   keeping: Keeping,
-  { journal, past }: { journal: Journal; past: Past },
+  journal: Journal,
   seq: number,
 ): Promise<void> {
   const all = await Promise.allSettled([
     keeping.write(shelf.state(), seq, shelf.page.getState().session.history),
     writeContents(shelf),
     journal.write(),
-    // Without it the shelf is as safe as with it.
-    past.write().catch(logged('How the shelf stood is not kept')),
   ])
   const [, documents] = all
   const wrong = all.find(({ status }) => status === 'rejected') as PromiseRejectedResult | undefined
