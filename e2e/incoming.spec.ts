@@ -76,8 +76,11 @@ test('pasted where nothing is typed it becomes a window: on the bare desktop, or
   await paste(page, 'For nobody')
   expect(Object.keys((await shelf.state()).windows)).toHaveLength(1)
   const row = page.locator(`[data-desktop-row="${id('There')}"] [data-row-name]`)
-  await row.focus()
-  await expect(row).toBeFocused()
+  // The window that was pushed may take the keys a moment later.
+  await expect(async () => {
+    await row.focus()
+    await expect(row).toBeFocused({ timeout: 1000 })
+  }).toPass()
   await paste(page, 'Wind from the north')
   await expect(shelf.said()).toContainText('Opened “Wind from the north” on There')
 })
