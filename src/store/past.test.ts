@@ -10,12 +10,12 @@ async function kept(changes: number) {
   const store = new MemoryStore()
   let now = 1000
   const past = new Past(store, () => now)
-  past.open(world.state)
+  past.open(world.session)
   const stood = new Map<number, State>([[now, world.state]])
   const change = () => {
     now += 1000
     world.run('desktop.rename', { name: `Name ${now}` })
-    past.note(world.state, `Renamed to ${now}`)
+    past.note(world.session)
     stood.set(now, world.state)
   }
   for (let at = 0; at < changes; at++) change()
@@ -26,14 +26,14 @@ async function kept(changes: number) {
 test('over many records and a new start the shelf is as it was at each moment', async () => {
   const { store, stood, world, change, past } = await kept(1240)
   const again = new Past(store, () => 2_000_000)
-  again.open(world.state)
+  again.open(world.session)
   const read = await again.read(0, 3_000_000)
   expect(read).toHaveLength(3)
   for (const [moment, state] of stood) {
     const stretch = stretchAt(read, moment)
     expect(stretch && stateAt(stretch, moment).desktops).toEqual(state.desktops)
   }
-  expect(read[1]?.changes[7]?.say).toMatch(/^Renamed to/)
+  expect(read[1]?.changes[7]?.say).toMatch(/^Renamed .* to Name/)
   // What was not written yet is read with the rest.
   change()
   expect((await past.read(0, 3_000_000)).flatMap(({ changes }) => changes)).toHaveLength(1241)
@@ -57,12 +57,12 @@ test('what is over is forgotten, but for what the days that are kept begin with'
 test('nothing is kept where that is not wanted, and what comes after is whole', async () => {
   const { world, past, change, stood, store } = await kept(2)
   world.run('settings.set', { past: 0 })
-  past.note(world.state, undefined)
+  past.note(world.session)
   change()
   await past.write()
   expect(await past.read(0, 1e9)).toHaveLength(1)
   world.run('settings.set', { past: 7 })
-  past.note(world.state, undefined)
+  past.note(world.session)
   change()
   await past.write()
   const read = await past.read(0, 1e9)

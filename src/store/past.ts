@@ -1,3 +1,4 @@
+import type { Session } from '@/core/commands/execute'
 import { migrated } from '@/core/formats/migrations'
 import type { State } from '@/core/model/state'
 import {
@@ -8,6 +9,7 @@ import {
   worthKeeping,
 } from '@/core/past/past'
 import { changesBetween } from '@/core/rules/changes'
+import type { History } from '@/core/rules/history'
 import type { KeptStore } from './disk/storage'
 import { expected } from './faults'
 
@@ -40,7 +42,7 @@ export async function keepStretches(
 
 /** How the shelf stood, from change to change: whole at the beginning of a stretch, then what changed. */
 export class Past {
-  private last: State | null = null
+  private last: Session | null = null
   private since = 0
   private stretch: { at: number; parts: PastChange[][] } | null = null
   private unwritten = new Map<string, State | PastChange[]>()
@@ -51,24 +53,27 @@ export class Past {
   ) {}
 
   /** What changes from here on is noted against it. */
-  open(state: State): void {
-    this.last = state
+  open(session: Session): void {
+    this.last = session
     this.since = this.clock()
     this.stretch = null
   }
 
-  /** @param say what happened, where it was a step */
-  note(state: State, say: string | undefined): void {
+  note(session: Session): void {
     const before = this.last
     if (!before) return
-    this.last = state
-    const changes = changesBetween(before, state)
+    this.last = session
+    const { state } = session
+    const changes = changesBetween(before.state, state)
     const kept = changes && worthKeeping(changes)
     if (!kept) return
     // A clock that is set back does not turn the order round.
     const at = Math.max(this.clock(), this.since)
     if (state.settings.past === 0) this.beginAnew()
-    else this.partFrom(before).push({ at, ...(say && { say }), changes: kept })
+    else {
+      const say = saidBy(before.history, session.history)
+      this.partFrom(before.state).push({ at, ...(say && { say }), changes: kept })
+    }
     this.since = at
   }
 
@@ -144,11 +149,11 @@ export class Past {
   /** Strikes a span, for good: how it stood at its end is told from there. */
   async strike(from: number, until: number): Promise<void> {
     const found = await this.read(from, until)
+    // What happens meanwhile must not write again what is struck.
+    this.beginAnew()
     const left = withoutSpan(found, from, until)
     for (const { at } of found) await this.remove(at)
     await keepStretches(this.store, left)
-    // What happens from now on begins anew.
-    this.stretch = null
   }
 
   /**
@@ -168,6 +173,14 @@ export class Past {
     for (let part = 0; (await this.store.getItem(keyOf(at, part))) !== null; part++)
       await this.store.removeItem(keyOf(at, part))
   }
+}
+
+/** What happened, in words, where it was a step, or one was taken back or done again. */
+function saidBy(before: History, now: History): string | undefined {
+  if (now.count > before.count) return now.past.at(-1)?.say
+  if (now.past.length < before.past.length) return `Undone: ${before.past.at(-1)?.say}`
+  if (now.past.length > before.past.length) return `Redone: ${now.past.at(-1)?.say}`
+  return undefined
 }
 
 const isState = (value: unknown): value is State => {

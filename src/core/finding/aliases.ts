@@ -37,7 +37,7 @@ const ALIASES: Readonly<Record<string, string>> = {
   'patterns.open': 'template templates',
   'pattern.keep': 'template save',
   'log.open': 'journal history time statistics looking back',
-  'past.open': 'history rewind earlier yesterday restore undo how it was',
+  'past.open': 'history rewind earlier yesterday restore',
   'plan.open': 'calendar schedule agenda day',
   'plan.import': 'calendar ics import',
   'plan.export': 'calendar ics export',

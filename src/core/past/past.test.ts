@@ -3,9 +3,11 @@ import { expectSame } from '@testing/same'
 import { said } from '@testing/sequences'
 import { World } from '@testing/world'
 import fc from 'fast-check'
+import { readState } from '@/core/formats/shelfFile'
 import type { State } from '@/core/model/state'
 import { changesBetween } from '@/core/rules/changes'
 import {
+  momentsOf,
   type PastChange,
   type Stretch,
   stateAt,
@@ -47,12 +49,35 @@ test('at any moment the shelf is as it was', () => {
       const written = JSON.parse(JSON.stringify(stretches)) as Stretch[]
       for (const [at, state] of stood.entries()) {
         const stretch = stretchAt(written, at)
-        if (stretch)
-          expectSame(lasting(stateAt(stretch, at)), JSON.parse(JSON.stringify(lasting(state))))
+        if (!stretch) continue
+        const stands = stateAt(stretch, at)
+        expectSame(lasting(stands), JSON.parse(JSON.stringify(lasting(state))))
+        // What a command would refuse could not be brought back.
+        expectSame(readState(stands), stands)
       }
     }),
     runs(60),
   )
+})
+
+test('the moments of a span are those at which something was done, with its beginning and its end', () => {
+  const nothing = { objects: {}, parts: {} }
+  const change = (at: number, say?: string): PastChange => ({
+    at,
+    ...(say && { say }),
+    changes: nothing,
+  })
+  const { state } = new World()
+  const stretches: Stretch[] = [
+    { at: 10, state, changes: [change(11), change(12, 'Made Field'), change(13)] },
+    { at: 13, state, changes: [change(14, 'Folded Field'), change(15), change(16)] },
+  ]
+  const told = (from: number, until: number) =>
+    momentsOf(stretches, from, until).map(({ at, say }) => say ?? at)
+  expect(told(0, 99)).toEqual([10, 'Made Field', 'Folded Field', 16])
+  expect(told(11, 15)).toEqual([11, 'Made Field', 'Folded Field'])
+  expect(told(15, 99)).toEqual([15, 16])
+  expect(told(20, 99)).toEqual([])
 })
 
 test('what is struck is told of nowhere, and all else as it was', () => {
@@ -145,7 +170,7 @@ test('a desktop that was folded, and a window that was closed or sent, are back 
   expect(windowSince(was, before, dial)).toBe('closed')
   expect(windowSince(was, before, notes)).toBe('elsewhere')
   expect(world.run('past.desktop', { desktop: field, from: was })).toMatchObject({
-    say: 'Field is as it stood',
+    say: 'Field is back as it was',
   })
   const { state } = world
   expect(desktopSince(was, state, field)).toBe('same')
@@ -163,7 +188,7 @@ test('what came since stays on the desktop, behind what stood there', () => {
   const { world, field, notes, dial, was } = desk()
   const since = world.open('notes', 'Since')
   const outcome = world.run('past.desktop', { desktop: field, from: was })
-  expect(outcome).toMatchObject({ say: 'Field is as it stood, with 1 newer window behind' })
+  expect(outcome).toMatchObject({ say: 'Field is back as it was, with 1 newer window behind' })
   expect(world.state.desktops[field]?.windows).toEqual([notes, dial, since])
   expect(world.state.stacking.at(0)).toBe(since)
 })
@@ -199,6 +224,6 @@ test('what cannot be brought back is told, with what to do', () => {
   world.run('desktop.bring', { desktop: field })
   world.run('desktop.fold', { desktops: [field], into: model })
   expect(world.refusal('past.window', { window: notes, from: was })).toBe(
-    'It stood on Field, which isn’t there now. Bring that desktop back instead.',
+    'It was on Field, which is gone. Bring that desktop back instead.',
   )
 })

@@ -1,3 +1,4 @@
+import { initialState } from '@/core/model/initial'
 import type { State } from '@/core/model/state'
 import { type Changes, withChanges } from '@/core/rules/changes'
 
@@ -18,29 +19,55 @@ export interface Stretch {
   changes: readonly PastChange[]
 }
 
-/** What comes and goes by itself, and is nothing that stands in the loft. */
-const PASSING = ['attention', 'answering', 'running', 'guide'] as const
+/** What comes and goes by itself, and is nothing that stands in the loft, where there is nothing of it. */
+const NOTHING_PASSING = (({ attention, answering, running, guide }) => ({
+  attention,
+  answering,
+  running,
+  guide,
+}))(initialState())
 
 /** What is worth keeping of a change; null where that is nothing. */
 export function worthKeeping(changes: Changes): Changes | null {
   const parts = { ...changes.parts }
-  for (const part of PASSING) delete parts[part]
+  for (const part of Object.keys(NOTHING_PASSING) as (keyof State)[]) delete parts[part]
   const some =
     changes.moved || Object.keys(parts).length > 0 || Object.keys(changes.objects).length > 0
   return some ? { ...changes, parts } : null
 }
 
-/** The shelf at a moment of a stretch: of what changed in the same millisecond, all is in it. */
-export const stateAt = ({ state, changes }: Stretch, moment: number): State =>
-  changes
+/**
+ * The shelf at a moment of a stretch, without what comes and goes by itself: of what changed in the same
+ * millisecond, all is in it.
+ */
+export function stateAt({ state, changes }: Stretch, moment: number): State {
+  const stood = changes
     .filter(({ at }) => at <= moment)
-    .reduce<unknown>((before, { changes: made }) => withChanges(before, made), state) as State
+    .reduce<unknown>((before, { changes: made }) => withChanges(before, made), state)
+  return { ...(stood as State), ...NOTHING_PASSING }
+}
 
 /** The stretch a moment lies in: the last that had begun; undefined before the first. */
 export const stretchAt = <S extends Pick<Stretch, 'at'>>(
   stretches: readonly S[],
   moment: number,
 ): S | undefined => stretches.findLast(({ at }) => at <= moment)
+
+/** A moment at which something was done, in words; without them, the beginning or the end. */
+export type Moment = Pick<PastChange, 'at' | 'say'>
+
+/**
+ * The moments of a span, in order: when something was done, how it stood before that, and at the end,
+ * whatever changed. Where one was and what had the focus is not gone through one by one.
+ * @param stretches in order
+ * @param from milliseconds since 1970; `until` the first that does not belong to it
+ */
+export function momentsOf(stretches: readonly Stretch[], from: number, until: number): Moment[] {
+  const all = stretches
+    .flatMap(({ at, changes }, nth): Moment[] => (nth > 0 ? [...changes] : [{ at }, ...changes]))
+    .filter(({ at }) => at >= from && at < until)
+  return all.filter(({ say }, nth) => say || nth === 0 || nth === all.length - 1)
+}
 
 /**
  * Stretches that tell nothing of a span: what changed in it has happened at its end, all at once.

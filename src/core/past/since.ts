@@ -34,15 +34,13 @@ export function windowSince(then: State, now: State, id: WindowId): WindowSince 
 }
 
 /** How a desktop looks and what is on it. Where it stands among others, and who was on it, is not of it. */
-const look = (state: State, id: DesktopId) => {
-  const {
-    letter: _,
-    letterByHand: _by,
-    focus: _focus,
-    windows: _windows,
-    ...rest
-  } = state.desktops[id] ?? { letter: null, letterByHand: false, focus: null, windows: [] }
-  return rest
+function look(state: State, id: DesktopId): unknown {
+  const found = state.desktops[id]
+  if (!found) return null
+  const { letter: _, letterByHand: _by, focus: _focus, windows: _windows, ...rest } = found
+  // Nor what sweeping and arranging would go back to.
+  const { aside: _aside, before: _before, ...looks } = rest
+  return looks
 }
 
 export function desktopSince(then: State, now: State, id: DesktopId): DesktopSince {

@@ -334,8 +334,8 @@ export const SETTINGS = {
   },
   past: {
     section: 'Page',
-    label: 'Keep how the shelf stood for',
-    help: 'To wind back to any moment. It stays in this browser.',
+    label: 'Keep earlier arrangements for',
+    help: 'For winding back: desktops, and what documents said. They stay in this browser.',
     words: 'history past rewind earlier time wind back restore privacy',
     default: 7,
     least: 0,

@@ -128,7 +128,7 @@ export async function begin(
   copies.note(state, [])
   await provideKeptNotices(shelf, stores.slots, notices)
   await journal.open(shelf.clock())
-  past.open(shelf.state())
+  past.open(shelf.page.getState().session)
   const stopSessions = await keepSessions(shelf, stores.sessions, written).catch((error) => {
     setHealth(shelf, 'sessions', { is: 'amiss', says: `They can’t be read. ${whyFailed(error)}` })
     return () => {}
@@ -201,13 +201,10 @@ function follow(
 ): () => void {
   const offJournal = shelf.onJournal((events) => journal.add(events))
   const offShelf = shelf.page.subscribe((now, before) => {
-    const { state, history } = now.session
-    if (state === before.session.state) return
-    past.note(
-      state,
-      history.count > before.session.history.count ? history.past.at(-1)?.say : undefined,
-    )
-    if (state.settings.past !== before.session.state.settings.past) tidyPast(shelf)
+    const [is, was] = [now.session.state, before.session.state]
+    if (is === was) return
+    past.note(now.session)
+    if (is.settings.past !== was.settings.past) tidyPast(shelf)
     changed()
     settleLater(shelf, async () => {
       await keepPast(past)

@@ -50,7 +50,7 @@ export function Lines({
   const [sure, setSure] = useState<number | null>(null)
   const go = (to: number) => {
     const line = lines[to]
-    if (!line) return
+    if (!line || line.start === chosen) return
     next.current = line.start
     onChoose(line.start)
   }

@@ -64,7 +64,7 @@ export function Order({
         </button>
         {children}
       </p>
-      <div className="flex gap-10">
+      <div className="flex flex-wrap gap-x-10 gap-y-4">
         <Column name="Now" ids={order} columns={columns} />
         <Column name="Suggested" ids={better} columns={columns} before={order} />
       </div>
@@ -89,7 +89,7 @@ function Column({
     <section aria-label={name}>
       <h3 className="font-semibold">{name}</h3>
       <ol
-        className="mt-1 grid gap-x-6 gap-y-1"
+        className="mt-1 grid max-w-full gap-x-6 gap-y-1 overflow-x-auto"
         style={{ gridTemplateColumns: `repeat(${columns}, auto)` }}
       >
         {ids.map((id, at) => (

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useRef, useState } from 'react'
+import { type KeyboardEvent, useMemo, useRef, useState } from 'react'
 import { stretchesOf } from '@/core/journal/time'
 import type { Window } from '@/core/model/kinds/window'
 import type { State } from '@/core/model/state'
@@ -36,7 +36,10 @@ export function PastDialog() {
   const known = kept === 0 || past === 'elsewhere' ? null : past
   const last = known?.moments.at(-1)?.at
   const moment = wanted ?? last
-  const then = known && moment !== undefined ? known.at(moment) : null
+  const then = useMemo(
+    () => (known && moment !== undefined ? known.at(moment) : null),
+    [known, moment],
+  )
   // Who goes by pushes keeps the push.
   const [begins, setBegins] = useState(true)
   const go = (by: number, pushed = true) => {
@@ -75,11 +78,11 @@ export function PastDialog() {
         ) : (
           <p className="flex-1 text-soft">
             {kept === 0
-              ? 'How the shelf stands is not kept. You can turn it on in Settings.'
+              ? 'Earlier arrangements aren’t being kept. You can turn this on in Settings.'
               : past === 'elsewhere'
                 ? 'This is available in the main window. Open it there.'
                 : past
-                  ? 'Nothing changed on this day. As you work, this shows how your desktops stood at any moment, and brings them back.'
+                  ? 'Nothing changed on this day. As you work, you can come here to see how your desktops looked at any moment, and bring them back.'
                   : 'Reading…'}
           </p>
         )}
@@ -122,8 +125,7 @@ function Moment({
   const stretches = day ? stretchesOf(day.events, day.midnight, day.until) : []
   const hours = hoursFor([{ midnight, stretches }])
   const handle = useRef<HTMLDivElement>(null)
-  const before = moments.findLast(({ at }) => at <= moment)
-  const says = before?.say ?? ''
+  const says = moments.findLast(({ at, say }) => at <= moment && say)?.say ?? ''
   const bring = async (command: string, args: object, windows: readonly (Window | undefined)[]) => {
     // What is brought back is a change too: one stays where one is.
     onMove(moment)
@@ -162,12 +164,12 @@ function Moment({
           {says}
         </span>
         <span className="ml-auto flex shrink-0 items-center gap-1.5 text-[12px] text-soft">
-          <Keys keys="←" /> <Keys keys="→" /> from change to change
+          <Keys keys="←" /> <Keys keys="→" /> change by change
         </span>
         <button
           type="button"
           className="btn shrink-0 py-0"
-          title="Nothing that is open now is taken away"
+          title="Nothing that is open now is closed"
           onClick={() => void bring('session.reopen', { state: then }, Object.values(then.windows))}
         >
           Bring everything back

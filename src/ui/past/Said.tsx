@@ -24,10 +24,10 @@ export function Said({ was, name, version }: { was: Window; name: string; versio
     <button
       type="button"
       className="self-start text-[12px] underline decoration-dashed"
-      aria-label={`Open what “${name}” said`}
+      aria-label={`Open what “${name}” said then`}
       onClick={open}
     >
-      what it said
+      what it said then
     </button>
   )
 }

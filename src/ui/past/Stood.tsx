@@ -17,10 +17,10 @@ const HIGH = 104
 const LEAST = { width: 84, height: 24 }
 
 const SINCE: Record<DesktopSince, string> = {
-  same: 'as now',
-  changed: 'different now',
+  same: 'unchanged',
+  changed: 'changed since',
   stowed: 'stowed since',
-  gone: 'not there now',
+  gone: 'gone since',
 }
 
 export interface Bringing {
@@ -35,7 +35,7 @@ export function Stood({ then, ...bring }: { then: State } & Bringing) {
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the arrows go along a row
     <div className="flex min-h-0 flex-1 flex-col" onKeyDown={alongRow}>
-      <LongList label="Desktops as they stood" className="min-h-0 flex-1">
+      <LongList label="Desktops at this moment" className="min-h-0 flex-1">
         {then.order.map((id) => (
           <Row key={id} id={id} then={then} {...bring} />
         ))}
@@ -82,7 +82,7 @@ function Row({ id, then, onDesktop, ...bring }: { id: DesktopId; then: State } &
             <button
               type="button"
               className="btn py-0"
-              aria-label={`Bring ${name} back as it stood`}
+              aria-label={`Bring ${name} back`}
               onClick={() => onDesktop(id)}
             >
               Bring back
@@ -180,7 +180,7 @@ function Stands({
       type="button"
       className={`${look} hover:bg-ink/6`}
       title={`Bring back to ${from}`}
-      aria-label={`Bring “${name}” back to where it stood, now ${told}`}
+      aria-label={`Bring “${name}” back to ${from}, ${since === 'moved' ? 'moved since' : `now ${told}`}`}
       onClick={() => onWindow(was)}
     >
       {sheet}

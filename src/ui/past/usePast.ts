@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react'
 import type { DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
-import { type Stretch, stateAt, stretchAt } from '@/core/past/past'
+import { type Moment, momentsOf, type Stretch, stateAt, stretchAt } from '@/core/past/past'
 import { logged } from '@/store/faults'
 import { pastOf, versionsOf } from '@/store/opening/begin'
 import { useArrangement, useShelf } from '@/store/useShelf'
@@ -9,8 +9,7 @@ import { type Version, versionAt } from '@/store/versions'
 
 /** How the shelf stood on a day. */
 export interface PastDay {
-  /** When something changed, in order, with what happened. */
-  moments: { at: number; say?: string }[]
+  moments: Moment[]
   /** How it stood at a moment of the day; null where that is not known. */
   at(moment: number): State | null
   /** What a document said then, where it has changed since. */
@@ -45,9 +44,8 @@ export function usePast(from: number, until: number): PastDay | 'elsewhere' | nu
     if (read?.from !== from) return null
     const { stretches, versions } = read
     if (!stretches) return 'elsewhere'
-    const moments = stretches.flatMap(({ at, changes }) => [{ at }, ...changes])
     return {
-      moments: moments.filter(({ at }) => at >= from && at < until),
+      moments: momentsOf(stretches, from, until),
       at(moment) {
         const stretch = stretchAt(stretches, moment)
         return stretch ? stateAt(stretch, moment) : null

@@ -19,7 +19,7 @@ const group = 'Shelf' as const
 
 const open = command({
   id: 'past.open',
-  title: 'Wind back: how the shelf stood',
+  title: 'Wind back: desktops as they were',
   group,
   step: false,
   plan: () => ({ show: { view: 'past' } }),
@@ -40,7 +40,7 @@ const bringDesktop = command({
     if (!was) return no('That desktop wasn’t there then.')
     const { name } = was
     if (was.kind !== 'open')
-      return no(`${name} was filled by a window. Bring the window back instead.`)
+      return no(`${name} was filled by a window then. Bring its windows back instead.`)
     const refusal = notStowed(draft, (one) => one.id === wanted) ?? beginAgain(draft, then, was)
     if (refusal) return refusal
     const left = draft.stowed.flatMap(({ windows }) => Object.keys(windows))
@@ -54,7 +54,7 @@ const bringDesktop = command({
     goTo(draft, wanted)
     settleFocus(draft)
     return {
-      say: `${name} is as it stood${since.length ? `, with ${newer(since.length)} behind` : ''}`,
+      say: `${name} is back as it was${since.length ? `, with ${newer(since.length)} behind` : ''}`,
       ...(before !== wanted && { journal: [{ kind: 'switch', from: before, to: wanted }] }),
     }
   },
@@ -80,12 +80,12 @@ const bringWindow = command({
     const to = homeThen(then, was)
     if (to !== EVERY && draft.desktops[to]?.kind !== 'open') {
       const { name = 'its desktop' } = then.desktops[to] ?? {}
-      return no(`It stood on ${name}, which isn’t there now. Bring that desktop back instead.`)
+      return no(`It was on ${name}, which is gone. Bring that desktop back instead.`)
     }
     putAsThen(draft, then, [wanted], to)
     const { journal } = visit(draft, wanted)
     return {
-      say: `${quoted(draft, windowOf(draft, wanted))} is where it stood`,
+      say: `${quoted(draft, windowOf(draft, wanted))} is back where it was`,
       ...(journal && { journal }),
     }
   },

@@ -27,7 +27,7 @@ const reopenSession = command({
       documents: { ...earlier.documents, ...documents },
       settings: draft.settings,
     })
-    return { say: 'Reopened all as it was' }
+    return { say: 'Brought back the earlier arrangement' }
   },
 })
 
