@@ -74,7 +74,7 @@ export function Handle({
       aria-valuemin={first}
       aria-valuemax={last}
       aria-valuenow={moment}
-      aria-valuetext={`${timeOfDay(moment)}${says ? `, ${says}` : ''}`}
+      aria-valuetext={`${timeOfDay(moment)}, ${says}`}
       className="relative cursor-ew-resize touch-none"
       onKeyDown={keys}
       onPointerDown={(event) => {

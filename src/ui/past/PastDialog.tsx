@@ -125,7 +125,8 @@ function Moment({
   const stretches = day ? stretchesOf(day.events, day.midnight, day.until) : []
   const hours = hoursFor([{ midnight, stretches }])
   const handle = useRef<HTMLDivElement>(null)
-  const says = moments.findLast(({ at, say }) => at <= moment && say)?.say ?? ''
+  const before = moments.findLast(({ at, say }) => at <= moment && say)
+  const says = before?.say ?? 'Before the first change'
   const bring = async (command: string, args: object, windows: readonly (Window | undefined)[]) => {
     // What is brought back is a change too: one stays where one is.
     onMove(moment)
