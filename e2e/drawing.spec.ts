@@ -126,15 +126,30 @@ async function add(shelf: ShelfPage, desktops: number): Promise<void> {
   const { order } = await shelf.state()
   for (const to of [...order.slice(1), 'first']) await shelf.run('desktop.go', { to })
   await shelf.kept()
-  await shelf.page.waitForTimeout(1200)
+  await still(shelf)
 }
+
+/** Waits until nothing is drawn any more that was left for when there is time. */
+async function still({ page }: ShelfPage): Promise<void> {
+  await expect(async () => {
+    await costNothing(page)
+    await page.waitForTimeout(800)
+    expect((await costs(page)).drawn).toBe(0)
+  }).toPass()
+}
+
+const costNothing = (page: Page): Promise<void> =>
+  page.evaluate(() => (window as unknown as { costNothing(): void }).costNothing())
+
+const costs = (page: Page): Promise<Cost> =>
+  page.evaluate(() => (window as unknown as { costs(): Cost }).costs())
 
 async function costOf(shelf: ShelfPage, id: string, args: object): Promise<Cost> {
   const { page } = shelf
-  await page.evaluate(() => (window as unknown as { costNothing(): void }).costNothing())
+  await costNothing(page)
   await shelf.run(id, args)
   await shelf.kept()
-  return page.evaluate(() => (window as unknown as { costs(): Cost }).costs())
+  return costs(page)
 }
 
 test('a command draws, touches and writes what it changed, and no more', async ({

@@ -185,6 +185,7 @@ test('a line and a day are struck for good when that was said twice', async ({ s
 
 test('interruptions are told, periods compared, and an app is struck from every day', async ({
   shelf,
+  page,
 }) => {
   // Four spans are read and drawn, two of them anew.
   test.setTimeout(180_000)
@@ -216,6 +217,77 @@ test('interruptions are told, periods compared, and an app is struck from every 
   await expect(apps.getByRole('row', { name: /^Document/ })).toBeVisible()
   // The seconds since are told again.
   await expect(apps.getByRole('row', { name: /^Table .*\d (min|h)/ })).toHaveCount(0)
+  // Nor does what one winds back to show what it had.
+  const past = page.getByRole('dialog', { name: 'Wind back' })
+  const titled = async (app: string) => {
+    const { windows, documents } = await shelf.state()
+    return Object.values(windows)
+      .filter((one) => one.app === app)
+      .map(({ document }) => documents[document]?.title ?? '')
+  }
+  await shelf.press('Escape', 'Alt+J', 'Shift+B')
+  for (let back = 0; back < 4; back++) {
+    await shelf.press(',')
+    await expect(past.getByText('Reading…')).toBeHidden()
+    if (await past.getByRole('slider').isVisible()) break
+  }
+  const [text = ''] = await titled('document')
+  await expect(past.getByRole('listitem').filter({ hasText: text }).first()).toBeVisible()
+  for (const table of await titled('table')) await expect(past.getByText(table)).toHaveCount(0)
+})
+
+test('the log is kept in a window, for the days one chooses, over a reload', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.open()
+  const dialog = await openLog(shelf)
+  await dialog.getByRole('button', { name: 'keep it in a window' }).focus()
+  await shelf.press('Enter')
+  await expect(dialog).toHaveCount(0)
+  const log = page.locator('[data-app=log]')
+  const lines = log.getByRole('list', { name: 'Lines of the log' })
+  // The keys are in it, and walk as above the desktop.
+  await expect(lines.locator('[data-line]').first()).toBeFocused()
+  const said = log.getByRole('status')
+  const today = await said.textContent()
+  await shelf.press(',')
+  await expect(said).not.toHaveText(today ?? '')
+  await log.getByRole('button', { name: 'Later' }).click()
+  await expect(said).toHaveText(today ?? '')
+  await log.getByRole('radio', { name: 'week', exact: true }).check()
+  await expect(log.getByText('Reading…')).toHaveCount(0)
+  // The days that were shown are those one begins with.
+  await log.getByRole('radio', { name: 'other dates' }).check()
+  const [from, to] = [
+    log.getByLabel('from', { exact: true }),
+    log.getByLabel('to', { exact: true }),
+  ]
+  const first = await from.inputValue()
+  const last = await to.inputValue()
+  expect(new Date(last).getTime() - new Date(first).getTime()).toBe(6 * 24 * 3_600_000)
+  const days = log.getByRole('group', { name: 'Day by day' })
+  const bands = await days.locator('> div').count()
+  expect(bands).toBeGreaterThan(3)
+  // One day alone; the other end follows where it would come first.
+  await from.fill(last)
+  await expect(days.locator('> div')).toHaveCount(1)
+  await to.fill(first)
+  await expect(from).toHaveValue(first)
+  await from.fill(first)
+  await to.fill(last)
+  await expect(days.locator('> div')).toHaveCount(bands)
+  expect(await shelf.violations('all but colours', '[data-app=log]')).toEqual([])
+  await log.getByRole('radio', { name: 'From and to' }).check()
+  await expect(log.getByRole('table', { name: /^Switches, from/ })).toBeVisible()
+  await shelf.reload()
+  await expect(log.getByRole('table', { name: /^Switches, from/ })).toBeVisible()
+  await expect(to).toHaveValue(last)
+  // By the days that are shown.
+  await log.getByRole('button', { name: 'Earlier' }).click()
+  expect(new Date(last).getTime() - new Date(await to.inputValue()).getTime()).toBe(
+    7 * 24 * 3_600_000,
+  )
 })
 
 test('windows one goes to and fro between are brought together, from the log, in one step', async ({
@@ -231,4 +303,31 @@ test('windows one goes to and fro between are brought together, from the log, in
   await shelf.run('history.undo')
   const after = await shelf.state()
   expect(new Set(Object.values(after.windows).map(({ desktop }) => desktop)).size).toBe(2)
+})
+
+test('what is chosen often and has no keys is given a light stroke, from the log', async ({
+  shelf,
+  page,
+}) => {
+  await shelf.furnish({ Field: { Stations: 'table' } })
+  const clearing = page.getByRole('dialog', { name: 'Clear up documents' })
+  for (let n = 0; n < 10; n++) {
+    await page.getByRole('button', { name: 'Kite Shelf menu' }).click()
+    await shelf.chooseWithin('Apps and files', 'Clear up documents…')
+    await expect(clearing).toBeVisible()
+    await shelf.press('Escape')
+  }
+  const log = await openLog(shelf)
+  await log.getByRole('radio', { name: 'Suggestions' }).check()
+  const offer = log.getByRole('listitem').filter({ hasText: 'You chose “Clear up documents” 10' })
+  await expect(offer).toContainText('which has no keys. Alt- is free')
+  expect(await shelf.violations()).toEqual([])
+  await offer.getByRole('button', { name: 'Use these keys' }).click()
+  await expect(offer).toHaveCount(0)
+  await shelf.press('Escape', 'Alt+-')
+  await expect(clearing).toBeVisible()
+  await shelf.press('Escape')
+  await shelf.reload()
+  await shelf.press('Alt+-')
+  await expect(clearing).toBeVisible()
 })

@@ -68,7 +68,8 @@ test('letters typed on into the question whether to save do nothing; what is dis
   const { id } = await typing(shelf, page)
   await page.keyboard.press('Alt+Backspace')
   const dialog = page.getByRole('dialog', { name: 'Close “Notes”?' })
-  await page.keyboard.type('and s d ')
+  // On and on, without a pause in which a key would answer.
+  await Promise.all([...'and s d and s d '].map((key) => page.keyboard.press(key)))
   await expect(dialog).toBeVisible()
   await page.waitForTimeout(700)
   await page.keyboard.type('dD')

@@ -153,7 +153,7 @@ export class Wanderer {
   private async take(step: Step): Promise<void> {
     this.log.push(told(step))
     // Where one types is looked at anew: something may have asked meanwhile.
-    const before = step.does === 'type' || !this.seen ? await look(this.page) : this.seen
+    const before = step.does === 'type' || !this.seen ? await this.still() : this.seen
     await this.act(step, before)
     this.seen = await this.settled(step)
     // Undone beyond the beginning: it cannot be come back to.
@@ -161,6 +161,22 @@ export class Wanderer {
     this.rules(step, before, this.seen)
     if (AFTER_EVERY && step.does !== 'type' && this.freeToType(this.seen))
       await this.take({ does: 'type' })
+  }
+
+  /**
+   * Looks until the keys are where they were a frame before: a page that leaves the full screen, or
+   * a menu, has them elsewhere a moment later.
+   */
+  private async still(): Promise<Seen> {
+    const where = ({ keysIn, asking, state }: Seen) => `${keysIn} ${asking} ${state.focus}`
+    for (let seen = await look(this.page); ; ) {
+      await this.page.evaluate(
+        () => new Promise<void>((done) => requestAnimationFrame(() => setTimeout(done))),
+      )
+      const now = await look(this.page)
+      if (where(now) === where(seen)) return now
+      seen = now
+    }
   }
 
   /** Whether letters are neither answers nor commands now. */
@@ -294,10 +310,12 @@ export class Wanderer {
     const where = async () => {
       const found = await windowsWith(this.page, word)
       // Keys of the step before were still waiting for their window, and one of them asked something.
-      if ((await look(this.page)).asking) return wanted
+      const { asking, keysIn } = await look(this.page)
+      if (asking) return wanted
       // Who looks at the same document sees it too.
       const elsewhere = found.filter((id) => state.windows[id]?.document !== document)
-      return { there: found.includes(state.focus ?? ''), elsewhere }
+      const there = found.includes(state.focus ?? '')
+      return { there, elsewhere, ...(!there && { keysIn }) }
     }
     if (seen.takesText && !seen.keysIn.startsWith('web')) {
       const inWindow = seen.keysIn.startsWith(`${state.focus} `)

@@ -9,6 +9,7 @@ import { document } from './document/manifest'
 import { drawer } from './drawer/manifest'
 import { job } from './job/manifest'
 import { keycard } from './keycard/manifest'
+import { log } from './log/manifest'
 import { messages } from './messages/manifest'
 import { player } from './player/manifest'
 import { reader } from './reader/manifest'
@@ -30,6 +31,7 @@ export const APPS: AppManifest[] = [
   drawer,
   sums,
   keycard,
+  log,
   watch,
 ]
 

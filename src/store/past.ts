@@ -1,5 +1,6 @@
 import type { Session } from '@/core/commands/execute'
 import { migrated } from '@/core/formats/migrations'
+import type { AppId, DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
 import {
   type PastChange,
@@ -8,6 +9,7 @@ import {
   withoutSpan,
   worthKeeping,
 } from '@/core/past/past'
+import { stretchesWithout } from '@/core/past/withoutApp'
 import { changesBetween } from '@/core/rules/changes'
 import type { History } from '@/core/rules/history'
 import type { KeptStore } from './disk/storage'
@@ -154,6 +156,19 @@ export class Past {
     const left = withoutSpan(found, from, until)
     for (const { at } of found) await this.remove(at)
     await keepStretches(this.store, left)
+  }
+
+  /**
+   * Strikes an app from all that is kept, for good.
+   * @returns the documents it had
+   */
+  async strikeApp(app: AppId): Promise<Set<DocumentId>> {
+    const found = await this.read(0, Number.POSITIVE_INFINITY)
+    this.beginAnew()
+    const { stretches, documents } = stretchesWithout(found, app)
+    for (const { at } of found) await this.remove(at)
+    await keepStretches(this.store, stretches)
+    return documents
   }
 
   /**

@@ -86,6 +86,12 @@ export class Versions {
       if (one.until > from && one.until <= until) await this.store.removeItem(keyOf(one))
   }
 
+  /** Strikes all that some documents said. */
+  async strikeAll(documents: ReadonlySet<DocumentId>): Promise<void> {
+    for (const one of await this.all())
+      if (documents.has(one.document)) await this.store.removeItem(keyOf(one))
+  }
+
   /** @param before milliseconds since 1970 */
   async forget(before: number): Promise<void> {
     const all = await this.all()

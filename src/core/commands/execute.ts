@@ -1,6 +1,7 @@
 import { create, current } from 'mutative'
 import { ValidationError } from 'yup'
 import type { JournalEvent } from '@/core/journal/events'
+import { strokesOf } from '@/core/keys/free'
 import type { Sequence } from '@/core/model/kinds/sequence'
 import { currentId, focusedWindow } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
@@ -96,7 +97,7 @@ export function execute(session: Session, id: string, args: object, env: Env): O
     announce: result.announce,
     show: result.show,
     effect: result.effect,
-    journal: told(result.journal, env, state),
+    journal: [...told(result.journal, env, state), ...slow(command, args, env, session.state)],
     step,
   }
 }
@@ -194,6 +195,21 @@ function moves(direction: 'undo' | 'redo', before: State, after: State): Result[
   })
   const [from, to] = [currentId(before), currentId(after)]
   return from === to ? moved : [...moved, { kind: 'switch', from, to }]
+}
+
+/** What of a command a person gave is of no account for the keys it is given with. */
+const ABOUT = new Set(['window', 'desktop', 'document'])
+
+/** A command that a person gave and that no single stroke says is told of. */
+function slow(
+  { id, unlisted }: Command,
+  args: object,
+  { now, by }: Env,
+  state: State,
+): JournalEvent[] {
+  if (unlisted || (by !== 'key' && by !== 'pointer')) return []
+  if (!Object.keys(args).every((name) => ABOUT.has(name)) || strokesOf(state, id) === 1) return []
+  return [{ at: now, kind: 'does', by, command: id }]
 }
 
 /** With each switch stands the window that has the keys then, with its app. */

@@ -9,7 +9,14 @@ const opened = (n: number, app: string, to: string): JournalEvent => ({
   app,
   to,
 })
-const nothing = { desktops: ['a', 'b', 'c'], homes: [], declined: [], letters: {}, windows: {} }
+const nothing = {
+  desktops: ['a', 'b', 'c'],
+  homes: [],
+  declined: [],
+  letters: {},
+  windows: {},
+  strokes: () => 1,
+}
 
 test('the lower bound of Wilson’s interval', () => {
   // As tables have it.
@@ -77,4 +84,21 @@ test('in 200 planted weeks the home is found, and hardly ever one where there is
   }
   expect(found).toBeGreaterThanOrEqual(190)
   expect(wrong).toBeLessThanOrEqual(4)
+})
+
+test('what is given often and takes many strokes, or has no keys, is to get a light one', () => {
+  const given = (command: string, times: number): JournalEvent[] =>
+    Array.from({ length: times }, (_, at) => ({ at, kind: 'does', by: 'pointer', command }))
+  const STROKES: Record<string, number | null> = { light: 1, long: 2, none: null }
+  const there = { ...nothing, strokes: (command: string) => STROKES[command] ?? null }
+  const found = (...events: JournalEvent[]) => suggestionsFrom(events, there, 100)
+  expect(found(...given('none', 9), ...given('long', 24), ...given('light', 99))).toEqual([])
+  expect(found(...given('none', 10))).toEqual([
+    { id: 'keys none', kind: 'keys', command: 'none', times: 10 },
+  ])
+  expect(found(...given('none', 10), ...given('long', 25))).toEqual([
+    { id: 'keys long', kind: 'keys', command: 'long', times: 25 },
+  ])
+  const declined = { ...there, declined: ['keys none'] }
+  expect(suggestionsFrom(given('none', 10), declined, 100)).toEqual([])
 })

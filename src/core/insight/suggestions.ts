@@ -40,6 +40,12 @@ export type Suggestion = { id: string } & (
       times: [desktop: number, other: number]
     }
   | {
+      kind: 'keys'
+      /** A command that is given often, and takes many strokes or has no keys. */
+      command: string
+      times: number
+    }
+  | {
       kind: 'quiet'
       /** The hour of the day in which interruptions took longest. */
       hour: number
@@ -60,6 +66,8 @@ export interface There {
   /** What was not to be suggested again. */
   declined: readonly string[]
   letters: Readonly<Record<DesktopId, string | null>>
+  /** How many strokes a command takes; null where no keys say it. */
+  strokes(command: string): number | null
   /** Where each window stands; those on every desktop are missing. */
   windows: Readonly<Record<WindowId, DesktopId>>
 }
@@ -76,6 +84,9 @@ const TOGETHER_LEAST = 10
 /** So often one must have gone to a desktop with a letter of two strokes, and so many times as often as to the other. */
 const GONE_LEAST = 20
 const GONE_TIMES = 3
+/** So often a command must have been given that has no keys, or takes several strokes. */
+const KEYLESS_LEAST = 10
+const SLOW_LEAST = 25
 /** So often, on so many days, and so long one must have been interrupted in an hour. */
 const INTERRUPTED_LEAST = 5
 const ON_DAYS = 3
@@ -83,7 +94,7 @@ const AWAY_LEAST = 10 * 60_000
 
 /**
  * What would save steps: homes for apps that are nearly always opened on one desktop, windows brought
- * together, lighter letters, an hour of quiet, desktops put away that nobody looks at.
+ * together, lighter letters and keys, an hour of quiet, desktops put away that nobody looks at.
  *
  * @param events in order
  * @param now milliseconds since 1970
@@ -97,6 +108,7 @@ export function suggestionsFrom(
     ...homes(events, state),
     ...apart(events, state),
     ...heavy(events, state),
+    ...slow(events, state),
     ...loud(events, state),
     ...unseen(events, state.desktops, now),
   ]
@@ -187,6 +199,19 @@ function heavy(events: readonly JournalEvent[], { desktops, letters }: There): S
       times: [often, seldom],
     },
   ]
+}
+
+/** What is given most often of all that no single stroke says. */
+function slow(events: readonly JournalEvent[], { strokes, declined }: There): Suggestion[] {
+  const given = events.flatMap(({ kind, command }) => (kind === 'does' && command ? [command] : []))
+  const found = counts(given).find(([command, times]) => {
+    if (declined.includes(`keys ${command}`)) return false
+    const takes = strokes(command)
+    return takes === null ? times >= KEYLESS_LEAST : takes > 1 && times >= SLOW_LEAST
+  })
+  if (!found) return []
+  const [command, times] = found
+  return [{ id: `keys ${command}`, kind: 'keys', command, times }]
 }
 
 /** The hour in which one was away longest for what had asked. */

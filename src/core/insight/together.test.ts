@@ -34,6 +34,7 @@ test('in 200 planted weeks the windows used together are found, and hardly ever 
     homes: [],
     declined: [],
     letters: {},
+    strokes: () => 1,
     windows: { a: 'one', b: 'two', c: 'one', d: 'two', e: 'three', f: 'three' },
   }
   let found = 0
@@ -64,7 +65,7 @@ test('in 200 planted weeks the windows used together are found, and hardly ever 
 
 test('windows that stand together, or are gone, are no group to be made', () => {
   const events = Array.from({ length: 60 }, (_, n) => focus(n, n % 2 ? 'a' : 'b'))
-  const there = { desktops: ['one', 'two'], homes: [], declined: [], letters: {} }
+  const there = { desktops: ['one', 'two'], homes: [], declined: [], letters: {}, strokes: () => 1 }
   const kinds = (windows: Record<string, string>, declined: string[] = []) =>
     suggestionsFrom(events, { ...there, windows, declined }, 0).map(({ id }) => id)
   expect(kinds({ a: 'one', b: 'two' })).toEqual(['group a b'])
@@ -82,6 +83,7 @@ test('a letter of two strokes that is used far more than one of a single is to b
     homes: [],
     declined: [],
     letters: { a: 'YA', b: 'B', c: 'C' },
+    strokes: () => 1,
     windows: {},
   }
   const events = [...gone(30, 'a'), ...gone(9, 'b'), ...gone(20, 'c')]
@@ -102,7 +104,14 @@ test('the hour in which one was interrupted longest is told, where it came on se
     { at: day(n, hour, 1), kind: 'switch', by: 'key', from: 'a', to: 'b' },
     { at: day(n, hour, 1 + back), kind: 'switch', by: 'key', from: 'b', to: 'a' },
   ]
-  const there: There = { desktops: ['a', 'b'], homes: [], declined: [], letters: {}, windows: {} }
+  const there: There = {
+    desktops: ['a', 'b'],
+    homes: [],
+    declined: [],
+    letters: {},
+    strokes: () => 1,
+    windows: {},
+  }
   const week = [2, 3, 4, 5, 6].flatMap((n) => [...interrupted(n, 9, 4), ...interrupted(n, 14, 1)])
   expect(suggestionsFrom(week, there, day(6, 18, 0))).toEqual([
     { id: 'quiet 9', kind: 'quiet', hour: 9, desktop: 'a', times: 5, days: 5, away: 20 * MINUTE },

@@ -6,6 +6,7 @@ export type By = 'key' | 'pointer' | 'console' | 'app'
 /**
  * `here` and `away`: the page was opened or looked at again, and was left. `brush`: the pointer
  * stayed at a corner or an edge that does nothing. `asks`: something wanted attention and was told.
+ * `does`: a command that is not said with one stroke.
  */
 export type EventKind =
   | 'switch'
@@ -23,6 +24,7 @@ export type EventKind =
   | 'seen'
   | 'put off'
   | 'let go'
+  | 'does'
 
 /** One line of the journal. */
 export interface JournalEvent {
@@ -34,6 +36,7 @@ export interface JournalEvent {
   to?: DesktopId
   window?: WindowId
   app?: string
+  command?: string
   /** The corner or edge of the page. */
   zone?: string
 }

@@ -16,6 +16,7 @@ import {
   worthKeeping,
 } from './past'
 import { desktopSince, windowSince } from './since'
+import { stretchesWithout } from './withoutApp'
 
 /** What is left of a state where what comes and goes by itself is left out. */
 const lasting = ({ attention: _, answering: _a, running: _r, guide: _g, ...state }: State) => state
@@ -226,4 +227,63 @@ test('what cannot be brought back is told, with what to do', () => {
   expect(world.refusal('past.window', { window: notes, from: was })).toBe(
     'It was on Field, which is gone. Bring that desktop back instead.',
   )
+})
+
+test('without an app the shelf stands at any moment as if it had never been there', () => {
+  let told = 0
+  fc.assert(
+    fc.property(flows, fc.integer({ min: 1, max: 9 }), (commands, every) => {
+      const { stood, stretches } = lived(commands, every)
+      for (const stretch of stretches)
+        for (const change of stretch.changes) change.say = `Step ${change.at}`
+      const apps = new Set(stood.flatMap(({ windows }) => Object.values(windows).map((w) => w.app)))
+      for (const app of apps) {
+        const { stretches: left, documents } = stretchesWithout(stretches, app)
+        const written = JSON.stringify(left)
+        for (const { documents: all } of stood)
+          for (const { id, app: of } of Object.values(all))
+            expect(documents.has(id)).toBe(of === app)
+        for (const id of documents) expect(written).not.toContain(`"${id}"`)
+        for (const [at, state] of stood.entries()) {
+          const stretch = stretchAt(left, at)
+          if (!stretch) continue
+          const stands = stateAt(stretch, at)
+          const others = Object.values(state.windows).filter((one) => one.app !== app)
+          expect(Object.keys(stands.windows).sort()).toEqual(others.map(({ id }) => id).sort())
+          expect(stands.stacking).toEqual(state.stacking.filter((id) => stands.windows[id]))
+          // What a command would refuse could not be brought back.
+          expectSame(readState(stands), stands)
+          told++
+        }
+      }
+    }),
+    runs(40),
+  )
+  expect(told).toBeGreaterThan(100)
+})
+
+test('what was done in windows of the app is told without words, what was done beside it as it was', () => {
+  const world = new World()
+  const change = (id: string, args: object, at: number): PastChange => {
+    const before = world.state
+    world.run(id, args)
+    const changes = changesBetween(before, world.state)
+    if (!changes) throw new Error(`${id} changed nothing`)
+    return { at, say: world.session.history.past.at(-1)?.say ?? '', changes }
+  }
+  const state = world.state
+  const changes = [
+    change('window.open', { app: 'notes', title: 'Secret sums' }, 1),
+    change('window.open', { app: 'dial', title: 'Kept' }, 2),
+    change('desktop.create', { name: 'Secret sums of May', stay: true }, 3),
+    change('desktop.create', { name: 'Other', stay: true }, 4),
+  ]
+  const { stretches } = stretchesWithout([{ at: 0, state, changes }], 'notes')
+  expect(stretches[0]?.changes.map(({ say }) => say)).toEqual([
+    undefined,
+    changes[1]?.say,
+    changes[2]?.say,
+    changes[3]?.say,
+  ])
+  expect(JSON.stringify(stretches)).not.toContain('"Secret sums"')
 })

@@ -275,11 +275,18 @@ export async function strike(shelf: Shelf, from: number, until: number): Promise
   return opened !== null
 }
 
-/** Strikes an app from the journal, for good. @returns whether that could be done here */
+/**
+ * Strikes an app from the journal, from how the shelf stood and from what its documents said, for good.
+ * @returns whether that could be done here
+ */
 export async function strikeApp(shelf: Shelf, app: string): Promise<boolean> {
   const { opened } = own(shelf)
-  await opened?.journal.strikeApp(app)
-  return opened !== null
+  if (!opened) return false
+  await opened.journal.strikeApp(app)
+  const had = await opened.past.strikeApp(app)
+  for (const one of Object.values(shelf.state().documents)) if (one.app === app) had.add(one.id)
+  await opened.versions.strikeAll(had)
+  return true
 }
 
 /** All that was set aside, as it was found; null when there is nothing. */

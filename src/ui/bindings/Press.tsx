@@ -3,21 +3,15 @@ import type { Bindable } from '@/core/card/bindable'
 import { WHERE_HEARD, wordsIn } from '@/core/card/card'
 import { registry } from '@/core/commands/registry'
 import { type Clash, clashes, proposal } from '@/core/keys/clashes'
-import type { Platform } from '@/core/keys/kept'
 import { asPressed, asWritten, LEADER } from '@/core/keys/sets'
 import { STROKES_MOST } from '@/core/keys/strokes'
 import { KEY_PLACES, type KeyPlace } from '@/core/model/kinds/binding'
 import type { State } from '@/core/model/state'
 import { Keys } from '@/parts/Keys'
+import { platform } from '@/parts/platform'
 import { useShelf } from '@/store/useShelf'
-import { isMac, layout } from '@/ui/keys/layout'
+import { layout } from '@/ui/keys/layout'
 import { mouseStroke, plainStrokes, strokeOf } from '@/ui/keys/stroke'
-
-/** The platform, as far as the browser tells. */
-function platform(): Platform {
-  if (isMac()) return 'mac'
-  return navigator.userAgent.includes('Windows') ? 'windows' : 'linux'
-}
 
 /** What keys cannot be bound with. */
 const NEVER: Clash['kind'][] = ['malformed', 'typed', 'hidden']

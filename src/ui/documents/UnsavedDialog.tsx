@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useState } from 'react'
+import { type KeyboardEvent, useRef, useState } from 'react'
 import type { WindowId } from '@/core/model/ids'
 import { title, window as windowOf } from '@/core/model/selectors'
 import { Dialog } from '@/parts/Dialog'
@@ -7,13 +7,14 @@ import { discard } from '@/store/documents/discard'
 import { saveDraft } from '@/store/documents/documents'
 import { useArrangement, useShelf } from '@/store/useShelf'
 
-/** It may come while one types on: so long no key answers, in milliseconds. */
+/** It may come while one types on: so long after the last key none answers, in milliseconds. */
 const TYPED_ON = 600
 
 /** Before a window with changes that are not saved is closed. */
 export function UnsavedDialog({ id }: { id: WindowId }) {
   const shelf = useShelf()
-  const [since] = useState(() => performance.now())
+  const [opened] = useState(() => performance.now())
+  const last = useRef({ key: '', at: opened })
   const document = useArrangement((state) => windowOf(state, id).document)
   const name = useArrangement((state) => title(state, windowOf(state, id)))
   const close = (save: boolean) => {
@@ -24,7 +25,14 @@ export function UnsavedDialog({ id }: { id: WindowId }) {
   }
   const keys = (event: KeyboardEvent) => {
     if (event.key === 'Escape') return
-    if (performance.now() - since < TYPED_ON) {
+    // When it was pressed, not when a busy page comes to it.
+    const { key, timeStamp: at } = event
+    const before = last.current
+    const isTyped = key.length === 1 && !event.ctrlKey
+    if (isTyped) last.current = { key, at }
+    const typesOn = isTyped && at - before.at < TYPED_ON && key !== before.key
+    // The same key again is meant.
+    if (typesOn || at - opened < TYPED_ON) {
       event.preventDefault()
       event.stopPropagation()
     } else if (event.key === 'Backspace' && event.ctrlKey) close(false)

@@ -19,6 +19,3 @@ export async function askLayout(shelf: Shelf): Promise<void> {
 
 /** The layout as it was told last; undefined where none was. */
 export const layout = (shelf: Shelf): Layout | undefined => own(shelf).told
-
-/** Whether this is a Mac, where Option types characters. */
-export const isMac = (): boolean => /Mac|iPhone|iPad/.test(navigator.userAgent)

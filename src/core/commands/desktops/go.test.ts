@@ -88,3 +88,17 @@ test('every switch, send and carry is written to the journal with how it was giv
     { kind: 'switch', from: 'first', to: a },
   ])
 })
+
+test('what takes more than one stroke, or has no keys, is written to the journal by its name', () => {
+  const { world } = four()
+  world.open()
+  expect(world.run('documents.clearUp').journal).toMatchObject([
+    { kind: 'does', by: 'key', command: 'documents.clearUp' },
+  ])
+  // Of this window, as that of the menu is named.
+  const [window] = world.state.stacking
+  expect(world.run('window.export', { window }).journal).toMatchObject([{ kind: 'does' }])
+  // A single stroke says it; or it is given more than a command has keys for.
+  expect(world.run('window.maximise').journal).toEqual([])
+  expect(world.run('keys.open', { find: 'loft' }).journal).toEqual([])
+})

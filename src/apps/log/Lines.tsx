@@ -102,6 +102,7 @@ export function Lines({
                   button.focus()
                 }}
                 data-line=""
+                data-autofocus={place === at ? '' : undefined}
                 tabIndex={place === at ? 0 : -1}
                 aria-current={line.start === chosen ? 'true' : undefined}
                 className={`flex min-w-0 flex-1 items-center gap-3 px-2 py-1 text-left text-[13px] ${line.start === chosen ? 'bg-ink/8' : 'hover:bg-ink/4'}`}

@@ -6,6 +6,7 @@ export function Steps({
   says,
   first = false,
   last,
+  takesKeys = false,
   onStep,
 }: {
   /** Which it is. */
@@ -13,6 +14,8 @@ export function Steps({
   /** Whether nothing is before it, or after it. */
   first?: boolean
   last: boolean
+  /** Whether its window has nothing else that takes the keys. */
+  takesKeys?: boolean
   /** @param by 1 for the one before, -1 for the one after */
   onStep(by: 1 | -1): void
 }) {
@@ -22,6 +25,7 @@ export function Steps({
         type="button"
         className="btn"
         aria-label="Earlier"
+        data-autofocus={takesKeys ? '' : undefined}
         disabled={first}
         onClick={() => onStep(1)}
       >

@@ -43,8 +43,8 @@ export function Days({
   const lines = useMemo(() => span.flatMap(linesOf), [span])
   const hours = hoursFor(days)
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_300px] gap-6 max-[900px]:grid-cols-1 max-[900px]:overflow-y-auto">
-      <div className="flex min-h-0 flex-col gap-2">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_300px] gap-6 @max-[760px]:grid-cols-1 @max-[760px]:overflow-y-auto">
+      <div className="flex min-h-0 flex-col gap-2 @max-[760px]:h-80">
         <div
           // Scrolled by key.
           tabIndex={0}

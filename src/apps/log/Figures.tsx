@@ -1,13 +1,12 @@
 import { Trash2 } from 'lucide-react'
 import { Fragment, lazy, Suspense, useState } from 'react'
-import { allApps } from '@/apps/list'
 import type { Figures as Given, Spent } from '@/core/insight/figures'
 import type { Interrupted } from '@/core/insight/interruptions'
 import { desktopName } from '@/core/journal/words'
 import type { Hue } from '@/core/model/kinds/look'
 import { DesktopName } from '@/parts/DesktopName'
 import { timeOfDay } from '@/parts/Facts'
-import { useArrangement } from '@/store/useShelf'
+import { useArrangement, useShelf } from '@/store/useShelf'
 import { lengthOf } from './Lines'
 
 const TimeChart = lazy(() => import('./TimeChart'))
@@ -27,10 +26,10 @@ export function Figures({
   /** Takes all that is told of an app out of the log. */
   onStrikeApp(app: string): void
 }) {
+  const shelf = useShelf()
   const desktops = useArrangement((state) => state.desktops)
-  const apps = useArrangement((state) => state.apps)
   const nameOf = (id: string) => desktopName({ desktops }, id)
-  const appOf = (id: string) => allApps(apps).find((app) => app.id === id)?.name ?? id
+  const appOf = (id: string) => shelf.appFacts(id)?.name ?? id
   const bars = figures.desktops.map(({ id, time }) => ({
     name: nameOf(id),
     minutes: Math.round(time / 60_000),
@@ -46,7 +45,7 @@ export function Figures({
       aria-label="Figures"
       // Scrolled by key.
       tabIndex={0}
-      className="flex min-h-0 flex-col gap-3 overflow-y-auto text-[13px]"
+      className="flex min-h-0 flex-col gap-3 overflow-y-auto text-[13px] @max-[760px]:overflow-visible"
     >
       <label className="flex items-center gap-1.5 text-soft">
         <input

@@ -1,10 +1,15 @@
 import { type ReactNode, useMemo } from 'react'
-import { appOf } from '@/apps/list'
+import { registry } from '@/core/commands/registry'
 import type { Matrix } from '@/core/insight/matrix'
 import { type Suggestion, suggestionsFrom } from '@/core/insight/suggestions'
 import type { JournalEvent } from '@/core/journal/events'
+import { keysFor } from '@/core/keys/bindings'
+import { lightestFree, strokesOf } from '@/core/keys/free'
+import { asPressed } from '@/core/keys/sets'
 import { counted } from '@/core/text/counted'
 import { timeOfDay } from '@/parts/Facts'
+import { Keys } from '@/parts/Keys'
+import { platform } from '@/parts/platform'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { lengthOf } from './Lines'
 import { Order } from './Order'
@@ -31,7 +36,8 @@ export function Suggestions({
     const stand = Object.fromEntries(
       Object.values(windows).flatMap(({ id, desktop }) => (desktop ? [[id, desktop]] : [])),
     )
-    const there = { desktops: open, homes, declined, letters, windows: stand }
+    const strokes = (command: string) => strokesOf(state, command)
+    const there = { desktops: open, homes, declined, letters, windows: stand, strokes }
     return suggestionsFrom(events, there, shelf.clock())
   }, [events, state, shelf])
   const ordering = !state.declined.includes('order')
@@ -57,6 +63,14 @@ export function Suggestions({
 }
 
 function One({ suggestion }: { suggestion: Suggestion }) {
+  return suggestion.kind === 'keys' ? (
+    <LighterKeys suggestion={suggestion} />
+  ) : (
+    <OfDesktop suggestion={suggestion} />
+  )
+}
+
+function OfDesktop({ suggestion }: { suggestion: Exclude<Suggestion, { kind: 'keys' }> }) {
   const shelf = useShelf()
   const name = useArrangement((state) => state.desktops[suggestion.desktop]?.name) ?? ''
   const act = (command: string, args: object) => shelf.dispatchAny(command, args, 'key')
@@ -92,7 +106,7 @@ function One({ suggestion }: { suggestion: Suggestion }) {
       </Offer>
     )
   const { app, desktop, there, all } = suggestion
-  const plural = appOf(shelf, app)?.plural ?? app
+  const plural = shelf.appFacts(app)?.plural ?? app
   return (
     <Offer id={suggestion.id} act="Set as home" onTake={() => act('home.setFor', { app, desktop })}>
       <p>
@@ -149,6 +163,37 @@ function Lighter({ suggestion, name }: { suggestion: Of<'letter'>; name: string 
         You went to <bdi className="font-bold">{name}</bdi> ({two}) {times[0]} times by key, and to{' '}
         <bdi className="font-bold">{names[other]?.name}</bdi> ({letter}) {times[1]} times. Swap
         their letters and the first one takes a single stroke.
+      </p>
+    </Offer>
+  )
+}
+
+function LighterKeys({ suggestion }: { suggestion: Of<'keys'> }) {
+  const shelf = useShelf()
+  const state = useArrangement((now) => now)
+  const { id, command, times } = suggestion
+  const free = lightestFree(state, command, platform())
+  const title = registry.get(command)?.title.replace(/…$/, '') ?? command
+  const now = keysFor(state, command)
+  const bind = () => shelf.dispatch('keys.bind', { keys: free ?? '', command, args: {} }, 'key')
+  const choose = () => shelf.dispatch('keys.open', { find: title }, 'key')
+  return (
+    <Offer
+      id={id}
+      act={free ? 'Use these keys' : 'Bind keys…'}
+      onTake={() => void (free ? bind() : choose())}
+    >
+      <p>
+        You chose “{title}” {times} times, {now ? 'which takes ' : 'which has no keys.'}
+        {now ? <Keys keys={now} /> : null}
+        {now ? '.' : ''}{' '}
+        {free ? (
+          <>
+            <Keys keys={asPressed(free, state)} /> is free, and a single stroke.
+          </>
+        ) : (
+          'You can give it a single stroke.'
+        )}
       </p>
     </Offer>
   )
