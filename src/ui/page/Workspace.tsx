@@ -38,6 +38,7 @@ import { Line } from '@/ui/line/Line'
 import { OpenLine } from '@/ui/line/OpenLine'
 import { OpenMenu } from '@/ui/menu/OpenMenu'
 import { Notices } from '@/ui/notices/Notices'
+import { useInstalled } from '@/ui/page/useInstalled'
 import { useLink } from '@/ui/page/useLink'
 import { usePointerWays } from '@/ui/pointer/usePointerWays'
 import { Rack } from '@/ui/rack/Rack'
@@ -204,6 +205,7 @@ function Open({ name }: { name: string }) {
   useLeftNote()
   useAdded()
   useLink()
+  useInstalled()
   const full = useFullScreen()
   const { fixed, rack: wanted } = useSeat()
   const runs = useRunsHere()

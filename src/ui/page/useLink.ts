@@ -18,16 +18,21 @@ export const linkTo = (id: string): string =>
 export function useLink(): void {
   const shelf = useShelf()
   useEffect(() => {
-    const follow = () => {
+    const look = () => {
       const { hash, pathname, search } = location
-      if (!hash.startsWith(GOES)) return
-      history.replaceState(history.state, '', `${pathname}${search}`)
-      void go(shelf, idIn(hash.slice(GOES.length)))
+      if (follow(shelf, hash)) history.replaceState(history.state, '', `${pathname}${search}`)
     }
-    follow()
-    addEventListener('hashchange', follow)
-    return () => removeEventListener('hashchange', follow)
+    look()
+    addEventListener('hashchange', look)
+    return () => removeEventListener('hashchange', look)
   }, [shelf])
+}
+
+/** Goes where the end of an address leads. @returns whether it leads anywhere */
+export function follow(shelf: Shelf, hash: string): boolean {
+  if (!hash.startsWith(GOES)) return false
+  void go(shelf, idIn(hash.slice(GOES.length)))
+  return true
 }
 
 function idIn(written: string): string {

@@ -1,0 +1,45 @@
+import { useEffect } from 'react'
+import { useWaits } from '@/store/attention'
+import { useShelf } from '@/store/useShelf'
+import { openFiles } from '@/ui/files/openFiles'
+import { add } from '@/ui/files/useAdded'
+import { follow } from './useLink'
+
+/** What the browser has for pages that are installed; not all have it. */
+interface Installed {
+  launchQueue?: { setConsumer(told: (launch: Launch) => void): void }
+}
+
+/** Someone opened the application, a file in it, or something through it. */
+interface Launch {
+  targetURL?: string
+  files?: readonly { getFile(): Promise<File> }[]
+}
+
+/** Of an installed shelf: what it is opened with, and how much waits on its icon. */
+export function useInstalled(): void {
+  const shelf = useShelf()
+  const { length } = useWaits().list
+  useEffect(() => {
+    const { launchQueue } = window as Installed
+    // The address the page began with was followed by the page itself.
+    let own = performance.getEntriesByType('navigation')[0]?.name
+    launchQueue?.setConsumer(({ targetURL, files = [] }) => {
+      if (files.length > 0)
+        void Promise.all(files.map((file) => file.getFile())).then(
+          (all) => openFiles(shelf, all),
+          () => shelf.say('The files could not be read. Nothing was changed.', { refused: true }),
+        )
+      const again = targetURL === own
+      own = undefined
+      if (again || !targetURL) return
+      const { searchParams, hash } = new URL(targetURL)
+      if (!add(shelf, searchParams)) follow(shelf, hash)
+    })
+  }, [shelf])
+  useEffect(() => {
+    // Refused where it is not installed.
+    const set = length > 0 ? navigator.setAppBadge?.(length) : navigator.clearAppBadge?.()
+    set?.catch(() => {})
+  }, [length])
+}
