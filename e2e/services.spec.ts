@@ -191,7 +191,7 @@ test('the keys go to a page that is clicked in; its hem says so and takes them b
   // A page of ours passes chords on, and Alt tapped twice gives the keys back.
   await body.click()
   await expect(back).toBeVisible()
-  await shelf.press('Alt', 'Alt')
+  await shelf.quickly('Alt', 'Alt')
   await expect(web.getByLabel('Address')).toBeFocused()
   await body.click()
   await expect(back).toBeVisible()

@@ -112,6 +112,13 @@ export class ShelfPage {
     await this.drawn()
   }
 
+  /** Presses keys, none waiting for what another does: in quick succession on a busy machine too. */
+  async quickly(...keys: string[]): Promise<void> {
+    const { keyboard } = this.page
+    await Promise.all(keys.flatMap((key) => [keyboard.down(key), keyboard.up(key)]))
+    await this.drawn()
+  }
+
   /** Waits until the page has drawn what was done before. */
   async drawn(): Promise<void> {
     await this.page.evaluate(

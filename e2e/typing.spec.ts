@@ -69,7 +69,7 @@ test('letters typed on into the question whether to save do nothing; what is dis
   await page.keyboard.press('Alt+Backspace')
   const dialog = page.getByRole('dialog', { name: 'Close “Notes”?' })
   // On and on, without a pause in which a key would answer.
-  await Promise.all([...'and s d and s d '].map((key) => page.keyboard.press(key)))
+  await shelf.quickly(...'and s d and s d ')
   await expect(dialog).toBeVisible()
   await page.waitForTimeout(700)
   await page.keyboard.type('dD')
@@ -142,8 +142,7 @@ test('in the loft one letter sends; letters typed in quick succession search, an
   await shelf.press('Alt+/')
   await expect(page.getByRole('dialog', { name: 'Loft' })).toBeVisible()
   const before = (await shelf.state()).windows
-  // All on their way before one is answered: in quick succession on a busy machine too.
-  await Promise.all([...'mod'].map((letter) => page.keyboard.press(letter)))
+  await shelf.quickly(...'mod')
   const filter = page.getByRole('textbox', { name: 'Filter', exact: true })
   await expect(filter).toHaveValue('mod')
   await expect(filter).toBeFocused()
