@@ -68,12 +68,11 @@ export function Log({
     if (by < 0 && isLast) return
     if (content.span !== 'dates') return setAgo(Math.max(0, ago + by * days))
     // Today is the last there is.
-    const step = Math.max(-by * days, -days)
-    const to = moved(content.to, step)
+    const to = moved(content.to, -by * days)
     const over = to > dayKey(now)
     onChange({
       ...content,
-      from: over ? moved(dayKey(now), 1 - days) : moved(content.from, step),
+      from: over ? moved(dayKey(now), 1 - days) : moved(content.from, -by * days),
       to: over ? dayKey(now) : to,
     })
   }

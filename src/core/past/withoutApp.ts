@@ -2,6 +2,7 @@ import type { AppId, DesktopId, DocumentId, WindowId } from '@/core/model/ids'
 import type { Desktop } from '@/core/model/kinds/desktop'
 import type { Presence } from '@/core/model/kinds/display'
 import type { DocumentInfo } from '@/core/model/kinds/document'
+import type { Run } from '@/core/model/kinds/run'
 import type { Stowed } from '@/core/model/kinds/stowed'
 import type { Window } from '@/core/model/kinds/window'
 import type { State } from '@/core/model/state'
@@ -29,7 +30,10 @@ function desktopWithout(desktop: Desktop, stays: (id: WindowId) => boolean): Des
     left.kind = 'open'
     delete left.origins
     delete left.divider
-  }
+  } else if (desktop.origins)
+    left.origins = each(desktop.origins, (from) =>
+      from.on && !stays(from.on) ? { ...from, on: null } : from,
+    )
   return left
 }
 
@@ -81,8 +85,15 @@ function without<S extends Some>(all: S, { windows, documents }: Shown): S {
   })
   const unfocused = (there: Presence): Presence =>
     there.focus && !stays(there.focus) ? { ...there, focus: null } : there
+  const led = (run: Run): Run => ({
+    ...run,
+    stops: run.stops.map((stop) =>
+      stop.window && !stays(stop.window) ? { ...stop, window: null } : stop,
+    ),
+  })
   return {
     ...all,
+    ...(all.runs && { runs: all.runs.map(led) }),
     ...(all.windows && { windows: only(all.windows, stays) }),
     ...(all.documents && { documents: only(all.documents, isKnown) }),
     ...(all.desktops && { desktops: each(all.desktops, (one) => one && desktop(one)) }),
