@@ -26,7 +26,7 @@ export function Exports({ span, figures }: { span: readonly LoggedDay[]; figures
     shelf.say(`Exported ${file}`)
   }
   return (
-    <span className="ml-auto flex gap-2">
+    <span className="flex gap-2">
       <button
         type="button"
         className="btn"

@@ -128,7 +128,6 @@ export function Log({
             })
           }
         />
-        {span && figures ? <Exports span={span} figures={figures} /> : null}
       </div>
       <Shown empty={span !== null && events.length === 0} wait={span === null}>
         {shows === 'ways' ? <Ways matrix={matrix} days={Math.max(1, worked(span ?? []))} /> : null}
@@ -157,6 +156,7 @@ export function Log({
             onStrike={() => struck(strike(shelf, dayOf(last), atMinute(dayOf(last), 24 * 60)))}
           />
         ) : null}
+        {span && figures ? <Exports span={span} figures={figures} /> : null}
         {children}
       </div>
     </div>
