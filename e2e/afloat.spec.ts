@@ -28,7 +28,7 @@ test('the line afloat says where one is, goes by call letter, and says chords to
   await expect.poll(() => shelf.here()).toBe('model')
   // One shelf: what is undone there is undone here.
   await shelf.run('desktop.rename', { desktop: 'model', name: 'Runs' })
-  await expect(small.getByText('Runs', { exact: true })).toBeVisible()
+  await expect(desktops.locator('[aria-current]')).toHaveAttribute('aria-label', /^Runs/)
   await small.getByRole('button', { name: 'undo' }).click()
   expect((await shelf.state()).desktops.model?.name).toBe('Model')
   // With the leader as on the page.
