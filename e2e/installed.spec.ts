@@ -9,8 +9,12 @@ async function installed(page: Page): Promise<void> {
     const setConsumer = (told: unknown) => (system.launch = told)
     Object.defineProperty(window, 'launchQueue', { value: { setConsumer } })
     Object.assign(navigator, {
-      setAppBadge: async (count: number) => void (system.badge = count),
-      clearAppBadge: async () => void (system.badge = 0),
+      setAppBadge: async (count: number) => {
+        system.badge = count
+      },
+      clearAppBadge: async () => {
+        system.badge = 0
+      },
     })
   })
 }

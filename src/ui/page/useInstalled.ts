@@ -1,5 +1,6 @@
 import { useEffect } from 'react'
 import { useWaits } from '@/store/attention'
+import { expected } from '@/store/faults'
 import { useShelf } from '@/store/useShelf'
 import { openFiles } from '@/ui/files/openFiles'
 import { add } from '@/ui/files/useAdded'
@@ -38,8 +39,7 @@ export function useInstalled(): void {
     })
   }, [shelf])
   useEffect(() => {
-    // Refused where it is not installed.
     const set = length > 0 ? navigator.setAppBadge?.(length) : navigator.clearAppBadge?.()
-    set?.catch(() => {})
+    set?.catch(expected('it is not installed'))
   }, [length])
 }
