@@ -166,8 +166,11 @@ export class Past {
     const found = await this.read(0, Number.POSITIVE_INFINITY)
     this.beginAnew()
     const { stretches, documents } = stretchesWithout(found, app)
-    for (const { at } of found) await this.remove(at)
-    await keepStretches(this.store, stretches)
+    // One after the other: what is killed in between is only that one.
+    for (const stretch of stretches) {
+      await this.remove(stretch.at)
+      await keepStretches(this.store, [stretch])
+    }
     return documents
   }
 

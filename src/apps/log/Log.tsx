@@ -18,6 +18,7 @@ import {
   type Shows,
   SPANS,
   type Span,
+  shifted,
 } from './content'
 import { Days } from './Days'
 import { Exports } from './Exports'
@@ -67,14 +68,7 @@ export function Log({
   const go = (by: number) => {
     if (by < 0 && isLast) return
     if (content.span !== 'dates') return setAgo(Math.max(0, ago + by * days))
-    // Today is the last there is.
-    const to = moved(content.to, -by * days)
-    const over = to > dayKey(now)
-    onChange({
-      ...content,
-      from: over ? moved(dayKey(now), 1 - days) : moved(content.from, -by * days),
-      to: over ? dayKey(now) : to,
-    })
+    onChange({ ...content, ...shifted(content, -by * days, dayKey(now)) })
   }
   const keys = (event: KeyboardEvent) => {
     const by = stepOf(event)
@@ -108,9 +102,7 @@ export function Log({
           <Dates
             content={content}
             today={dayKey(now)}
-            onSet={(set, date) =>
-              onChange({ ...content, ...between(set, { ...content, [set]: date }) })
-            }
+            onSet={(ends) => onChange({ ...content, ...ends })}
           />
         ) : (
           <span aria-hidden className="h-5 border-seam border-l @max-[1000px]:hidden" />
@@ -177,34 +169,52 @@ function Kept() {
 
 /** The first and the last of the days that are shown. */
 function Dates({
-  content,
+  content: { from, to },
   today,
   onSet,
 }: {
   content: LogContent
   today: string
-  onSet(which: 'from' | 'to', date: string): void
+  onSet(ends: Ends): void
 }) {
+  // While one types a date it is many others: the two as they were before are what counts.
+  const [typing, setTyping] = useState<{ which: End; date: string; before: Ends } | null>(null)
+  const first = moved(today, -SETTINGS.log.most)
+  const isMeant = (date: string) => date >= first && date <= today
+  const type = (which: End, date: string) => {
+    const before = typing?.which === which ? typing.before : { from, to }
+    setTyping({ which, date, before })
+    if (isMeant(date)) onSet(between(which, { ...before, [which]: date }))
+  }
+  const isWrong = typing !== null && !isMeant(typing.date)
   return (
-    <span className="flex items-center gap-2">
+    <span className="flex flex-wrap items-center gap-2">
       {(['from', 'to'] as const).map((which) => (
         <label key={which} className="flex items-center gap-1.5">
           {which}
           <input
             type="date"
             className="field"
+            min={first}
             max={today}
-            value={content[which]}
-            // A date that is typed is none until its year is there.
-            onChange={({ target }) =>
-              target.value && target.value <= today && onSet(which, target.value)
-            }
+            aria-invalid={isWrong && typing.which === which}
+            value={typing?.which === which ? typing.date : which === 'from' ? from : to}
+            onChange={({ target }) => type(which, target.value)}
+            onBlur={() => setTyping(null)}
           />
         </label>
       ))}
+      {isWrong ? (
+        <span role="alert" className="text-[12px] text-alarm">
+          Choose a day up to today.
+        </span>
+      ) : null}
     </span>
   )
 }
+
+type End = 'from' | 'to'
+type Ends = Pick<LogContent, End>
 
 /** A day is struck when that was said twice. */
 function StrikeDay({ onStrike }: { onStrike(): void }) {

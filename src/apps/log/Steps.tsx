@@ -49,7 +49,8 @@ export function Steps({
 
 /** The same by key; null where it is another, or is typed. */
 export function stepOf(event: KeyboardEvent): 1 | -1 | null {
-  const typed = event.target instanceof HTMLInputElement && event.target.type !== 'radio'
+  const typed =
+    event.target instanceof HTMLInputElement && !['radio', 'checkbox'].includes(event.target.type)
   if (event.altKey || event.ctrlKey || event.metaKey || typed) return null
   if (event.key !== ',' && event.key !== '.') return null
   event.preventDefault()

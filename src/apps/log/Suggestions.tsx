@@ -184,15 +184,14 @@ function LighterKeys({ suggestion }: { suggestion: Of<'keys'> }) {
       onTake={() => void (free ? bind() : choose())}
     >
       <p>
-        You chose “{title}” {times} times, {now ? 'which takes ' : 'which has no keys.'}
+        You used “{title}” {times} times. {now ? 'Its keys are ' : 'It has no keys'}
         {now ? <Keys keys={now} /> : null}
-        {now ? '.' : ''}{' '}
         {free ? (
           <>
-            <Keys keys={asPressed(free, state)} /> is free, and a single stroke.
+            ; <Keys keys={asPressed(free, state)} /> is free{now ? ' and quicker to press' : ''}.
           </>
         ) : (
-          'You can give it a single stroke.'
+          '; you can choose a single stroke for it.'
         )}
       </p>
     </Offer>

@@ -1,4 +1,4 @@
-import { between, DAYS_MOST, dayFrom, daysOf, LOG, moved } from './content'
+import { between, DAYS_MOST, dayFrom, daysOf, LOG, moved, shifted } from './content'
 
 const noon = (...day: [number, number, number]) =>
   new Date(day[0], day[1] - 1, day[2], 12).getTime()
@@ -44,4 +44,11 @@ test('days are counted on over the ends of months and years; what is no day is n
   expect(dayFrom('2026-02')).toBeNull()
   expect(() => LOG.shape.validateSync({ ...LOG.empty, from: 'today' })).toThrow('from')
   LOG.shape.validateSync(LOG.empty)
+})
+
+test('both days are moved on as far as today', () => {
+  const days = { from: '2026-03-10', to: '2026-03-16' }
+  expect(shifted(days, -7, '2026-03-31')).toEqual({ from: '2026-03-03', to: '2026-03-09' })
+  expect(shifted(days, 7, '2026-03-31')).toEqual({ from: '2026-03-17', to: '2026-03-23' })
+  expect(shifted(days, 7, '2026-03-20')).toEqual({ from: '2026-03-14', to: '2026-03-20' })
 })

@@ -88,3 +88,15 @@ export function moved(date: string, days: number): string {
   const at = dayFrom(date)
   return at === null ? date : dayKey(atMinute(dayOf(at), days * 24 * 60 + NOON))
 }
+
+/** Two days, both so many days later; the last is today at most. */
+export function shifted(
+  { from, to }: Pick<LogContent, 'from' | 'to'>,
+  days: number,
+  today: string,
+): Pick<LogContent, 'from' | 'to'> {
+  const last = moved(to, days)
+  if (last <= today) return { from: moved(from, days), to: last }
+  const apart = Math.round(((dayFrom(to) ?? 0) - (dayFrom(from) ?? 0)) / 86_400_000)
+  return { from: moved(today, -apart), to: today }
+}

@@ -24,15 +24,15 @@ export function useInstalled(): void {
   useEffect(() => {
     const { launchQueue } = window as Installed
     // The address the page began with was followed by the page itself.
-    let own = performance.getEntriesByType('navigation')[0]?.name
+    let begun = performance.getEntriesByType('navigation')[0]?.name
     launchQueue?.setConsumer(({ targetURL, files = [] }) => {
       if (files.length > 0)
         void Promise.all(files.map((file) => file.getFile())).then(
           (all) => openFiles(shelf, all),
-          () => shelf.say('The files could not be read. Nothing was changed.', { refused: true }),
+          () => shelf.say('Those files can’t be read. Nothing was changed.', { refused: true }),
         )
-      const again = targetURL === own
-      own = undefined
+      const again = targetURL === begun
+      begun = undefined
       if (again || !targetURL) return
       const { searchParams, hash } = new URL(targetURL)
       if (!add(shelf, searchParams)) follow(shelf, hash)
