@@ -35,6 +35,8 @@ export function Figures({
     minutes: Math.round(time / 60_000),
     hue: (desktops[id]?.hue ?? 'slate') as Hue,
   }))
+  // A bar each, and the axis with its name.
+  const height = 20 * bars.length + 60
   const facts = FACTS.map(([name, of]) => ({
     name,
     now: of(figures, nameOf),
@@ -70,8 +72,8 @@ export function Figures({
         ))}
       </dl>
       {bars.length > 0 ? (
-        <Suspense fallback={<div style={{ height: 24 * bars.length + 24 }} />}>
-          <TimeChart bars={bars} />
+        <Suspense fallback={<div className="shrink-0" style={{ height }} />}>
+          <TimeChart bars={bars} height={height} />
         </Suspense>
       ) : null}
       <Table

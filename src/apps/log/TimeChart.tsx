@@ -21,8 +21,11 @@ function colour(property: string, hue?: Hue): string {
 /** Bars for what the table below says in figures. */
 export default function TimeChart({
   bars,
+  height,
 }: {
   bars: { name: string; minutes: number; hue: Hue }[]
+  /** In CSS pixels. */
+  height: number
 }) {
   const data = useMemo(
     () => ({
@@ -54,7 +57,7 @@ export default function TimeChart({
     }
   }, [])
   return (
-    <div className="shrink-0" style={{ height: 20 * bars.length + 48 }}>
+    <div className="shrink-0" style={{ height }}>
       <Bar aria-hidden data={data} options={options} />
     </div>
   )
