@@ -11,17 +11,17 @@ const WHOLE = 3_600_000
 const FROM = 6
 const UNTIL = 18
 
-/** The hours that have room for all that is to be shown. */
+/** The hours that have room for all that is to be shown, of stretches in order. */
 export function hoursFor(
-  days: { midnight: number; stretches: readonly Stretch[] }[],
+  days: readonly { midnight: number; stretches: readonly Stretch[] }[],
 ): [from: number, until: number] {
-  const starts = days.flatMap(({ midnight, stretches }) =>
-    stretches.map(({ start }) => Math.floor((start - midnight) / WHOLE)),
-  )
-  const ends = days.flatMap(({ midnight, stretches }) =>
-    stretches.map(({ end }) => Math.ceil((end - midnight) / WHOLE)),
-  )
-  return [Math.max(0, Math.min(FROM, ...starts)), Math.min(24, Math.max(UNTIL, ...ends))]
+  let [from, until] = [FROM, UNTIL]
+  for (const { midnight, stretches } of days) {
+    const [first, last] = [stretches[0], stretches.at(-1)]
+    if (first) from = Math.min(from, Math.floor((first.start - midnight) / WHOLE))
+    if (last) until = Math.max(until, Math.ceil((last.end - midnight) / WHOLE))
+  }
+  return [Math.max(0, from), Math.min(24, until)]
 }
 
 /**

@@ -1,11 +1,9 @@
 import { useMemo } from 'react'
 import type { Figures as Given } from '@/core/insight/figures'
 import { stretchesOf } from '@/core/journal/time'
-import { blocksOf } from '@/core/plan/plan'
-import { useArrangement } from '@/store/useShelf'
-import { Band, hoursFor } from './Band'
+import { Bands } from './Bands'
 import { Figures } from './Figures'
-import { Lines, shortDay } from './Lines'
+import { Lines } from './Lines'
 import { linesOf } from './lines'
 import type { LoggedDay } from './useSpan'
 
@@ -32,7 +30,6 @@ export function Days({
   onStrike(from: number, until: number): void
   onStrikeApp(app: string): void
 }) {
-  const plan = useArrangement((state) => state.plan)
   const days = useMemo(
     () =>
       span
@@ -41,37 +38,10 @@ export function Days({
     [span],
   )
   const lines = useMemo(() => span.flatMap(linesOf), [span])
-  const hours = hoursFor(days)
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_300px] gap-6 @max-[760px]:grid-cols-1 @max-[760px]:overflow-y-auto">
       <div className="flex min-h-0 flex-col gap-2 @max-[760px]:h-80">
-        <div
-          // Scrolled by key.
-          tabIndex={0}
-          role="group"
-          aria-label="Day by day"
-          className="flex max-h-[50%] shrink-0 flex-col gap-1 overflow-y-auto"
-        >
-          {days.map(({ midnight, stretches, events }) => (
-            <div key={midnight} className="flex items-center gap-2">
-              {span.length > 1 ? (
-                <span className="w-14 shrink-0 text-[12px] text-soft">{shortDay(midnight)}</span>
-              ) : null}
-              <div className="min-w-0 flex-1">
-                <Band
-                  midnight={midnight}
-                  hours={hours}
-                  stretches={stretches}
-                  blocks={blocksOf(plan, midnight + 12 * 3_600_000)}
-                  events={events}
-                  chosen={chosen}
-                  low={span.length > 1}
-                  onChoose={onChoose}
-                />
-              </div>
-            </div>
-          ))}
-        </div>
+        <Bands days={days} dated={span.length > 1} chosen={chosen} onChoose={onChoose} />
         <Lines
           lines={lines}
           dated={span.length > 1}
