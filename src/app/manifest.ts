@@ -24,10 +24,8 @@ export default function manifest(): MetadataRoute.Manifest {
     ],
     // A shelf that is open is not loaded again: it is told, and loses nothing that is typed.
     launch_handler: { client_mode: 'focus-existing' },
-    shortcuts: [
-      { name: 'First desktop', url: '/shelf#go=first' },
-      { name: 'The demo', url: '/demo' },
-    ],
+    // What desktops there are only the browser knows.
+    shortcuts: [{ name: 'The demo', url: '/demo' }],
     share_target: {
       action: '/shelf',
       method: 'GET',
