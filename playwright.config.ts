@@ -8,7 +8,7 @@ const port = Number(process.env.KITE_TEST_PORT)
 
 /** What uses workers, files, calendars, PDFs, search, keeping, addresses or several views. */
 const AGAIN =
-  /(apps|calendar|chords|failing|finding|incoming|installed|keeping|offline|past|plan|services|smallapps|stow|views|watch)\.spec/
+  /(apps|calendar|chords|failing|files|finding|incoming|installed|keeping|offline|past|plan|services|smallapps|stow|views|watch)\.spec/
 
 export default defineConfig<object, { visit: Visit }>({
   testDir: 'e2e',

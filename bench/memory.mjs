@@ -1,5 +1,5 @@
 /** What a page holds: megabytes of script, elements and listeners, when all that is left over is cleared away. */
-async function held(client) {
+export async function held(client) {
   await client.send('HeapProfiler.collectGarbage')
   await client.send('HeapProfiler.collectGarbage')
   const { metrics } = await client.send('Performance.getMetrics')

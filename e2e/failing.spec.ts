@@ -326,7 +326,8 @@ test('a table that a spreadsheet would run asks how it is exported', async ({ sh
   const stream = await (await given).createReadStream()
   let text = ''
   for await (const chunk of stream) text += chunk
-  expect(text).toBe("a,b\r\n'=1+1,-8.0\r\n")
+  // Its lines end as they did.
+  expect(text).toBe("a,b\n'=1+1,-8.0\n")
 })
 
 test('documents are cleared up in one step, which is taken back', async ({ shelf, page }) => {

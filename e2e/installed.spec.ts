@@ -30,11 +30,17 @@ const badge = (page: Page) =>
 /** The system opens the application with an address, or with a file. */
 const launch = (page: Page, path: string, file?: { name: string; text: string }) =>
   page.evaluate(
-    ([to, given]) => {
+    async ([to, given]) => {
       const { system } = window as unknown as { system: System }
-      const files = given
-        ? [{ getFile: async () => new File([given.text], given.name, { type: 'text/plain' }) }]
-        : []
+      const files: FileSystemFileHandle[] = []
+      if (given) {
+        const disk = await navigator.storage.getDirectory()
+        const file = await disk.getFileHandle(given.name, { create: true })
+        const writing = await file.createWritable()
+        await writing.write(given.text)
+        await writing.close()
+        files.push(file)
+      }
       system.launch({ targetURL: new URL(to, location.href).href, files })
     },
     [path, file] as const,

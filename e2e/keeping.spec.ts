@@ -257,6 +257,7 @@ test('exported and imported: the same; the preview says what changes; undo takes
     'desktops added: Field',
   )
   await page.keyboard.press('Enter')
+  await expect(shelf.said()).toContainText('Imported the shelf file')
   const imported = await shelf.state()
   expect(imported.windows).toEqual(exported.windows)
   expect(imported.order).toEqual([...exported.order, 'first'])
@@ -421,8 +422,10 @@ test('a copy is kept in a folder of one’s own', async ({ shelf, page }) => {
     page.evaluate(async () => {
       const root = await navigator.storage.getDirectory()
       const folder = await root.getDirectoryHandle('mine')
-      const file = await (await folder.getFileHandle('demo.kite.json')).getFile()
-      return file.text()
+      const all = (folder as unknown as { values(): AsyncIterable<FileSystemFileHandle> }).values()
+      for await (const file of all)
+        if (/^demo\..+\.kite\.json$/.test(file.name)) return (await file.getFile()).text()
+      return ''
     })
   expect(JSON.parse(await copy()).state.desktops.field.name).toBe('In the folder')
   await shelf.run('shelf.keepFolder')

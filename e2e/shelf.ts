@@ -370,6 +370,11 @@ export const test = base.extend<{ shelf: ShelfPage }, { profile: BrowserContext;
     page.on('console', (message) => {
       if (message.type() === 'error' && !isBegunAnew(message)) problems.push(message.text())
     })
+    // Nobody answers the browser's own dialogs here: files are chosen as where there are none, but in files.spec.
+    await page.addInitScript(() => {
+      for (const picker of ['showOpenFilePicker', 'showSaveFilePicker', 'showDirectoryPicker'])
+        Reflect.deleteProperty(window, picker)
+    })
     const shelf = new ShelfPage(page)
     await use(shelf)
     if (info.status !== info.expectedStatus) console.log(info.title, await standing(page))

@@ -68,7 +68,7 @@ test('a table reckons: formulas, filling, what rows do to them, figures, and out
   const stream = await (await given).createReadStream()
   let text = ''
   for await (const chunk of stream) text += chunk
-  expect(text).toContain('Ford,22,8,2026-12-24,44\r\n')
+  expect(text).toContain('Ford,22,8,2026-12-24,44\n')
 })
 
 test('a table is looked at: by column, by value, from the menu; what one types into stays where it is', async ({

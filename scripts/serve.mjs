@@ -15,7 +15,9 @@ export async function serve({
   const port = await freePort(from)
   // Nobody but this machine is answered unless it is told otherwise.
   const host = process.env.HOST ?? '127.0.0.1'
-  const hosts = ['localhost', '127.0.0.1', host].map((name) => `${name}:${port}`).join(',')
+  // This machine is answered as well, whatever names it goes by: it is asked here whether it is up.
+  const own = ['localhost', '127.0.0.1', host].map((name) => `${name}:${port}`)
+  const hosts = [process.env.KITE_SHELF_HOSTS, ...own].filter(Boolean).join(',')
   const server = spawn(
     process.execPath,
     [next, 'start', '--hostname', host, '--port', String(port)],
@@ -23,8 +25,8 @@ export async function serve({
       cwd: root,
       stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
       env: {
-        KITE_SHELF_HOSTS: hosts,
         ...process.env,
+        KITE_SHELF_HOSTS: hosts,
         ...(demo && { KITE_SHELF_START: 'demo' }),
         NEXT_TELEMETRY_DISABLED: '1',
       },

@@ -8,7 +8,7 @@ export interface Notice {
   id: string
   text: string
   /** A command that helps, with what it is called beside the words. */
-  offers?: { command: string; label: string }
+  offers?: { command: string; label: string; args?: object }
 }
 
 export const notices = ofShelf(() => createStore<{ list: Notice[] }>(() => ({ list: [] })))

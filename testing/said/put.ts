@@ -81,6 +81,14 @@ export const put: Some = [
     const from = late ? stoodLater : stood
     return { id: 'past.window', args: () => ({ window: nth(Object.keys(from.windows), at), from }) }
   }),
+  fc.constantFrom(earlier, other.state).map((state) => ({
+    id: 'restore.goBack',
+    args: () => ({ state, name: 'Before the move' }),
+  })),
+  fc.tuple(fc.constantFrom(earlier, other.state), fc.boolean()).map(([state, whole]) => ({
+    id: 'shelf.takeOver',
+    args: () => ({ state, whole, from: 'Studio' }),
+  })),
   fc.record({ id: fc.constant('shelf.merge'), args: fc.constant(() => ({ state: other.state })) }),
   fc.constantFrom('documents.discard', 'documents.putAway').chain((id) =>
     fc.nat(60).map((at) => ({

@@ -1,5 +1,6 @@
 import { MailQuestionMark, Paperclip, Search, Trash2 } from 'lucide-react'
 import { Fragment, type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import type { DocumentId, WindowId } from '@/core/model/ids'
 import { counted } from '@/core/text/counted'
 import { FindIn } from '@/parts/FindIn'
@@ -7,6 +8,7 @@ import { useAppKeys } from '@/parts/inApp'
 import { isControl } from '@/parts/isControl'
 import { Tool } from '@/parts/Tool'
 import { useTyped } from '@/store/documents/documents'
+import { usePassage } from '@/store/documents/passages'
 import { useFindable } from '@/store/finding'
 import { Attach } from './Attach'
 import type { Attached, Message, Thread } from './content'
@@ -14,6 +16,9 @@ import { Files } from './Files'
 import { REPLY_MOST } from './protocol'
 import { Said } from './Said'
 import { unread } from './threads'
+
+/** So many messages are drawn at first, and so many more each time that is asked for. */
+const DRAWN = 100
 
 /** What was said in a thread, and the reply. */
 export function Talk({
@@ -41,6 +46,7 @@ export function Talk({
   onStep(by: number): void
 }) {
   const [finding, setFinding] = useState(false)
+  const [drawn, setDrawn] = useState(DRAWN)
   const [typed, setTyped] = useTyped(document, thread.id)
   const [kept, setKept] = useTyped(document, `files of ${thread.id}`)
   const files = filesIn(kept)
@@ -82,7 +88,23 @@ export function Talk({
     else return
     event.preventDefault()
   }
-  const days = thread.messages.map(({ at }) => DAY.format(at))
+  // What is found in is there whole.
+  const first = finding ? 0 : Math.max(0, count - drawn)
+  const shown = thread.messages.slice(first)
+  const days = shown.map(({ at }) => DAY.format(at))
+  usePassage(document, (wanted) => {
+    const said = ({ text }: Message) => text.toLowerCase().includes(wanted.toLowerCase())
+    if (thread.messages.slice(0, first).some(said)) setDrawn(count)
+    // The window shows it, now that it is there.
+    return false
+  })
+  /** What is read stays where it is. */
+  const earlier = () => {
+    const below = log.current ? log.current.scrollHeight - log.current.scrollTop : 0
+    flushSync(() => setDrawn(drawn + DRAWN))
+    log.current?.scrollTo(0, log.current.scrollHeight - below)
+    log.current?.focus()
+  }
   return (
     <>
       <div role="toolbar" aria-label="Thread" className="bar">
@@ -125,8 +147,13 @@ export function Talk({
         }}
         className="flex min-h-0 flex-1 flex-col gap-2 overflow-auto p-3 text-[15px]"
       >
-        {thread.messages.map((message, index) => (
-          <Fragment key={message.id ?? `${message.at} ${index}`}>
+        {first > 0 ? (
+          <button type="button" className="btn self-center py-0" onClick={earlier}>
+            {counted(first, 'earlier message')}
+          </button>
+        ) : null}
+        {shown.map((message, index) => (
+          <Fragment key={message.id ?? `${message.at} ${first + index}`}>
             {days[index] === days[index - 1] ? null : (
               <p className="self-center text-[12px] text-soft">{days[index]}</p>
             )}

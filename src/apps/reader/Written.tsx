@@ -11,6 +11,10 @@ import { useShelf } from '@/store/useShelf'
 import { Prose } from '../markdown/Prose'
 import type { WrittenContent } from './content'
 
+/** What is typed ends its lines as the text did: a field knows only `\n`. */
+const endedAs = (before: string, typed: string): string =>
+  before.includes('\r\n') ? typed.replaceAll('\n', '\r\n') : typed
+
 /** A text to be read, found in, printed and edited. */
 export function Written({
   id,
@@ -83,7 +87,12 @@ export function Written({
           className="min-h-0 flex-1 resize-none bg-transparent px-[18px] py-3 font-mono text-[13px] outline-none"
           value={text}
           onChange={(event) =>
-            changeContent(shelf, id, { ...content, text: event.target.value }, 'saved')
+            changeContent(
+              shelf,
+              id,
+              { ...content, text: endedAs(text, event.target.value) },
+              'saved',
+            )
           }
           onKeyDown={(event) => {
             if (event.key !== 'Escape') return

@@ -1,5 +1,6 @@
 import { array, number, object, string } from 'yup'
 import { type Contents, flag, rows, text } from '../contents'
+import type { Manner } from './manner'
 
 /** Content of a table: the names of its columns, and rows of as many cells. */
 export interface TableContent {
@@ -13,6 +14,7 @@ export interface TableContent {
   firstStays?: boolean
   /** How its file was written, where that was not plain UTF-8. */
   encoding?: string
+  manner?: Manner
 }
 
 export const TABLE: Contents<TableContent> = {
@@ -26,6 +28,12 @@ export const TABLE: Contents<TableContent> = {
     widths: array(number().min(0).max(4000).required()).default(undefined),
     firstStays: flag(),
     encoding: string(),
+    manner: object({
+      separator: string().max(1),
+      bare: flag(),
+      quoted: flag(),
+      open: flag(),
+    }).default(undefined),
   }),
   empty: { columns: ['A', 'B', 'C'], rows: Array.from({ length: 4 }, () => ['', '', '']) },
 }

@@ -3,6 +3,7 @@ import { PLAIN } from '@/core/formula/value'
 import type { TableContent } from './content'
 import { readCsv } from './csv'
 import { edgeFrom, figuresOf, onlyWith, sheetOf, shownRows } from './looking'
+import { mannerOf } from './manner'
 import { csvOf, workedOut } from './toCsv'
 
 const rowsOf = (table: TableContent): number[] => shownRows(table, sheetOf(table, PLAIN, 0), PLAIN)
@@ -108,6 +109,16 @@ test('Ctrl and an arrow go to the end of what is filled, or to where something i
   ])
   expect([from(6, -1), from(5, -1), from(2, -1), from(0, -1)]).toEqual([5, 2, 0, 0])
   expect(edgeFrom(filled, 0, 1, 0)).toBe(0)
+})
+
+test.each([
+  'Slope,Snow\r\nNorth,20\r\n',
+  'Slope;Snow\nNorth;"2;0"\n',
+  '"Slope","Snow"\r\n"North","20"\r\n',
+  'Slope\tSnow\nNorth\t20',
+])('a table goes back as it came: %j', (text) => {
+  const manner = mannerOf(text)
+  expect(csvOf({ ...readCsv(text), ...(manner && { manner }) })).toBe(text)
 })
 
 test('formulas are the same after CSV and back; worked out they are what they come to', () => {

@@ -38,7 +38,8 @@ export const table: AppManifest<TableContent> = {
       text.length < LARGE
         ? (await import('./csv')).readCsv(text)
         : await (await import('./readLarge')).readLarge(text, working)
-    return { ...content, ...written }
+    const manner = (await import('./manner')).mannerOf(text)
+    return { ...content, ...written, ...(manner && { manner }) }
   },
   write: (content) => csvFile(content, false),
   writes: (table, now) => {

@@ -12,15 +12,20 @@ export const runningCells = ({ columns, rows }: TableContent): number =>
   [columns, ...rows].reduce((sum, cells) => sum + cells.filter(runs).length, 0)
 
 /**
- * The table as CSV (RFC 4180), rows in their own order whatever the sorting on screen.
+ * The table as CSV (RFC 4180), rows in their own order whatever the sorting on screen; written as its file
+ * was, where it has one.
  * @param asText puts an apostrophe before what a spreadsheet may run
  */
-export function csvOf(content: TableContent, asText = false): string {
+export function csvOf({ columns, rows, manner = {} }: TableContent, asText = false): string {
+  const { separator = ',', bare, quoted, open } = manner
   const cell = (value: string) => {
     const safe = asText && runs(value) ? `'${value}` : value
-    return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe
+    const needs = quoted || safe.includes(separator) || /["\r\n]/.test(safe)
+    return needs ? `"${safe.replaceAll('"', '""')}"` : safe
   }
-  return [content.columns, ...content.rows].map((row) => `${row.map(cell).join(',')}\r\n`).join('')
+  const end = bare ? '\n' : '\r\n'
+  const lines = [columns, ...rows].map((row) => row.map(cell).join(separator))
+  return lines.join(end) + (open ? '' : end)
 }
 
 /** The table with what its formulas come to, where they come to something. */

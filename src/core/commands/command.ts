@@ -75,6 +75,8 @@ export type View =
   | { view: 'full'; window: WindowId; desktop: DesktopId; along?: boolean }
   | { view: 'add app' }
   | { view: 'sessions' }
+  | { view: 'restore points' }
+  | { view: 'folder' }
   | { view: 'put right' }
   | { view: 'homes' }
   | { view: 'home of app'; app: AppId }
@@ -103,6 +105,7 @@ export type View =
   | { view: 'import shelf' }
   | { view: 'lock shelf' }
   | { view: 'export document'; document: DocumentId }
+  | { view: 'file'; document: DocumentId }
 
 /** Something the page does at once, with nothing to look at: core says what, the page how. */
 export type Effect =
@@ -124,7 +127,13 @@ export type Effect =
   | { does: 'export desktop'; desktop: DesktopId }
   | { does: 'export damaged' }
   | { does: 'keep folder' }
-  | { does: 'save document'; window: WindowId }
+  | { does: 'update' }
+  | { does: 'save document'; document: DocumentId }
+  | { does: 'save to file'; document: DocumentId }
+  | { does: 'leave file'; document: DocumentId }
+  | { does: 'allow files' }
+  | { does: 'give folder' | 'leave folder'; desktop: DesktopId }
+  | { does: 'open from folder' | 'new in folder'; desktop: DesktopId; path: string }
   | { does: 'copy reference'; document: DocumentId }
   /** The address that leads to a desktop or a document. */
   | { does: 'copy link'; to: DesktopId | DocumentId; name: string }

@@ -10,6 +10,7 @@ import { planCommands } from './day/plan'
 import { runCommands } from './day/runs'
 import { desktopCommands } from './desktops/desktops'
 import { foldCommands } from './desktops/fold'
+import { folderCommands } from './desktops/folder'
 import { furl } from './desktops/furl'
 import { goCommands } from './desktops/go'
 import { gridCommands } from './desktops/grid'
@@ -27,6 +28,7 @@ import { shownCommands } from './displays/shown'
 import { importCommands } from './shelf/import'
 import { keyCommands } from './shelf/keys'
 import { pastCommands } from './shelf/past'
+import { restoreCommands } from './shelf/restore'
 import { sequenceCommands } from './shelf/sequences'
 import { sessionCommands } from './shelf/sessions'
 import { settingCommands } from './shelf/settings'
@@ -63,6 +65,7 @@ const all = [
   ...quietCommands,
   ...lookCommands,
   ...foldCommands,
+  ...folderCommands,
   ...stowCommands,
   ...patternCommands,
   ...planCommands,
@@ -91,6 +94,7 @@ const all = [
   ...pageCommands,
   ...pictureCommands,
   ...importCommands,
+  ...restoreCommands,
   ...sessionCommands,
   ...settingCommands,
   ...wayCommands,

@@ -1,5 +1,5 @@
 import { registry } from '@/core/commands/registry'
-import type { DocumentId, WindowId } from '@/core/model/ids'
+import type { DesktopId, DocumentId, WindowId } from '@/core/model/ids'
 import type { AppFacts } from '@/core/model/kinds/app'
 import { byUse, desktop, presence, title } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
@@ -12,6 +12,7 @@ export const KINDS = [
   'desktops',
   'apps',
   'documents',
+  'files',
   'commands',
   'settings',
   'stowed',
@@ -43,17 +44,30 @@ export interface Found {
   on?: boolean
 }
 
+/** A file in a folder that stands by a desktop. */
+export interface FolderFile {
+  desktop: DesktopId
+  /** The name of the folder. */
+  folder: string
+  /** From there. */
+  path: string
+}
+
 interface Sources {
   apps: AppFacts[]
   /** All documents, also those that are not at hand. */
   documents?: State['documents']
+  files?: readonly FolderFile[]
 }
 
 /**
  * What can be found in the shelf, most recently used first. Made once when the Line opens; `rank`
  * then filters it with every keystroke.
  */
-export function everything(state: State, { apps, documents = state.documents }: Sources): Found[] {
+export function everything(
+  state: State,
+  { apps, documents = state.documents, files = [] }: Sources,
+): Found[] {
   const windows = openWindows(state, apps)
   const away = stowedWindows(state, apps)
   const shown = new Set([...windows, ...away].map(({ document }) => document))
@@ -64,12 +78,37 @@ export function everything(state: State, { apps, documents = state.documents }: 
     ...stowedDesktops(state),
     ...apps.map(launch),
     ...unshownDocuments(documents, shown, named(apps)),
+    ...files.map(fileFound),
     ...sequences(state),
     ...patterns(state),
     ...commands(),
     ...settings(state),
   ]
 }
+
+const fileFound = ({ desktop, folder, path }: FolderFile): Found => {
+  const at = path.lastIndexOf('/') + 1
+  return {
+    kind: 'files',
+    id: `${desktop}/${path}`,
+    title: path.slice(at),
+    place: `${folder}/${path.slice(0, at)}`.slice(0, -1),
+    command: 'folder.openFile',
+    args: { desktop, path },
+    also: [folder, path],
+  }
+}
+
+/** A file that is not there yet, where a name with an extension is typed. */
+export const newFile = (typed: string, { desktop, folder }: Omit<FolderFile, 'path'>): Found => ({
+  kind: 'files',
+  id: 'new',
+  title: `New file “${typed}”`,
+  place: folder,
+  command: 'folder.newFile',
+  args: { desktop, path: typed },
+  also: [],
+})
 
 function stowedWindows(state: State, apps: AppFacts[]): Found[] {
   const appName = named(apps)

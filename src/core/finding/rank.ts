@@ -11,6 +11,7 @@ const MOST_UNASKED: Record<Kind, number> = {
   desktops: 0,
   apps: 0,
   documents: 3,
+  files: 0,
   commands: 4,
   settings: 0,
   stowed: 0,

@@ -4,6 +4,7 @@ import type { Presence } from '@/core/model/kinds/display'
 import type { DocumentInfo } from '@/core/model/kinds/document'
 import type { Run } from '@/core/model/kinds/run'
 import type { Stowed } from '@/core/model/kinds/stowed'
+import type { Answering } from '@/core/model/kinds/waiting'
 import type { Window } from '@/core/model/kinds/window'
 import type { State } from '@/core/model/state'
 import { type Changes, withChanges } from '@/core/rules/changes'
@@ -85,6 +86,11 @@ function without<S extends Some>(all: S, { windows, documents }: Shown): S {
   })
   const unfocused = (there: Presence): Presence =>
     there.focus && !stays(there.focus) ? { ...there, focus: null } : there
+  const answered = ({ window, gone, ...one }: Answering): Answering => ({
+    ...one,
+    window: window && stays(window) ? window : null,
+    ...(gone && { gone: gone.filter(isKnown) }),
+  })
   const led = (run: Run): Run => ({
     ...run,
     stops: run.stops.map((stop) =>
@@ -103,6 +109,7 @@ function without<S extends Some>(all: S, { windows, documents }: Shown): S {
     ...(all.stowed && { stowed: all.stowed.map(stowed) }),
     ...(all.tethered && { tethered: only(all.tethered, stays) }),
     ...(all.attention && { attention: only(all.attention, isKnown) }),
+    ...(all.answering && { answering: answered(all.answering) }),
     ...(all.presence && { presence: each(all.presence, unfocused) }),
   }
 }

@@ -10,6 +10,7 @@ import { withChanges } from '@/core/rules/changes'
 import { expected } from '@/store/faults'
 import { readLog } from './changeLog'
 import { sealed, unsealed } from './checksum'
+import { replaceFile } from './handles'
 import { LOGS } from './logs'
 import { isStepList, type KeptStep, type LoggedSteps, type StepList } from './steps'
 
@@ -233,19 +234,11 @@ async function readFile(folder: FileSystemDirectoryHandle, name: string): Promis
   }
 }
 
-/** Whole or not at all: the file is put in place when all is written. */
+/** @throws when it cannot be written */
 export async function writeFile(
   folder: FileSystemDirectoryHandle,
   name: string,
   text: string,
 ): Promise<void> {
-  const handle = await folder.getFileHandle(name, { create: true })
-  const writing = await handle.createWritable()
-  try {
-    await writing.write(text)
-    await writing.close()
-  } catch (error) {
-    await writing.abort().catch(expected('why it could not be written is thrown'))
-    throw error
-  }
+  await replaceFile(await folder.getFileHandle(name, { create: true }), text)
 }

@@ -1,5 +1,5 @@
 import { alone } from '@/core/formats/desktopFile'
-import { type KeptContent, shelfFile } from '@/core/formats/shelfFile'
+import { type KeptContent, type ShelfFile, shelfFile } from '@/core/formats/shelfFile'
 import type { DesktopId, DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
 import { expected } from '@/store/faults'
@@ -24,6 +24,12 @@ export async function exportDesktop(shelf: Shelf, id: DesktopId): Promise<Export
 }
 
 async function exported(shelf: Shelf, state: State, desktop?: DesktopId): Promise<Exported> {
+  const file = await fileOf(shelf, state)
+  const json = JSON.stringify({ ...file, ...(desktop && { desktop }) }, null, 1)
+  return { file: new Blob([json], { type: 'application/json' }), missing: file.missing ?? [] }
+}
+
+async function fileOf(shelf: Shelf, state: State): Promise<ShelfFile> {
   const documents: Record<DocumentId, KeptContent> = {}
   const missing: string[] = []
   for (const { id, title } of Object.values(state.documents)) {
@@ -33,10 +39,12 @@ async function exported(shelf: Shelf, state: State, desktop?: DesktopId): Promis
     if (content) documents[id] = content
     else missing.push(title)
   }
-  const file = shelfFile(state, documents, shelf.clock(), missing)
-  const json = JSON.stringify({ ...file, ...(desktop && { desktop }) }, null, 1)
-  return { file: new Blob([json], { type: 'application/json' }), missing }
+  return shelfFile(state, documents, shelf.clock(), missing)
 }
+
+/** The shelf file, not yet as text. */
+export const wholeFile = async (shelf: Shelf): Promise<ShelfFile> =>
+  fileOf(shelf, { ...shelf.state(), documents: await allDocuments(shelf) })
 
 /** The shelf file as text. */
 export const exportText = async (shelf: Shelf): Promise<string> =>

@@ -74,11 +74,32 @@ export function followTravel(shelf: Shelf): void {
   })
 }
 
+/** A shelf goes back to what it was: with all that documents said, in one undoable step. */
+export const goBackTo = (shelf: Shelf, file: ShelfFile, name: string): Promise<void> =>
+  bringAll(shelf, 'restore.goBack', { name }, file, () => true)
+
 /** Brings a shelf file in: all of it, contents too, in one undoable step. */
-export async function importShelf(shelf: Shelf, file: ShelfFile, replace: boolean): Promise<void> {
+export const importShelf = (shelf: Shelf, file: ShelfFile, replace: boolean): Promise<void> =>
+  bringAll(shelf, 'shelf.merge', {}, file, () => replace)
+
+/** Goes on from what another machine wrote. @param taken what is to say what it says there */
+export const takeOver = (
+  shelf: Shelf,
+  file: ShelfFile,
+  args: { from: string; whole: boolean },
+  taken: ReadonlySet<DocumentId>,
+): Promise<void> => bringAll(shelf, 'shelf.takeOver', args, file, (id) => taken.has(id))
+
+async function bringAll(
+  shelf: Shelf,
+  command: string,
+  args: object,
+  file: ShelfFile,
+  replaces: (id: DocumentId) => boolean,
+): Promise<void> {
   await bringBack(shelf, Object.keys(file.state.documents))
   const here = shelf.state().documents
-  const taken = Object.entries(file.documents).filter(([id]) => replace || !here[id])
+  const taken = Object.entries(file.documents).filter(([id]) => replaces(id) || !here[id])
   const before = new Map<DocumentId, KeptContent | null>()
   for (const [id] of taken)
     before.set(
@@ -90,10 +111,10 @@ export async function importShelf(shelf: Shelf, file: ShelfFile, replace: boolea
   const documents = Object.fromEntries(
     Object.values(file.state.documents).map((info) => [
       info.id,
-      replace ? info : { ...info, unsaved: here[info.id]?.unsaved ?? info.unsaved },
+      replaces(info.id) ? info : { ...info, unsaved: here[info.id]?.unsaved ?? info.unsaved },
     ]),
   )
-  bring(shelf, 'shelf.merge', { state: { ...file.state, documents } }, taken, before)
+  bring(shelf, command, { ...args, state: { ...file.state, documents } }, taken, before)
 }
 
 /** Does a step that brings documents in, with their contents. */

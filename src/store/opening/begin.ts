@@ -10,8 +10,10 @@ import type { FolderCopy } from '@/store/disk/folder'
 import type { Keeper } from '@/store/disk/keeper'
 import type { Spare } from '@/store/disk/spare'
 import type { Stores } from '@/store/disk/storage'
-import { provideCatalogue, tidy } from '@/store/documents/catalogue'
+import { allDocuments, provideCatalogue, tidy } from '@/store/documents/catalogue'
 import { forgetContents, provideContents, putContent } from '@/store/documents/documents'
+import { exportText } from '@/store/documents/exporting'
+import { unlinkGone } from '@/store/documents/linked'
 import { database } from '@/store/documents/source'
 import { expected, logged } from '@/store/faults'
 import { setHealth, whyFailed } from '@/store/health'
@@ -20,6 +22,7 @@ import { eventsOf, forgetDays, type Journal } from '@/store/journal'
 import type { Notice } from '@/store/notices'
 import { ofShelf } from '@/store/ofShelf'
 import type { Past } from '@/store/past'
+import type { RestorePoints } from '@/store/restorePoints'
 import { keepSessions } from '@/store/sessions'
 import type { Shelf } from '@/store/shelf'
 import type { Version, Versions } from '@/store/versions'
@@ -27,7 +30,7 @@ import { seenFrom } from '@/store/views/replica'
 import type { Views } from '@/store/views/views'
 import { exportAside, setMarks } from './aside'
 import type { Copies } from './copies'
-import { keptIn, offerFolder } from './inFolder'
+import { keptIn, LOOKED_EVERY, lookAtOthers, offerFolder } from './inFolder'
 import { provideKeptNotices } from './keptNotices'
 import type { Lock } from './lock'
 import { type Beginning, type Writers, writersOf } from './writers'
@@ -41,6 +44,7 @@ interface Opened {
   journal: Journal
   past: Past
   versions: Versions
+  points: RestorePoints
 }
 
 const own = ofShelf(() => ({
@@ -94,8 +98,8 @@ export async function begin(
   over.signal.addEventListener('abort', () => keeps.abort())
   const { signal } = keeps
   const writers = writersOf(shelf, name, stores, spare, given)
-  const { keeper, journal, past, versions, copies, folder, log } = writers
-  own(shelf).opened = { name, stores, folder, copies, journal, past, versions }
+  const { keeper, journal, past, versions, points, copies, folder, log } = writers
+  own(shelf).opened = { name, stores, folder, copies, journal, past, versions, points }
   Object.assign(finish, endings(shelf, writers, keeps))
   const touched = new Set<DocumentId>()
   const note = together(() => {
@@ -157,6 +161,13 @@ export async function begin(
   void navigator.storage?.persist?.().catch(expected('the browser does not say', false))
   afterFirstMoments(() => void copies.fill().catch(logged('Documents in the second copy')), signal)
   keepTidy(shelf, signal)
+  const told = new Map<string, number>()
+  const look = () => {
+    if (document.visibilityState === 'visible' && folder.name)
+      void lookAtOthers(shelf, folder, told).catch(logged('What other machines wrote'))
+  }
+  afterFirstMoments(look, signal)
+  signal.addEventListener('abort', every(shelf, LOOKED_EVERY, look))
 }
 
 /** How a page ends to keep its shelf. */
@@ -243,6 +254,9 @@ export async function keepInFolder(shelf: Shelf): Promise<{ says: string; refuse
     : { says: 'Nothing is being saved.', refused: true }
 }
 
+/** The folder a copy is kept in; null in a view that follows another. */
+export const folderOf = (shelf: Shelf): FolderCopy | null => own(shelf).opened?.folder ?? null
+
 /** What the journal has of the day of a moment; a view that follows another has none. */
 export async function journalOf(shelf: Shelf, moment: number): Promise<JournalEvent[]> {
   const { opened } = own(shelf)
@@ -262,6 +276,24 @@ export const versionsOf = async (shelf: Shelf): Promise<Version[]> =>
 /** What a document said. @throws when it cannot be read */
 export const readVersion = async (shelf: Shelf, version: Version): Promise<unknown> =>
   own(shelf).opened?.versions.read(version) ?? null
+
+/** Whole shelves that are kept to go back to; null in a view that follows another. */
+export const restorePointsOf = (shelf: Shelf): RestorePoints | null =>
+  own(shelf).opened?.points ?? null
+
+/** A name of a restore point is no longer, in characters. */
+const NAME_MOST = 120
+
+/**
+ * Keeps the whole shelf before something that changes much of it. What follows does not hang on it: it can be
+ * undone as well.
+ * @param name what is about to happen
+ */
+export async function pointBefore(shelf: Shelf, name: string): Promise<void> {
+  await restorePointsOf(shelf)
+    ?.add(name.slice(0, NAME_MOST), false, await exportText(shelf))
+    .catch(logged('A restore point'))
+}
 
 /**
  * Strikes a span of one day from the journal, and how the shelf stood in it, for good. @returns whether this view can
@@ -360,6 +392,9 @@ function keepTidy(shelf: Shelf, signal: AbortSignal): void {
     if (!opened) return
     void forgetDays(opened.stores.journal, first).catch(logged('The log is not tidied'))
     tidyPast(shelf)
+    void allDocuments(shelf)
+      .then((all) => unlinkGone(shelf, all))
+      .catch(logged('Which documents have a file'))
   }
   afterFirstMoments(work, signal)
   signal.addEventListener('abort', every(shelf, TIDY_EVERY, work))

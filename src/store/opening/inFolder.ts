@@ -1,9 +1,14 @@
-import type { FolderCopy } from '@/store/disk/folder'
-import { exportText } from '@/store/documents/exporting'
+import { documentsFrom, essenceOf, standing, type Written } from '@/core/formats/followed'
+import { readShelfFile, type ShelfFile } from '@/core/formats/shelfFile'
+import { type FolderCopy, type Other, sumsOf } from '@/store/disk/folder'
+import { wholeFile } from '@/store/documents/exporting'
+import { takeOver } from '@/store/documents/importing'
 import { healthOf, setHealth, whyFailed } from '@/store/health'
+import { newId } from '@/store/newId'
 import { notice, putAwayNotice } from '@/store/notices'
 import type { Shelf } from '@/store/shelf'
 import { within } from '@/store/within'
+import { when } from './when'
 
 /** The copy of the shelf in a folder of one's own: whether there is one, and how it stands. */
 
@@ -40,7 +45,8 @@ function folderPaused(shelf: Shelf, { name }: FolderCopy): void {
 export async function copyToFolder(shelf: Shelf, folder: FolderCopy): Promise<void> {
   if (!folder.name) return
   try {
-    const writing = folder.write(await exportText(shelf))
+    const file = await wholeFile(shelf)
+    const writing = folder.write(file, essenceOf(file.state), shelf.clock())
     if (!(await within(writing, FOLDER_WITHIN, 'The folder'))) return folderPaused(shelf, folder)
     putAwayNotice(shelf, NO_FOLDER)
     const says = `A copy is kept in “${folder.name}”, at most half a minute behind.`
@@ -81,4 +87,101 @@ export async function keptIn(
   const { is: stands, says } = healthOf(shelf, 'folder') ?? {}
   if (stands === 'amiss') return { says: says ?? '', refused: true }
   return { says: `A copy is kept in the folder “${folder.name}”, at most half a minute behind` }
+}
+
+/** What another machine wrote, how it stands to what is here, and what would be taken of its documents. */
+export interface News {
+  other: Other
+  is: ReturnType<typeof standing>
+  file: ShelfFile
+  /** Documents that say there what they do not say here, and those that were changed on both. */
+  taken: string[]
+  both: string[]
+}
+
+/** @throws when a file cannot be read */
+export async function newsIn(shelf: Shelf, folder: FolderCopy): Promise<News[]> {
+  const others = await folder.others()
+  if (others.length === 0) return []
+  const here = await wholeFile(shelf)
+  const now = await folder.now(
+    { essence: essenceOf(here.state), sums: sumsOf(here) },
+    shelf.clock(),
+  )
+  return Promise.all(
+    others.map(async (other) => {
+      const file = readShelfFile(await (await other.handle.getFile()).text())
+      return { other, file, is: standing(now, other.written), ...documentsFrom(now, other.written) }
+    }),
+  )
+}
+
+/**
+ * Goes on from what another machine wrote. Documents changed on both are kept as they are here, and as they
+ * are there beside them.
+ * @param whole whether all is to be as it is there
+ */
+export async function goOnFrom(
+  shelf: Shelf,
+  folder: FolderCopy,
+  { other, file, taken, both }: News,
+  whole: boolean,
+): Promise<void> {
+  const before = await wholeFile(shelf)
+  const now = await folder.now(
+    { essence: essenceOf(before.state), sums: sumsOf(before) },
+    shelf.clock(),
+  )
+  const { name } = other.written
+  const given = whole ? file : withCopies(file, both, name)
+  const takes = whole ? Object.keys(file.documents) : taken
+  await takeOver(shelf, given, { from: name.slice(0, 80), whole }, new Set(takes))
+  const after = await wholeFile(shelf)
+  const is = { essence: essenceOf(after.state), sums: sumsOf(after) }
+  await folder.took(other, takes, now, is, !whole)
+  await copyToFolder(shelf, folder)
+  putAwayNotice(shelf, NEWS)
+}
+
+/** What documents say there, as documents of their own. */
+function withCopies(file: ShelfFile, both: readonly string[], name: string): ShelfFile {
+  const documents = { ...file.documents }
+  const known = { ...file.state.documents }
+  for (const one of both) {
+    const [info, content] = [known[one], documents[one]]
+    if (!info || !content) continue
+    const id = newId('document')
+    known[id] = { ...info, id, title: `${info.title}, as on ${name}`, unsaved: false }
+    documents[id] = { ...content, saved: content.draft ?? content.saved, draft: null }
+  }
+  return { ...file, documents, state: { ...file.state, documents: known } }
+}
+
+/** What another machine wrote is told once. */
+const NEWS = 'folder news'
+
+/** How often it is looked what others wrote, in milliseconds. */
+export const LOOKED_EVERY = 10_000
+
+/** Looks what other machines wrote, and tells it. @param told what was told before, by machine */
+export async function lookAtOthers(
+  shelf: Shelf,
+  folder: FolderCopy,
+  told: Map<string, number>,
+): Promise<void> {
+  const { seen } = await folder.machine()
+  const isNew = ({ machine, n }: Written) =>
+    n > Math.max(seen[machine] ?? 0, told.get(machine) ?? 0)
+  if (!(await folder.others()).some(({ written }) => isNew(written))) return
+  for (const { other, is } of await newsIn(shelf, folder)) {
+    const { written } = other
+    if (is === 'known' || !isNew(written)) continue
+    told.set(written.machine, written.n)
+    const how = is === 'ahead' ? 'You can go on from there.' : 'It was changed here too.'
+    notice(shelf, {
+      id: NEWS,
+      text: `“${written.name}” wrote this shelf ${when(written.at)}. ${how}`,
+      offers: { command: 'folder.open', label: 'Look' },
+    })
+  }
 }

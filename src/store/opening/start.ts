@@ -11,7 +11,9 @@ import type { Spare, SpareCopy } from '@/store/disk/spare'
 import { readSteps, type StepContents } from '@/store/disk/steps'
 import { databaseLost, type KeptStore, type Stores } from '@/store/disk/storage'
 import { provideContents } from '@/store/documents/documents'
+import { provideFolders } from '@/store/documents/folders'
 import { followTravel, knowContents } from '@/store/documents/importing'
+import { provideFiles } from '@/store/documents/linked'
 import { isStored, NOWHERE, type Stored } from '@/store/documents/source'
 import { provideTalk } from '@/store/documents/talk'
 import { expected, logged } from '@/store/faults'
@@ -96,6 +98,9 @@ export async function start(
   })
   shelf.join(views)
   provideTalk(shelf, views)
+  const { slots } = shelf.stores(databaseFor(name))
+  void provideFolders(shelf, slots).catch(logged('Which desktops have a folder'))
+  void provideFiles(shelf, name, slots, over.signal).catch(logged('Which documents have a file'))
   followWaits(shelf)
   followTravel(shelf)
   const off = onReport(shelf, (document, given) => views.reported(document, given))

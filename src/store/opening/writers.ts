@@ -13,6 +13,7 @@ import { contentsOf } from '@/store/documents/importing'
 import { NO_WORKERS, setHealth, WORKERS_RUN, whyFailed } from '@/store/health'
 import { Journal } from '@/store/journal'
 import { Past } from '@/store/past'
+import { RestorePoints } from '@/store/restorePoints'
 import { setSaving } from '@/store/saving'
 import type { Shelf } from '@/store/shelf'
 import { Versions } from '@/store/versions'
@@ -57,6 +58,7 @@ export function writersOf(
   const journal = new Journal(shelf, stores.journal)
   const past = new Past(stores.sessions, shelf.clock)
   const versions = new Versions(stores.sessions, shelf.clock)
+  const points = new RestorePoints(stores.sessions, shelf.clock)
   const folder = new FolderCopy(stores.slots, name)
   const writer = spare
     ? logOf(databaseFor(name), (way, why) => {
@@ -67,7 +69,7 @@ export function writersOf(
   const log = new ChangeLog(writer, seq, stateSeq, contents, gap)
   const copies: Copies = new Copies(shelf, spare, log, () => copyToFolder(shelf, folder))
   const keeper = keeperOf(shelf, () => writeAll(shelf, keeping, journal, log.seq))
-  return { keeping, journal, past, versions, folder, log, copies, keeper }
+  return { keeping, journal, past, versions, points, folder, log, copies, keeper }
 }
 
 /** Each by itself: what can be written is, whatever cannot. @throws the first of what went wrong */

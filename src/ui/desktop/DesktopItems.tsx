@@ -3,6 +3,7 @@ import type { DesktopId } from '@/core/model/ids'
 import { currentId } from '@/core/model/selectors'
 import { CommandItem } from '@/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/parts/Menu'
+import { folderBy } from '@/store/documents/folders'
 import { useArrangement, useShelf } from '@/store/useShelf'
 
 const FACE = ['desktop.askLook', 'desktop.askCopyLook', 'desktop.askLetter']
@@ -72,6 +73,10 @@ export function DesktopItems({ id }: { id: DesktopId }) {
         {KEPT.map((command) => (
           <CommandItem key={command} command={command} args={one} />
         ))}
+        <CommandItem
+          command={folderBy(shelf, id) ? 'desktop.leaveFolder' : 'desktop.folder'}
+          args={one}
+        />
         {here ? PICTURES.map((command) => <CommandItem key={command} command={command} />) : null}
       </SubMenu>
       {FOLDING.map((command) => (

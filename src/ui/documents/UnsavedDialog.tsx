@@ -4,8 +4,8 @@ import { title, window as windowOf } from '@/core/model/selectors'
 import { Dialog } from '@/parts/Dialog'
 import { Keys } from '@/parts/Keys'
 import { discard } from '@/store/documents/discard'
-import { saveDraft } from '@/store/documents/documents'
 import { useArrangement, useShelf } from '@/store/useShelf'
+import { saveDocument } from '@/ui/files/saving'
 
 /** It may come while one types on: so long after the last key none answers, in milliseconds. */
 const TYPED_ON = 600
@@ -19,7 +19,7 @@ export function UnsavedDialog({ id }: { id: WindowId }) {
   const name = useArrangement((state) => title(state, windowOf(state, id)))
   const close = (save: boolean) => {
     shelf.closeView()
-    if (save) saveDraft(shelf, document)
+    if (save) void saveDocument(shelf, document)
     else discard(shelf, document)
     shelf.dispatch('window.close', { window: id }, 'key')
   }

@@ -1,5 +1,6 @@
 import type { DesktopId } from '@/core/model/ids'
 import type { EVERY } from '@/core/model/kinds/window'
+import { cameFrom } from '@/store/disk/handles'
 import { putContent } from '@/store/documents/documents'
 import { newId } from '@/store/newId'
 import type { Shelf } from '@/store/shelf'
@@ -26,8 +27,25 @@ export function incoming(data: DataTransfer): Incoming {
     .getData('text/uri-list')
     .split(/\r?\n/)
     .filter((line) => line && !line.startsWith('#'))
-  return { ...said(listed ?? text), files: [...data.files], text: text.trim() }
+  return { ...said(listed ?? text), files: filesOf(data), text: text.trim() }
 }
+
+/** With where each lies, which the browser tells only while it is dropped. */
+function filesOf({ items, files }: DataTransfer): File[] {
+  const all = [...items].filter(({ kind }) => kind === 'file') as Dropped[]
+  const placed = all.map((item) => [item.getAsFile(), item.getAsFileSystemHandle?.()] as const)
+  const found = placed.flatMap(([file, handle]) =>
+    file ? [handle ? cameFrom(file, handle.then(fileAmong)) : file] : [],
+  )
+  return found.length ? found : [...files]
+}
+
+interface Dropped extends DataTransferItem {
+  getAsFileSystemHandle?(): Promise<FileSystemHandle | null>
+}
+
+const fileAmong = (handle: FileSystemHandle | null): FileSystemFileHandle | null =>
+  handle?.kind === 'file' ? (handle as FileSystemFileHandle) : null
 
 /** A text, or an address of the web where it is nothing else. */
 export function said(given: string): Incoming {

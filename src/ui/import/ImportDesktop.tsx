@@ -7,6 +7,7 @@ import { Dialog } from '@/parts/Dialog'
 import { Kite } from '@/parts/Kite'
 import { LongList } from '@/parts/LongList'
 import { importDesktop } from '@/store/documents/importing'
+import { pointBefore } from '@/store/opening/begin'
 import { useShelf } from '@/store/useShelf'
 import { Misfits } from './Misfits'
 
@@ -38,14 +39,16 @@ export function ImportDesktop({
         onSubmit={(event) => {
           event.preventDefault()
           shelf.closeView()
-          importDesktop(shelf, file).catch((error: unknown) =>
-            shelf.say(
-              `It was not brought in: ${String(error).slice(0, 200)}. Nothing was changed.`,
-              {
-                refused: true,
-              },
-            ),
-          )
+          void pointBefore(shelf, `Before bringing in “${desktop.name}”`)
+            .then(() => importDesktop(shelf, file))
+            .catch((error: unknown) =>
+              shelf.say(
+                `It was not brought in: ${String(error).slice(0, 200)}. Nothing was changed.`,
+                {
+                  refused: true,
+                },
+              ),
+            )
         }}
       >
         <p className="mt-3 flex items-center gap-2">

@@ -12,6 +12,7 @@ import {
   misfitsOf,
   whyNotBrought,
 } from '@/store/documents/importing'
+import { pointBefore } from '@/store/opening/begin'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { chooseFiles } from '@/ui/files/openFiles'
@@ -104,7 +105,7 @@ const some = (names: string[]): string => {
 }
 
 /** How many of what would change, and which. */
-function rowsOf(change: Difference): [number, string][] {
+export function rowsOf(change: Difference): [number, string][] {
   return [
     [change.desktopsAdded.length, `desktops added: ${some(change.desktopsAdded)}`],
     [change.desktopsChanged.length, `desktops changed: ${some(change.desktopsChanged)}`],
@@ -187,14 +188,16 @@ function Preview({ file, name, differing, misfits, here }: Read) {
           autoFocus
           onClick={() => {
             shelf.closeView()
-            importShelf(shelf, file, replace).catch((error: unknown) =>
-              shelf.say(
-                `It was not imported: ${String(error).slice(0, 200)}. Nothing was changed.`,
-                {
-                  refused: true,
-                },
-              ),
-            )
+            void pointBefore(shelf, `Before importing “${name}”`)
+              .then(() => importShelf(shelf, file, replace))
+              .catch((error: unknown) =>
+                shelf.say(
+                  `It was not imported: ${String(error).slice(0, 200)}. Nothing was changed.`,
+                  {
+                    refused: true,
+                  },
+                ),
+              )
           }}
         >
           Import

@@ -3,21 +3,25 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { allApps, appOf } from '@/apps/list'
 import { useForms } from '@/apps/useForms'
 import { followers } from '@/core/card/card'
-import { aboutHere, desktopsFor, everything, type Found } from '@/core/finding/find'
+import { aboutHere, desktopsFor, everything, type Found, newFile } from '@/core/finding/find'
 import { prepare, rank } from '@/core/finding/rank'
 import { sentences } from '@/core/finding/verbs'
 import { keysFor, THIS } from '@/core/keys/bindings'
 import { asPressed } from '@/core/keys/sets'
+import { currentId } from '@/core/model/selectors'
 import { plain } from '@/core/text/plain'
 import { copyText } from '@/parts/clipboard'
 import { Keys } from '@/parts/Keys'
 import { Kite } from '@/parts/Kite'
 import { bringBack, useAllDocuments } from '@/store/documents/catalogue'
+import { folderBy, useFolderFiles } from '@/store/documents/folders'
 import { showPassage } from '@/store/documents/passages'
 import { useLooked } from '@/store/documents/texts'
+import { logged } from '@/store/faults'
 import { whenIdle } from '@/store/idle'
 import type { Shelf } from '@/store/shelf'
 import { useArrangement, usePage, useShelf } from '@/store/useShelf'
+import { lookInFolders } from '@/ui/files/folder'
 import { isPossible } from '@/ui/keys/possible'
 import { useChosen } from '@/ui/keys/useChosen'
 import { sumOf } from './sums'
@@ -27,6 +31,7 @@ const NAMES = {
   desktops: 'Desktops',
   apps: 'Apps',
   documents: 'Recent documents',
+  files: 'Files',
   commands: 'Commands',
   settings: 'Settings',
   stowed: 'Stowed',
@@ -160,10 +165,14 @@ function useResults(about: boolean, asking: Found | null, typed: string) {
   const documents = useAllDocuments()
   const ids = useMemo(() => Object.keys(documents), [documents])
   const looked = useLooked(about ? null : ids, typed)
+  const files = useFolderFiles()
+  useEffect(() => void lookInFolders(shelf).catch(logged('Folders of desktops')), [shelf])
   const all = useMemo(() => {
     if (asking) return desktopsFor(state, asking.command, asking.args)
-    return about ? possibleHere(shelf) : everything(state, { apps: allApps(state.apps), documents })
-  }, [state, documents, asking, about, shelf])
+    return about
+      ? possibleHere(shelf)
+      : everything(state, { apps: allApps(state.apps), documents, files })
+  }, [state, documents, files, asking, about, shelf])
   useEffect(() => whenIdle(() => prepare(all), 300), [all])
   // What is found in texts is a moment behind: until it is there, what was found before stays.
   const pending = !asking && !about && looked !== null && looked.typed !== typed
@@ -172,10 +181,20 @@ function useResults(about: boolean, asking: Found | null, typed: string) {
     if (pending) return last.current
     if (asking || about) return typed ? rank(all, typed) : all
     const said = sentences(state, allApps(state.apps), plain(typed.trim()))
-    return rank(all, typed, { said, ...(looked && { hits: looked.hits }) })
-  }, [all, typed, asking, about, state, looked, pending])
+    const found = rank(all, typed, { said, ...(looked && { hits: looked.hits }) })
+    return [...found, ...newHere(shelf, typed.trim(), found)]
+  }, [all, typed, asking, about, state, looked, pending, shelf])
   last.current = results
   return { results, pending, looked: looked !== null }
+}
+
+/** A file of that name, where the desktop has a folder and none is called so. */
+function newHere(shelf: Shelf, typed: string, found: readonly Found[]): Found[] {
+  const desktop = currentId(shelf.state())
+  const folder = folderBy(shelf, desktop)
+  const there = found.some(({ kind, title }) => kind === 'files' && title === typed)
+  if (!folder || there || !/^[^/\\]+\.(md|csv|txt)$/i.test(typed)) return []
+  return [newFile(typed, { desktop, folder: folder.name })]
 }
 
 function copySum(shelf: Shelf, sum: string): void {

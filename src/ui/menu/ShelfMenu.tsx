@@ -14,8 +14,8 @@ const DAY = ['plan.open', 'log.open', 'past.open', 'runs.open']
 const ROWS = ['grid.addRow', 'grid.addColumn', 'grid.removeRow', 'grid.removeColumn']
 const FILES = ['app.askAdd', 'shelf.openFile', 'sessions.open', 'documents.clearUp']
 const KEEPING = [
-  ...['shelf.export', 'shelf.exportLocked', 'shelf.import', 'shelf.keepFolder'],
-  ...['shelf.health', 'shelf.inspector'],
+  ...['shelf.export', 'shelf.exportLocked', 'shelf.import', 'shelf.keepFolder', 'folder.open'],
+  ...['restore.open', 'shelf.health', 'shelf.inspector'],
 ]
 const KEYS = ['shelf.keys', 'keys.open', 'sequences.open', 'keys.practise']
 

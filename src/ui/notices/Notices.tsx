@@ -30,7 +30,11 @@ function One({ notice: { id, text, offers } }: { notice: Notice }) {
       <p className="min-w-0 flex-1">{text}</p>
       <p className="flex shrink-0 justify-end gap-2">
         {offers ? (
-          <button type="button" className="btn" onClick={() => shelf.dispatchAny(offers.command)}>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => shelf.dispatchAny(offers.command, offers.args)}
+          >
             {offers.label}
           </button>
         ) : null}

@@ -10,6 +10,7 @@ import { ClearUp } from '@/ui/documents/ClearUp'
 import { ExportDocument } from '@/ui/documents/ExportDocument'
 import { TitleDialog } from '@/ui/documents/TitleDialog'
 import { UnsavedDialog } from '@/ui/documents/UnsavedDialog'
+import { FileDialog } from '@/ui/files/FileDialog'
 import { LockShelf } from '@/ui/files/LockShelf'
 import { FoldPreview } from '@/ui/fold/FoldPreview'
 import { HealthSheet } from '@/ui/health/HealthSheet'
@@ -17,6 +18,7 @@ import { AppHomeDialog, HomeDialog } from '@/ui/homes/HomeDialog'
 import { HomesDialog } from '@/ui/homes/HomesDialog'
 import { PutRightDialog } from '@/ui/homes/PutRightDialog'
 import { WhyDialog } from '@/ui/homes/WhyDialog'
+import { FolderDialog } from '@/ui/import/FolderDialog'
 import { ImportShelf } from '@/ui/import/ImportShelf'
 import { KeyCard } from '@/ui/keys/KeyCard'
 import { LogDialog } from '@/ui/log/LogDialog'
@@ -30,6 +32,7 @@ import { DrawArea } from '@/ui/pictures/DrawArea'
 import { ImportCalendar } from '@/ui/plan/ImportCalendar'
 import { PlanPanel } from '@/ui/plan/PlanPanel'
 import { Practice } from '@/ui/practice/Practice'
+import { RestoreDialog } from '@/ui/restore/RestoreDialog'
 import { RunsPanel } from '@/ui/run/RunsPanel'
 import { SequencesPanel } from '@/ui/sequences/SequencesPanel'
 import { SessionsDialog } from '@/ui/sessions/SessionsDialog'
@@ -97,6 +100,10 @@ export function Asked() {
       return <FullDialog id={view.window} to={view.desktop} along={view.along} />
     case 'add app':
       return <AddApp />
+    case 'folder':
+      return <FolderDialog />
+    case 'restore points':
+      return <RestoreDialog />
     case 'sessions':
       return <SessionsDialog />
     case 'put right':
@@ -107,6 +114,8 @@ export function Asked() {
       return <ImportShelf />
     case 'export document':
       return <ExportDocument id={view.document} />
+    case 'file':
+      return <FileDialog key={view.document} document={view.document} />
     case 'health':
       return <HealthSheet />
     case 'clear up':

@@ -27,10 +27,12 @@ import { useTelling } from '@/ui/attention/useTelling'
 import { Cover } from '@/ui/cover/Cover'
 import { useFrameNeeded, useFullScreen } from '@/ui/desktop/useFullScreen'
 import { useAdded } from '@/ui/files/useAdded'
+import { useFiles } from '@/ui/files/useFiles'
 import { Loading } from '@/ui/keeping/Loading'
 import { Shut } from '@/ui/keeping/Shut'
 import { Troubled } from '@/ui/keeping/Troubled'
 import { useKeptPage } from '@/ui/keeping/useKeptPage'
+import { useUpdate } from '@/ui/keeping/useUpdate'
 import { useFrames } from '@/ui/keys/frames'
 import { beginRelearning } from '@/ui/keys/relearn'
 import { useKeys } from '@/ui/keys/useKeys'
@@ -202,8 +204,10 @@ function Open({ name }: { name: string }) {
   usePointerWays()
   useLongPush()
   useKeptPage()
+  useUpdate()
   useLeftNote()
   useAdded()
+  useFiles()
   useLink()
   useInstalled()
   const full = useFullScreen()

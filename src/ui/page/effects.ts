@@ -4,13 +4,12 @@ import { cardAsMarkdown } from '@/core/card/markdown'
 import type { Effect } from '@/core/commands/command'
 import { referenceTo } from '@/core/formats/reference'
 import type { DesktopId } from '@/core/model/ids'
-import { title } from '@/core/model/selectors'
 import { copyText } from '@/parts/clipboard'
 import { download } from '@/parts/download'
-import { saveDraft } from '@/store/documents/documents'
 import { exportDesktop, exportShelf } from '@/store/documents/exporting'
 import { findIn } from '@/store/finding'
-import { damagedCopies, keepInFolder } from '@/store/opening/begin'
+import { putAwayNotice } from '@/store/notices'
+import { damagedCopies, keepInFolder, pointBefore } from '@/store/opening/begin'
 import type { Shelf } from '@/store/shelf'
 import { isUnloaded } from '@/store/unloaded'
 import { floatLine } from '@/ui/afloat/afloat'
@@ -20,7 +19,10 @@ import { toggleFullScreen } from '@/ui/desktop/fullScreen'
 import { rest } from '@/ui/desktop/rest'
 import { openDisplay } from '@/ui/displays/openDisplay'
 import { sayExported, shelfName } from '@/ui/files/exported'
-import { chooseFiles, OPENED, openFiles } from '@/ui/files/openFiles'
+import { askFolder, letFolderGo, makeInFolder, openFromFolder } from '@/ui/files/folder'
+import { chooseToOpen, openFiles } from '@/ui/files/openFiles'
+import { allowFiles, leaveFile, saveDocument, saveToFile } from '@/ui/files/saving'
+import { NEWER } from '@/ui/keeping/useUpdate'
 import { linkTo } from '@/ui/page/useLink'
 import { takePicture } from '@/ui/pictures/takePicture'
 import { planFile } from '@/ui/plan/calendar'
@@ -43,7 +45,7 @@ function whyNot(error: unknown): string {
 async function run(shelf: Shelf, effect: Effect): Promise<void> {
   switch (effect.does) {
     case 'open file':
-      return openFiles(shelf, await chooseFiles(OPENED.join(','), true))
+      return openFiles(shelf, await chooseToOpen())
     case 'full screen':
       return toggleFullScreen(shelf)
     case 'cover':
@@ -79,6 +81,11 @@ async function run(shelf: Shelf, effect: Effect): Promise<void> {
       const { says, refused } = await keepInFolder(shelf)
       return shelf.say(says, refused ? { refused } : {})
     }
+    case 'update':
+      // What is not written yet is written when the page is left.
+      await pointBefore(shelf, 'Before the newer Kite Shelf')
+      putAwayNotice(shelf, NEWER)
+      return location.reload()
     case 'rack':
       // A display in a window of its own has none until it is asked for.
       if ((await toggleRack(shelf)) === 'gone') return
@@ -88,7 +95,21 @@ async function run(shelf: Shelf, effect: Effect): Promise<void> {
     case 'rest':
       return rest(shelf, [effect.desktop])
     case 'save document':
-      return saveDocument(shelf, effect.window)
+      return saveDocument(shelf, effect.document)
+    case 'save to file':
+      return saveToFile(shelf, effect.document)
+    case 'leave file':
+      return leaveFile(shelf, effect.document)
+    case 'give folder':
+      return askFolder(shelf, effect.desktop)
+    case 'leave folder':
+      return letFolderGo(shelf, effect.desktop)
+    case 'open from folder':
+      return openFromFolder(shelf, effect.desktop, effect.path)
+    case 'new in folder':
+      return makeInFolder(shelf, effect.desktop, effect.path)
+    case 'allow files':
+      return allowFiles(shelf)
     case 'find':
       return find(shelf, effect.window)
     case 'copy link':
@@ -125,16 +146,6 @@ async function exportOne(shelf: Shelf, id: DesktopId): Promise<void> {
   const name = desktops[id]?.name ?? stowed.find((one) => one.id === id)?.desktop.name ?? 'desktop'
   download(exported.file, `${name}.kite.json`)
   sayExported(shelf, name, exported.missing)
-}
-
-function saveDocument(shelf: Shelf, id: string): void {
-  const state = shelf.state()
-  const window = state.windows[id]
-  if (!window) return
-  const name = title(state, window)
-  const { unsaved } = state.documents[window.document] ?? {}
-  saveDraft(shelf, window.document)
-  shelf.say(unsaved ? `Saved “${name}”` : `“${name}” has no changes to save`)
 }
 
 /** From there arrows and Tab lead on. On a full screen there is no rack to walk: it is left first. */

@@ -1,5 +1,6 @@
 import { useEffect } from 'react'
 import { useWaits } from '@/store/attention'
+import { cameFrom } from '@/store/disk/handles'
 import { expected } from '@/store/faults'
 import { useShelf } from '@/store/useShelf'
 import { openFiles } from '@/ui/files/openFiles'
@@ -14,7 +15,7 @@ interface Installed {
 /** Someone opened the application, a file in it, or something through it. */
 interface Launch {
   targetURL?: string
-  files?: readonly { getFile(): Promise<File> }[]
+  files?: readonly FileSystemFileHandle[]
 }
 
 /** Of an installed shelf: what it is opened with, and how much waits on its icon. */
@@ -27,7 +28,9 @@ export function useInstalled(): void {
     let begun = performance.getEntriesByType('navigation')[0]?.name
     launchQueue?.setConsumer(({ targetURL, files = [] }) => {
       if (files.length > 0)
-        void Promise.all(files.map((file) => file.getFile())).then(
+        void Promise.all(
+          files.map(async (one) => cameFrom(await one.getFile(), Promise.resolve(one))),
+        ).then(
           (all) => openFiles(shelf, all),
           () => shelf.say('Those files can’t be read. Nothing was changed.', { refused: true }),
         )

@@ -3,6 +3,7 @@ import type { WindowId } from '@/core/model/ids'
 import { desktop, focusId } from '@/core/model/selectors'
 import { CommandItem } from '@/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/parts/Menu'
+import { factsOfFile } from '@/store/documents/linked'
 import { tethersNow } from '@/store/tethers'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { Exceptions } from '@/ui/apps/Exceptions'
@@ -12,6 +13,7 @@ const PLACING = ['window.pad', 'window.solo', 'window.pair', 'window.maximise', 
 const HOME = ['window.why', 'home.ask', 'window.goHome', 'shelf.inspector']
 const DOCUMENT = [
   'window.save',
+  'window.saveTo',
   'window.askTitle',
   'window.export',
   'window.copyReference',
@@ -21,11 +23,15 @@ const DOCUMENT = [
   'picture.window.clipboard',
 ]
 
+/** Of one that is kept in a file of the computer. */
+const FILE = ['window.compareFile', 'window.leaveFile']
+
 /** Everything that can be done with a window; where several are marked, it is sent with them. */
 export function WindowItems({ id }: { id: WindowId }) {
   const shelf = useShelf()
   const elsewhere = shelf.page.getState().loft || focusId(shelf.state()) !== id
   const one = { window: id }
+  const linked = factsOfFile(shelf, shelf.state().windows[id]?.document ?? '')
   const several = connected(shelf.state()).length > 1
   const on: Record<string, boolean> = {
     'window.everywhere': shelf.state().everywhere.includes(id),
@@ -54,7 +60,7 @@ export function WindowItems({ id }: { id: WindowId }) {
       </SubMenu>
       <Exceptions app={shelf.state().windows[id]?.app ?? ''} />
       <SubMenu label="Document">
-        {DOCUMENT.map((command) => (
+        {[...DOCUMENT, ...(linked ? FILE : [])].map((command) => (
           <CommandItem key={command} command={command} args={one} />
         ))}
       </SubMenu>

@@ -12,12 +12,14 @@ import {
 import { type CSSProperties, memo, type ReactNode, useEffect } from 'react'
 import { appOf } from '@/apps/list'
 import type { Place } from '@/core/geometry/shelves'
-import type { WindowId } from '@/core/model/ids'
+import type { DocumentId, WindowId } from '@/core/model/ids'
 import { focusId } from '@/core/model/selectors'
 import { isTopmost } from '@/core/model/stacking'
 import { rememberElement } from '@/parts/focus'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
+import { dragOut } from '@/ui/files/dragOut'
+import { FileMark } from '@/ui/files/FileMark'
 import { restoreScroll } from '@/ui/hand/scroll'
 import { takeKeys } from '@/ui/keys/frames'
 import { Content } from './Content'
@@ -71,6 +73,7 @@ const WindowFrame = memo(function WindowFrame({ id }: { id: WindowId }) {
           <Hem
             id={id}
             app={app}
+            document={document}
             name={name}
             unsaved={unsaved}
             away={away}
@@ -120,6 +123,7 @@ function raise(shelf: Shelf, id: WindowId): void {
 const Hem = memo(function Hem({
   id,
   app,
+  document,
   name,
   unsaved,
   away,
@@ -128,6 +132,7 @@ const Hem = memo(function Hem({
 }: {
   id: WindowId
   app: string
+  document: DocumentId
   name: string
   unsaved: boolean
   /** Whether its home is elsewhere. */
@@ -155,6 +160,8 @@ const Hem = memo(function Hem({
         className="hem-icon -ml-1"
         aria-haspopup="menu"
         aria-label={`Menu of ${name}`}
+        draggable
+        onDragStart={(event) => dragOut(shelf, document, event)}
         onPointerDown={(event) => event.button === 0 && event.stopPropagation()}
         onDoubleClick={(event) => event.stopPropagation()}
         onClick={(event) => shelf.openMenuBelow(event.currentTarget, { window: id })}
@@ -182,6 +189,7 @@ const Hem = memo(function Hem({
           />
         </>
       ) : null}
+      <FileMark document={document} title={name} />
       {inPage ? <PageKeys /> : null}
       <span className="ml-auto flex shrink-0">
         {full === 'solo' || full === 'pair' ? (

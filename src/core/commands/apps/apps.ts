@@ -46,6 +46,15 @@ const known = (id: string, env: Env): AppFacts | Refusal => {
   return env.app(id) ?? no(`There is no app “${id}”. There are: ${names().join(', ')}.`)
 }
 
+/** An app that can show a document: a new one, or one of its own. */
+function opens(draft: State, { app: id, document = '' }: Opening, env: Env): AppFacts | Refusal {
+  const app = known(id, env)
+  const kept = draft.documents[document]
+  if (refused(app) || !kept || kept.app === id) return app
+  const own = env.app(kept.app)?.name ?? kept.app
+  return no(`“${kept.title}” opens in ${own}, not in ${app.name}.`)
+}
+
 interface Opening {
   app: string
   document?: string
@@ -58,12 +67,9 @@ interface Opening {
 }
 
 /** Opens a window of an app where its home says or one is, for a new document or one that exists. */
-export function openApp(
-  draft: State,
-  { app: id, document, title: given, frame, alone, on }: Opening,
-  env: Env,
-): Result | Refusal {
-  const app = known(id, env)
+export function openApp(draft: State, opening: Opening, env: Env): Result | Refusal {
+  const { app: id, document, title: given, frame, alone, on } = opening
+  const app = opens(draft, opening, env)
   if (refused(app)) return app
   const from = currentId(draft)
   const here = openDesktop(draft, on ?? from)
@@ -203,7 +209,7 @@ const openAll = command({
     on: string(),
   },
   plan: (draft, { windows, on }, env) => {
-    const strange = windows.map(({ app }) => known(app, env)).find(refused)
+    const strange = windows.map((one) => opens(draft, one, env)).find(refused)
     if (strange) return strange
     const put = on === undefined ? null : named(draft, on)
     if (refused(put)) return put

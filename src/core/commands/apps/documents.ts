@@ -113,7 +113,11 @@ const bring = command({
   },
 })
 
-const asking = <Id extends string>(view: 'title' | 'export document', id: Id, title: string) =>
+const asking = <Id extends string>(
+  view: 'title' | 'export document' | 'file',
+  id: Id,
+  title: string,
+) =>
   command({
     id,
     title,
@@ -135,4 +139,5 @@ export const documentCommands = [
   bring,
   asking('title', 'document.askTitle', 'Rename this document…'),
   asking('export document', 'document.export', 'Export this document to a file'),
+  asking('file', 'document.compareFile', 'Compare this document with its file'),
 ]

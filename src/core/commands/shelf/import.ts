@@ -1,5 +1,5 @@
 import { current, isDraft } from 'mutative'
-import { mixed } from 'yup'
+import { boolean, mixed, string } from 'yup'
 import { nameLetters, putBack, settleFocus } from '@/core/commands/change'
 import { command, no, type Refusal, refused } from '@/core/commands/command'
 import { closeUp } from '@/core/commands/displays/displays'
@@ -72,4 +72,45 @@ const mergeFile = command({
   },
 })
 
-export const importCommands = [mergeFile]
+/**
+ * Goes on from what another machine made of the shelf: it is as it is there, on the screens there are here.
+ * Where both were changed it is brought in like any file.
+ */
+const takeOver = command({
+  id: 'shelf.takeOver',
+  title: 'Go on from another machine',
+  group,
+  unlisted: true,
+  documents: true,
+  args: {
+    state: mixed<State>().required(),
+    from: string().required().max(80),
+    /** Whether it goes on from all that is here. */
+    whole: boolean().required(),
+  },
+  plan: (draft, { state, from, whole }) => {
+    const theirs = whole ? sound(state) : fitting(draft, state)
+    if (refused(theirs)) return theirs
+    if (whole) standOnTheirs(draft, theirs)
+    bringIn(draft, theirs)
+    return { say: whole ? `Went on from “${from}”` : `Merged with what “${from}” wrote` }
+  },
+})
+
+/** What is here of the shelf is as theirs; the screens, and what waits, are as they are here. */
+function standOnTheirs(draft: State, theirs: State): void {
+  const { displays, displayOrder, guide, attention, answering, running, documents } = draft
+  const { apart, display } = draft
+  const shows = theirs.order.find((id) => theirs.desktops[id]?.kind === 'open')
+  const presence = Object.fromEntries(
+    Object.entries(draft.presence).flatMap(([id, here]) => {
+      const there = theirs.presence[id]
+      if (there) return [[id, there]]
+      return shows ? [[id, { ...here, shows, visited: [] }]] : []
+    }),
+  )
+  const here = { displays, displayOrder, presence, guide, attention, answering, running, documents }
+  Object.assign(draft, JSON.parse(JSON.stringify(theirs)), here, { apart, display })
+}
+
+export const importCommands = [mergeFile, takeOver]

@@ -13,6 +13,7 @@ export const opens = <Id extends string>(
     | 'import shelf'
     | 'lock shelf'
     | 'sessions'
+    | 'folder'
     | 'menu'
     | 'displays'
     | 'health',
@@ -27,6 +28,8 @@ export const does = <Id extends string>(
     | 'export shelf'
     | 'export damaged'
     | 'keep folder'
+    | 'allow files'
+    | 'update'
     | 'rack'
     | 'apps'
     | 'full screen'

@@ -80,7 +80,8 @@ export function leave(draft: State, full: Desktop, front: Window): string {
   const seen = remembered && isVisible(draft, remembered)
   if (went && seen && standsOn(draft, remembered) === draft.display)
     presence(draft).focus = remembered.id
-  else settleFocus(draft)
+  // What another display showed of it may have gone back out of sight.
+  settleFocus(draft)
   return back
 }
 

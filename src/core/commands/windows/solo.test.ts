@@ -1,4 +1,5 @@
 import { World } from '@testing/world'
+import { connected } from '@/core/model/displays'
 import { currentId, focusId, shownFrame, window as windowOf } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { check } from '@/core/rules/check'
@@ -198,4 +199,22 @@ test('back from a solo a window stands where it stood, also when the one below i
   world.run('window.close', { window: one })
   world.run('window.solo', { window: two })
   expect(world.state.stacking).toEqual([two, three])
+})
+
+test('a pair of two displays is taken apart, and what goes back out of sight has the focus nowhere', () => {
+  const world = new World()
+  world.desktops('Rota')
+  world.run('display.add')
+  const [here = '', other = ''] = connected(world.state).map(
+    ({ id }) => world.state.presence[id]?.shows,
+  )
+  world.run('desktop.go', { to: other })
+  const there = world.open()
+  world.run('desktop.go', { to: here })
+  const swept = world.open()
+  world.run('windows.sweep')
+  world.run('window.pair', { window: swept, with: there })
+  world.run('window.solo', { window: there })
+  expect(world.state.windows[swept]?.minimised).toBe(true)
+  expect(Object.values(world.state.presence).map(({ focus }) => focus)).not.toContain(swept)
 })

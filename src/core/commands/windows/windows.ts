@@ -168,8 +168,17 @@ export const windowCommands = [
   pad,
   close,
   reopen,
-  aboutDocument('window.save', 'Save document', ({ id }) => ({
-    effect: { does: 'save document', window: id },
+  aboutDocument('window.save', 'Save document', ({ document }) => ({
+    effect: { does: 'save document', document },
+  })),
+  aboutDocument('window.saveTo', 'Save document to a file…', ({ document }) => ({
+    effect: { does: 'save to file', document },
+  })),
+  aboutDocument('window.compareFile', 'Compare document with its file…', ({ document }) => ({
+    show: { view: 'file', document },
+  })),
+  aboutDocument('window.leaveFile', 'Keep document only in the shelf', ({ document }) => ({
+    effect: { does: 'leave file', document },
   })),
   aboutDocument('window.find', 'Find in this window', ({ id }) => ({
     effect: { does: 'find', window: id },
