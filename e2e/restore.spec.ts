@@ -49,13 +49,18 @@ test('a newer Kite Shelf is offered and loaded when it suits, with a restore poi
   shelf,
   page,
 }) => {
+  let newer = true
   await page.route('/offline.js', (route) =>
-    route.fulfill({ contentType: 'text/javascript', body: '// made of other scripts' }),
+    newer
+      ? route.fulfill({ contentType: 'text/javascript', body: '// made of other scripts' })
+      : route.fallback(),
   )
   await shelf.furnish({ Bulletin: { Notes: 'document' } })
   const offer = page.getByRole('alert').filter({ hasText: 'A newer Kite Shelf is ready' })
   await expect(offer).toBeVisible()
-  await page.unroute('/offline.js')
+  page.once('framenavigated', () => {
+    newer = false
+  })
   await page.getByRole('textbox', { name: 'Text' }).click()
   await page.keyboard.type('typed just before')
   const loaded = page.waitForEvent('load')
@@ -63,6 +68,9 @@ test('a newer Kite Shelf is offered and loaded when it suits, with a restore poi
   await loaded
   await expect(page.getByRole('textbox', { name: 'Text' })).toHaveText('typed just before')
   await expect(offer).toBeHidden()
+  // Where there is none, nothing is loaded anew.
+  await shelf.run('shelf.update')
+  await expect(shelf.said()).toHaveText('This is the newest Kite Shelf')
   await shelf.run('restore.open')
   await expect(page.getByRole('button', { name: /^Before the newer Kite Shelf/ })).toBeVisible()
 })

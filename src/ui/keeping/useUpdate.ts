@@ -3,6 +3,7 @@ import { every } from '@/store/clock'
 import { expected } from '@/store/faults'
 import { afterFirstMoments } from '@/store/idle'
 import { notice, putAwayNotice } from '@/store/notices'
+import { pointBefore } from '@/store/opening/begin'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 
@@ -20,7 +21,7 @@ export function useUpdate(): void {
       if (leaving.signal.aborted) return
       if (newer) offer(shelf)
       // It was told before this page was loaded, which is that one.
-      else putAwayNotice(shelf, NEWER)
+      else if (newer === false) putAwayNotice(shelf, NEWER)
     }
     afterFirstMoments(() => void ask(), leaving.signal)
     leaving.signal.addEventListener(
@@ -32,7 +33,19 @@ export function useUpdate(): void {
 }
 
 /** What is told of it, until it is put away. */
-export const NEWER = 'newer'
+const NEWER = 'newer'
+
+/** Loads the newer one, after what is kept to go back to. */
+export async function update(shelf: Shelf): Promise<void> {
+  const newer = await isNewer()
+  if (newer === null)
+    return shelf.say('The server does not answer. Try again later.', { refused: true })
+  if (!newer) return shelf.say('This is the newest Kite Shelf')
+  // What is not written yet is written when the page is left.
+  await pointBefore(shelf, 'Before the newer Kite Shelf')
+  putAwayNotice(shelf, NEWER)
+  location.reload()
+}
 
 const offer = (shelf: Shelf): void =>
   notice(shelf, {
@@ -41,14 +54,15 @@ const offer = (shelf: Shelf): void =>
     offers: { command: 'shelf.update', label: 'Load it' },
   })
 
-/** Whether the server names other scripts than this page is made of. */
-async function isNewer(): Promise<boolean> {
+/** Whether the server names other scripts than this page is made of; null where it doesn't answer. */
+async function isNewer(): Promise<boolean | null> {
   const answer = await fetch('/offline.js', { cache: 'no-cache' }).catch(
     expected('there is no connection', null),
   )
-  const named = answer?.ok ? await answer.text() : ''
+  if (!answer?.ok) return null
+  const named = await answer.text()
   const mine = [...document.scripts]
     .map(({ src }) => src && new URL(src).pathname)
     .filter((path) => path.startsWith('/_next/static/'))
-  return named !== '' && mine.some((path) => !named.includes(path))
+  return mine.some((path) => !named.includes(path))
 }

@@ -8,8 +8,7 @@ import { copyText } from '@/parts/clipboard'
 import { download } from '@/parts/download'
 import { exportDesktop, exportShelf } from '@/store/documents/exporting'
 import { findIn } from '@/store/finding'
-import { putAwayNotice } from '@/store/notices'
-import { damagedCopies, keepInFolder, pointBefore } from '@/store/opening/begin'
+import { damagedCopies, keepInFolder } from '@/store/opening/begin'
 import type { Shelf } from '@/store/shelf'
 import { isUnloaded } from '@/store/unloaded'
 import { floatLine } from '@/ui/afloat/afloat'
@@ -22,7 +21,7 @@ import { sayExported, shelfName } from '@/ui/files/exported'
 import { askFolder, letFolderGo, makeInFolder, openFromFolder } from '@/ui/files/folder'
 import { chooseToOpen, openFiles } from '@/ui/files/openFiles'
 import { allowFiles, leaveFile, saveDocument, saveToFile } from '@/ui/files/saving'
-import { NEWER } from '@/ui/keeping/useUpdate'
+import { update } from '@/ui/keeping/useUpdate'
 import { linkTo } from '@/ui/page/useLink'
 import { takePicture } from '@/ui/pictures/takePicture'
 import { planFile } from '@/ui/plan/calendar'
@@ -82,10 +81,7 @@ async function run(shelf: Shelf, effect: Effect): Promise<void> {
       return shelf.say(says, refused ? { refused } : {})
     }
     case 'update':
-      // What is not written yet is written when the page is left.
-      await pointBefore(shelf, 'Before the newer Kite Shelf')
-      putAwayNotice(shelf, NEWER)
-      return location.reload()
+      return update(shelf)
     case 'rack':
       // A display in a window of its own has none until it is asked for.
       if ((await toggleRack(shelf)) === 'gone') return

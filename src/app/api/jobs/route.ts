@@ -9,7 +9,9 @@ export async function POST(request: Request): Promise<Response> {
   if (body instanceof Response) return body
   const { id, action } = body
   const job = isKey(id) ? jobs.get(id) : undefined
-  if (!job || !isKey(id)) return problem('No job of that name runs here.', 404)
+  if (!isKey(id)) return problem('Say which job.', 400)
+  // It has not begun here yet, or has ended: whoever asks has it as it is to be.
+  if (!job) return Response.json({ ok: true })
   if (action === 'pause') job.paused = stepAt(job, Date.now())
   else if (action === 'go on' && job.paused !== null)
     Object.assign(job, { from: job.paused, since: Date.now(), paused: null })
