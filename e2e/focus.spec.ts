@@ -98,6 +98,8 @@ test('what takes the keys no more gives them to the window, or to what stands be
   await page.keyboard.press('Enter')
   await expect(settings.getByRole('button', { name: 'Reset all' })).toBeDisabled()
   await expect(settings.getByRole('button', { name: 'Export' })).toBeFocused()
+  await shelf.run('restore.open')
+  await expect(page.getByRole('button', { name: /^Before all settings were reset/ })).toBeVisible()
 })
 
 test('after every command the keys are in the focused window or with what is asked', async ({

@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { expect, test } from './shelf'
 
 /** Stands in for what the system does with an installed application. */
@@ -55,6 +55,45 @@ test('the browser finds nothing that keeps it from being installed', async ({ sh
   const found = await session.send('Page.getInstallabilityErrors')
   expect(found.installabilityErrors.map(({ errorId }) => errorId)).toEqual([])
 })
+
+/** Stands in for the controls a system draws into the page: nothing else can give them room here. */
+async function controlsAt(page: Page, side: 'left' | 'right'): Promise<void> {
+  const room = { x: side === 'left' ? 80 : 0, y: 0, width: 1180, height: 33 }
+  await page.route('**/*.css', async (route) => {
+    const answer = await route.fetch()
+    const body = Object.entries(room).reduce(
+      (css, [name, size]) =>
+        css.replaceAll(new RegExp(`env\\(titlebar-area-${name}[^)]*\\)`, 'g'), `${size}px`),
+      await answer.text(),
+    )
+    await route.fulfill({ response: answer, body })
+  })
+}
+
+for (const side of ['left', 'right'] as const)
+  test(`the controls of its window at the ${side} cover nothing, and the rack reaches the top @first`, async ({
+    shelf,
+    page,
+  }) => {
+    await controlsAt(page, side)
+    await shelf.open()
+    const menu = page.getByRole('button', { name: 'Kite Shelf menu' })
+    const box = async (of: Locator) => (await of.boundingBox()) ?? { x: 0, y: 0, height: 0 }
+    expect((await box(page.locator('#desktop'))).y).toBe(33)
+    expect((await box(page.locator('[data-rack]'))).y).toBe(0)
+    const below = (await box(menu)).y >= 33
+    expect(below).toBe(side === 'left')
+    // It is pushed though the window is moved by what is around it.
+    expect(await menu.evaluate((one) => getComputedStyle(one).getPropertyValue('app-region'))).toBe(
+      'no-drag',
+    )
+    await menu.click()
+    await page.keyboard.press('Escape')
+    await shelf.run('settings.set', { rackSide: 'right' })
+    expect((await box(menu)).y >= 33).toBe(side === 'right')
+    const line = await box(page.getByRole('region', { name: 'Line', exact: true }))
+    expect(line.y + line.height).toBeLessThanOrEqual(800)
+  })
 
 test('what waits stands on its icon; what it is opened with becomes a window, once', async ({
   shelf,

@@ -10,6 +10,8 @@ export default function manifest(): MetadataRoute.Manifest {
     start_url: '/shelf',
     scope: '/',
     display: 'standalone',
+    // The rack reaches up to the edge of the window, between the controls the system draws there.
+    display_override: ['window-controls-overlay'],
     background_color: '#efeae0',
     theme_color: '#efeae0',
     icons: [

@@ -32,7 +32,7 @@ export function ShelfMenu({ name }: { name: string }) {
       <DropdownMenu.Trigger asChild>
         <button
           type="button"
-          className="mx-1.5 mb-1 flex items-center gap-2 px-2 py-1 text-left hover:bg-ink/6 strip:justify-center"
+          className="mx-1.5 mb-1 flex items-center gap-2 px-2 py-1 text-left [app-region:no-drag] hover:bg-ink/6 strip:justify-center"
           aria-label="Kite Shelf menu"
         >
           <Kite hue="slate" filled width={15} />

@@ -234,7 +234,12 @@ function Open({ name }: { name: string }) {
     >
       {/* First, so that it hears keys before all else. */}
       <Cover name={name} />
-      {rack ? <Rack name={name} /> : null}
+      {rack ? (
+        <>
+          <div className="bar" />
+          <Rack name={name} />
+        </>
+      ) : null}
       {fixed ? <FixedDesktop /> : <Desktop />}
       {bare ? null : (
         <div className="col-span-2 flex min-w-0 flex-col">

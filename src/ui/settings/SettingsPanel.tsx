@@ -5,6 +5,7 @@ import { counted } from '@/core/text/counted'
 import { PanelSection } from '@/parts/PanelSection'
 import { SearchField } from '@/parts/SearchField'
 import { SidePanel } from '@/parts/SidePanel'
+import { pointBefore } from '@/store/opening/begin'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { exportSettings, importSettings } from './files'
 import { SettingRow } from './SettingRow'
@@ -76,7 +77,11 @@ function Files() {
         type="button"
         className="btn ml-auto"
         disabled={changed === 0}
-        onClick={() => shelf.dispatch('settings.reset', {}, 'key')}
+        onClick={() =>
+          void pointBefore(shelf, 'Before all settings were reset').then(() =>
+            shelf.dispatch('settings.reset', {}, 'key'),
+          )
+        }
       >
         Reset all{changed > 0 ? ` (${changed})` : ''}
       </button>
