@@ -236,7 +236,7 @@ function Open({ name }: { name: string }) {
       <Cover name={name} />
       {rack ? (
         <>
-          <div className="bar" />
+          <div className="title-bar" />
           <Rack name={name} />
         </>
       ) : null}
