@@ -6,9 +6,11 @@ import { chromiumFlags, freePort, testChromium } from './scripts/ready.mjs'
 process.env.KITE_TEST_PORT ??= String(await freePort(4199))
 const port = Number(process.env.KITE_TEST_PORT)
 
-/** What uses workers, files, calendars, PDFs, search, keeping, addresses or several views. */
-const AGAIN =
-  /(apps|calendar|chords|failing|files|finding|incoming|installed|keeping|offline|past|plan|services|smallapps|stow|views|watch)\.spec/
+/** What begins, keeps or loses the shelf, or what it is made of: on both visits. */
+const BOTH = /(failing|files|installed|keeping|offline|views)\.spec/
+/** What uses workers, calendars, PDFs, search, pages or services: as they mostly are, from a second visit on. */
+const LATER =
+  /(apps|calendar|chords|finding|incoming|past|plan|services|smallapps|stow|watch)\.spec/
 
 export default defineConfig<object, { visit: Visit }>({
   testDir: 'e2e',
@@ -41,9 +43,14 @@ export default defineConfig<object, { visit: Visit }>({
     },
   },
   projects: [
-    { name: 'first visit' },
+    { name: 'first visit', testIgnore: LATER },
     // What is kept is there then, whether it comes from the server or not.
-    { name: 'second visit', testMatch: AGAIN, grepInvert: /@first/, use: { visit: 'second' } },
+    {
+      name: 'second visit',
+      testMatch: [BOTH, LATER],
+      grepInvert: /@first/,
+      use: { visit: 'second' },
+    },
   ],
   webServer: {
     command: `node node_modules/next/dist/bin/next start --hostname 127.0.0.1 --port ${port}`,

@@ -74,6 +74,45 @@ test('a page with the script passes chords on once it is allowed, and its links 
   }
 })
 
+test('what is followed in a page with the script is an address like any: back, forward, over a reload', async ({
+  shelf,
+  page,
+  baseURL,
+}) => {
+  const { host, stop } = await elsewhere(
+    `<script src="${baseURL}/chords.js"></script><h1 id="h"></h1>
+     <a href="/second">onwards</a> <a href="#h">within</a>
+     <script>h.textContent = location.pathname</script>`,
+  )
+  try {
+    const { id, window, frame } = await shown(shelf, host)
+    const at = frame.getByRole('heading')
+    const address = window.getByLabel('Address')
+    await window.getByRole('button', { name: 'Allow' }).click()
+    await push(page, frame.getByRole('link', { name: 'within' }))
+    await expect(address).toHaveValue(`http://${host}/`)
+    await push(page, frame.getByRole('link', { name: 'onwards' }))
+    await expect(at).toHaveText('/second')
+    await expect(address).toHaveValue(`http://${host}/second`)
+    // The next page has the keys as the one before had, and needs no new permission.
+    await expect(window.getByRole('button', { name: 'keys go to the page' })).toBeVisible()
+    await page.keyboard.press('Alt+.')
+    await expect.poll(() => shelf.here()).toBe(id('There'))
+    await shelf.press('Alt+,')
+    await address.focus()
+    await shelf.press('PageUp')
+    await expect(at).toHaveText('/')
+    await shelf.kept()
+    await shelf.reload()
+    await expect(at).toHaveText('/')
+    await window.getByRole('button', { name: 'Forward, PageDown' }).click()
+    await expect(at).toHaveText('/second')
+    await expect(window.getByRole('button', { name: /^Forward/ })).toHaveCount(0)
+  } finally {
+    stop()
+  }
+})
+
 test('a page that forges what it passes on gets nothing, before and after another was allowed', async ({
   shelf,
   page,

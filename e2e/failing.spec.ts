@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { pdf } from '../testing/pdf.mjs'
 import { expect, ShelfPage, test } from './shelf'
 
 test('the trail and the loft open with a window that fills its display', async ({
@@ -392,4 +393,54 @@ test('a shelf that could not be written is not emptied by the tab that lost it',
   await page.waitForTimeout(6500)
   await other.reload()
   expect(await other.rowNames()).toEqual(['Cannot be kept there', 'Ridge'])
+})
+
+test('where what shows PDFs did not come it is asked for again', { tag: '@first' }, async ({
+  shelf,
+  page,
+}) => {
+  // What shows it, or what reads it off the page: whichever is asked for first.
+  shelf.expected = /Failed to load|ChunkLoadError|what reads it could not be loaded/
+  let down = false
+  let offPage = false
+  // What is there before there is a PDF; what only PDFs need is kept away.
+  const known = new Set<string>()
+  await page.route('**/_next/static/**', (route) => {
+    const url = route.request().url()
+    const worker = url.includes('worker') || route.request().resourceType() === 'other'
+    if (down && !known.has(url) && (worker || !offPage)) return route.abort()
+    known.add(url)
+    return route.continue()
+  })
+  await shelf.open('shelf')
+  await shelf.drop({ name: 'Words.txt', type: 'text/plain', content: 'plain words' })
+  await expect(page.getByText('plain words')).toBeVisible()
+  down = true
+  const file = { name: 'Route.pdf', type: 'application/pdf', content: pdf(['Couloir']) }
+  await shelf.drop(file)
+  const unloaded = (name: string) =>
+    expect(shelf.said()).toContainText(`“${name}”: what reads it could not be loaded`)
+  await unloaded('Route.pdf')
+  // All of it is there but what works off the page.
+  offPage = true
+  await shelf.drop({ ...file, name: 'Pages.pdf' })
+  await unloaded('Pages.pdf')
+  await shelf.drop({ name: 'Rows.csv', type: 'text/csv', content: 'a,b\n'.repeat(60_000) })
+  // What the page can read itself it does.
+  await expect(shelf.said()).toContainText('Opened “Rows”')
+  await expect(page.getByRole('gridcell').first()).toBeVisible()
+  offPage = false
+  const before = new Set(known)
+  down = false
+  await shelf.drop(file)
+  await expect(page.getByText('page 1 of 1')).toBeVisible()
+  known.clear()
+  for (const url of before) known.add(url)
+  down = true
+  await shelf.reload()
+  const stopped = page.getByRole('alert').filter({ hasText: 'This app could not be loaded' })
+  await expect(stopped).toBeVisible()
+  down = false
+  await stopped.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByText('page 1 of 1')).toBeVisible()
 })

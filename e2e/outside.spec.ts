@@ -212,6 +212,18 @@ test('minimised, or left on a desktop that furls, it is closed; it opens again w
   await shelf.press('Alt+\\')
   await shelf.run('desktop.furl')
   await expect(shelf.said()).toContainText('close when you leave')
+  // One window may do otherwise than its desktop says.
+  await shelf.run('window.furl', { window: 'camera' })
+  await expect(shelf.said()).toContainText('stays open when you leave')
+  await shelf.press('Alt+.')
+  await page.waitForTimeout(300)
+  expect(second.isClosed()).toBe(false)
+  await shelf.press('Alt+\\')
+  await shelf.window('camera').getByRole('button', { name: 'Menu of Ridge camera' }).click()
+  await page.getByRole('menuitem', { name: 'Keep in sight' }).click()
+  await page
+    .getByRole('menuitemcheckbox', { name: /^Close browser window on leaving/ })
+    .press('Enter')
   await shelf.press('Alt+.')
   await expect.poll(() => second.isClosed()).toBe(true)
   expect((await shelf.state()).windows.camera).toBeDefined()

@@ -33,6 +33,7 @@ const EVENTS = [
   'another view',
   ...(['reload', 'reload', 'take over', 'fill the disk', 'empty the disk'] as const),
   ...(['lose the connection', 'find the connection'] as const),
+  ...(['open outside', 'open outside', 'close outside'] as const),
 ] as const
 
 const SIZES = [

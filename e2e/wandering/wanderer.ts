@@ -37,6 +37,9 @@ const strokes = (keys: string): string[] =>
       .join('+'),
   )
 
+/** What browser windows of web pages are called, before the document. */
+const OUTSIDE = 'kite-shelf-outside-'
+
 /** Another view that has not come by then does not come, in milliseconds. */
 const VIEW_WITHIN = 20_000
 
@@ -53,6 +56,8 @@ export class Wanderer {
   private undoable = 0
   /** What was seen after the last step. */
   private seen: Seen | null = null
+  /** Browser windows of web pages, each with its document. */
+  private outside = new Map<Page, string>()
   readonly log: string[] = []
 
   private constructor(
@@ -90,9 +95,12 @@ export class Wanderer {
       Object.assign(navigator.mediaDevices ?? {}, { getDisplayMedia: never })
     })
     this.listen(this.page)
-    // What opens beside the page is none of the walk's business.
-    context.on('page', (other) => {
-      if (other !== this.page && !this.another) void other.close().catch(() => {})
+    // What else opens beside the page is none of the walk’s business.
+    context.on('page', async (other) => {
+      if (other === this.page || this.another) return
+      const name = await other.evaluate(() => window.name).catch(() => '')
+      if (name.startsWith(OUTSIDE)) this.outside.set(other, name.slice(OUTSIDE.length))
+      else await other.close().catch(() => {})
     })
     await this.page.goto(this.path)
     await this.page.locator('#desktop').waitFor()
@@ -243,6 +251,10 @@ export class Wanderer {
         return this.page.evaluate(() => void Object.assign(window, { fullDisk: true }))
       case 'empty the disk':
         return this.emptied()
+      case 'open outside':
+        return this.openOutside(seen.state)
+      case 'close outside':
+        return this.closeOutside()
       case 'lose the connection':
       case 'find the connection':
         return this.context.setOffline(step.does === 'lose the connection')
@@ -358,6 +370,7 @@ export class Wanderer {
     const before = await this.state()
     await this.page.reload()
     await this.page.locator('#desktop').waitFor()
+    await this.closeOrphans()
     const after = await this.state()
     expect(comparable(after), 'after a reload').toEqual(comparable(before))
   }
@@ -379,11 +392,52 @@ export class Wanderer {
     await this.page.getByRole('button', { name: 'Use it here' }).click()
     await this.page.locator('#desktop').waitFor()
     await other.close()
+    await this.closeOrphans()
     const after = await this.state()
     expect(comparable(after), 'after it was taken over and back').toEqual(comparable(before))
   }
 
-  /** A display is looked at in a browser window of its own, which is worked in and closed. */
+  /** Shows a web page in a browser window of its own, by pointer: the browser wants a push. */
+  private async openOutside(state: State): Promise<void> {
+    await this.page.evaluate(() => {
+      const { documents, windows } = window.kiteShelf?.state() ?? { documents: {}, windows: {} }
+      const page = Object.values(documents).find(({ app }) => app === 'web')
+      const there = Object.values(windows).find(({ document }) => document === page?.id)
+      if (there) window.kiteShelf?.run('window.focus', { window: there.id })
+      else if (page) window.kiteShelf?.run('window.open', { app: 'web', document: page.id })
+    })
+    await this.page
+      .locator('[data-window]')
+      .first()
+      .waitFor({ timeout: 500 })
+      .catch(() => {})
+    const at = await this.page.evaluate(() => {
+      const button = document.querySelector(
+        '[data-window]:not([inert]) [aria-label^="Show it in a browser window"]',
+      )
+      const { left = 0, top = 0, width = 0, height = 0 } = button?.getBoundingClientRect() ?? {}
+      return width > 0 ? ([left + width / 2, top + height / 2] as const) : null
+    })
+    if (!at) return
+    await this.aim(state, ...at)
+    await this.page.mouse.click(...at)
+  }
+
+  /** Closes one by its own cross: its window on the desktop goes with it. */
+  private async closeOutside(): Promise<void> {
+    const [open] = [...this.outside.keys()].filter((page) => !page.isClosed())
+    if (!open) return
+    await open.close()
+    // It is looked for every second.
+    await this.page.waitForTimeout(1300)
+  }
+
+  /** The page that knew of them is gone. */
+  private async closeOrphans(): Promise<void> {
+    await Promise.all([...this.outside.keys()].map((page) => page.close().catch(() => {})))
+    this.outside.clear()
+  }
+
   /** Opens a display in a window of its own, types there and closes it. */
   private async anotherView({ displays, display }: State): Promise<void> {
     // The first is the page itself, whichever display is drawn large in it.
@@ -453,13 +507,22 @@ export class Wanderer {
     if (this.problems.length) return this.problems.join('; ')
     if (!seen.alive) return 'the page is dead'
     if (!seen.settled) return `the keys go to ${seen.keysIn}, the focus is ${seen.state.focus}`
-    return seen.outside[0] ?? differs(seen)
+    return seen.outside[0] ?? differs(seen) ?? this.astray(seen)
+  }
+
+  /** A browser window whose document has no window any more, or only minimised ones. */
+  private astray({ state }: Seen): string | null {
+    const open = [...this.outside].filter(([page]) => !page.isClosed())
+    const shown = Object.values(state.windows).filter(({ minimised }) => !minimised)
+    const astray = open.find(([, id]) => !shown.some(({ document }) => document === id))
+    return astray ? `a browser window of ${astray[1]} is left` : null
   }
 
   /** A link in the menu led to the other shelf. */
   private async back(): Promise<void> {
     await this.page.goto(this.path)
     await this.page.locator('#desktop').waitFor()
+    await this.closeOrphans()
     await this.mark()
   }
 

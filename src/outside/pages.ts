@@ -1,9 +1,9 @@
-import { PASS_ON } from './chords'
+import { OWN } from './chords'
 
 /** Small pages that ship with the demo, shown in web page windows. */
 
 /** All the script they run. */
-const passOn = (token: string): string => `const token = ${JSON.stringify(token)}${PASS_ON}`
+const passOn = (token: string): string => `const token = ${JSON.stringify(token)}${OWN}`
 
 /** Who asks for a page: the nonce of its script, and the token Kite Shelf knows it by. */
 interface Asker {

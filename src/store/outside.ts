@@ -1,10 +1,13 @@
 import { createStore, useStore } from 'zustand'
+import type { Rect } from '@/core/geometry/rect'
+import { onScreen } from '@/core/geometry/screens'
 import { standsOn } from '@/core/model/displays'
-import type { DesktopId, DocumentId } from '@/core/model/ids'
+import type { DesktopId, DisplayId, DocumentId } from '@/core/model/ids'
 import type { Window as Member } from '@/core/model/kinds/window'
-import { currentId, shownFrame } from '@/core/model/selectors'
+import { currentId, furls, shownFrame } from '@/core/model/selectors'
 import { ofShelf } from './ofShelf'
 import { report } from './reports'
+import { learnScreens, screenOf, UNTOLD } from './screens'
 import type { Shelf } from './shelf'
 import { useShelf } from './useShelf'
 
@@ -23,6 +26,8 @@ interface Opened {
   address: string
   /** Who opened it, as far as the page there knows. */
   holder: HTMLIFrameElement
+  /** What it was placed after. */
+  stands?: { member: Member; on: DisplayId }
 }
 
 const opened = ofShelf(() => new Map<DocumentId, Opened>())
@@ -43,6 +48,8 @@ const own = ofShelf(() => ({
   timer: undefined as ReturnType<typeof setInterval> | undefined,
   /** It was told that the browser lets pages of other sites be moved by nobody. */
   toldUnmoved: false,
+  /** It was told that the browser keeps to itself which screens there are. */
+  toldUntold: false,
 }))
 
 /**
@@ -52,8 +59,9 @@ const own = ofShelf(() => ({
  */
 export function openOutside(shelf: Shelf, id: DocumentId, address: string): boolean {
   if (bringForward(shelf, id)) return true
-  const { left, top, width, height } = placeOnScreen(shelf, members(shelf, id)[0])
-  const where = `popup,left=${left},top=${top},width=${width},height=${height}`
+  const [member] = members(shelf, id)
+  const { x, y, width, height } = placeOnScreen(shelf, member)
+  const where = `popup,left=${x},top=${y},width=${width},height=${height}`
   // Who opened a window can close it, and can be led elsewhere by what is shown there: that is a frame
   // without content, and not this page.
   const holder = document.createElement('iframe')
@@ -66,47 +74,51 @@ export function openOutside(shelf: Shelf, id: DocumentId, address: string): bool
     return false
   }
   furled(shelf).delete(id)
-  opened(shelf).set(id, { page, since: shelf.clock(), address, holder })
+  const stands = member && { member, on: standsOn(shelf.state(), member) }
+  opened(shelf).set(id, { page, since: shelf.clock(), address, holder, ...(stands && { stands }) })
   stand(shelf, id, 'open')
   own(shelf).timer ??= setInterval(() => look(shelf), LOOK_EVERY)
+  if (member) learn(shelf, id, member)
   return true
 }
 
-/** Where on the screen one stands whose member stands there on its display, in CSS pixels of the screen. */
-function placeOnScreen(shelf: Shelf, member: Member | undefined) {
-  const state = shelf.state()
-  // Where other displays lie browsers tell only after they were asked; on most they begin at 0.
-  const {
-    availLeft = 0,
-    availTop = 0,
-    availWidth,
-    availHeight,
-  } = screen as Screen & {
-    availLeft?: number
-    availTop?: number
-  }
-  const display = member && state.displays[standsOn(state, member)]
-  if (!display)
-    return {
-      ...{ left: availLeft, top: availTop },
-      ...{ width: Math.round(availWidth * 0.7), height: Math.round(availHeight * 0.8) },
-    }
-  const { x, y, width, height } = shownFrame(state, member)
-  const [across, down] = [availWidth / display.width, availHeight / display.height]
-  return {
-    left: Math.round(availLeft + x * across),
-    top: Math.round(availTop + y * down),
-    width: Math.round(width * across),
-    height: Math.round(height * down),
-  }
+/** Once it is known which screens there are it goes to its own. */
+function learn(shelf: Shelf, id: DocumentId, member: Member): void {
+  const mine = own(shelf)
+  if (mine.toldUntold) return
+  void learnScreens(shelf, standsOn(shelf.state(), member)).then((learnt) => {
+    if (learnt === true) place(shelf, id, member)
+    if (learnt !== 'refused') return
+    mine.toldUntold = true
+    shelf.say(UNTOLD, { refused: true })
+  })
 }
 
-/** It goes where its member went, as far as the browser lets it be moved. */
+/** Where one stands whose member stands there on its display, in CSS pixels of all screens together. */
+function placeOnScreen(shelf: Shelf, member: Member | undefined): Rect {
+  const state = shelf.state()
+  const display = member && state.displays[standsOn(state, member)]
+  if (display) return onScreen(screenOf(shelf, display.id), display, shownFrame(state, member))
+  const room = screenOf(shelf, state.display)
+  return onScreen(room, { width: 1, height: 1 }, { x: 0, y: 0, width: 0.7, height: 0.8 })
+}
+
+/** It goes where its member went; one that was moved by hand stays until then. */
 function follow(shelf: Shelf, id: DocumentId, member: Member): void {
+  const known = opened(shelf).get(id)
+  const on = standsOn(shelf.state(), member)
+  if (!known || (known.stands?.member === member && known.stands.on === on)) return
+  known.stands = { member, on }
+  place(shelf, id, member)
+  learn(shelf, id, member)
+}
+
+/** As far as the browser lets it be moved. */
+function place(shelf: Shelf, id: DocumentId, member: Member): void {
   const page = opened(shelf).get(id)?.page
-  const { left, top, width, height } = placeOnScreen(shelf, member)
+  const { x, y, width, height } = placeOnScreen(shelf, member)
   try {
-    page?.moveTo(left, top)
+    page?.moveTo(x, y)
     page?.resizeTo(width, height)
   } catch {
     if (own(shelf).toldUnmoved) return
@@ -174,15 +186,23 @@ function forget(shelf: Shelf, id: DocumentId): void {
 const members = (shelf: Shelf, id: DocumentId): Member[] =>
   Object.values(shelf.state().windows).filter(({ document }) => document === id)
 
-/** The documents of a desktop, the uppermost first. */
-function documentsOn(shelf: Shelf, desktop: DesktopId): DocumentId[] {
+/** The windows of a desktop that are not minimised, the uppermost first. */
+function windowsOn(shelf: Shelf, desktop: DesktopId): Member[] {
   const { windows, stacking } = shelf.state()
   return stacking
     .flatMap((id) => windows[id] ?? [])
     .filter((window) => window.desktop === desktop && !window.minimised)
-    .map(({ document }) => document)
     .toReversed()
 }
+
+const documentsOn = (shelf: Shelf, desktop: DesktopId): DocumentId[] =>
+  windowsOn(shelf, desktop).map(({ document }) => document)
+
+/** The documents of a desktop whose browser windows close when it is left. */
+const leftOn = (shelf: Shelf, desktop: DesktopId): DocumentId[] =>
+  windowsOn(shelf, desktop)
+    .filter((window) => furls(shelf.state(), window))
+    .map(({ document }) => document)
 
 /** A browser window that was closed takes its member with it. */
 function look(shelf: Shelf): void {
@@ -197,13 +217,13 @@ function look(shelf: Shelf): void {
 }
 
 /** What became of the members: closed, minimised, or elsewhere on the display. */
-function followMembers(shelf: Shelf, before: Record<string, Member>): void {
+function followMembers(shelf: Shelf): void {
   for (const id of [...opened(shelf).keys()]) {
     const all = members(shelf, id)
     const [first] = all
     if (!first) closeOutside(shelf, id)
     else if (all.every(({ minimised }) => minimised)) furl(shelf, id)
-    else if (before[first.id] && before[first.id] !== first) follow(shelf, id, first)
+    else follow(shelf, id, first)
   }
   for (const id of [...furled(shelf).keys()])
     if (members(shelf, id).length === 0) {
@@ -215,12 +235,11 @@ function followMembers(shelf: Shelf, before: Record<string, Member>): void {
 /** Follows what is done with members. @returns how to stop */
 export function followOutside(shelf: Shelf): () => void {
   const offShelf = shelf.page.subscribe((now, before) => {
-    const was = before.session.state.windows
-    if (opened(shelf).size + furled(shelf).size > 0 && now.session.state.windows !== was)
-      followMembers(shelf, was)
+    if (now.session.state === before.session.state) return
+    if (opened(shelf).size + furled(shelf).size > 0) followMembers(shelf)
   })
   const offDone = shelf.onDone((events) => {
-    const { windows, settings, desktops, presence } = shelf.state()
+    const { windows, settings, presence } = shelf.state()
     const isShown = (id: DesktopId) => Object.values(presence).some(({ shows }) => shows === id)
     for (const { kind, by, window, from, to } of events) {
       const document = windows[window ?? '']?.document ?? ''
@@ -229,8 +248,7 @@ export function followOutside(shelf: Shelf): () => void {
         unfurl(shelf, [document])
       if (kind !== 'switch') continue
       // Another display may show it still.
-      if (from && desktops[from]?.furls && !isShown(from))
-        for (const left of documentsOn(shelf, from)) furl(shelf, left)
+      if (from && !isShown(from)) for (const left of leftOn(shelf, from)) furl(shelf, left)
       if (to) unfurl(shelf, documentsOn(shelf, to))
     }
     if (!settings.outside || !events.some(({ kind }) => kind === 'switch')) return

@@ -1,5 +1,6 @@
 import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import { watchFrame } from '@/parts/pageFrames'
+import { addressOf } from '@/core/formats/address'
+import { giveKeys, watchFrame } from '@/parts/pageFrames'
 import { newId } from '@/store/newId'
 import { useShelf } from '@/store/useShelf'
 
@@ -11,6 +12,10 @@ interface Shown {
   /** Whether pages of its site may pass chords on. */
   allowed: boolean
   onAllow(): void
+  /** Whether the page before had the keys when a link in it was pushed: this one has them next. */
+  goesOn: RefObject<boolean>
+  /** A link was pushed that leads on in the frame. */
+  onFollow(address: string): void
 }
 
 /**
@@ -32,18 +37,34 @@ export function Framed({ round, ...shown }: Shown & { round: number }) {
   return <Frame key={round} {...shown} onTakes={() => setTakes(true)} />
 }
 
-function Frame({ address, ours, frame, allowed, onAllow, onTakes }: Shown & { onTakes(): void }) {
+function Frame({
+  address,
+  ours,
+  frame,
+  allowed,
+  onAllow,
+  goesOn,
+  onFollow,
+  onTakes,
+}: Shown & { onTakes(): void }) {
   const shelf = useShelf()
   // Known to our own pages only, and to those the person allows to pass keys on.
   const token = useMemo(() => newId('page'), [])
   const { asks, allow, loaded } = useHello(frame, ours ? '' : token, allowed)
+  useFollowed(frame, token, (to) => {
+    goesOn.current = document.activeElement === frame.current
+    onFollow(to)
+  })
   const stop = useRef(onTakes)
   const hold = useCallback(
     (element: HTMLIFrameElement | null) => {
       frame.current = element
-      if (element) watchFrame(shelf, element, () => stop.current())
+      if (!element) return
+      watchFrame(shelf, element, () => stop.current())
+      if (goesOn.current) giveKeys(shelf, element)
+      goesOn.current = false
     },
-    [shelf, frame],
+    [shelf, frame, goesOn],
   )
   return (
     <>
@@ -127,4 +148,27 @@ function useHello(frame: RefObject<HTMLIFrameElement | null>, token: string, all
     setAsks(false)
   }
   return { asks, allow, loaded }
+}
+
+/** A page that was given the token says where its links lead: that is gone to like what is typed. */
+function useFollowed(
+  frame: RefObject<HTMLIFrameElement | null>,
+  token: string,
+  onFollow: (address: string) => void,
+): void {
+  const follow = useRef(onFollow)
+  follow.current = onFollow
+  useEffect(() => {
+    const hear = ({ data, source }: MessageEvent) => {
+      const { kiteShelfFollow: link } = (data ?? {}) as Record<string, unknown>
+      const element = frame.current
+      if (!element || source !== element.contentWindow || element.dataset.page !== token) return
+      const { token: given, address } = (link ?? {}) as Record<string, unknown>
+      if (given !== token || typeof address !== 'string') return
+      const found = addressOf(address)
+      if ('href' in found) follow.current(found.href)
+    }
+    addEventListener('message', hear)
+    return () => removeEventListener('message', hear)
+  }, [frame, token])
 }

@@ -1,5 +1,5 @@
 'use client'
-import { ArrowLeft, ExternalLink, Keyboard, RotateCw } from 'lucide-react'
+import { ArrowLeft, ArrowRight, ExternalLink, Keyboard, RotateCw } from 'lucide-react'
 import { type FormEvent, useEffect, useRef, useState } from 'react'
 import { addressOf } from '@/core/formats/address'
 import type { DocumentId } from '@/core/model/ids'
@@ -11,7 +11,7 @@ import type { Shelf } from '@/store/shelf'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import type { AppProps } from '../contract'
 import { useShownContent } from '../useContents'
-import { UNTITLED, WEB, type WebContent } from './content'
+import { goBack, goForward, goTo, UNTITLED, WEB, type WebContent } from './content'
 import { Framed } from './Framed'
 import { Outside } from './Outside'
 
@@ -23,22 +23,22 @@ export default function WebPage({ document: id }: AppProps) {
   const content = useShownContent(WEB, id)
   const visited = content === undefined ? null : (content?.visited ?? (first ? [first] : []))
   const last = visited?.at(-1) ?? ''
-  // Pages that ship with Kite Shelf are kept as paths, wherever it runs.
   const address = last.startsWith('/') ? location.origin + last : last
   const [round, setRound] = useState(0)
   const frame = useRef<HTMLIFrameElement | null>(null)
+  const goesOn = useRef(false)
   const framing = useFraming(address)
   const outside = address !== '' && (content?.outside || framing?.framed === false)
   if (!visited) return null
-  const keep = (next: string[], change: Partial<WebContent> = {}): void => {
-    nameAfter(shelf, id, last, next.at(-1) ?? '')
-    const kept: WebContent = { ...content, ...change, visited: next.slice(-50) }
-    changeContent(shelf, id, kept, 'saved')
+  const now: WebContent = { ...content, visited }
+  const keep = (next: WebContent): void => {
+    nameAfter(shelf, id, last, next.visited.at(-1) ?? '')
+    changeContent(shelf, id, next, 'saved')
   }
   const openAlone = () => {
     // At once: the browser opens windows only as the answer to a push.
     openOutside(shelf, id, address)
-    keep(visited, { outside: true })
+    keep({ ...now, outside: true })
   }
   return (
     <>
@@ -49,9 +49,10 @@ export default function WebPage({ document: id }: AppProps) {
         onGo={(href) => {
           // Where one is already, Enter goes into the page.
           if (href === last) return frame.current ? giveKeys(shelf, frame.current) : undefined
-          keep([...visited, href])
+          keep(goTo(now, href))
         }}
-        onBack={visited.length < 2 ? null : () => keep(visited.slice(0, -1))}
+        onBack={visited.length < 2 ? null : () => keep(goBack(now))}
+        onForward={content?.ahead?.length ? () => keep(goForward(now)) : null}
         onAgain={() => setRound(round + 1)}
         onKeys={() => frame.current && giveKeys(shelf, frame.current)}
         onAlone={content?.outside ? null : openAlone}
@@ -75,7 +76,7 @@ export default function WebPage({ document: id }: AppProps) {
               ? 'It is shown in a browser window of its own.'
               : 'This site doesn’t allow embedding.'
           }
-          {...(framing?.framed !== false && { onInside: () => keep(visited, { outside: false }) })}
+          {...(framing?.framed !== false && { onInside: () => keep({ ...now, outside: false }) })}
         />
       ) : address ? (
         <Framed
@@ -85,13 +86,23 @@ export default function WebPage({ document: id }: AppProps) {
           round={round}
           frame={frame}
           allowed={content?.passes === hostOf(address)}
-          onAllow={() => keep(visited, { passes: hostOf(address) })}
+          onAllow={() => keep({ ...now, passes: hostOf(address) })}
+          goesOn={goesOn}
+          onFollow={(to) => keep(goTo(now, keptAs(to)))}
         />
       ) : (
         <p className="m-auto p-4 text-soft">Type an address above.</p>
       )}
     </>
   )
+}
+
+/** Pages that ship with Kite Shelf are kept as paths, without what they are known by. */
+function keptAs(address: string): string {
+  const url = new URL(address)
+  if (url.origin !== location.origin) return address
+  url.searchParams.delete('kite')
+  return url.pathname + url.search
 }
 
 const hostOf = (address: string): string => (URL.canParse(address) ? new URL(address).host : '')
@@ -111,6 +122,7 @@ function AddressBar({
   outside,
   onGo,
   onBack,
+  onForward,
   onAgain,
   onKeys,
   onAlone,
@@ -121,6 +133,8 @@ function AddressBar({
   onGo(href: string): void
   /** Null where there is nothing to go back to. */
   onBack: (() => void) | null
+  /** Null where nothing was gone back from. */
+  onForward: (() => void) | null
   onAgain(): void
   onKeys(): void
   /** Null where it is in a window of its own already. */
@@ -131,6 +145,10 @@ function AddressBar({
   const [emptied, setEmptied] = useState(false)
   const [problem, setProblem] = useState('')
   const shown = address.replace(location.origin, '')
+  const walk = (to: (() => void) | null) => {
+    setTyped('')
+    to?.()
+  }
   const go = (event: FormEvent) => {
     event.preventDefault()
     const found = addressOf((typed || address).replace(location.origin, ''))
@@ -142,16 +160,14 @@ function AddressBar({
   return (
     <>
       <form className="bar gap-1.5" onSubmit={go}>
-        <Tool
-          label="Back"
-          disabled={onBack === null}
-          onClick={() => {
-            setTyped('')
-            onBack?.()
-          }}
-        >
+        <Tool label="Back" keys="PageUp" disabled={onBack === null} onClick={() => walk(onBack)}>
           <ArrowLeft size={15} />
         </Tool>
+        {onForward ? (
+          <Tool label="Forward" keys="PageDown" onClick={() => walk(onForward)}>
+            <ArrowRight size={15} />
+          </Tool>
+        ) : null}
         <Tool label="Load again" disabled={!address} onClick={onAgain}>
           <RotateCw size={14} />
         </Tool>
@@ -168,13 +184,16 @@ function AddressBar({
           }}
           onBlur={() => setEmptied(false)}
           onKeyDown={(event) => {
-            if (event.key !== 'ArrowDown' || event.altKey || !address) return
+            if (event.altKey) return
+            if (event.key === 'PageUp') walk(onBack)
+            else if (event.key === 'PageDown') walk(onForward)
+            else if (event.key === 'ArrowDown' && address) onKeys()
+            else return
             event.preventDefault()
-            onKeys()
           }}
         />
         {address ? (
-          <Tool label="Give the keys to the page, ↓" onClick={onKeys}>
+          <Tool label="Give the keys to the page" keys="Down" onClick={onKeys}>
             <Keyboard size={15} />
           </Tool>
         ) : null}

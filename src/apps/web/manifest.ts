@@ -14,5 +14,10 @@ export const web: AppManifest<WebContent | null> = {
   opens: [],
   drafts: false,
   contents: WEB,
+  keys: [
+    ['Down', 'give the keys to the page'],
+    ['PageUp', 'the page before'],
+    ['PageDown', 'the page that was gone back from'],
+  ],
   load: () => import('./WebPage'),
 }

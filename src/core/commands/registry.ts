@@ -11,7 +11,7 @@ import { runCommands } from './day/runs'
 import { desktopCommands } from './desktops/desktops'
 import { foldCommands } from './desktops/fold'
 import { folderCommands } from './desktops/folder'
-import { furl } from './desktops/furl'
+import { furlCommands } from './desktops/furl'
 import { goCommands } from './desktops/go'
 import { gridCommands } from './desktops/grid'
 import { letterCommands } from './desktops/letters'
@@ -59,7 +59,7 @@ const all = [
   ...digestCommands,
   ...desktopCommands,
   ...letterCommands,
-  furl,
+  ...furlCommands,
   notes,
   copyLink,
   ...quietCommands,

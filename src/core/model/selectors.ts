@@ -138,6 +138,14 @@ export function openDesktop(state: State, id: DesktopId): DesktopId {
   return visited.find((other) => state.desktops[other]?.kind === 'open') ?? first ?? id
 }
 
+/** Whether one shows pages of the web: those can be in browser windows of their own. */
+export const isPage = ({ apps }: State, { app }: Window): boolean =>
+  app === 'web' || apps[app]?.address !== undefined
+
+/** Whether the browser window of one closes while one is elsewhere. */
+export const furls = ({ desktops }: State, { furls, desktop: on }: Window): boolean =>
+  furls ?? desktops[on]?.furls ?? false
+
 /** “Bulletin, 3 windows”, as it is announced. */
 export function summary(state: State, id: DesktopId): string {
   const { name, windows } = desktop(state, id)

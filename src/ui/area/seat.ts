@@ -1,6 +1,7 @@
 import { createStore, useStore } from 'zustand'
 import { ofShelf } from '@/store/ofShelf'
 import type { Seat } from '@/store/opening/following'
+import { showsDisplay } from '@/store/screens'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 
@@ -18,8 +19,10 @@ export const seat = ofShelf(() =>
 
 export const useSeat = (): Seat & { rack: boolean } => useStore(seat(useShelf()))
 
-export const sitAt = (shelf: Shelf, display: string): void =>
+export function sitAt(shelf: Shelf, display: string): void {
   seat(shelf).setState({ display, fixed: true, rack: false })
+  showsDisplay(shelf, display)
+}
 
 /** Shows the rack of a display in a window of its own, or puts it away. @returns when it is drawn */
 export async function toggleRack(shelf: Shelf): Promise<'there' | 'gone'> {

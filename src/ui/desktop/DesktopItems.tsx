@@ -1,6 +1,6 @@
 import { isQuiet } from '@/core/attention/waiting'
 import type { DesktopId } from '@/core/model/ids'
-import { currentId } from '@/core/model/selectors'
+import { currentId, isPage, window as windowOf } from '@/core/model/selectors'
 import { CommandItem } from '@/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/parts/Menu'
 import { folderBy } from '@/store/documents/folders'
@@ -33,8 +33,8 @@ export function DesktopItems({ id }: { id: DesktopId }) {
   const quiet = useArrangement(({ desktops }) => isQuiet(desktops[id] ?? {}, shelf.clock()))
   const here = useArrangement((state) => currentId(state) === id)
   const furls = useArrangement(({ desktops }) => desktops[id]?.furls === true)
-  const outside = useArrangement(({ desktops, windows }) =>
-    (desktops[id]?.windows ?? []).some((one) => windows[one]?.app === 'web'),
+  const outside = useArrangement((state) =>
+    (state.desktops[id]?.windows ?? []).some((one) => isPage(state, windowOf(state, one))),
   )
   const one = { desktop: id }
   return (

@@ -1,6 +1,6 @@
 import { keysFor } from '@/core/keys/bindings'
-import { expected } from '@/store/faults'
 import { ofShelf } from '@/store/ofShelf'
+import { knowsScreens, learnScreens, screenOf, UNTOLD } from '@/store/screens'
 import type { Shelf } from '@/store/shelf'
 
 /** The browser windows this page opened for displays. */
@@ -15,20 +15,7 @@ export function bringForward(shelf: Shelf, id: string): void {
   own?.focus()
 }
 
-/** What a browser tells of the screens there are, where it does. */
-interface Screens {
-  screens: { left: number; top: number; availWidth: number; availHeight: number }[]
-  currentScreen: Screens['screens'][number]
-}
-
-/** The screen a new window is put on: another than this one is on, where the browser tells. */
-async function otherScreen(): Promise<Screens['screens'][number] | undefined> {
-  const ask = (window as { getScreenDetails?(): Promise<Screens> }).getScreenDetails
-  const all = await ask?.call(window).catch(expected('not allowed, the browser chooses'))
-  return all?.screens.find((screen) => screen !== all.currentScreen)
-}
-
-/** Opens a display in a browser window of its own, on another screen where that can be chosen. */
+/** Opens a display in a browser window of its own, on its own screen where that can be chosen. */
 export async function openDisplay(shelf: Shelf, id: string): Promise<void> {
   const display = shelf.state().displays[id]
   if (!display) return
@@ -46,10 +33,11 @@ export async function openDisplay(shelf: Shelf, id: string): Promise<void> {
       { refused: true },
     )
   opened(shelf).set(id, made)
-  const screen = await otherScreen()
-  if (screen) {
-    made.moveTo(screen.left, screen.top)
-    made.resizeTo(screen.availWidth, screen.availHeight)
+  if ((await learnScreens(shelf, id)) === 'refused') return shelf.say(UNTOLD, { refused: true })
+  if (knowsScreens(shelf)) {
+    const { availLeft, availTop, availWidth, availHeight } = screenOf(shelf, id)
+    made.moveTo(availLeft, availTop)
+    made.resizeTo(availWidth, availHeight)
   }
   const keys = keysFor(shelf.state(), 'shelf.fullScreen')
   shelf.say(`${display.name} is in a window of its own; ${keys} there makes it full screen`)

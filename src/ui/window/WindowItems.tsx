@@ -1,6 +1,6 @@
 import { connected } from '@/core/model/displays'
 import type { WindowId } from '@/core/model/ids'
-import { desktop, focusId } from '@/core/model/selectors'
+import { desktop, focusId, furls, isPage } from '@/core/model/selectors'
 import { CommandItem } from '@/parts/CommandItem'
 import { MenuSeam, SubMenu } from '@/parts/Menu'
 import { factsOfFile } from '@/store/documents/linked'
@@ -33,6 +33,7 @@ export function WindowItems({ id }: { id: WindowId }) {
   const one = { window: id }
   const linked = factsOfFile(shelf, shelf.state().windows[id]?.document ?? '')
   const several = connected(shelf.state()).length > 1
+  const found = shelf.state().windows[id]
   const on: Record<string, boolean> = {
     'window.everywhere': shelf.state().everywhere.includes(id),
     'window.maximise': shelf.state().windows[id]?.maximised === true,
@@ -52,6 +53,9 @@ export function WindowItems({ id }: { id: WindowId }) {
       <SubMenu label="Keep in sight">
         <CommandItem command="window.everywhere" args={one} on={on['window.everywhere'] ?? false} />
         <TetherItem id={id} />
+        {found && isPage(shelf.state(), found) ? (
+          <CommandItem command="window.furl" args={one} on={furls(shelf.state(), found)} />
+        ) : null}
       </SubMenu>
       <SubMenu label="Home">
         {HOME.map((command) => (

@@ -1,4 +1,4 @@
-import { number, object, ref, string } from 'yup'
+import { boolean, number, object, ref, string } from 'yup'
 import type { Limits, Rect, Size, Span } from '@/core/geometry/rect'
 import { LONGEST } from '@/core/geometry/rect'
 import type { AppId, DesktopId, DisplayId, DocumentId, WindowId } from '@/core/model/ids'
@@ -28,6 +28,8 @@ export interface Window {
   /** Sent over from another display: where it stood there, and where it came to here. */
   came?: { from: DisplayId; frame: Rect; to: Rect }
   limits: Limits
+  /** Whether its browser window closes while one is elsewhere; absent where it does as its desktop says. */
+  furls?: boolean
   openedAt: number
   /** Absent where it is not known. */
   cause?: Cause
@@ -66,6 +68,7 @@ export const WINDOW: Kind<Window> = {
       maxWidth: number().positive().min(ref('minWidth')).max(LONGEST),
       maxHeight: number().positive().min(ref('minHeight')).max(LONGEST),
     }).required(),
+    furls: boolean(),
     openedAt: moment(),
     cause: object({
       by: string().oneOf(['home', 'here', 'hand', 'fold', 'exception']).required(),
