@@ -222,7 +222,7 @@ test('minimised, or left on a desktop that furls, it is closed; it opens again w
   await shelf.window('camera').getByRole('button', { name: 'Menu of Ridge camera' }).click()
   await page.getByRole('menuitem', { name: 'Keep in sight' }).click()
   await page
-    .getByRole('menuitemcheckbox', { name: /^Close browser window on leaving/ })
+    .getByRole('menuitemcheckbox', { name: /^Browser window closes on leaving/ })
     .press('Enter')
   await shelf.press('Alt+.')
   await expect.poll(() => second.isClosed()).toBe(true)

@@ -6,7 +6,7 @@ import { focusId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
 import { emptyHistory } from '@/core/rules/history'
 
-/** Apps for tests: one plain, one of fixed size, both made up, and the one that notes are written in. */
+/** Apps for tests: one plain, one of fixed size, both made up, the one notes are written in, and the one of web pages. */
 export const APPS: AppFacts[] = [
   {
     id: 'notes',
@@ -39,6 +39,15 @@ export const APPS: AppFacts[] = [
     width: 480,
     height: 520,
     limits: { minWidth: 260, minHeight: 180 },
+  },
+  {
+    id: 'web',
+    name: 'Web page',
+    plural: 'web pages',
+    untitled: 'Web page',
+    width: 640,
+    height: 480,
+    limits: { minWidth: 320, minHeight: 240 },
   },
 ]
 

@@ -42,7 +42,7 @@ export const day: Some = [
       .constantFrom('desktop.furl', 'desktop.notes')
       .map((id) => ({ id, args: (state: State) => desktopAt(state, at) })),
   ),
-  fc.tuple(maybe, fc.constantFrom('window.tether', 'tether.go')).map(([at, id]) => ({
+  fc.tuple(maybe, fc.constantFrom('window.tether', 'tether.go', 'window.furl')).map(([at, id]) => ({
     id,
     args: (state: State) => windowAt(state, at),
   })),

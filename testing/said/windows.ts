@@ -31,7 +31,7 @@ export const windows: Some = [
   })),
   fc
     .tuple(
-      fc.constantFrom('notes', 'dial'),
+      fc.constantFrom('notes', 'dial', 'notes', 'web'),
       fc.constantFrom(undefined, '', ' ', '.csv', 'x'.repeat(400)),
     )
     .map(([app, title]) => ({

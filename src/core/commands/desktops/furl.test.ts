@@ -1,14 +1,10 @@
-import { APPS, World } from '@testing/world'
-import type { AppFacts } from '@/core/model/kinds/app'
+import { World } from '@testing/world'
 import { furls } from '@/core/model/selectors'
 
 test('a browser window closes on leaving as its desktop says, or as was said of the window', () => {
   const world = new World()
   world.open()
   expect(world.refusal('window.furl')).toContain('Only web pages')
-  const { env } = world
-  const web = { ...APPS[0], id: 'web' } as AppFacts
-  world.env = { ...env, app: (id) => (id === 'web' ? web : env.app(id)) }
   const one = world.open('web')
   const other = world.open('web')
   const closes = () =>

@@ -26,7 +26,7 @@ const furlDesktop = command({
 /** One window otherwise than its desktop says. */
 const furlWindow = command({
   id: 'window.furl',
-  title: 'Close browser window on leaving',
+  title: 'Browser window closes on leaving',
   group: 'Windows',
   args: { ...which, on: boolean() },
   plan: onWindow((draft, found, { on = !furls(draft, found) }) => {
