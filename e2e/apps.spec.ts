@@ -437,3 +437,21 @@ test('a picture zooms by key and wheel, and is moved by dragging', async ({ shel
   await shelf.press('0')
   await expect(pit.getByText('fit', { exact: true })).toBeVisible()
 })
+
+test('a PDF with fonts of its own adds none to the page, so that no text elsewhere is laid out anew', async ({
+  shelf,
+  page,
+  context,
+}) => {
+  const paper = await context.newPage()
+  await paper.goto('/pages/notice')
+  const content = await paper.pdf()
+  await paper.close()
+  await shelf.open('shelf')
+  await page.evaluate(() => document.fonts.ready)
+  const fonts = () => page.evaluate(() => document.fonts.size)
+  const before = await fonts()
+  await shelf.drop({ name: 'Notice.pdf', type: 'application/pdf', content })
+  await expect(page.locator('.page[data-loaded] .textLayer')).toContainText('Snow')
+  expect(await fonts()).toBe(before)
+})

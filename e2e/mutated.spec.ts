@@ -39,6 +39,7 @@ test('a mutated shelf file is refused in words, or goes in and is the same after
     if (await preview.isVisible()) {
       await page.keyboard.press('Enter')
       await expect(preview, JSON.stringify(changes)).toBeHidden()
+      await expect(shelf.said()).toContainText('Imported')
       await expect(refused).toHaveCount(0)
       imported++
     } else expect(brought(await shelf.state()), JSON.stringify(changes)).toEqual(brought(before))

@@ -41,7 +41,13 @@ function leaveWorker(worker: pdfjs.PDFWorker): void {
 export async function openPdf(data: string) {
   await asked()
   const worker = takeWorker()
-  const opening = pdfjs.getDocument({ data: bytesOf(data), worker })
+  const opening = pdfjs.getDocument({
+    data: bytesOf(data),
+    worker,
+    // Its letters are drawn as shapes: a font that is added to the page has all texts on all desktops laid out anew.
+    disableFontFace: true,
+    verbosity: pdfjs.VerbosityLevel.ERRORS,
+  })
   const close = () => void opening.destroy().finally(() => leaveWorker(worker))
   try {
     return { pdf: await opening.promise, close }
