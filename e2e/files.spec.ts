@@ -1,12 +1,30 @@
+import type { Locator } from '@playwright/test'
 import { Disk } from './disk'
 import { expect, type ShelfPage, test } from './shelf'
 
 const NOTES = 'Snow\n\nThe north side holds.\n\nFrom the west.\n'
 
-/** Opens a file by name as a person does, and gives what the window of it is called. */
+/** Opens files by name, as a person chooses them. */
 async function open(shelf: ShelfPage, disk: Disk, ...names: string[]): Promise<void> {
   await disk.choose(...names)
   await shelf.run('shelf.openFile')
+}
+
+/** A file of notes, opened in a window. */
+async function slope(shelf: ShelfPage) {
+  const disk = await Disk.of(shelf.page)
+  await shelf.open('shelf')
+  await disk.write('slope.md', NOTES)
+  await open(shelf, disk, 'slope.md')
+  const window = shelf.page.getByRole('region', { name: 'slope' })
+  return { disk, window, text: window.getByRole('textbox', { name: 'Text' }) }
+}
+
+/** Types at the end of its first line. */
+async function typeInto(text: Locator, said: string): Promise<void> {
+  await text.getByText('Snow').click()
+  await text.page().keyboard.press('End')
+  await text.page().keyboard.type(said)
 }
 
 test('a document is opened from a file, written back as it came, and there over a reload', async ({
@@ -63,15 +81,8 @@ test('what another program changed is told, and merged paragraph by paragraph', 
   shelf,
   page,
 }) => {
-  const disk = await Disk.of(page)
-  await shelf.open('shelf')
-  await disk.write('slope.md', NOTES)
-  await open(shelf, disk, 'slope.md')
-  const window = page.getByRole('region', { name: 'slope' })
-  const text = window.getByRole('textbox', { name: 'Text' })
-  await text.getByText('Snow').click()
-  await shelf.press('End')
-  await page.keyboard.type(' falls')
+  const { disk, window, text } = await slope(shelf)
+  await typeInto(text, ' falls')
   await disk.write('slope.md', NOTES.replace('west', 'east').replace('holds', 'slides'))
   const told = page.getByRole('alert').filter({ hasText: '“slope.md” was changed' })
   await expect(told).toBeVisible()
@@ -103,15 +114,8 @@ test('the file is taken, and what was here and in no file stays in the drawer', 
   shelf,
   page,
 }) => {
-  const disk = await Disk.of(page)
-  await shelf.open('shelf')
-  await disk.write('slope.md', NOTES)
-  await open(shelf, disk, 'slope.md')
-  const window = page.getByRole('region', { name: 'slope' })
-  const text = window.getByRole('textbox', { name: 'Text' })
-  await text.getByText('Snow').click()
-  await shelf.press('End')
-  await page.keyboard.type(' is mine')
+  const { disk, window, text } = await slope(shelf)
+  await typeInto(text, ' is mine')
   await disk.write('slope.md', 'All is other.\n')
   await window.getByRole('button', { name: 'slope.md: changed outside' }).click()
   await page.getByRole('button', { name: 'Take the file' }).click()
@@ -129,17 +133,11 @@ test('a file that is gone loses nothing; the document is saved to another, and l
   shelf,
   page,
 }) => {
-  const disk = await Disk.of(page)
-  await shelf.open('shelf')
-  await disk.write('slope.md', NOTES)
-  await open(shelf, disk, 'slope.md')
-  const window = page.getByRole('region', { name: 'slope' })
+  const { disk, window, text } = await slope(shelf)
   await disk.remove('slope.md')
   await expect(page.getByRole('alert').filter({ hasText: 'isn’t there any more' })).toBeVisible()
   await expect(window.getByText('file is gone')).toBeVisible()
-  await window.getByRole('textbox', { name: 'Text' }).getByText('Snow').click()
-  await shelf.press('End')
-  await page.keyboard.type(' stays')
+  await typeInto(text, ' stays')
   await shelf.press('Control+s')
   await expect(shelf.said()).toContainText('It is saved in the shelf')
   await disk.choose('as suggested')
@@ -159,7 +157,6 @@ test('what may not be read any more is asked for in words, and a file that takes
   shelf,
   page,
 }) => {
-  const disk = await Disk.of(page)
   await page.addInitScript(() => {
     const may = () => localStorage.getItem('may') ?? 'granted'
     Object.assign(FileSystemHandle.prototype, {
@@ -170,9 +167,7 @@ test('what may not be read any more is asked for in words, and a file that takes
       },
     })
   })
-  await shelf.open('shelf')
-  await disk.write('slope.md', NOTES)
-  await open(shelf, disk, 'slope.md')
+  const { text } = await slope(shelf)
   await expect(page.getByTitle('slope.md', { exact: true })).toBeVisible()
   await page.evaluate(() => localStorage.setItem('may', 'prompt'))
   await shelf.reload()
@@ -186,10 +181,14 @@ test('what may not be read any more is asked for in words, and a file that takes
       throw new DOMException('read only', 'NoModificationAllowedError')
     }
   })
-  await page.getByRole('textbox', { name: 'Text' }).getByText('Snow').click()
-  await page.keyboard.type('New ')
+  await typeInto(text, ' anew')
   await shelf.press('Control+s')
   await expect(shelf.said()).toContainText('It can only be read')
+  await expect(page.getByText('not in the file')).toBeVisible()
+  // Allowed once more it is still behind what is saved here.
+  await page.evaluate(() => localStorage.setItem('may', 'prompt'))
+  await shelf.reload()
+  await asks.getByRole('button', { name: 'Allow' }).click()
   await expect(page.getByText('not in the file')).toBeVisible()
 })
 
@@ -312,11 +311,7 @@ test('a disk that is full or gone in the middle leaves the file as it was, and n
   shelf,
   page,
 }) => {
-  const disk = await Disk.of(page)
-  await shelf.open('shelf')
-  await disk.write('slope.md', NOTES)
-  await open(shelf, disk, 'slope.md')
-  const window = page.getByRole('region', { name: 'slope' })
+  const { disk, window, text } = await slope(shelf)
   const save = async (typed: string, fails: string) => {
     // Half of it is written, then it fails.
     await page.evaluate((name) => {
@@ -327,7 +322,7 @@ test('a disk that is full or gone in the middle leaves the file as it was, and n
         throw new DOMException('in the middle', name)
       }
     }, fails)
-    await window.getByRole('textbox', { name: 'Text' }).click()
+    await text.click()
     await page.keyboard.press('Control+Home')
     await page.keyboard.type(typed)
     await shelf.press('Control+s')
@@ -361,10 +356,7 @@ test('two pages with one file: the second to save is asked, and neither writes o
   page,
   context,
 }) => {
-  const disk = await Disk.of(page)
-  await shelf.open('shelf')
-  await disk.write('slope.md', NOTES)
-  await open(shelf, disk, 'slope.md')
+  const { disk } = await slope(shelf)
   const other = await context.newPage()
   await Disk.of(other)
   await other.goto('/demo?displays=one')
@@ -373,10 +365,8 @@ test('two pages with one file: the second to save is asked, and neither writes o
   await other.evaluate(() => window.kiteShelf?.run('shelf.openFile'))
   const type = async (on: typeof page, said: string) => {
     await on.bringToFront()
-    const text = on.getByRole('region', { name: 'slope' }).getByRole('textbox', { name: 'Text' })
-    await text.getByText('Snow').click()
-    await on.keyboard.press('End')
-    await on.keyboard.type(said)
+    const window = on.getByRole('region', { name: 'slope' })
+    await typeInto(window.getByRole('textbox', { name: 'Text' }), said)
     await on.keyboard.press('Control+s')
   }
   await type(page, ' here')

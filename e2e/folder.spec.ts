@@ -82,7 +82,7 @@ test('a shelf is gone on with on the next machine; what was changed on both is t
   expect(await studio.rowNames()).toEqual(['Bulletin', 'Watch'])
   await studio.reload()
   await studio.run('folder.open')
-  await expect(page.getByText('All it wrote is here.')).toBeVisible()
+  await expect(page.getByText('You have everything from it.')).toBeVisible()
   await studio.press('Escape')
 
   // Both change the same, neither knowing of the other.
@@ -92,7 +92,7 @@ test('a shelf is gone on with on the next machine; what was changed on both is t
   await written(there, 'Said once more')
   await carry(there, here)
   await studio.run('folder.open')
-  await expect(page.getByText('Both were changed since.')).toBeVisible()
+  await expect(page.getByText('Both have changed.')).toBeVisible()
   await expect(page.getByRole('list', { name: /^Changes of/ })).toContainText('changed on both')
   await page.getByRole('button', { name: 'Merge' }).click()
   await expect(studio.said()).toContainText('Merged with what')

@@ -79,7 +79,7 @@ test('where the browser does not tell its screens that is said, once, and window
     await shelf.run('window.focus', { window: 'camera' })
     const popup = await outside(shelf)
     await shelf.run('window.toDisplay', { window: 'camera', to: 'tall' })
-    await expect(shelf.said()).toContainText('doesn’t tell which screens there are')
+    await expect(shelf.said()).toContainText('won’t say which screens you have')
     expect(await left(popup)).toBeLessThan(1280)
     await shelf.run('desktop.rename', { name: 'Elsewhere' })
     await expect(shelf.said()).toContainText('Elsewhere')

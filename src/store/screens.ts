@@ -25,7 +25,7 @@ export const showsDisplay = (shelf: Shelf, display: DisplayId): void => {
 
 /** What is said where a browser keeps to itself which screens there are. */
 export const UNTOLD =
-  'The browser doesn’t tell which screens there are, so windows open on this one. Allow window management beside its address to place them on the others.'
+  'The browser won’t say which screens you have, so windows open on this one. Allow window management beside the address to use the others.'
 
 /**
  * Asks which screens there are, where there are several and this page does not show the display itself: at best while a

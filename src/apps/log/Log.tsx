@@ -7,7 +7,7 @@ import { SETTINGS } from '@/core/settings/table'
 import { useTime } from '@/store/clock'
 import { expected } from '@/store/faults'
 import { dayKey } from '@/store/journal'
-import { isWriting, strike, strikeApp } from '@/store/opening/begin'
+import { isWriting, strike, strikeApp } from '@/store/opening/opened'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import {
   between,

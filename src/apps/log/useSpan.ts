@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react'
 import type { JournalEvent } from '@/core/journal/events'
 import { atMinute, dayOf } from '@/core/plan/plan'
 import { useToday } from '@/store/journal'
-import { journalOf } from '@/store/opening/begin'
+import { journalOf } from '@/store/opening/opened'
 import { useShelf } from '@/store/useShelf'
 
 /** One day of a span, by its midnight, with what happened on it. */

@@ -164,7 +164,7 @@ function useFollowed(
       const element = frame.current
       if (!element || source !== element.contentWindow || element.dataset.page !== token) return
       const { token: given, address } = (link ?? {}) as Record<string, unknown>
-      if (given !== token || typeof address !== 'string') return
+      if (given !== token || typeof address !== 'string' || !/^https?:/.test(address)) return
       const found = addressOf(address)
       if ('href' in found) follow.current(found.href)
     }

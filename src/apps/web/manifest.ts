@@ -16,8 +16,8 @@ export const web: AppManifest<WebContent | null> = {
   contents: WEB,
   keys: [
     ['Down', 'give the keys to the page'],
-    ['PageUp', 'the page before'],
-    ['PageDown', 'the page that was gone back from'],
+    ['PageUp', 'back'],
+    ['PageDown', 'forward'],
   ],
   load: () => import('./WebPage'),
 }

@@ -1,54 +1,36 @@
 import type { KeptContent } from '@/core/formats/shelfFile'
-import type { JournalEvent } from '@/core/journal/events'
 import type { DocumentId } from '@/core/model/ids'
 import { currentId, focusedWindow } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import type { Stretch } from '@/core/past/past'
 import { emptyHistory, type History } from '@/core/rules/history'
 import { every } from '@/store/clock'
-import type { FolderCopy } from '@/store/disk/folder'
 import type { Keeper } from '@/store/disk/keeper'
 import type { Spare } from '@/store/disk/spare'
 import type { Stores } from '@/store/disk/storage'
 import { allDocuments, provideCatalogue, tidy } from '@/store/documents/catalogue'
 import { forgetContents, provideContents, putContent } from '@/store/documents/documents'
-import { exportText } from '@/store/documents/exporting'
 import { unlinkGone } from '@/store/documents/linked'
 import { database } from '@/store/documents/source'
 import { expected, logged } from '@/store/faults'
 import { setHealth, whyFailed } from '@/store/health'
 import { afterFirstMoments } from '@/store/idle'
-import { eventsOf, forgetDays, type Journal } from '@/store/journal'
+import { forgetDays } from '@/store/journal'
 import type { Notice } from '@/store/notices'
 import { ofShelf } from '@/store/ofShelf'
 import type { Past } from '@/store/past'
-import type { RestorePoints } from '@/store/restorePoints'
 import { keepSessions } from '@/store/sessions'
 import type { Shelf } from '@/store/shelf'
-import type { Version, Versions } from '@/store/versions'
 import { seenFrom } from '@/store/views/replica'
 import type { Views } from '@/store/views/views'
-import { exportAside, setMarks } from './aside'
+import { setMarks } from './aside'
 import type { Copies } from './copies'
-import { keptIn, LOOKED_EVERY, lookAtOthers, offerFolder } from './inFolder'
+import { LOOKED_EVERY, lookAtOthers, offerFolder } from './inFolder'
 import { provideKeptNotices } from './keptNotices'
 import type { Lock } from './lock'
+import { openedOf, setOpened } from './opened'
 import { type Beginning, type Writers, writersOf } from './writers'
 
-/** All that belongs to the shelf that is open. */
-interface Opened {
-  name: string
-  stores: Stores
-  folder: FolderCopy
-  copies: Copies
-  journal: Journal
-  past: Past
-  versions: Versions
-  points: RestorePoints
-}
-
 const own = ofShelf(() => ({
-  opened: null as Opened | null,
   settling: undefined as ReturnType<typeof setTimeout> | undefined,
 }))
 
@@ -69,17 +51,14 @@ export interface Opening {
   }
 }
 
-/** Whether this page keeps the shelf. */
-export const isWriting = (shelf: Shelf): boolean => own(shelf).opened !== null
-
 /** Another page has the shelf: nothing of it stays here. */
 export function shut(shelf: Shelf): void {
   shelf.letGo()
   delete window.kiteShelf
   provideCatalogue(shelf, null)
   forgetContents(shelf)
-  own(shelf).opened?.copies.stop()
-  own(shelf).opened = null
+  openedOf(shelf)?.copies.stop()
+  setOpened(shelf, null)
 }
 
 /** Opens the shelf with a state and keeps it from then on, until another page takes it over. */
@@ -99,7 +78,7 @@ export async function begin(
   const { signal } = keeps
   const writers = writersOf(shelf, name, stores, spare, given)
   const { keeper, journal, past, versions, points, copies, folder, log } = writers
-  own(shelf).opened = { name, stores, folder, copies, journal, past, versions, points }
+  setOpened(shelf, { name, stores, folder, copies, journal, past, versions, points })
   Object.assign(finish, endings(shelf, writers, keeps))
   const touched = new Set<DocumentId>()
   const note = together(() => {
@@ -193,7 +172,7 @@ function endings(
       await write()
       keeps.abort()
       copies.stop()
-      own(shelf).opened = null
+      setOpened(shelf, null)
       provideCatalogue(shelf, null)
     },
   }
@@ -246,90 +225,10 @@ function giveBackGone(shelf: Shelf, views: Views): void {
       shelf.dispatch('display.giveBack', { display: id }, 'app')
 }
 
-/** Chooses a folder to keep a copy in, allows one again, or ends it. @returns what to say */
-export async function keepInFolder(shelf: Shelf): Promise<{ says: string; refused?: boolean }> {
-  const { opened } = own(shelf)
-  return opened
-    ? keptIn(shelf, opened.folder, () => opened.copies.now())
-    : { says: 'Nothing is being saved.', refused: true }
-}
-
-/** The folder a copy is kept in; null in a view that follows another. */
-export const folderOf = (shelf: Shelf): FolderCopy | null => own(shelf).opened?.folder ?? null
-
-/** What the journal has of the day of a moment; a view that follows another has none. */
-export async function journalOf(shelf: Shelf, moment: number): Promise<JournalEvent[]> {
-  const { opened } = own(shelf)
-  return opened ? eventsOf(opened.stores.journal, moment) : []
-}
-
-/** How the shelf stood in a span, as far as it is kept; null in a view that follows another. */
-export async function pastOf(shelf: Shelf, from: number, until: number): Promise<Stretch[] | null> {
-  const { opened } = own(shelf)
-  return opened ? opened.past.read(from, until) : null
-}
-
-/** What documents said before they changed, as far as it is kept. */
-export const versionsOf = async (shelf: Shelf): Promise<Version[]> =>
-  (await own(shelf).opened?.versions.all()) ?? []
-
-/** What a document said. @throws when it cannot be read */
-export const readVersion = async (shelf: Shelf, version: Version): Promise<unknown> =>
-  own(shelf).opened?.versions.read(version) ?? null
-
-/** Whole shelves that are kept to go back to; null in a view that follows another. */
-export const restorePointsOf = (shelf: Shelf): RestorePoints | null =>
-  own(shelf).opened?.points ?? null
-
-/** A name of a restore point is no longer, in characters. */
-const NAME_MOST = 120
-
-/**
- * Keeps the whole shelf before something that changes much of it. What follows does not hang on it: it can be
- * undone as well.
- * @param name what is about to happen
- */
-export async function pointBefore(shelf: Shelf, name: string): Promise<void> {
-  await restorePointsOf(shelf)
-    ?.add(name.slice(0, NAME_MOST), false, await exportText(shelf))
-    .catch(logged('A restore point'))
-}
-
-/**
- * Strikes a span of one day from the journal, and how the shelf stood in it, for good. @returns whether this view can
- * @param from milliseconds since 1970; so is `until`
- */
-export async function strike(shelf: Shelf, from: number, until: number): Promise<boolean> {
-  const { opened } = own(shelf)
-  await opened?.journal.strike(from, until)
-  await opened?.past.strike(from, until)
-  await opened?.versions.strike(from, until)
-  return opened !== null
-}
-
-/**
- * Strikes an app from the journal, from how the shelf stood and from what its documents said, for good.
- * @returns whether that could be done here
- */
-export async function strikeApp(shelf: Shelf, app: string): Promise<boolean> {
-  const { opened } = own(shelf)
-  if (!opened) return false
-  await opened.journal.strikeApp(app)
-  const had = await opened.past.strikeApp(app)
-  for (const one of Object.values(shelf.state().documents)) if (one.app === app) had.add(one.id)
-  await opened.versions.strikeAll(had)
-  return true
-}
-
-/** All that was set aside, as it was found; null when there is nothing. */
-export async function damagedCopies(shelf: Shelf): Promise<Blob | null> {
-  const { opened } = own(shelf)
-  return opened ? exportAside(opened.name, opened.stores.slots, shelf.stores) : null
-}
-
 /** Shows a state. */
 export const use = (shelf: Shelf, state: State, history: History = emptyHistory): void =>
   shelf.page.setState({ session: { state, history } })
+
 /** How long the person pauses before a snapshot is written, in milliseconds. */
 const PAUSE = 4000
 
@@ -388,7 +287,7 @@ function keepTidy(shelf: Shelf, signal: AbortSignal): void {
     const { log } = shelf.state().settings
     // Where none is kept today goes too.
     const first = shelf.clock() + (log === 0 ? DAY : -log * DAY)
-    const { opened } = own(shelf)
+    const opened = openedOf(shelf)
     if (!opened) return
     void forgetDays(opened.stores.journal, first).catch(logged('The log is not tidied'))
     tidyPast(shelf)
@@ -406,7 +305,7 @@ const keepPast = (past: Past): Promise<void> =>
 
 /** How the shelf stood before the days that are wanted goes; where none are, all of it. */
 function tidyPast(shelf: Shelf): void {
-  const { opened } = own(shelf)
+  const opened = openedOf(shelf)
   const { past } = shelf.state().settings
   const before = past ? shelf.clock() - past * DAY : Number.POSITIVE_INFINITY
   if (opened)

@@ -21,8 +21,9 @@ import { waitFor } from '@/store/starting'
 import { seenFrom } from '@/store/views/replica'
 import type { Page, Views } from '@/store/views/views'
 import { databaseFor } from './aside'
-import { begin, isWriting, type Opening, use } from './begin'
+import { begin, type Opening, use } from './begin'
 import { awaitWriting, type Lock } from './lock'
+import { isWriting } from './opened'
 import { openSecond } from './secondCopy'
 
 /** The page that keeps the shelf may be about to load it: so long it is waited for, in milliseconds. */

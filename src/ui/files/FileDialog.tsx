@@ -57,7 +57,7 @@ function Both({ document, found }: { document: DocumentId; found: Compared }) {
     <Dialog
       title={texts ? `Compare with “${name}”` : `“${name}” was changed`}
       intro={`The file was written at ${timeOfDay(file.lastModified)}${
-        aheadHere ? '; what is here was changed too.' : '; nothing was changed here.'
+        aheadHere ? '. You changed it here too.' : '. You changed nothing here.'
       }`}
       width={960}
     >
@@ -117,7 +117,7 @@ function Both({ document, found }: { document: DocumentId; found: Compared }) {
 }
 
 const told = (shelf: Shelf, name: string, error: unknown): void =>
-  shelf.say(`“${name}” could not be read or written. ${whyNoFile(error)} Nothing is lost here.`, {
+  shelf.say(`“${name}” couldn’t be read or written. ${whyNoFile(error)} Nothing is lost here.`, {
     refused: true,
   })
 

@@ -13,6 +13,7 @@ import {
   link,
   linkedTo,
   setStands,
+  settle,
   sumOf,
   sumOfBytes,
   unlink,
@@ -203,7 +204,7 @@ export async function leaveFile(shelf: Shelf, id: DocumentId): Promise<void> {
   if (!name) return shelf.say(NO_FILE, { refused: true })
   await unlink(shelf, id)
   putAwayNotice(shelf, noticeOf(id))
-  shelf.say(`It is only in the shelf from now on; “${name}” stays as it is`)
+  shelf.say(`Kept only in the shelf from now on; “${name}” stays as it is`)
 }
 
 export const NO_FILE = 'It has no file on this computer. Save it to one first.'
@@ -214,20 +215,16 @@ export async function allowFiles(shelf: Shelf): Promise<void> {
   let denied = 0
   for (const [id, { handle }] of asked)
     if (await allowed(handle, 'readwrite', true).catch(expected('it is told as denied', false)))
-      setStands(shelf, id, 'same')
+      settle(shelf, id)
     else denied++
   putAwayNotice(shelf, ASKS)
-  if (asked.length === 0) return shelf.say('No file waits to be allowed.')
+  if (asked.length === 0) return shelf.say('All files are allowed already.')
   const some = denied === 1 ? '1 file is' : `${denied} files are`
   if (denied)
     return shelf.say(`${some} not allowed. What you write is saved in the shelf.`, {
       refused: true,
     })
-  shelf.say(
-    asked.length === 1
-      ? 'Its file is read and written again'
-      : 'Their files are read and written again',
-  )
+  shelf.say(asked.length === 1 ? 'The file is allowed again' : 'The files are allowed again')
 }
 
 export const ASKS = 'files ask'

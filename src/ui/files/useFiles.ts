@@ -13,7 +13,8 @@ import {
 } from '@/store/documents/linked'
 import { logged } from '@/store/faults'
 import { notice, putAwayNotice } from '@/store/notices'
-import { isWriting } from '@/store/opening/begin'
+import { ofShelf } from '@/store/ofShelf'
+import { isWriting } from '@/store/opening/opened'
 import type { Shelf } from '@/store/shelf'
 import { usePage, useShelf } from '@/store/useShelf'
 import { ASKS, noticeOf, textOf } from './saving'
@@ -111,8 +112,8 @@ function tellAsking(shelf: Shelf): void {
   }
   const more = asks.length - 1
   const files = `“${first[1].handle.name}”${more ? ` and ${more} more` : ''}`
-  if (toldOf.get(shelf) === files) return
-  toldOf.set(shelf, files)
+  if (told(shelf).files === files) return
+  told(shelf).files = files
   notice(shelf, {
     id: ASKS,
     text: `The browser was restarted and has to be allowed again to read and write ${files}.`,
@@ -121,4 +122,4 @@ function tellAsking(shelf: Shelf): void {
 }
 
 /** What was told is not told again when it was put away. */
-const toldOf = new WeakMap<Shelf, string>()
+const told = ofShelf(() => ({ files: '' }))

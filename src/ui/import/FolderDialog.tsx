@@ -3,8 +3,8 @@ import { difference } from '@/core/formats/merge'
 import { counted } from '@/core/text/counted'
 import { Dialog } from '@/parts/Dialog'
 import type { FolderCopy } from '@/store/disk/folder'
-import { folderOf, pointBefore } from '@/store/opening/begin'
 import { goOnFrom, type News, newsIn } from '@/store/opening/inFolder'
+import { folderOf, pointBefore } from '@/store/opening/opened'
 import { when } from '@/store/opening/when'
 import { useShelf } from '@/store/useShelf'
 import { rowsOf } from './ImportShelf'
@@ -24,7 +24,7 @@ export function FolderDialog() {
       ) : (
         <p className="mt-4 text-soft">
           {folder
-            ? 'No folder is chosen. Choose Keep a copy in a folder, and on the other machine the same folder.'
+            ? 'No folder yet. Choose the same folder on each machine.'
             : 'This is available in the main window. Open it there.'}
         </p>
       )}
@@ -94,9 +94,9 @@ function Machines({ folder }: { folder: FolderCopy }) {
 }
 
 const STANDS: Record<News['is'], string> = {
-  known: 'All it wrote is here.',
-  ahead: 'It goes on from all that is here.',
-  apart: 'Both were changed since.',
+  known: 'You have everything from it.',
+  ahead: 'Newer than what is here.',
+  apart: 'Both have changed.',
 }
 
 function Machine({ folder, news }: { folder: FolderCopy; news: News }) {
@@ -120,7 +120,7 @@ function Machine({ folder, news }: { folder: FolderCopy; news: News }) {
     void pointBefore(shelf, `Before going on from “${name}”`)
       .then(() => goOnFrom(shelf, folder, news, whole))
       .catch((error: unknown) =>
-        shelf.say(`It was not gone on from: ${String(error).slice(0, 160)}. Nothing is lost.`, {
+        shelf.say(`That didn’t work: ${String(error).slice(0, 140)}. Nothing is lost.`, {
           refused: true,
         }),
       )
@@ -135,7 +135,7 @@ function Machine({ folder, news }: { folder: FolderCopy; news: News }) {
       {is === 'known' ? null : (
         <>
           <ul aria-label={`Changes of ${name}`} className="mt-1">
-            {shown.length === 0 ? <li>Nothing that can be seen.</li> : null}
+            {shown.length === 0 ? <li>Nothing you would see.</li> : null}
             {shown.map(([count, what]) => (
               <li key={what} className="flex gap-3 border-seam border-b border-dashed py-1">
                 <span className="w-8 text-right font-mono font-semibold">{count}</span>

@@ -7,7 +7,7 @@ import { Dialog } from '@/parts/Dialog'
 import { Kite } from '@/parts/Kite'
 import { LongList } from '@/parts/LongList'
 import { importDesktop } from '@/store/documents/importing'
-import { pointBefore } from '@/store/opening/begin'
+import { pointBefore } from '@/store/opening/opened'
 import { useShelf } from '@/store/useShelf'
 import { Misfits } from './Misfits'
 

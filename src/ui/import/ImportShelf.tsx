@@ -12,7 +12,7 @@ import {
   misfitsOf,
   whyNotBrought,
 } from '@/store/documents/importing'
-import { pointBefore } from '@/store/opening/begin'
+import { pointBefore } from '@/store/opening/opened'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 import { chooseFiles } from '@/ui/files/openFiles'

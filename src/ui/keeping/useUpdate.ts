@@ -3,7 +3,7 @@ import { every } from '@/store/clock'
 import { expected } from '@/store/faults'
 import { afterFirstMoments } from '@/store/idle'
 import { notice, putAwayNotice } from '@/store/notices'
-import { pointBefore } from '@/store/opening/begin'
+import { pointBefore } from '@/store/opening/opened'
 import type { Shelf } from '@/store/shelf'
 import { useShelf } from '@/store/useShelf'
 

@@ -3,7 +3,7 @@ import type { DocumentId } from '@/core/model/ids'
 import type { State } from '@/core/model/state'
 import { type Moment, momentsOf, type Stretch, stateAt, stretchAt } from '@/core/past/past'
 import { logged } from '@/store/faults'
-import { pastOf, versionsOf } from '@/store/opening/begin'
+import { pastOf, versionsOf } from '@/store/opening/opened'
 import { useArrangement, useShelf } from '@/store/useShelf'
 import { type Version, versionAt } from '@/store/versions'
 

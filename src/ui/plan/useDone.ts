@@ -3,7 +3,7 @@ import type { JournalEvent } from '@/core/journal/events'
 import { type Stretch, stretchesOf } from '@/core/journal/time'
 import { atMinute, dayOf } from '@/core/plan/plan'
 import { useToday } from '@/store/journal'
-import { journalOf } from '@/store/opening/begin'
+import { journalOf } from '@/store/opening/opened'
 import { useShelf } from '@/store/useShelf'
 
 /** On which desktops one was on a day, up to now, from the journal. */

@@ -7,7 +7,7 @@ import { bringBack } from '@/store/documents/catalogue'
 import { exportText } from '@/store/documents/exporting'
 import { goBackTo } from '@/store/documents/importing'
 import { expected } from '@/store/faults'
-import { pointBefore, restorePointsOf } from '@/store/opening/begin'
+import { pointBefore, restorePointsOf } from '@/store/opening/opened'
 import { when } from '@/store/opening/when'
 import type { RestorePoint, RestorePoints } from '@/store/restorePoints'
 import { useShelf } from '@/store/useShelf'
@@ -20,7 +20,7 @@ export function RestoreDialog() {
   return (
     <Dialog
       title="Restore points"
-      intro="The whole shelf with all it says, as you kept it, and as it was before each import and update. The latest twenty stay."
+      intro="The whole shelf with its documents, as you kept it or as it was before an import, an update or a reset. The latest twenty are kept."
       width={1080}
     >
       {points ? (
@@ -181,7 +181,7 @@ function Look({
     void pointBefore(shelf, `Before going back to “${point.name}”`.slice(0, 120))
       .then(() => goBackTo(shelf, file, point.name))
       .catch(() =>
-        shelf.say('It could not be gone back to. Nothing was changed.', { refused: true }),
+        shelf.say('That restore point can’t be used. Nothing was changed.', { refused: true }),
       )
   }
   return (

@@ -35,8 +35,8 @@ const furlWindow = command({
     if (furls(draft, found) !== on) found.furls = on
     return {
       say: on
-        ? `${quoted(draft, found)}: its browser window closes when you leave and opens when you come back`
-        : `${quoted(draft, found)}: its browser window stays open when you leave`,
+        ? `${quoted(draft, found)}: the browser window closes when you leave and opens when you come back`
+        : `${quoted(draft, found)}: the browser window stays open when you leave`,
     }
   }),
 })

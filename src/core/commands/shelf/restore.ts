@@ -25,7 +25,7 @@ const goBack = command({
     const then = fitting(draft, state)
     if (refused(then)) return then
     bringIn(draft, then)
-    return { say: `The shelf is as at “${name}”; what came since stays` }
+    return { say: `Went back to “${name}”. Anything newer is still here` }
   },
 })
 
