@@ -17,6 +17,8 @@ async function slope(shelf: ShelfPage) {
   await disk.write('slope.md', NOTES)
   await open(shelf, disk, 'slope.md')
   const window = shelf.page.getByRole('region', { name: 'slope' })
+  // From then on it is known which file it is.
+  await expect(window.getByTitle('slope.md')).toBeVisible()
   return { disk, window, text: window.getByRole('textbox', { name: 'Text' }) }
 }
 

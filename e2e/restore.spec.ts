@@ -28,7 +28,7 @@ test('a restore point is kept by name, looked at, and gone back to with what doc
   await expect(stood.getByText('Bulletin')).toBeVisible()
   await expect(stood.getByText('Since', { exact: true })).toHaveCount(0)
   await dialog.getByRole('button', { name: 'Go back to it' }).click()
-  await expect(shelf.said()).toContainText('The shelf is as at “Before the move”')
+  await expect(shelf.said()).toContainText('Went back to “Before the move”')
   await expect(text).toHaveText('As it was')
   expect(await shelf.rowNames()).toEqual(['Bulletin', 'Rota', 'Since'])
   // In one step, with what it said; and there is one of before that.

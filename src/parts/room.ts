@@ -10,5 +10,9 @@ const RACK = { wide: 208, narrow: 60 }
 
 export const rackWidth = (): number => (isNarrow() ? RACK.narrow : RACK.wide)
 
+/** The strip of the title bar, where an installed shelf draws its own. */
+export const titleBar = (): number =>
+  Number.parseFloat(getComputedStyle(document.documentElement).getPropertyValue('--title')) || 0
+
 /** The line at the bottom. */
 export const LINE = 36

@@ -33,7 +33,7 @@ export function Bench({
       id={BENCH_ID}
       aria-label="Bench"
       tabIndex={0}
-      className="fixed top-0 right-0 bottom-(--line) z-30 flex flex-col gap-3 overflow-auto border-seam border-l bg-panel p-4"
+      className="fixed top-0 right-0 bottom-(--line) z-30 flex flex-col gap-3 overflow-auto border-t-(length:--title) border-t-transparent border-l border-l-seam bg-panel p-4"
       style={{ width }}
     >
       {window ? (

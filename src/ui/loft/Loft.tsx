@@ -5,7 +5,7 @@ import { timeOn } from '@/core/journal/time'
 import type { DocumentId, WindowId } from '@/core/model/ids'
 import { currentId, focusedWindow, focusId } from '@/core/model/selectors'
 import type { State } from '@/core/model/state'
-import { LINE } from '@/parts/room'
+import { LINE, titleBar } from '@/parts/room'
 import { useLooked } from '@/store/documents/texts'
 import { useToday } from '@/store/journal'
 import type { Shelf } from '@/store/shelf'
@@ -262,7 +262,7 @@ const SCROLLBAR = 16
 /** Below the shelves: the line, and some air. */
 const UNDER = LINE + 8
 
-const pageSize = (): Size => ({ width: innerWidth, height: innerHeight })
+const pageSize = (): Size => ({ width: innerWidth, height: innerHeight - titleBar() })
 
 /** The room the shelves have beside a bench, followed while the browser's changes; worked out, not measured. */
 function useRoom(bench: number): Size {

@@ -8,7 +8,7 @@ export function Marks() {
   return (
     <ul
       aria-label="Desktops to drop on"
-      className="fixed top-11 bottom-(--line) left-0 z-40 flex flex-col flex-wrap content-start border-ink border-r-2 bg-panel p-1"
+      className="fixed top-[calc(44px+var(--title))] bottom-(--line) left-0 z-40 flex flex-col flex-wrap content-start border-ink border-r-2 bg-panel p-1"
     >
       {state.order.map((id) => {
         const { name, hue, letter, emblem } = desktop(state, id)

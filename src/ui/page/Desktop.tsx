@@ -203,7 +203,7 @@ function AllWindows() {
       id="windows"
       className={
         loft
-          ? 'pointer-events-none fixed top-0 right-(--bench) bottom-(--line) left-0 z-30 isolate overflow-auto bg-ground'
+          ? 'pointer-events-none fixed top-0 right-(--bench) border-transparent border-t-(length:--title) bottom-(--line) left-0 z-30 isolate overflow-auto bg-ground'
           : 'pointer-events-none absolute inset-0'
       }
     >
